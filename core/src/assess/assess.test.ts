@@ -1,0 +1,176 @@
+import fc from 'fast-check';
+import {
+  applyPatch,
+  planterDesignSchema,
+  STARTING_POINTS,
+  type Patch,
+  type PlanterDesign,
+} from '../design';
+import { tell } from '../quantity';
+import { anyDesign } from '../testing/designs';
+import { assess, evaluate, rank } from '.';
+import { figuresOf } from './figures';
+import { resolve } from '../planter';
+
+const start = (id: string): PlanterDesign =>
+  STARTING_POINTS.find((point) => point.id === id)!.design;
+const findingsOf = (design: PlanterDesign) => assess(resolve(design)).findings;
+const change = (path: (string | number)[], value: unknown): Patch => [{ path, value }];
+
+describe('figures', () => {
+  test('usable and stranded water make up the gross, and nothing is negative', () => {
+    fc.assert(
+      fc.property(anyDesign, (design) => {
+        const f = figuresOf(resolve(design));
+        expect(f.usable + f.stranded).toBeCloseTo(f.gross, 12);
+        expect(f.beyondReach).toBeLessThanOrEqual(f.stranded + 1e-12);
+        for (const value of [f.gross, f.usable, f.soilVolume, f.lastsHot.days, f.weight.empty]) {
+          expect(value).toBeGreaterThanOrEqual(0);
+        }
+        expect(f.weight.full).toBeGreaterThan(f.weight.dry);
+      }),
+    );
+  });
+
+  test('with a strong wick the reservoir lasts usable water over demand', () => {
+    const { figures } = evaluate(start('cloth-pail')).assessment;
+    const days = figures.usable / figures.hot.total / 86_400;
+    expect(figures.lastsHot.reservoirDays).toBeCloseTo(days, 1);
+  });
+
+  test('a sub-strength wick keeps water in the pail and plants short', () => {
+    const thin = applyPatch(start('cloth-pail'), [
+      { path: ['wicks', 0, 'legs'], value: 1 },
+      { path: ['wicks', 0, 'width'], value: 0.006 },
+    ]);
+    const { figures } = evaluate(thin).assessment;
+    expect(figures.duty).toBeLessThan(1);
+    expect(figures.usable).toBe(0);
+    expect(figures.lastsHot.days).toBeLessThan(
+      evaluate(start('cloth-pail')).assessment.figures.lastsHot.days,
+    );
+  });
+
+  test('starting points are sound: nothing worse than something to watch', () => {
+    for (const { id, design } of STARTING_POINTS.filter((point) => point.id !== 'blank')) {
+      const worst = findingsOf(design).map((f) => `${id}: ${f.severity} ${f.id}`);
+      expect(worst.filter((line) => /danger|fault/.test(line))).toEqual([]);
+    }
+  });
+});
+
+describe('findings', () => {
+  test.each<[string, string, Patch]>([
+    ['overflow-above', 'cloth-pail', change(['overflow', 'centre'], 0.13)],
+    ['air-gap-small', 'cloth-pail', change(['overflow', 'centre'], 0.101)],
+    ['air-gap-wide', 'cloth-pail', change(['overflow', 'centre'], 0.05)],
+    ['overflow-missing', 'cloth-pail', change(['overflow'], null)],
+    ['overflow-unscreened', 'cloth-pail', change(['overflow', 'screened'], false)],
+    [
+      'overflow-storm',
+      'cloth-pail',
+      [...change(['overflow', 'diameter'], 0.003), ...change(['place', 'storm'], 6e-5)],
+    ],
+    ['wick-missing', 'cloth-pail', change(['wicks'], [])],
+    ['wick-foot-0', 'cloth-pail', change(['wicks', 0, 'foot'], 0.03)],
+    ['wick-reach-0', 'cloth-pail', change(['reservoir', 'underside'], 0.2)],
+    ['wick-weak', 'cloth-pail', change(['wicks', 0, 'width'], 0.002)],
+    ['supports-airlock', 'cup-pail', change(['reservoir', 'supports', 'vents'], 'foot')],
+    ['supports-sealed', 'bottle-pail', change(['reservoir', 'vents'], 'sealed')],
+    ['supports-crowded', 'bottle-pail', change(['reservoir', 'count'], 40)],
+    ['platform-sags', 'cloth-pail', change(['reservoir', 'thickness'], 0.001)],
+    ['roots-short', 'cloth-pail', change(['planting', 'crop'], 'tomato')],
+    [
+      'days-short',
+      'cloth-pail',
+      [...change(['planting', 'crop'], 'lettuce'), ...change(['place', 'daysAway'], 8.4)],
+    ],
+    ['tube-missing', 'cloth-pail', change(['fillTube'], null)],
+    ['tube-hole-small', 'cloth-pail', change(['fillTube', 'hole'], 0.03)],
+    ['tube-hole-large', 'cloth-pail', change(['fillTube', 'hole'], 0.06)],
+    ['tube-short', 'cloth-pail', change(['fillTube', 'length'], 0.36)],
+    ['tube-foot', 'cloth-pail', change(['fillTube', 'foot'], 'square')],
+    ['tube-open', 'cloth-pail', change(['fillTube', 'cap'], 'open')],
+    ['mix-poor', 'cloth-pail', change(['soil', 'medium'], 'ground-soil')],
+    ['dry-fill', 'cloth-pail', change(['soil', 'moistened'], false)],
+    ['settlement', 'cloth-pail', change(['soil', 'settlement'], 0)],
+    ['freeboard', 'cloth-pail', change(['soil', 'freeboard'], 0)],
+    ['separator-film', 'cloth-pail', change(['separator'], 'film')],
+    ['separator-none', 'cloth-pail', change(['separator'], 'none')],
+    ['mulch-none', 'cloth-pail', change(['soil', 'mulch'], 'none')],
+    ['drain-hole', 'cloth-pail', change(['vessel', 'drainHole'], true)],
+    ['dark-wall', 'cloth-pail', change(['vessel', 'colour'], 'dark')],
+    ['clear-wall', 'cloth-pail', change(['vessel', 'colour'], 'clear')],
+    ['level-wet', 'cloth-pail', change(['place', 'slope'], 0.1)],
+    ['level-loss', 'cloth-pail', change(['place', 'slope'], 0.03)],
+  ])('%s is found, and its first remedy mends it', (id, from, patch) => {
+    const design = applyPatch(start(from), patch);
+    const finding = findingsOf(design).find((f) => f.id === id);
+    expect(finding).toBeDefined();
+    const [remedy] = finding!.remedies;
+    expect(remedy && tell(remedy.label, 'metric')).toBeTruthy();
+    const mended = findingsOf(applyPatch(design, remedy!.patch));
+    expect(mended.map((f) => f.id)).not.toContain(id);
+  });
+
+  test.each<[string, Patch]>([
+    ['contents-harmful', change(['vessel', 'formerContents'], 'harmful')],
+    ['contents-unknown', change(['vessel', 'formerContents'], 'unknown')],
+    ['plastic-code', change(['vessel', 'plastic'], 'unknown')],
+    ['floor-load', change(['place', 'floorLimit'], 1000)],
+    ['lift', change(['place', 'liftLimit'], 10)],
+    ['frost', change(['place', 'frost'], true)],
+  ])('%s is said plainly, and no change of the design pretends to mend it', (id, patch) => {
+    const finding = findingsOf(applyPatch(start('cloth-pail'), patch)).find((f) => f.id === id);
+    expect(finding).toMatchObject({ remedies: [] });
+  });
+
+  test('an open tube is a danger where children come', () => {
+    const design = applyPatch(start('cloth-pail'), [
+      { path: ['fillTube', 'cap'], value: 'open' },
+      { path: ['place', 'children'], value: true },
+    ]);
+    expect(findingsOf(design)[0]).toMatchObject({ id: 'tube-open', severity: 'danger' });
+  });
+
+  test('the sentence carries the numbers, in either system', () => {
+    const design = applyPatch(start('cloth-pail'), change(['overflow', 'centre'], 0.115));
+    const { text, remedies } = findingsOf(design).find((f) => f.id === 'overflow-above')!;
+    expect(tell(text, 'metric').replaceAll('\u00a0', ' ')).toContain('lip is 9 mm above');
+    expect(tell(text, 'us').replaceAll('\u00a0', ' ')).toContain('lip is 3/8 in above');
+    expect(tell(remedies[0]!.label, 'metric').replaceAll('\u00a0', ' ')).toBe(
+      'Move the mark to 86 mm, lip 80 mm',
+    );
+  });
+
+  test('worst first', () => {
+    fc.assert(
+      fc.property(anyDesign, (design) => {
+        const ranks = findingsOf(design).map((f) => rank(f.severity));
+        expect([...ranks].sort((a, b) => a - b)).toEqual(ranks);
+      }),
+      { numRuns: 30 },
+    );
+  });
+
+  test('every remedy of any design removes its finding and brings nothing as bad', () => {
+    fc.assert(
+      fc.property(anyDesign, (design) => {
+        const before = findingsOf(design);
+        for (const finding of before) {
+          for (const { patch } of finding.remedies) {
+            const mended = applyPatch(design, patch);
+            expect(planterDesignSchema.safeParse(mended).error?.issues).toBeUndefined();
+            const after = findingsOf(mended);
+            expect(after.map((f) => f.id)).not.toContain(finding.id);
+            const fresh = after.filter((f) => !before.some((old) => old.id === f.id));
+            for (const f of fresh) {
+              expect(rank(f.severity)).toBeGreaterThan(rank(finding.severity));
+            }
+          }
+        }
+      }),
+      { numRuns: 50 },
+    );
+  });
+});

@@ -1,0 +1,100 @@
+import { mediumOf } from '../catalog';
+import { meanWaterContent, waterContent } from '../soil';
+import { totalDelivery } from '../wick';
+import type { Planter } from '../planter';
+
+const DAY = 86_400;
+
+/**
+ * Suction at which plants in a mix begin to go short, metres. Between saturation and 1 m a mix gives
+ * its easily available and buffering water (De Boodt and Verdonck 1972); what it holds beyond that
+ * comes too slowly for a hot day.
+ */
+const WILTING_BEGINS = 1;
+
+/** Slices that the reservoir is emptied in. */
+const SLICES = 40;
+
+/** How long a full planter lasts with the same day over and over, in days. */
+export interface Autonomy {
+  /** Until plants wilt: reservoir, then what the soil holds. */
+  days: number;
+  /** Until the wicks no longer keep up with what plants ask. */
+  reservoirDays: number;
+}
+
+/** Water that the soil gives between hanging over a full reservoir and wilting, m³. */
+export function soilBuffer(planter: Planter, soilVolume: number): number {
+  const { heights } = planter;
+  const medium = mediumOf(planter.design.soil.medium);
+  const low = Math.max(heights.base - heights.brim, 0);
+  const high = Math.max(heights.surface - heights.brim, 0);
+  const holds = meanWaterContent(medium, low, high);
+  return Math.max(holds - waterContent(medium, WILTING_BEGINS), 0) * soilVolume;
+}
+
+/**
+ * Empties a full planter at a steady demand. Each slice of the reservoir gives what plants ask or
+ * what the wicks deliver at that level, whichever is less; the soil makes up the difference until
+ * it has nothing left that plants can take.
+ *
+ * @param demand m³/s
+ * @param buffer water that the soil gives before plants wilt, m³
+ */
+export function autonomyAt(planter: Planter, demand: number, buffer: number): Autonomy {
+  if (demand <= 0) return { days: Infinity, reservoirDays: Infinity };
+  const { storage, wicks, heights } = planter;
+  const bottom = lastDropLevel(planter);
+  const step = (heights.brim - bottom) / SLICES;
+  let left = buffer;
+  let seconds = 0;
+  let keepsUp = 0;
+  let behind = false;
+  let above = storage.volumeBelow(heights.brim);
+  for (let i = 0; i < SLICES && step > 0; i += 1) {
+    const top = heights.brim - i * step;
+    const below = storage.volumeBelow(top - step);
+    const volume = above - below;
+    above = below;
+    const supply = Math.min(demand, totalDelivery(wicks, top - step / 2));
+    if (supply <= 0) break;
+    const lasts = volume / supply;
+    const shortfall = (demand - supply) * lasts;
+    if (shortfall > left) {
+      return result(seconds + left / (demand - supply), keepsUp);
+    }
+    left -= shortfall;
+    seconds += lasts;
+    behind ||= supply < demand;
+    if (!behind) keepsUp = seconds;
+  }
+  return result(seconds + left / demand, keepsUp);
+}
+
+const result = (seconds: number, keepsUp: number): Autonomy => ({
+  days: seconds / DAY,
+  reservoirDays: keepsUp / DAY,
+});
+
+/** The level below which no wick can reach, metres; the brim when there is no wick at all. */
+export function lastDropLevel({ wicks, heights }: Planter): number {
+  const lowest = wicks.reduce((low, wick) => Math.min(low, wick.lastDrop), heights.brim);
+  return Math.max(lowest, 0);
+}
+
+/**
+ * The lowest level at which the wicks together still deliver `demand` (m³/s), metres; the brim when
+ * they do not even at the brim.
+ */
+export function usableLevel(planter: Planter, demand: number): number {
+  const { wicks, heights } = planter;
+  let low = lastDropLevel(planter);
+  let high = heights.brim;
+  if (totalDelivery(wicks, high) < demand) return high;
+  for (let i = 0; i < 32 && high - low > 1e-7; i += 1) {
+    const middle = (low + high) / 2;
+    if (totalDelivery(wicks, middle) < demand) low = middle;
+    else high = middle;
+  }
+  return high;
+}

@@ -1,0 +1,232 @@
+import { cropOf, FEED_DOSES, MEDIA } from '../../catalog';
+import { q, say } from '../../quantity';
+import { mixOf, rootRoom } from '../figures';
+import type { Draft, Remedy, Rule } from '../finding';
+import { downToMm, gapToKeep, moveBase, set } from '../moves';
+
+/** Below this share of the root room a crop is stunted rather than checked. */
+const STUNTED = 0.7;
+/** Least freeboard for a top watering to stand in, and the usual one. Metres. */
+const LEAST_FREEBOARD = 0.01;
+const USUAL_FREEBOARD = 0.025;
+/** Doses this many times the usual burn roots. */
+const TOO_MUCH = { organic: 2, synthetic: 1.5 } as const;
+
+export const roots: Rule = ({ design, planter, figures }) => {
+  const needs = rootRoom(planter);
+  if (figures.growingDepth >= needs - 1e-9) return [];
+  const crop = cropOf(design.planting.crop).name;
+  return [
+    {
+      id: 'roots-short',
+      severity: figures.growingDepth < needs * STUNTED ? 'fault' : 'watch',
+      room: 'soil',
+      text: say`${crop} wants ${q(needs, 'span')} of root room and gets ${q(figures.growingDepth, 'span')}.`,
+      propose: () => {
+        const missing = needs - figures.growingDepth;
+        const gap = gapToKeep(design);
+        const ceiling = downToMm(planter.heights.ceiling - missing);
+        const lower: Remedy = {
+          label: say`Lower the platform to ${q(ceiling, 'length')}, lip with it`,
+          patch: moveBase(design, ceiling, Math.min(gap, ceiling / 3)),
+        };
+        const spare = Math.max(design.soil.freeboard - USUAL_FREEBOARD, 0);
+        const fill: Remedy = {
+          label: say`Fill to ${q(USUAL_FREEBOARD, 'length')} under the rim`,
+          patch: [set(['soil', 'freeboard'], USUAL_FREEBOARD)],
+        };
+        const both: Remedy = {
+          label: say`Fill to ${q(USUAL_FREEBOARD, 'length')} and lower the platform`,
+          patch: [
+            ...fill.patch,
+            ...moveBase(design, downToMm(ceiling + spare), Math.min(gap, ceiling / 3)),
+          ],
+        };
+        return spare > 0 ? [fill, both, lower] : [lower];
+      },
+    },
+  ];
+};
+
+export const deepSoil: Rule = ({ design, planter, figures }) => {
+  const mix = mixOf(planter);
+  if (figures.growingDepth <= mix.reach) return [];
+  return [
+    {
+      id: 'soil-deep',
+      severity: 'note',
+      room: 'soil',
+      text: say`${q(figures.growingDepth, 'span')} of ${mix.name.toLowerCase()} is more than the ${q(mix.reach, 'span')} it wets from below. Water seedlings from the top until their roots are down.`,
+      propose: () => {
+        const ceiling = downToMm(
+          planter.heights.ceiling + figures.growingDepth - mix.reach + 0.001,
+        );
+        return [
+          {
+            label: say`Raise the platform to ${q(ceiling, 'length')}, lip with it`,
+            patch: moveBase(design, ceiling, gapToKeep(design)),
+          },
+        ];
+      },
+    },
+  ];
+};
+
+export const mixWicks: Rule = ({ planter }) => {
+  const mix = mixOf(planter);
+  if (mix.wicks) return [];
+  return [
+    {
+      id: 'mix-poor',
+      severity: 'fault',
+      room: 'soil',
+      text: say`${mix.name} is no wicking mix. ${mix.caution ?? ''}`,
+      propose: () =>
+        (['coir-perlite', 'compost-mix'] as const).map((medium) => ({
+          label: say`Use ${MEDIA[medium].name.toLowerCase()}`,
+          patch: [
+            set(['soil', 'medium'], medium),
+            set(
+              ['soil', 'settlement'],
+              Math.max(planter.design.soil.settlement, MEDIA[medium].settles),
+            ),
+          ],
+        })),
+    },
+  ];
+};
+
+export const filling: Rule = ({ design: { soil }, planter }) => {
+  const mix = mixOf(planter);
+  const drafts: Draft[] = [];
+  if (!soil.moistened) {
+    drafts.push({
+      id: 'dry-fill',
+      severity: 'watch',
+      room: 'soil',
+      text: say`A mix put in dry sheds water and leaves gaps that no wick crosses. Moisten it first and water each layer.`,
+      propose: () => [
+        { label: say`Plan to moisten it`, patch: [set(['soil', 'moistened'], true)] },
+      ],
+    });
+  }
+  if (soil.settlement < mix.settles - 0.03) {
+    drafts.push({
+      id: 'settlement',
+      severity: 'watch',
+      room: 'soil',
+      text: say`${mix.name} settles by about ${q(mix.settles, 'share')} when first watered; you allow ${q(soil.settlement, 'share')} and will be short of mix.`,
+      propose: () => [
+        {
+          label: say`Allow ${q(mix.settles, 'share')}`,
+          patch: [set(['soil', 'settlement'], mix.settles)],
+        },
+      ],
+    });
+  }
+  if (soil.freeboard < LEAST_FREEBOARD - 1e-9) {
+    drafts.push({
+      id: 'freeboard',
+      severity: 'watch',
+      room: 'soil',
+      text: say`With ${q(soil.freeboard, 'length')} of freeboard water from the top runs over the rim before it soaks in.`,
+      propose: () =>
+        [USUAL_FREEBOARD, LEAST_FREEBOARD].map((freeboard) => ({
+          label: say`Leave ${q(freeboard, 'length')}`,
+          patch: [set(['soil', 'freeboard'], freeboard)],
+        })),
+    });
+  }
+  return drafts;
+};
+
+export const separator: Rule = ({ design: { separator: kind, reservoir } }) => {
+  const propose = () => [
+    { label: say`Lay woven fabric`, patch: [set(['separator'], 'fabric')] },
+    { label: say`Lay straw`, patch: [set(['separator'], 'straw')] },
+  ];
+  if (kind === 'film') {
+    return [
+      {
+        id: 'separator-film',
+        severity: 'fault',
+        room: 'soil',
+        text: say`A film passes no water: rain stands on it and the soil rots. Use woven fabric, mesh or straw.`,
+        propose,
+      },
+    ];
+  }
+  if (kind === 'none' && reservoir.kind === 'platform') {
+    return [
+      {
+        id: 'separator-none',
+        severity: 'watch',
+        room: 'soil',
+        text: say`Nothing keeps the soil out of the water: it washes through the platform’s holes and fills the reservoir.`,
+        propose,
+      },
+    ];
+  }
+  return [];
+};
+
+export const mulch: Rule = ({ design: { soil, place } }) =>
+  soil.mulch === 'none' && place.rain !== 'indoors'
+    ? [
+        {
+          id: 'mulch-none',
+          severity: 'note',
+          room: 'soil',
+          text: say`A bare surface dries out and salts build up on it.`,
+          propose: () => [
+            { label: say`Lay straw mulch`, patch: [set(['soil', 'mulch'], 'straw')] },
+          ],
+        },
+      ]
+    : [];
+
+export const feeding: Rule = ({ design: { soil, planting } }) => {
+  const crop = cropOf(planting.crop);
+  const drafts: Draft[] = [];
+  if (soil.feed === 'liquid') {
+    drafts.push({
+      id: 'feed-liquid',
+      severity: 'watch',
+      room: 'soil',
+      text: say`Liquid feed down the tube stays in the standing water: it grows algae, smells, and its salts collect. Feed on top.`,
+      propose: () => [
+        {
+          label: say`Use organic granules in a strip`,
+          patch: [set(['soil', 'feed'], 'organic'), set(['soil', 'feedDose'], FEED_DOSES.organic)],
+        },
+      ],
+    });
+  }
+  if (soil.feed === 'organic' || soil.feed === 'synthetic') {
+    const usual = FEED_DOSES[soil.feed];
+    if (soil.feedDose > usual * TOO_MUCH[soil.feed]) {
+      drafts.push({
+        id: 'feed-dose',
+        severity: soil.feed === 'synthetic' ? 'fault' : 'watch',
+        room: 'soil',
+        text: say`${q(soil.feedDose, 'dose')} of ${soil.feed} granules is too much: usual is ${q(usual, 'dose')} of mix, and ${soil.feed === 'synthetic' ? 'an organic dose of a synthetic feed burns the roots' : 'more brings flies and smell'}.`,
+        propose: () => [
+          {
+            label: say`Give ${q(usual, 'dose')}`,
+            patch: [set(['soil', 'feedDose'], usual)],
+          },
+        ],
+      });
+    }
+  }
+  if (crop.acid && soil.limeDose > 0) {
+    drafts.push({
+      id: 'lime-acid',
+      severity: 'fault',
+      room: 'soil',
+      text: say`${crop.name} wants acid soil, and ${q(soil.limeDose, 'dose')} of lime takes that away.`,
+      propose: () => [{ label: say`Leave the lime out`, patch: [set(['soil', 'limeDose'], 0)] }],
+    });
+  }
+  return drafts;
+};

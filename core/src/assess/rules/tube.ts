@@ -1,0 +1,119 @@
+import { bitFor, METRIC_BITS, PIPES } from '../../catalog';
+import { q, say } from '../../quantity';
+import type { Draft, Rule } from '../finding';
+import { set, upToMm } from '../moves';
+
+/** A hole needs this much more than the pipe, and beyond the second soil falls through. Metres. */
+const CLEARANCE = 0.0005;
+const LOOSE = 0.008;
+/** The tube stands at least this far above the rim; a hand's width is usual. Metres. */
+const LEAST_PROUD = 0.02;
+const HAND = 0.1;
+
+const USUAL_PIPE = 'mm-32';
+
+export const tubeMissing: Rule = ({ design, planter: { heights } }) =>
+  design.fillTube
+    ? []
+    : [
+        {
+          id: 'tube-missing',
+          severity: 'note',
+          room: 'tube',
+          text: say`Without a fill tube all water goes through the soil: it washes fines down into the reservoir and there is no way to dip the level.`,
+          propose: () => [
+            {
+              label: say`Add a ${PIPES[USUAL_PIPE].name} with a bevelled foot`,
+              patch: [
+                set(['fillTube'], {
+                  pipe: USUAL_PIPE,
+                  length: upToMm(heights.rim + HAND),
+                  hole: bitFor(PIPES[USUAL_PIPE].outside + 0.001, METRIC_BITS),
+                  foot: 'bevel',
+                  cap: 'cap',
+                }),
+              ],
+            },
+          ],
+        },
+      ];
+
+export const tubeHole: Rule = ({ design: { fillTube, reservoir } }) => {
+  if (!fillTube || reservoir.kind !== 'platform') return [];
+  const { outside, name } = PIPES[fillTube.pipe];
+  const right = bitFor(outside + 0.001, METRIC_BITS);
+  const propose = () => [
+    { label: say`Drill ${q(right, 'length')}`, patch: [set(['fillTube', 'hole'], right)] },
+  ];
+  if (fillTube.hole < outside + CLEARANCE) {
+    return [
+      {
+        id: 'tube-hole-small',
+        severity: 'fault',
+        room: 'tube',
+        text: say`The ${name} is really ${q(outside, 'length')} across outside and does not go through a ${q(fillTube.hole, 'length')} hole.`,
+        propose,
+      },
+    ];
+  }
+  if (fillTube.hole > outside + LOOSE) {
+    return [
+      {
+        id: 'tube-hole-large',
+        severity: 'watch',
+        room: 'tube',
+        text: say`The hole of ${q(fillTube.hole, 'length')} is ${q(fillTube.hole - outside, 'length')} wider than the pipe: soil falls past it into the water.`,
+        propose,
+      },
+    ];
+  }
+  return [];
+};
+
+export const tubeLength: Rule = ({ design: { fillTube }, planter: { heights } }) => {
+  if (!fillTube || fillTube.length >= heights.rim + LEAST_PROUD - 1e-9) return [];
+  const right = upToMm(heights.rim + HAND);
+  const short = heights.rim + LEAST_PROUD - fillTube.length;
+  return [
+    {
+      id: 'tube-short',
+      severity: 'watch',
+      room: 'tube',
+      text: say`The tube is ${q(short, 'length')} too short to stand proud of the rim: soil and mulch fall into it. Floor to rim and a hand’s width is ${q(right, 'length')}.`,
+      propose: () => [
+        {
+          label: say`Cut it ${q(right, 'length')} long`,
+          patch: [set(['fillTube', 'length'], right)],
+        },
+      ],
+    },
+  ];
+};
+
+export const tubeEnds: Rule = ({ design: { fillTube, place } }) => {
+  if (!fillTube) return [];
+  const drafts: Draft[] = [];
+  if (fillTube.foot === 'square') {
+    drafts.push({
+      id: 'tube-foot',
+      severity: 'watch',
+      room: 'tube',
+      text: say`A tube cut square can seal itself against the floor, and water will not go down. Bevel or notch its foot.`,
+      propose: () => [{ label: say`Bevel the foot`, patch: [set(['fillTube', 'foot'], 'bevel')] }],
+    });
+  }
+  if (fillTube.cap === 'open' && place.rain !== 'indoors') {
+    drafts.push({
+      id: 'tube-open',
+      severity: place.children ? 'danger' : 'watch',
+      room: 'tube',
+      text: place.children
+        ? say`The tube is open to the water, and small children or animals come near: close it. It breeds mosquitoes too.`
+        : say`The tube is open: mosquitoes breed in the reservoir. Close it between fills.`,
+      propose: () => [
+        { label: say`Close it with a cap`, patch: [set(['fillTube', 'cap'], 'cap')] },
+      ],
+    });
+  }
+  return drafts;
+};

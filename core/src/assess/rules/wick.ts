@@ -1,0 +1,252 @@
+import { CLOTHS } from '../../catalog';
+import type { ClothWickDesign, CupWickDesign } from '../../design';
+import { q, say } from '../../quantity';
+import type { Bench, Remedy, Rule } from '../finding';
+import { downToMm, gapToKeep, moveBase, set, upToMm } from '../moves';
+
+/** A wick's foot may hang this far above the floor before it is worth saying, metres. */
+const FOOT_NEAR_FLOOR = 0.005;
+/** Remedies aim this far above a bare sufficiency. */
+const MARGIN = 1.25;
+/** Share of the reservoir that may be stranded before it is a weakness. */
+const MUCH_STRANDED = 0.4;
+
+/** Cloth long enough to be cut from an old shirt or towel: 4 legs of 60 by 1.5 mm. */
+const NEW_CLOTH: ClothWickDesign = {
+  kind: 'cloth',
+  material: 'cotton-cloth',
+  legs: 4,
+  width: 0.06,
+  thickness: 0.0015,
+  foot: 0,
+  spread: 0.08,
+  strip: null,
+};
+
+export const wickMissing: Rule = ({ design, planter }) =>
+  planter.wicks.length > 0
+    ? []
+    : [
+        {
+          id: 'wick-missing',
+          severity: 'fault',
+          room: 'wick',
+          text: say`No wick joins the water to the soil: the reservoir will stay full while the plants dry out.`,
+          propose: () => [
+            { label: say`Add four legs of cotton cloth`, patch: [set(['wicks'], [NEW_CLOTH])] },
+            {
+              label: say`Add a wide strip of cotton cloth`,
+              patch: [set(['wicks'], [{ ...NEW_CLOTH, legs: 8, width: 0.1 }])],
+            },
+            ...(design.reservoir.kind === 'platform'
+              ? [
+                  {
+                    label: say`Hang in a packed cup of ${q(0.1, 'length')}`,
+                    patch: [set(['wicks'], [{ kind: 'cup', count: 1, diameter: 0.1, foot: 0 }])],
+                  },
+                ]
+              : []),
+          ],
+        },
+      ];
+
+export const wickFoot: Rule = ({ design, planter }) =>
+  design.wicks.flatMap((wick, i) =>
+    wick.foot <= FOOT_NEAR_FLOOR
+      ? []
+      : [
+          {
+            id: `wick-foot-${i}`,
+            severity: 'watch' as const,
+            room: 'wick' as const,
+            text: say`The wick’s foot hangs ${q(wick.foot, 'length')} above the floor: the ${q(planter.storage.volumeBelow(Math.min(wick.foot, planter.heights.brim)), 'volume')} below it stay there.`,
+            propose: () => [
+              { label: say`Let it down to the floor`, patch: [set(['wicks', i, 'foot'], 0)] },
+            ],
+          },
+        ],
+  );
+
+export const wickReach: Rule = (bench) => {
+  const { design, planter } = bench;
+  return planter.wicks.flatMap((wick) => {
+    const lift = wick.top;
+    if (wick.reach >= lift - wick.foot - 1e-9) return [];
+    const atBrim = wick.top - planter.heights.brim;
+    const nothing = atBrim >= wick.reach;
+    const id = `wick-reach-${wick.index ?? 'between'}`;
+    const beyond = planter.storage.volumeBelow(
+      Math.min(wick.top - wick.reach, planter.heights.brim),
+    );
+    const lower = (): Remedy => {
+      const slab = planter.heights.base - planter.heights.ceiling;
+      const ceiling = downToMm(wick.reach - slab - 0.001);
+      return {
+        label: say`Lower the platform to ${q(ceiling, 'length')}`,
+        patch: moveBase(design, ceiling, gapToKeep(design)),
+      };
+    };
+    const index = wick.index;
+    const other = (): Remedy[] =>
+      wick.kind === 'cloth' && index !== null
+        ? (['cotton-cloth', 'cotton-rope'] as const)
+            .filter((id2) => CLOTHS[id2].reach > wick.reach)
+            .map((material) => ({
+              label: say`Use ${CLOTHS[material].name.toLowerCase()}, which lifts ${q(CLOTHS[material].reach, 'length')}`,
+              patch: [
+                set(['wicks', index, 'material'], material),
+                set(['wicks', index, 'strip'], null),
+              ],
+            }))
+        : [];
+    return [
+      {
+        id,
+        severity: nothing ? ('fault' as const) : ('watch' as const),
+        room: 'wick' as const,
+        text: nothing
+          ? say`The wick lifts water ${q(wick.reach, 'length')}, and even from the full reservoir it would have to lift it ${q(atBrim, 'length')}. Nothing reaches the soil.`
+          : say`The wick must lift water ${q(lift, 'length')} from the floor and reaches ${q(wick.reach, 'length')}: the lowest ${q(beyond, 'volume')} stay below.`,
+        propose: () => [...other(), lower()],
+      },
+    ];
+  });
+};
+
+/** A wick made stronger by `factor`: more legs or wider for cloth, more or wider cups. */
+function stronger(bench: Bench, factor: number): Remedy[] {
+  const { design } = bench;
+  return design.wicks.flatMap((wick, i): Remedy[] =>
+    wick.kind === 'cloth' ? strongerCloth(wick, i, factor) : strongerCup(wick, i, factor),
+  );
+}
+
+function strongerCloth(wick: ClothWickDesign, i: number, factor: number): Remedy[] {
+  const legs = Math.min(Math.ceil(wick.legs * factor), 24);
+  const width = Math.min(upToMm(wick.width * factor), 0.5);
+  return [
+    ...(legs <= Math.max(8, 2 * wick.legs)
+      ? [
+          {
+            label: say`Use ${q(legs, 'count')} legs instead of ${q(wick.legs, 'count')}`,
+            patch: [set(['wicks', i, 'legs'], legs)],
+          },
+        ]
+      : []),
+    ...(width <= 0.2
+      ? [
+          {
+            label: say`Cut the cloth ${q(width, 'length')} wide`,
+            patch: [set(['wicks', i, 'width'], width)],
+          },
+        ]
+      : []),
+    {
+      label: say`Use ${q(legs, 'count')} legs, each ${q(Math.max(width / 2, wick.width), 'length')} wide`,
+      patch: [
+        set(['wicks', i, 'legs'], legs),
+        set(['wicks', i, 'width'], Math.max(width / 2, wick.width)),
+      ],
+    },
+  ];
+}
+
+function strongerCup(wick: CupWickDesign, i: number, factor: number): Remedy[] {
+  const wider = upToMm(wick.diameter * Math.sqrt(factor));
+  const count = Math.min(Math.ceil(wick.count * factor), 24);
+  return [
+    {
+      label: say`Use a cup ${q(wider, 'length')} across`,
+      patch: [set(['wicks', i, 'diameter'], wider)],
+    },
+    ...(count > wick.count
+      ? [
+          {
+            label: say`Hang in ${q(count, 'count')} cups`,
+            patch: [set(['wicks', i, 'count'], count)],
+          },
+        ]
+      : []),
+  ];
+}
+
+/** Adding cloth legs beside whatever is there. */
+const addCloth = (bench: Bench, legs: number): Remedy => ({
+  label: say`Add ${q(legs, 'count')} legs of cotton cloth, ${q(NEW_CLOTH.width, 'length')} wide`,
+  patch: [set(['wicks'], [...bench.design.wicks.slice(0, 5), { ...NEW_CLOTH, legs }])],
+});
+
+export const wickWeak: Rule = (bench) => {
+  const { planter, figures } = bench;
+  if (planter.wicks.length === 0 || figures.duty >= 1 || figures.delivery <= 0) return [];
+  return [
+    {
+      id: 'wick-weak',
+      severity: 'fault',
+      room: 'wick',
+      text: say`On a hot day the plants ask ${q(figures.hot.total, 'daily')}, and the wick brings up ${q(figures.delivery, 'daily')} at most, even from a full reservoir. They will go limp over standing water.`,
+      propose: () => [
+        ...stronger(bench, MARGIN / figures.duty),
+        ...stronger(bench, 1.6 * (MARGIN / figures.duty)),
+        addCloth(bench, 4),
+        addCloth(bench, 12),
+      ],
+    },
+  ];
+};
+
+export const wickStrands: Rule = (bench) => {
+  const { planter, figures } = bench;
+  if (figures.duty < 1 || figures.gross <= 0) return [];
+  if (figures.stranded <= MUCH_STRANDED * figures.gross) return [];
+  return [
+    {
+      id: 'stranded',
+      severity: 'watch',
+      room: 'wick',
+      text: say`Of ${q(figures.gross, 'volume')}, ${q(figures.stranded, 'volume')} come up too slowly for a hot day: below ${q(figures.usableLevel, 'length')} the wick falls behind.`,
+      propose: () => [
+        ...stronger(bench, 2),
+        ...stronger(bench, 4),
+        addCloth(bench, 4),
+        addCloth(bench, 8),
+        {
+          label: say`Lower the platform to ${q(downToMm(planter.heights.ceiling * 0.75), 'length')}`,
+          patch: moveBase(
+            bench.design,
+            downToMm(planter.heights.ceiling * 0.75),
+            gapToKeep(bench.design),
+          ),
+        },
+      ],
+    },
+  ];
+};
+
+export const cupsFit: Rule = ({ design, planter: { layout } }) =>
+  layout.cupRoom === null
+    ? []
+    : [
+        crowdedCups(
+          design.wicks.findIndex((wick) => wick.kind === 'cup'),
+          layout.cupRoom,
+        ),
+      ];
+
+function crowdedCups(index: number, room: number) {
+  return {
+    id: 'cups-crowded',
+    severity: 'fault' as const,
+    room: 'wick' as const,
+    text: say`The cups do not fit side by side with the tube and the supports: there is room for ${q(room, 'count')}.`,
+    propose: () => [
+      ...(room > 0
+        ? [{ label: say`Use ${q(room, 'count')}`, patch: [set(['wicks', index, 'count'], room)] }]
+        : []),
+      {
+        label: say`Use one of ${q(0.06, 'length')}`,
+        patch: [set(['wicks', index, 'diameter'], 0.06), set(['wicks', index, 'count'], 1)],
+      },
+    ],
+  };
+}

@@ -1,0 +1,7 @@
+export * from './pipes';
+export * from './media';
+export * from './cloths';
+export * from './crops';
+export * from './drills';
+export * from './words';
+export * from './vessels';

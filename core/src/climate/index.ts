@@ -1,0 +1,1 @@
+export { demandOn, type Demand } from './demand';

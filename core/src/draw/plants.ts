@@ -1,0 +1,92 @@
+import { cropOf, type Crop } from '../catalog';
+import type { PlanterDesign } from '../design';
+import type { Planter } from '../planter';
+import { area, line, type Point, type Shape } from './shape';
+
+/** Plants are drawn no taller than this over the surface, so that the vessel keeps its size. Metres. */
+const TALLEST = 0.13;
+/** Plants drawn side by side at the most. */
+const MOST_DRAWN = 3;
+
+/** Height that the drawn foliage needs above the rim, metres. */
+export function foliageHeight(crop: Crop, planting: PlanterDesign['planting']): number {
+  if (planting.count === 0) return 0;
+  return Math.min(Math.max(planting.foliage, crop.roots) * 0.45, TALLEST);
+}
+
+/** A sketch of roots as deep as the crop sends them and of leaves above, always the same. */
+export function plantsOf(planter: Planter): Shape[] {
+  const { design, heights, vessel } = planter;
+  const { planting } = design;
+  const crop = cropOf(planting.crop);
+  const drawn = Math.min(planting.count, MOST_DRAWN);
+  const R = vessel.radiusAt(heights.surface);
+  const tubeRoom = planter.layout.tube ? planter.layout.tube.r : 0;
+  const depth = Math.min(crop.roots, heights.surface - heights.base);
+  const height = foliageHeight(crop, planting) + design.soil.freeboard;
+  return Array.from({ length: drawn }, (_, i) => {
+    const x = ((i + 0.5) / drawn - 0.5) * 2 * (R - tubeRoom * 1.4) - tubeRoom * 1.1;
+    const spread = (R / drawn) * 0.75;
+    return [
+      ...rootsAt(`root-${i}`, x, heights.surface, depth, spread),
+      ...leavesAt(
+        `leaf-${i}`,
+        x,
+        heights.surface,
+        height,
+        Math.min(planting.foliage / 2, spread * 1.15),
+      ),
+    ];
+  }).flat();
+}
+
+function rootsAt(id: string, x: number, top: number, depth: number, spread: number): Shape[] {
+  const strands = 7;
+  return Array.from({ length: strands }, (_, k) => {
+    const lean = (k - (strands - 1) / 2) / ((strands - 1) / 2);
+    const reach = depth * (1 - 0.35 * Math.abs(lean));
+    const points = Array.from({ length: 9 }, (_unused, s): Point => {
+      const t = s / 8;
+      const wander = Math.sin(t * 9 + k * 2.3) * 0.05 * spread * t;
+      return [x + lean * spread * t ** 0.7 + wander, top - reach * t];
+    });
+    return line(`${id}-${k}`, 'root', points);
+  });
+}
+
+function leavesAt(id: string, x: number, base: number, height: number, spread: number): Shape[] {
+  const stems = 5;
+  return Array.from({ length: stems }, (_, k) => {
+    const lean = (k - (stems - 1) / 2) / ((stems - 1) / 2);
+    const tip: Point = [x + lean * spread, base + height * (1 - 0.3 * Math.abs(lean))];
+    const bend: Point = [x + lean * spread * 0.35, base + height * 0.5];
+    const leaf = height * 0.16;
+    return [
+      line(`${id}-stem-${k}`, 'stem', [[x, base], bend, tip]),
+      leafShape(`${id}-tip-${k}`, bend, tip, leaf),
+      ...(k === 2 ? [] : [leafShape(`${id}-side-${k}`, [x, base], bend, leaf * 0.8)]),
+    ];
+  }).flat();
+}
+
+/** A pointed oval at the far end of a twig. */
+function leafShape(id: string, from: Point, to: Point, size: number): Shape {
+  const dx = to[0] - from[0];
+  const dz = to[1] - from[1];
+  const length = Math.hypot(dx, dz) || 1;
+  const [ux, uz] = [dx / length, dz / length];
+  const at = (along: number, across: number): Point => [
+    to[0] + ux * along * size - uz * across * size,
+    to[1] + uz * along * size + ux * across * size,
+  ];
+  return area(id, 'leaf', [
+    at(-1.3, 0),
+    at(-0.7, 0.42),
+    at(0, 0.46),
+    at(0.7, 0.2),
+    at(1.1, 0),
+    at(0.7, -0.2),
+    at(0, -0.46),
+    at(-0.7, -0.42),
+  ]);
+}

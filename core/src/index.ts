@@ -1,0 +1,12 @@
+/** Huerta's heart: the design document, its physics, its checks and its drawings. Pure TypeScript. */
+export * from './quantity';
+export * from './catalog';
+export * from './design';
+export * from './vessel';
+export * from './reservoir';
+export * from './soil';
+export * from './wick';
+export * from './climate';
+export * from './planter';
+export * from './assess';
+export * from './draw';

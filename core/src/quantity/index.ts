@@ -1,0 +1,4 @@
+export { type QuantityKind, type UnitSystem } from './kinds';
+export { readQuantity, type Reading } from './read';
+export { writeQuantity, writeParts, fieldUnit, nudgeStep, type WrittenQuantity } from './write';
+export { say, tell, q, type Message } from './message';

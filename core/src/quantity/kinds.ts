@@ -1,0 +1,270 @@
+/**
+ * The kinds of quantity that Huerta reads and writes, with the units that people use for each.
+ * Inside the core every quantity is SI (metres, cubic metres, kilograms, seconds, pascals);
+ * `factor` is what one of the unit is worth in SI.
+ */
+
+/** The two ways of showing a quantity. The choice never changes a stored value. */
+export type UnitSystem = 'metric' | 'us';
+
+/** How a number is rounded and written in one unit. */
+export interface UnitStyle {
+  /** A key of the kind's `units`. */
+  unit: string;
+  /** Written after the number, or for `fraction` after the fraction. */
+  symbol: string;
+  /** Decimals to keep, by the size of the number; the first entry whose `below` exceeds it counts. */
+  decimals: readonly { below: number; places: number }[];
+  /** Write as whole and sixteenths instead of decimals. */
+  sixteenths?: boolean;
+}
+
+interface Kind {
+  /** What a person calls it, for error sentences. */
+  noun: string;
+  /** Every spelling that is understood, in lower case, and its worth in SI. */
+  units: Readonly<Record<string, number>>;
+  style: Readonly<Record<UnitSystem, UnitStyle>>;
+  /** What to type, for error sentences. */
+  example: Readonly<Record<UnitSystem, string>>;
+}
+
+const INCH = 0.0254;
+const US_GALLON = 231 * INCH ** 3;
+const POUND = 0.45359237;
+const DAY = 86_400;
+
+const spelled = (names: string, factor: number): Record<string, number> =>
+  Object.fromEntries(names.split(' ').map((name) => [name, factor]));
+
+const lengths = {
+  ...spelled('mm millimetre millimetres millimeter millimeters', 1e-3),
+  ...spelled('cm centimetre centimetres centimeter centimeters', 1e-2),
+  ...spelled('m metre metres meter meters', 1),
+  ...spelled("in inch inches \" ” ″ ''", INCH),
+  ...spelled("ft foot feet ' ’ ′", 12 * INCH),
+};
+
+const volumes = {
+  ...spelled('l litre litres liter liters', 1e-3),
+  ...spelled('ml millilitre millilitres milliliter milliliters', 1e-6),
+  ...spelled('m3 m³', 1),
+  ...spelled('gal gallon gallons', US_GALLON),
+  ...spelled('qt quart quarts', US_GALLON / 4),
+  ...spelled('pt pint pints', US_GALLON / 8),
+  ...spelled('cup cups', US_GALLON / 16),
+  ...spelled('ft3 ft³ cuft', (12 * INCH) ** 3),
+};
+
+const fewDecimals = [
+  { below: 10, places: 1 },
+  { below: Infinity, places: 0 },
+];
+const oneDecimal = [
+  { below: 1, places: 2 },
+  { below: 100, places: 1 },
+  { below: Infinity, places: 0 },
+];
+const whole = [{ below: Infinity, places: 0 }];
+const threeDecimals = [
+  { below: 0.1, places: 3 },
+  { below: 10, places: 2 },
+  { below: Infinity, places: 1 },
+];
+
+const sixteenths = { unit: 'in', symbol: 'in', decimals: whole, sixteenths: true };
+
+export const KINDS = {
+  /** Metres. A measure on the bench: millimetres or sixteenths of an inch. */
+  length: {
+    noun: 'length',
+    units: lengths,
+    style: { metric: { unit: 'mm', symbol: 'mm', decimals: fewDecimals }, us: sixteenths },
+    example: { metric: '114 mm or 11.4 cm', us: '4 1/2 in' },
+  },
+  /** Metres. A depth or width a gardener thinks of in centimetres: roots, foliage. */
+  span: {
+    noun: 'length',
+    units: lengths,
+    style: {
+      metric: { unit: 'cm', symbol: 'cm', decimals: fewDecimals },
+      us: sixteenths,
+    },
+    example: { metric: '30 cm', us: '12 in' },
+  },
+  /** Cubic metres. */
+  volume: {
+    noun: 'volume',
+    units: volumes,
+    style: {
+      metric: { unit: 'l', symbol: 'L', decimals: oneDecimal },
+      us: { unit: 'gal', symbol: 'gal', decimals: oneDecimal },
+    },
+    example: { metric: '19 L', us: '5 gal' },
+  },
+  /** Kilograms. */
+  mass: {
+    noun: 'weight',
+    units: {
+      ...spelled('kg kilo kilos kilogram kilograms', 1),
+      ...spelled('g gram grams', 1e-3),
+      ...spelled('lb lbs pound pounds', POUND),
+      ...spelled('oz ounce ounces', POUND / 16),
+    },
+    style: {
+      metric: { unit: 'kg', symbol: 'kg', decimals: fewDecimals },
+      us: { unit: 'lb', symbol: 'lb', decimals: fewDecimals },
+    },
+    example: { metric: '40 kg', us: '90 lb' },
+  },
+  /** Cubic metres per second, as a hose or an overflow runs. */
+  flow: {
+    noun: 'flow',
+    units: {
+      ...spelled('l/min lpm l', 1e-3 / 60),
+      ...spelled('l/s', 1e-3),
+      ...spelled('l/h', 1e-3 / 3600),
+      ...spelled('gal/min gpm', US_GALLON / 60),
+      ...spelled('gal/h gph', US_GALLON / 3600),
+    },
+    style: {
+      metric: { unit: 'l/min', symbol: 'L/min', decimals: fewDecimals },
+      us: { unit: 'gal/min', symbol: 'gal/min', decimals: fewDecimals },
+    },
+    example: { metric: '10 L/min', us: '2.6 gal/min' },
+  },
+  /** Cubic metres per second, as plants drink: per day. */
+  daily: {
+    noun: 'daily water',
+    units: {
+      ...spelled('l/day l/d l', 1e-3 / DAY),
+      ...spelled('ml/day ml/d', 1e-6 / DAY),
+      ...spelled('gal/day gal/d', US_GALLON / DAY),
+      ...spelled('qt/day qt/d', US_GALLON / 4 / DAY),
+    },
+    style: {
+      metric: { unit: 'l/day', symbol: 'L a day', decimals: oneDecimal },
+      us: { unit: 'gal/day', symbol: 'gal a day', decimals: oneDecimal },
+    },
+    example: { metric: '2 L/day', us: '0.5 gal/day' },
+  },
+  /** Metres per second of water depth, as evaporation: per day. */
+  evaporation: {
+    noun: 'evaporation',
+    units: {
+      ...spelled('mm/day mm/d mm', 1e-3 / DAY),
+      ...spelled('in/day in/d in', INCH / DAY),
+    },
+    style: {
+      metric: {
+        unit: 'mm/day',
+        symbol: 'mm a day',
+        decimals: [{ below: Infinity, places: 1 }],
+      },
+      us: { unit: 'in/day', symbol: 'in a day', decimals: [{ below: Infinity, places: 2 }] },
+    },
+    example: { metric: '6 mm/day', us: '0.24 in/day' },
+  },
+  /** Metres per second of water depth, as a storm: per hour. */
+  rainfall: {
+    noun: 'rain',
+    units: {
+      ...spelled('mm/h mm/hour mm', 1e-3 / 3600),
+      ...spelled('in/h in/hour in', INCH / 3600),
+    },
+    style: {
+      metric: { unit: 'mm/h', symbol: 'mm an hour', decimals: whole },
+      us: { unit: 'in/h', symbol: 'in an hour', decimals: oneDecimal },
+    },
+    example: { metric: '75 mm/h', us: '3 in/h' },
+  },
+  /** Pascals over the footprint. */
+  pressure: {
+    noun: 'load',
+    units: {
+      ...spelled('kpa', 1e3),
+      ...spelled('pa', 1),
+      ...spelled('kg/m2 kg/m²', 9.80665),
+      ...spelled('psf lb/ft2 lb/ft²', (POUND * 9.80665) / (12 * INCH) ** 2),
+    },
+    style: {
+      metric: { unit: 'kpa', symbol: 'kPa', decimals: fewDecimals },
+      us: { unit: 'psf', symbol: 'lb/ft²', decimals: whole },
+    },
+    example: { metric: '3 kPa', us: '60 lb/ft²' },
+  },
+  /** Kilograms per cubic metre, which is also grams per litre. */
+  dose: {
+    noun: 'dose',
+    units: {
+      ...spelled('g/l kg/m3 kg/m³', 1),
+      ...spelled('oz/gal', POUND / 16 / US_GALLON),
+    },
+    style: {
+      metric: { unit: 'g/l', symbol: 'g per L', decimals: fewDecimals },
+      us: { unit: 'oz/gal', symbol: 'oz per gal', decimals: threeDecimals },
+    },
+    example: { metric: '4 g/L', us: '0.5 oz/gal' },
+  },
+  /** Metres per metre. */
+  slope: {
+    noun: 'slope',
+    units: {
+      ...spelled('mm/m', 1e-3),
+      ...spelled('cm/m %', 1e-2),
+      ...spelled('in/ft', 1 / 12),
+    },
+    style: {
+      metric: { unit: 'mm/m', symbol: 'mm per m', decimals: fewDecimals },
+      us: { unit: 'in/ft', symbol: 'in per ft', decimals: threeDecimals },
+    },
+    example: { metric: '5 mm/m', us: '0.06 in/ft' },
+  },
+  /** Days, as a count. */
+  days: {
+    noun: 'number of days',
+    units: { ...spelled('d day days', 1), ...spelled('week weeks w', 7) },
+    style: {
+      metric: { unit: 'd', symbol: 'days', decimals: fewDecimals },
+      us: { unit: 'd', symbol: 'days', decimals: fewDecimals },
+    },
+    example: { metric: '5 days', us: '5 days' },
+  },
+  /** A share from 0 to 1, shown in percent. */
+  share: {
+    noun: 'share',
+    units: { ...spelled('% percent', 0.01) },
+    style: {
+      metric: { unit: '%', symbol: '%', decimals: whole },
+      us: { unit: '%', symbol: '%', decimals: whole },
+    },
+    example: { metric: '15 %', us: '15 %' },
+  },
+  /** A whole number of things. */
+  count: {
+    noun: 'number',
+    units: {},
+    style: {
+      metric: { unit: '', symbol: '', decimals: whole },
+      us: { unit: '', symbol: '', decimals: whole },
+    },
+    example: { metric: '2', us: '2' },
+  },
+  /** A plain ratio, such as a duty. */
+  ratio: {
+    noun: 'ratio',
+    units: {},
+    style: {
+      metric: { unit: '', symbol: '', decimals: threeDecimals },
+      us: { unit: '', symbol: '', decimals: threeDecimals },
+    },
+    example: { metric: '1.2', us: '1.2' },
+  },
+} as const satisfies Record<string, Kind>;
+
+export type QuantityKind = keyof typeof KINDS;
+
+/** The kind's description with its unit table widened for look-up by any spelling. */
+export function kindOf(kind: QuantityKind): Kind {
+  return KINDS[kind];
+}

@@ -1,0 +1,38 @@
+import type { QuantityKind, UnitSystem } from './kinds';
+import { writeQuantity } from './write';
+
+/**
+ * A sentence whose quantities are still in SI, so that it can be shown in either unit system
+ * without computing anything again.
+ */
+export type Message = readonly MessagePart[];
+type MessagePart = string | { value: number; kind: QuantityKind };
+
+/** Makes a quantity for use inside `say`. `value` in SI. */
+export const q = (value: number, kind: QuantityKind): { value: number; kind: QuantityKind } => ({
+  value,
+  kind,
+});
+
+/** Tagged template for messages: say`The lip is ${q(0.009, 'length')} above the platform.` */
+export function say(
+  strings: TemplateStringsArray,
+  ...slots: (string | { value: number; kind: QuantityKind } | Message)[]
+): Message {
+  const parts: MessagePart[] = [];
+  strings.forEach((text, i) => {
+    if (text) parts.push(text);
+    const slot = slots[i];
+    if (slot === undefined || slot === '') return;
+    if (Array.isArray(slot)) parts.push(...(slot as Message));
+    else parts.push(slot as MessagePart);
+  });
+  return parts;
+}
+
+/** The message as plain text in the chosen system. */
+export function tell(message: Message, system: UnitSystem): string {
+  return message
+    .map((part) => (typeof part === 'string' ? part : writeQuantity(part.value, part.kind, system)))
+    .join('');
+}

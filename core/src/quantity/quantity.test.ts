@@ -1,0 +1,117 @@
+import fc from 'fast-check';
+import { KINDS } from './kinds';
+import { q, readQuantity, say, tell, writeQuantity, type QuantityKind, type UnitSystem } from '.';
+
+const plain = (text: string) => text.replaceAll('\u00a0', ' ');
+const read = (text: string, kind: QuantityKind = 'length', system: UnitSystem = 'metric') => {
+  const reading = readQuantity(text, kind, system);
+  if (!reading.ok) throw new Error(reading.message);
+  return reading.value;
+};
+
+describe('reading what people type', () => {
+  test.each([
+    ['4 1/2 in', 0.1143],
+    ['4-1/2"', 0.1143],
+    ['4½"', 0.1143],
+    ['4.5"', 0.1143],
+    ['11,4 cm', 0.114],
+    ['114', 0.114],
+    ['.5 m', 0.5],
+    ['1/2 in', 0.0127],
+    ['2 ft 3 in', 27 * 0.0254],
+    ['2\'3"', 27 * 0.0254],
+    ['2 ft 3 1/2 in', 27.5 * 0.0254],
+    ['  300MM ', 0.3],
+    ['0,125 m', 0.125],
+  ])('%s is %d m', (text, metres) => expect(read(text)).toBeCloseTo(metres, 12));
+
+  test.each([
+    ['5 gal', 'volume', 0.018927],
+    ['19 L', 'volume', 0.019],
+    ['500 ml', 'volume', 0.0005],
+    ['90 lb', 'mass', 40.8233133],
+    ['1 lb 8 oz', 'mass', 0.680389],
+    ['10', 'flow', 10 / 60000],
+    ['15 %', 'share', 0.15],
+    ['2 weeks', 'days', 14],
+    ['0.02 m3', 'volume', 0.02],
+  ] as const)('%s of %s is %d', (text, kind, value) =>
+    expect(read(text, kind)).toBeCloseTo(value, 6),
+  );
+
+  test('a bare number is in the unit of the field', () => {
+    expect(read('4 1/2', 'length', 'us')).toBeCloseTo(0.1143, 12);
+    expect(read('5', 'volume', 'us')).toBeCloseTo(0.018927, 6);
+  });
+
+  test.each([
+    ['', 'needs a length'],
+    ['-4', 'below zero'],
+    ['wide', 'not a length that can be read'],
+    ['4 furlongs', '‘furlongs’ is not a unit'],
+    ['4 1/0 in', 'over zero'],
+    ['1,200', 'two ways. Type 1200, or 1.200'],
+    ['1.2.3', 'more than one decimal mark'],
+    ['2 ft 3', 'Give every part'],
+    ['4 L', '‘l’ is not a unit of length'],
+    ['NaN', 'not a length that can be read'],
+    ['4 toString', 'is not a unit'],
+  ])('%s is refused with a sentence', (text, part) => {
+    const reading = readQuantity(text, 'length', 'metric');
+    expect(reading.ok ? '' : reading.message).toContain(part);
+  });
+
+  test('nothing that can be typed makes it throw', () => {
+    fc.assert(
+      fc.property(fc.string(), (text) => {
+        const reading = readQuantity(text, 'length', 'us');
+        return !reading.ok || (Number.isFinite(reading.value) && reading.value >= 0);
+      }),
+    );
+  });
+});
+
+describe('writing', () => {
+  test.each([
+    [0.1143, 'length', 'us', '4 1/2 in'],
+    [0.0238125, 'length', 'us', '15/16 in'],
+    [0.02539, 'length', 'us', '1 in'],
+    [0, 'length', 'us', '0 in'],
+    [-0.009, 'length', 'metric', '−9 mm'],
+    [0.0035, 'length', 'metric', '3.5 mm'],
+    [0.0114, 'volume', 'metric', '11.4 L'],
+    [0.00045, 'volume', 'metric', '0.45 L'],
+    [0.018927, 'volume', 'us', '5 gal'],
+    [0.26, 'span', 'metric', '26 cm'],
+    [1, 'days', 'metric', '1 day'],
+    [Infinity, 'days', 'metric', '∞ days'],
+    [0.255, 'share', 'metric', '26%'],
+  ] as const)('%d %s in %s is %s', (value, kind, system, text) =>
+    expect(plain(writeQuantity(value, kind, system))).toBe(text),
+  );
+
+  test('what is written reads back to within the rounding', () => {
+    const kinds = (Object.keys(KINDS) as QuantityKind[]).filter((k) => k !== 'count');
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...kinds),
+        fc.constantFrom<UnitSystem>('metric', 'us'),
+        fc.integer({ min: 1, max: 900 }),
+        (kind, system, n) => {
+          const style = KINDS[kind].style[system];
+          const units: Record<string, number> = KINDS[kind].units;
+          const factor = style.unit === '' ? 1 : (units[style.unit] ?? 0);
+          const text = writeQuantity(n * factor, kind, system);
+          expect(read(text, kind, system) / factor).toBeCloseTo(n, 6);
+        },
+      ),
+    );
+  });
+
+  test('a message keeps SI until it is told', () => {
+    const message = say`Lip at ${q(0.118, 'length')}, ${say`holds ${q(0.0114, 'volume')}`}.`;
+    expect(plain(tell(message, 'metric'))).toBe('Lip at 118 mm, holds 11.4 L.');
+    expect(plain(tell(message, 'us'))).toBe('Lip at 4 5/8 in, holds 3 gal.');
+  });
+});

@@ -1,0 +1,69 @@
+import { kindOf, type QuantityKind, type UnitStyle, type UnitSystem } from './kinds';
+
+/** A no-break space, so that a number is never parted from its unit. */
+const NBSP = '\u00a0';
+
+/** A quantity as text in two pieces, so that a screen can set the unit smaller. */
+export interface WrittenQuantity {
+  number: string;
+  symbol: string;
+}
+
+/**
+ * Writes an SI value in the chosen system, rounded as a person would say it.
+ *
+ * @param value in SI
+ * @returns number and unit apart; infinite values give '∞', non-numbers '–'
+ */
+export function writeParts(value: number, kind: QuantityKind, system: UnitSystem): WrittenQuantity {
+  const { units, style } = kindOf(kind);
+  const chosen = style[system];
+  if (Number.isNaN(value)) return { number: '–', symbol: chosen.symbol };
+  if (!Number.isFinite(value)) return { number: value < 0 ? '−∞' : '∞', symbol: chosen.symbol };
+  const inUnit = value / (chosen.unit === '' ? 1 : (units[chosen.unit] ?? 1));
+  const number = chosen.sixteenths ? writeSixteenths(inUnit) : writeDecimal(inUnit, chosen);
+  const singular = chosen.symbol === 'days' && number === '1';
+  return { number, symbol: singular ? 'day' : chosen.symbol };
+}
+
+/** Writes an SI value with its unit: `114 mm`, `4 1/2 in`, `11.4 L`. */
+export function writeQuantity(value: number, kind: QuantityKind, system: UnitSystem): string {
+  const { number, symbol } = writeParts(value, kind, system);
+  if (symbol === '') return number;
+  return symbol === '%' ? `${number}%` : `${number}${NBSP}${symbol}`;
+}
+
+function writeDecimal(value: number, style: UnitStyle): string {
+  const size = Math.abs(value);
+  const places = style.decimals.find((step) => size < step.below)?.places ?? 0;
+  const text = value.toFixed(places);
+  const trimmed = text.includes('.') ? text.replace(/\.?0+$/, '') : text;
+  return trimmed === '-0' ? '0' : trimmed.replace('-', '−');
+}
+
+/** Inches to the nearest sixteenth, in lowest terms: `4 1/2`, `15/16`, `0`. */
+function writeSixteenths(inches: number): string {
+  const count = Math.round(Math.abs(inches) * 16);
+  const whole = Math.floor(count / 16);
+  let top = count % 16;
+  let bottom = 16;
+  while (top > 0 && top % 2 === 0) {
+    top /= 2;
+    bottom /= 2;
+  }
+  const fraction = top > 0 ? `${top}/${bottom}` : '';
+  const text = [whole > 0 || !fraction ? String(whole) : '', fraction].filter(Boolean).join(' ');
+  return inches < 0 && text !== '0' ? `−${text}` : text;
+}
+
+/** The unit that a bare number in a field of this kind has. */
+export function fieldUnit(kind: QuantityKind, system: UnitSystem): string {
+  return kindOf(kind).style[system].symbol;
+}
+
+/**
+ * The step of one arrow-key press on a grip: 1 mm, or 1/16 in. Metres.
+ */
+export function nudgeStep(system: UnitSystem): number {
+  return system === 'us' ? 0.0254 / 16 : 0.001;
+}

@@ -1,0 +1,63 @@
+/** How fast an overflow can let water out, and how high it climbs meanwhile. */
+
+const GRAVITY = 9.80665;
+/** Discharge coefficient of a sharp-edged hole. */
+const DISCHARGE = 0.6;
+/** Share of a hole that an insect screen leaves open. Typical. */
+const SCREEN_OPEN = 0.6;
+
+/** Round holes at one height. */
+export interface Holes {
+  /** Metres. */
+  diameter: number;
+  count: number;
+  screened: boolean;
+}
+
+/** Strips that a hole is cut into for the sum. */
+const STRIPS = 16;
+
+/**
+ * Outflow with water standing `head` above the invert, by integrating Torricelli's velocity over
+ * the wetted part of the hole: Q = Cd·∫ b(z)·√(2g(head − z)) dz. Drowned deep it tends to the
+ * orifice formula Cd·A·√(2g·h) with h above the centre; partly filled it is a weir.
+ *
+ * @param head metres above the invert
+ * @returns m³/s
+ */
+export function outflow(holes: Holes, head: number): number {
+  if (head <= 0) return 0;
+  const r = holes.diameter / 2;
+  const wet = Math.min(head, holes.diameter);
+  let sum = 0;
+  for (let i = 0; i < STRIPS; i += 1) {
+    // Midpoints in the angle about the wetted height, which resolves both ends of the hole.
+    const angle = ((i + 0.5) / STRIPS) * Math.PI;
+    const z = (wet / 2) * (1 - Math.cos(angle));
+    const breadth = 2 * Math.sqrt(Math.max(2 * r * z - z * z, 0));
+    sum += breadth * Math.sqrt(2 * GRAVITY * (head - z)) * Math.sin(angle);
+  }
+  const integral = ((wet / 2) * Math.PI * sum) / STRIPS;
+  return holes.count * DISCHARGE * (holes.screened ? SCREEN_OPEN : 1) * integral;
+}
+
+/** Highest climb that is looked for, metres. */
+const MOST_HEAD = 2;
+
+/**
+ * How high water climbs above the invert while `inflow` keeps coming.
+ *
+ * @param inflow m³/s
+ * @returns metres, at most 2
+ */
+export function climb(holes: Holes, inflow: number): number {
+  if (inflow <= 0) return 0;
+  let low = 0;
+  let high = MOST_HEAD;
+  for (let i = 0; i < 18; i += 1) {
+    const middle = (low + high) / 2;
+    if (outflow(holes, middle) < inflow) low = middle;
+    else high = middle;
+  }
+  return high;
+}

@@ -1,0 +1,127 @@
+import fc from 'fast-check';
+import { applyPatch, STARTING_POINTS, type PlanterDesign } from '../design';
+import { resolve } from '../planter';
+import { anyDesign } from '../testing/designs';
+import { apart, arrange, climb, fullest, outflow, waterUnderTrappedAir, within } from '.';
+
+const start = (id: string): PlanterDesign => {
+  const found = STARTING_POINTS.find((point) => point.id === id);
+  if (!found) throw new Error(id);
+  return found.design;
+};
+const bare = (patch: Parameters<typeof applyPatch>[1]) =>
+  resolve(applyPatch({ ...start('cloth-pail'), wicks: [], fillTube: null }, patch));
+
+describe('litres by height', () => {
+  const ring = { kind: 'ring', diameter: 0.16, wall: 0.004 };
+  const withRing = (vents: string) =>
+    bare([{ path: ['reservoir', 'supports'], value: { ...ring, vents } }]);
+
+  test('a split ring takes out its own wall and no more', () => {
+    const planter = withRing('both');
+    const wall = (Math.PI / 4) * (0.16 ** 2 - 0.152 ** 2) * 0.08;
+    expect(planter.storage.volumeBelow(0.08)).toBeCloseTo(
+      planter.vessel.volumeBelow(0.08) - wall,
+      12,
+    );
+  });
+
+  test('a closed ring keeps its whole bore dry, but for what Boyle lets in', () => {
+    const split = withRing('both').storage;
+    const airlocked = withRing('foot').storage;
+    const sealed = withRing('sealed').storage;
+    const bore = (Math.PI / 4) * 0.152 ** 2;
+    expect(split.volumeBelow(0.08) - sealed.volumeBelow(0.08)).toBeCloseTo(bore * 0.08, 12);
+    const inside = waterUnderTrappedAir(0.1, 0.08);
+    expect(split.volumeBelow(0.08) - airlocked.volumeBelow(0.08)).toBeCloseTo(
+      bore * (0.08 - inside),
+      12,
+    );
+    expect(airlocked.caughtAir(0.08)).toBeCloseTo(bore * (0.08 - inside), 12);
+  });
+
+  test('caught air obeys p·V = const', () => {
+    const H = 0.1;
+    const inside = waterUnderTrappedAir(H, 0.08);
+    const head = 101_325 / (998.2 * 9.80665);
+    expect((head + 0.08 - inside) * (H - inside)).toBeCloseTo(head * H, 9);
+    expect(inside).toBeLessThan(0.002);
+  });
+
+  test('between bottles only what the mix gives back counts', () => {
+    const planter = resolve({ ...start('bottle-pail'), fillTube: null });
+    const bottles = 5 * (Math.PI / 4) * 0.065 ** 2;
+    const inside = 5 * (Math.PI / 4) * (0.065 - 0.0008) ** 2;
+    const z = 0.1;
+    const around = planter.vessel.volumeBelow(z) - bottles * z;
+    const inMix = (planter.storage.volumeBelow(z) - inside * z) / around;
+    // θs − θ(0.5 m) of the coir mix: 0.76·(1 − (1 + 5^1.5)^(−1/3))
+    expect(inMix).toBeCloseTo(0.76 * (1 - (1 + 5 ** 1.5) ** (-1 / 3)), 9);
+  });
+
+  test('never falls with height, and the height for a volume gives it back', () => {
+    fc.assert(
+      fc.property(anyDesign, fc.double({ min: 0, max: 1, noNaN: true }), (design, t) => {
+        const { storage, vessel } = resolve(design);
+        const z = vessel.depth * t;
+        const volume = storage.volumeBelow(z);
+        expect(storage.volumeBelow(z + 0.001)).toBeGreaterThanOrEqual(volume);
+        expect(storage.volumeBelow(storage.heightFor(volume))).toBeCloseTo(volume, 9);
+        expect(volume).toBeLessThanOrEqual(vessel.volumeBelow(z) + 1e-12);
+      }),
+    );
+  });
+});
+
+describe('arrangements', () => {
+  const length = (min: number, max: number) => fc.double({ min, max, noNaN: true });
+
+  test('nothing overlaps or sticks out', () => {
+    fc.assert(
+      fc.property(
+        length(0.05, 0.5),
+        length(0.01, 0.2),
+        fc.integer({ min: 1, max: 20 }),
+        length(0.005, 0.04),
+        (R, r, count, tubeRadius) => {
+          const tube = { x: R - tubeRadius, y: 0, r: tubeRadius };
+          const placed = arrange(R, r, count, [tube]);
+          expect(placed.length).toBeLessThanOrEqual(count);
+          placed.forEach((circle, i) => {
+            expect(within(circle, R)).toBe(true);
+            expect(apart(circle, tube)).toBe(true);
+            placed.slice(i + 1).forEach((other) => expect(apart(circle, other)).toBe(true));
+          });
+        },
+      ),
+    );
+  });
+
+  test.each([
+    [3.001, 7],
+    [2.001, 2],
+    [1.5, 1],
+    [0.9, 0],
+  ])('a circle of radius %d takes %d of radius 1', (R, count) =>
+    expect(fullest(R, 1, [])).toHaveLength(count),
+  );
+});
+
+describe('an overflow', () => {
+  const hole = { diameter: 0.02, count: 1, screened: false };
+
+  test('drowned deep it is an orifice: Cd·A·√(2gh)', () => {
+    const orifice = 0.6 * (Math.PI / 4) * 0.02 ** 2 * Math.sqrt(2 * 9.80665 * 0.19);
+    expect(outflow(hole, 0.2) / orifice).toBeCloseTo(1, 3);
+  });
+
+  test('half full it carries less than half of what it carries just drowned', () => {
+    expect(outflow(hole, 0.01)).toBeLessThan(outflow(hole, 0.02) / 2);
+    expect(outflow(hole, 0)).toBe(0);
+  });
+
+  test('the climb is the head at which outflow meets inflow', () => {
+    const head = climb({ ...hole, count: 2, screened: true }, 1e-4);
+    expect(outflow({ ...hole, count: 2, screened: true }, head)).toBeCloseTo(1e-4, 7);
+  });
+});

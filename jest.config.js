@@ -1,0 +1,21 @@
+export default {
+  projects: ['core', 'contract', 'server', 'web'].map((name) => ({
+    displayName: name,
+    rootDir: `<rootDir>/${name}`,
+    testMatch: ['<rootDir>/src/**/*.test.{ts,tsx}'],
+    testEnvironment: 'node',
+    transform: {
+      '\\.[tj]sx?$': [
+        '@swc/jest',
+        {
+          jsc: {
+            parser: { syntax: 'typescript', tsx: true },
+            target: 'es2022',
+            transform: { react: { runtime: 'automatic' } },
+          },
+          module: { type: 'commonjs' },
+        },
+      ],
+    },
+  })),
+};

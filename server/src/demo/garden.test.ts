@@ -1,0 +1,20 @@
+import { contradictions, evaluate, planterDesignSchema } from '@huerta/core';
+import { DEMO_GARDEN } from './garden';
+
+const findings = (index: number) =>
+  evaluate(DEMO_GARDEN[index]!).assessment.findings.map((f) => `${f.severity} ${f.id}`);
+const bad = (lines: string[]) => lines.filter((line) => /^(danger|fault)/.test(line));
+
+test('every demo planter can exist and be kept', () => {
+  for (const design of DEMO_GARDEN) {
+    expect(contradictions(design)).toEqual([]);
+    expect(planterDesignSchema.safeParse(design).success).toBe(true);
+  }
+});
+
+test('a sound one for each wick, one overflow too high, one wick too weak for August', () => {
+  expect([0, 1, 2].map((i) => bad(findings(i)))).toEqual([[], [], []]);
+  expect(findings(3)).toContain('fault overflow-above');
+  expect(findings(4)).toContain('fault wick-weak');
+  expect(findings(5)).toContain('fault supports-airlock');
+});

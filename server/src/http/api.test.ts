@@ -1,0 +1,161 @@
+import { mkdtemp, rm } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { pino } from 'pino';
+import request from 'supertest';
+import { planterResourceSchema, problemSchema, type PlanterResource } from '@huerta/contract';
+import { applyPatch, STARTING_POINTS } from '@huerta/core';
+import { planterService } from '../services/planters';
+import { openDatabase, type Database } from '../store/database';
+import { createApp } from './app';
+
+const design = STARTING_POINTS[0]!.design;
+
+let folder: string;
+let database: Database;
+let api: ReturnType<typeof request>;
+
+async function open(): Promise<void> {
+  database = await openDatabase(join(folder, 'huerta.sqlite'));
+  const logger = pino({ level: 'silent' });
+  const app = createApp({ planters: planterService(database.planters), logger });
+  api = request(app);
+}
+
+beforeEach(async () => {
+  folder = await mkdtemp(join(tmpdir(), 'huerta-'));
+  await open();
+});
+afterEach(async () => {
+  await database.close();
+  await rm(folder, { recursive: true });
+});
+
+const create = async (body: object = design): Promise<PlanterResource> => {
+  const response = await api.post('/api/planters').send({ design: body }).expect(201);
+  return planterResourceSchema.parse(response.body);
+};
+const problemOf = (response: request.Response) => {
+  expect(response.type).toBe('application/problem+json');
+  expect(response.text).not.toMatch(/at .*\.(ts|js):\d/);
+  return problemSchema.parse(response.body);
+};
+
+test('a planter is created, saved, found again after a restart, and listed in order', async () => {
+  const first = await create();
+  const renamed = { ...design, name: 'Second' };
+  const saved = await api
+    .put(`/api/planters/${first.id}`)
+    .send({ revision: 1, design: renamed })
+    .expect(200);
+  expect(saved.body).toMatchObject({ revision: 2, design: { name: 'Second' } });
+  await create({ ...design, name: 'Third' });
+
+  await database.close();
+  await open();
+  const list = await api.get('/api/planters').expect(200);
+  expect(list.body.planters.map((p: PlanterResource) => p.design.name)).toEqual([
+    'Second',
+    'Third',
+  ]);
+  const again = await api.get(`/api/planters/${first.id}`).expect(200);
+  expect(again.body.design).toEqual(renamed);
+});
+
+test('the database waits for the disk and keeps a write-ahead log', async () => {
+  const [[journal], [sync], [keys]] = (await Promise.all(
+    ['journal_mode', 'synchronous', 'foreign_keys'].map((name) =>
+      database.sequelize.query(`PRAGMA ${name}`, { raw: true, plain: false }),
+    ),
+  )) as unknown as [[[object]], [[object]], [[object]]];
+  expect(JSON.stringify([journal, sync, keys])).toMatch(/wal.*2.*1/);
+});
+
+test('a stale save is refused and answers with both versions safe', async () => {
+  const { id } = await create();
+  const mine = applyPatch(design, [{ path: ['name'], value: 'Mine' }]);
+  const theirs = applyPatch(design, [{ path: ['name'], value: 'Theirs' }]);
+  await api.put(`/api/planters/${id}`).send({ revision: 1, design: theirs }).expect(200);
+  const refused = await api.put(`/api/planters/${id}`).send({ revision: 1, design: mine });
+  expect(problemOf(refused)).toMatchObject({
+    status: 409,
+    kind: 'conflict',
+    current: { revision: 2, design: { name: 'Theirs' } },
+  });
+});
+
+test('of many saves on one revision exactly one is taken', async () => {
+  const { id } = await create();
+  const answers = await Promise.all(
+    Array.from({ length: 8 }, (_, i) =>
+      api
+        .put(`/api/planters/${id}`)
+        .send({ revision: 1, design: { ...design, name: `Save ${i}` } }),
+    ),
+  );
+  expect(answers.map((answer) => answer.status).sort()).toEqual([200, ...Array(7).fill(409)]);
+});
+
+test('deleting can be undone', async () => {
+  const { id } = await create();
+  await api.delete(`/api/planters/${id}`).expect(204);
+  expect(problemOf(await api.get(`/api/planters/${id}`)).kind).toBe('not-found');
+  expect((await api.get('/api/planters')).body.planters).toEqual([]);
+  await api.post(`/api/planters/${id}/restore`).expect(200);
+  expect((await api.get('/api/planters')).body.planters).toHaveLength(1);
+});
+
+describe('bad input is refused with a sentence and changes nothing', () => {
+  const bad: [string, object, number, string][] = [
+    [
+      'a depth in words',
+      { design: { ...design, vessel: { ...design.vessel, depth: 'deep' } } },
+      400,
+      'vessel, depth',
+    ],
+    ['no design', {}, 400, 'design'],
+    ['an unknown field', { design, colour: 'red' }, 400, 'colour'],
+    [
+      'a negative freeboard',
+      { design: { ...design, soil: { ...design.soil, freeboard: -1 } } },
+      400,
+      'freeboard',
+    ],
+    [
+      'a platform above the rim',
+      { design: applyPatch(design, [{ path: ['reservoir', 'underside'], value: 0.5 }]) },
+      422,
+      'no room for soil',
+    ],
+  ];
+  test.each(bad)('%s', async (_name, body, status, part) => {
+    const problem = problemOf(await api.post('/api/planters').send(body).expect(status));
+    expect(problem.detail).toContain(part);
+    expect(problem.errors?.length).toBeGreaterThan(0);
+    expect((await api.get('/api/planters')).body.planters).toEqual([]);
+  });
+
+  test('broken JSON, too much of it, and addresses where nothing is', async () => {
+    const broken = api.post('/api/planters').type('json').send('{"design":');
+    expect(problemOf(await broken).kind).toBe('not-json');
+    const huge = { design: { ...design, notes: 'x'.repeat(1_000_001) } };
+    expect(problemOf(await api.post('/api/planters').send(huge)).status).toBe(413);
+    expect(problemOf(await api.get('/api/planters/7')).status).toBe(404);
+    expect(problemOf(await api.get('/api/gardens')).status).toBe(404);
+  });
+});
+
+test('only requests to a local name are answered, with a strict policy for scripts', async () => {
+  const foreign = await api.get('/api/planters').set('Host', 'garden.example:4700');
+  expect(problemOf(foreign)).toMatchObject({ status: 403, kind: 'foreign-host' });
+  const local = await api.get('/api/health').set('Host', 'localhost:4700').expect(200);
+  const policy = local.headers['content-security-policy'];
+  expect(policy).toContain("script-src 'self'");
+  expect(policy).toContain("default-src 'none'");
+  expect(policy).not.toMatch(/script-src[^;]*unsafe/);
+});
+
+test('the file format is published', async () => {
+  const { body } = await api.get('/api/planter.schema.json').expect(200);
+  expect(body.title).toBe('Huerta planter design');
+});

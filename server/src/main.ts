@@ -1,0 +1,46 @@
+import { once } from 'node:events';
+import { join, resolve } from 'node:path';
+import { pino } from 'pino';
+import { loadDemoGarden } from './demo/garden';
+import { createApp } from './http/app';
+import { planterService } from './services/planters';
+import { openDatabase } from './store/database';
+
+/**
+ * Starts Huerta on 127.0.0.1. Settings come from the environment: HUERTA_DATA (folder, .data),
+ * HUERTA_PORT (4700), HUERTA_WEB (folder of the built pages) and HUERTA_DEMO=1 (fill an empty
+ * garden with the demo planters).
+ */
+async function main(): Promise<void> {
+  const logger = pino({ level: process.env.HUERTA_LOG ?? 'info' });
+  const folder = resolve(process.env.HUERTA_DATA ?? '.data');
+  const port = Number(process.env.HUERTA_PORT ?? 4700);
+  const webRoot = resolve(process.env.HUERTA_WEB ?? 'web/dist');
+
+  const database = await openDatabase(join(folder, 'huerta.sqlite'));
+  const planters = planterService(database.planters);
+  if (process.env.HUERTA_DEMO === '1') await loadDemoGarden(planters);
+
+  const server = createApp({ planters, logger, webRoot }).listen(port, '127.0.0.1');
+  await once(server, 'listening');
+  const address = server.address();
+  const open = typeof address === 'object' && address ? address.port : port;
+  logger.info(`Huerta is at http://localhost:${open}`);
+
+  const stop = (signal: string): void => {
+    logger.info(`${signal}: finishing what is under way`);
+    server.close(() => {
+      void database.close().then(() => process.exit(0));
+    });
+    server.closeIdleConnections();
+    setTimeout(() => process.exit(1), 5000).unref();
+  };
+  process.once('SIGINT', stop);
+  process.once('SIGTERM', stop);
+}
+
+main().catch((error: unknown) => {
+  const message = error instanceof Error ? error.message : String(error);
+  process.stderr.write(`Huerta could not start: ${message}\n`);
+  process.exit(1);
+});

@@ -1,0 +1,59 @@
+import type { PlanterResource, Problem, ProblemKind } from '@huerta/contract';
+
+/** An error that a user can cause, with the answer to give. */
+export class ProblemError extends Error {
+  constructor(readonly problem: Problem) {
+    super(problem.detail);
+  }
+}
+
+type Details = Partial<Pick<Problem, 'errors' | 'current'>>;
+
+export function problem(
+  kind: ProblemKind,
+  status: number,
+  title: string,
+  detail: string,
+  details: Details = {},
+): ProblemError {
+  return new ProblemError({
+    type: `urn:huerta:problem:${kind}`,
+    kind,
+    title,
+    status,
+    detail,
+    ...details,
+  });
+}
+
+export const notFound = (detail: string) => problem('not-found', 404, 'Not there', detail);
+
+export const conflict = (current: PlanterResource) =>
+  problem(
+    'conflict',
+    409,
+    'Changed elsewhere',
+    'This planter was changed in another window after you opened it. Both versions are safe: choose which to keep.',
+    { current },
+  );
+
+export const contradiction = (errors: NonNullable<Problem['errors']>) =>
+  problem(
+    'contradiction',
+    422,
+    'Measures contradict each other',
+    errors[0]?.message ?? 'The measures contradict each other.',
+    { errors },
+  );
+
+export const invalid = (errors: NonNullable<Problem['errors']>) => {
+  const first = errors[0];
+  const where = first && first.path.length > 0 ? ` at ‘${first.path.join(', ')}’` : '';
+  return problem(
+    'invalid',
+    400,
+    'Cannot be read',
+    `The request cannot be read${where}: ${first?.message ?? 'it is incomplete'}.`,
+    { errors },
+  );
+};

@@ -1,0 +1,17 @@
+import { type QueryInterface, type Sequelize } from 'sequelize';
+import { SequelizeStorage, Umzug, type RunnableMigration } from 'umzug';
+import { createPlanters } from './migrations/001-create-planters';
+
+/** Every change of the tables, oldest first. A migration that has been released is never edited. */
+const MIGRATIONS: RunnableMigration<QueryInterface>[] = [createPlanters];
+
+/** Runs the migrations that this file has not seen yet. */
+export async function migrateDatabase(sequelize: Sequelize): Promise<void> {
+  const umzug = new Umzug({
+    migrations: MIGRATIONS,
+    context: sequelize.getQueryInterface(),
+    storage: new SequelizeStorage({ sequelize, tableName: 'migrations' }),
+    logger: undefined,
+  });
+  await umzug.up();
+}
