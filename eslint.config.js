@@ -62,10 +62,16 @@ export default tseslint.config(
   {
     languageOptions: { globals: globals.node },
     rules: {
-      '@typescript-eslint/no-unused-vars': ['error', { varsIgnorePattern: '^_', argsIgnorePattern: '^_' }],
+      '@typescript-eslint/no-unused-vars': [
+        'error',
+        { varsIgnorePattern: '^_', argsIgnorePattern: '^_' },
+      ],
     },
   },
-  { files: ['**/*.test.ts', '**/*.test.tsx'], rules: { '@typescript-eslint/no-non-null-assertion': 'off' } },
+  {
+    files: ['**/*.test.ts', '**/*.test.tsx'],
+    rules: { '@typescript-eslint/no-non-null-assertion': 'off' },
+  },
   {
     files: ['web/src/**/*.{ts,tsx}'],
     plugins: { 'react-hooks': reactHooks },

@@ -19,5 +19,6 @@ export {
 } from './schema';
 export { migrate, STEPS, type AnyDocument, type MigrationStep } from './migrations';
 export { applyPatch, type Patch, type Change } from './patch';
+export { BUILDS, buildOf, changeBuild, type BuildId } from './builds';
 export { STARTING_POINTS, type StartingPoint } from './presets';
 export { soilBaseHeight, airCeiling, invertOf } from './heights';

@@ -1,6 +1,7 @@
 import type { Planter } from '../planter';
 import { insideBetween } from './inside';
-import { area, line, type Point, type Shape } from './shape';
+import { area, box, line, type Point, type Shape } from './shape';
+import { cutCups } from './wicks';
 
 /** How far a fabric is turned up the wall, metres, where there is room. */
 const TURN_UP = 0.03;
@@ -17,6 +18,11 @@ export function contentsOf(planter: Planter, level: number): Shape[] {
   if (level > soilFrom) {
     const top = Math.min(level, heights.surface);
     shapes.push(area('soaked', 'soaked', insideBetween(planter, soilFrom, top)));
+  }
+  for (const { x, r, foot, i } of cutCups(planter)) {
+    shapes.push(box(`cup-${i}-mix`, 'soil', x - r, foot, x + r, heights.base));
+    const wet = Math.min(level, heights.base);
+    if (wet > foot) shapes.push(box(`cup-${i}-wet`, 'soaked', x - r, foot, x + r, wet));
   }
   if (design.separator !== 'none') {
     const z = heights.base + 0.001;

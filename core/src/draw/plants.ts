@@ -5,13 +5,15 @@ import { area, line, type Point, type Shape } from './shape';
 
 /** Plants are drawn no taller than this over the surface, so that the vessel keeps its size. Metres. */
 const TALLEST = 0.13;
+/** How far the topmost leaf stands over its twig, as a share of the height. */
+const LEAF_TIP = 0.2;
 /** Plants drawn side by side at the most. */
 const MOST_DRAWN = 3;
 
 /** Height that the drawn foliage needs above the rim, metres. */
 export function foliageHeight(crop: Crop, planting: PlanterDesign['planting']): number {
   if (planting.count === 0) return 0;
-  return Math.min(Math.max(planting.foliage, crop.roots) * 0.45, TALLEST);
+  return Math.min(Math.max(planting.foliage, crop.roots) * 0.45, TALLEST) * (1 + LEAF_TIP);
 }
 
 /** A sketch of roots as deep as the crop sends them and of leaves above, always the same. */
@@ -23,7 +25,7 @@ export function plantsOf(planter: Planter): Shape[] {
   const R = vessel.radiusAt(heights.surface);
   const tubeRoom = planter.layout.tube ? planter.layout.tube.r : 0;
   const depth = Math.min(crop.roots, heights.surface - heights.base);
-  const height = foliageHeight(crop, planting) + design.soil.freeboard;
+  const height = foliageHeight(crop, planting) / (1 + LEAF_TIP);
   return Array.from({ length: drawn }, (_, i) => {
     const x = ((i + 0.5) / drawn - 0.5) * 2 * (R - tubeRoom * 1.4) - tubeRoom * 1.1;
     const spread = (R / drawn) * 0.75;

@@ -1,6 +1,6 @@
 import type { ClothWickDesign } from '../design';
 import type { Planter } from '../planter';
-import { area, box, line, type Point, type Shape } from './shape';
+import { area, line, type Point, type Shape } from './shape';
 
 /** Cloth is drawn at least this thick, so that it can be seen, metres. */
 const THICKNESS_DRAWN = 0.004;
@@ -63,24 +63,27 @@ function thicken(path: readonly Point[], half: number): Point[] {
   return [...left, ...right.reverse()];
 }
 
-function cups({ design, layout, heights }: Planter): Shape[] {
+/** The cups that the cutting plane goes through, with the height that each stands at. */
+export function cutCups({
+  design,
+  layout,
+}: Planter): { x: number; r: number; foot: number; i: number }[] {
   const feet = design.wicks.flatMap((wick) =>
     wick.kind === 'cup' ? Array<number>(wick.count).fill(wick.foot) : [],
   );
   return layout.cups
-    .map((cup, i) => ({ cup, i, foot: feet[i] ?? 0 }))
-    .filter(({ cup }) => Math.abs(cup.y) < cup.r)
-    .flatMap(({ cup, i, foot }) => {
-      const { x, r } = cup;
-      const shapes: Shape[] = [
-        box(`cup-${i}-mix`, 'soil', x - r, foot, x + r, heights.base),
-        line(`cup-${i}`, 'cup', [
-          [x - r, heights.base],
-          [x - r, foot],
-          [x + r, foot],
-          [x + r, heights.base],
-        ]),
-      ];
-      return shapes;
-    });
+    .map((cup, i) => ({ ...cup, i, foot: feet[i] ?? 0 }))
+    .filter(({ y, r }) => Math.abs(y) < r);
+}
+
+function cups(planter: Planter): Shape[] {
+  const { base } = planter.heights;
+  return cutCups(planter).map(({ x, r, foot, i }) =>
+    line(`cup-${i}`, 'cup', [
+      [x - r, base],
+      [x - r, foot],
+      [x + r, foot],
+      [x + r, base],
+    ]),
+  );
 }

@@ -65,6 +65,10 @@ const oneDecimal = [
   { below: 100, places: 1 },
   { below: Infinity, places: 0 },
 ];
+const tenths = [
+  { below: 100, places: 1 },
+  { below: Infinity, places: 0 },
+];
 const whole = [{ below: Infinity, places: 0 }];
 const threeDecimals = [
   { below: 0.1, places: 3 },
@@ -87,7 +91,7 @@ export const KINDS = {
     noun: 'length',
     units: lengths,
     style: {
-      metric: { unit: 'cm', symbol: 'cm', decimals: fewDecimals },
+      metric: { unit: 'cm', symbol: 'cm', decimals: tenths },
       us: sixteenths,
     },
     example: { metric: '30 cm', us: '12 in' },

@@ -225,7 +225,7 @@ export const lasting: Rule = ({ design, planter, figures }) => {
       id: 'days-short',
       severity: lasts.days < place.daysAway * 0.6 ? 'fault' : 'watch',
       room: 'water',
-      text: say`It lasts ${q(lasts.days, 'days')} hot days (${q(figures.hot.total, 'daily')}), and you asked for ${q(place.daysAway, 'days')}.`,
+      text: say`In hot weather it lasts ${q(lasts.days, 'days')} (${q(figures.hot.total, 'daily')} leave it), and you asked for ${q(place.daysAway, 'days')}.`,
       propose: () => {
         const gap = gapToKeep(design);
         const lowest = planter.heights.ceiling;

@@ -1,0 +1,95 @@
+import AxeBuilder from '@axe-core/playwright';
+import type { Page } from '@playwright/test';
+import { designOf, expect, figure, openBench, saved, test } from './bench';
+
+async function serious(page: Page): Promise<string[]> {
+  const { violations } = await new AxeBuilder({ page }).analyze();
+  return violations
+    .filter(({ impact }) => impact === 'serious' || impact === 'critical')
+    .map(({ id, nodes }) => `${id}: ${nodes.map((node) => node.html).join(' | ')}`);
+}
+
+test('a planter is changed, mended and undone with the keyboard alone', async ({ page }) => {
+  const high = designOf('cloth-pail', [{ path: ['overflow', 'centre'], value: 0.115 }]);
+  await openBench(page, high);
+  const press = (...keys: string[]) =>
+    keys.reduce((before, key) => before.then(() => page.keyboard.press(key)), Promise.resolve());
+
+  await press('2', 'o');
+  const grip = page.getByRole('slider', { name: 'Overflow lip' });
+  await expect(grip).toBeFocused();
+  await press('ArrowDown', 'Shift+ArrowDown');
+  await expect(grip).toHaveAttribute('aria-valuenow', '98');
+  await expect(grip).toHaveAttribute('aria-valuetext', /^98\smm$/);
+  await press('Control+z');
+  await expect(grip).toHaveAttribute('aria-valuenow', '108');
+  await press('End');
+  await expect(grip).toHaveAttribute('aria-valuenow', '356');
+  await press('Control+z');
+
+  const remedy = page.getByRole('button', { name: /Move the mark/ });
+  for (let i = 0; i < 60 && !(await remedy.evaluate((b) => b === document.activeElement)); i += 1) {
+    await press('Tab');
+  }
+  await press('Enter');
+  await expect(grip).toHaveAttribute('aria-valuenow', '80');
+  await press('?');
+  const help = page.getByRole('dialog', { name: 'Keys of the bench' });
+  await expect(help).toContainText('Ten times as far');
+  await press('Escape');
+  await expect(help).toBeHidden();
+  await saved(page);
+});
+
+test('at phone width the drawing stays in sight above the work', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await openBench(page, designOf('bottle-pail'));
+  await page.getByRole('button', { name: 'Soil', exact: true }).click();
+  await page.getByLabel('What grows in it').selectOption('Lettuce');
+  await page.getByLabel('Freeboard').scrollIntoViewIfNeeded();
+  await expect(page.getByRole('img', { name: /Section through the planter/ })).toBeInViewport();
+  const wide = await page.evaluate(() => document.documentElement.scrollWidth);
+  expect(wide).toBeLessThanOrEqual(390);
+
+  const grip = page.getByRole('slider', { name: 'Soil surface' });
+  const box = (await grip.boundingBox())!;
+  expect(box.height).toBeGreaterThanOrEqual(44);
+  await page.mouse.move(box.x + 20, box.y + 20);
+  await page.mouse.down();
+  await page.mouse.move(box.x + 20, box.y + 40, { steps: 4 });
+  await page.mouse.up();
+  expect(Number(await grip.getAttribute('aria-valuenow'))).toBeLessThan(340);
+  await expect(figure(page, 'Root room')).not.toHaveText('22.3cm');
+});
+
+for (const scheme of ['light', 'dark'] as const) {
+  test(`no page has a serious fault for those who cannot see or point well, ${scheme}`, async ({
+    page,
+  }) => {
+    test.slow();
+    await page.emulateMedia({ colorScheme: scheme });
+    for (const path of ['/', '/new', '/nowhere']) {
+      await page.goto(path);
+      await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+      expect(await serious(page), path).toEqual([]);
+    }
+    const faulty = designOf('cloth-pail', [
+      { path: ['vessel', 'formerContents'], value: 'unknown' },
+      { path: ['wicks', 0, 'width'], value: 0.002 },
+      { path: ['vessel', 'colour'], value: 'dark' },
+    ]);
+    await openBench(page, faulty);
+    for (const room of ['Vessel', 'Water', 'Wick', 'Fill tube', 'Soil', 'Check']) {
+      await page.getByRole('button', { name: new RegExp(`^\\d ${room}`) }).click();
+      expect(await serious(page), room).toEqual([]);
+    }
+  });
+}
+
+test('addresses where nothing is say so and lead back', async ({ page }) => {
+  await page.goto('/planters/00000000-0000-4000-8000-000000000000');
+  await expect(page.getByRole('alert')).toContainText('not in the garden');
+  await page.goto('/nowhere');
+  await page.getByRole('link', { name: 'To the garden', exact: true }).click();
+  await expect(page.getByRole('heading', { name: 'The garden' })).toBeVisible();
+});

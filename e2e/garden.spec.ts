@@ -1,0 +1,131 @@
+import { readFile } from 'node:fs/promises';
+import { designOf, expect, fill, openBench, saved, test } from './bench';
+
+const named = (name: string) => designOf('cup-pail', [{ path: ['name'], value: name }]);
+
+test('the demo garden shows each planter with what it gives and what is wrong', async ({
+  page,
+}) => {
+  await page.goto('/');
+  const entry = page.getByRole('listitem').filter({ hasText: 'Aubergine, drilled too high' });
+  await expect(entry).toContainText('to use');
+  await expect(entry).toContainText('Fault');
+  await expect(entry).toContainText('above the platform');
+});
+
+test('rename, duplicate, delete and take the deletion back', async ({ page }) => {
+  const name = `Sage ${Date.now()}`;
+  await page.request.post('/api/planters', { data: { design: named(name) } });
+  await page.goto('/');
+  await page.getByRole('button', { name: `More for ${name}` }).click();
+  await page.getByRole('menuitem', { name: 'Duplicate' }).click();
+  await expect(page.getByRole('link', { name: `${name} (copy)` })).toBeVisible();
+
+  await page.getByRole('button', { name: `More for ${name} (copy)` }).click();
+  await page.getByRole('menuitem', { name: 'Rename' }).click();
+  await fill(page, 'Name of the planter', '  ');
+  await expect(page.getByText('Give it a name')).toBeVisible();
+  await fill(page, 'Name of the planter', `Thyme for ${name}`);
+  await expect(page.getByRole('link', { name: `Thyme for ${name}` })).toBeVisible();
+
+  await page.getByRole('button', { name: `More for Thyme for ${name}` }).click();
+  await page.getByRole('menuitem', { name: 'Delete' }).click();
+  await expect(page.getByRole('link', { name: `Thyme for ${name}` })).toBeHidden();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByRole('link', { name: `Thyme for ${name}` })).toBeVisible();
+});
+
+test('a planter goes out as a file and comes in again as it was', async ({ page }) => {
+  await openBench(page, named('Mint for the journey'));
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Export this planter as a file' }).click();
+  const file = await download;
+  expect(file.suggestedFilename()).toBe('mint-for-the-journey.huerta.json');
+  const path = await file.path();
+  await page.goto('/');
+  await page.getByLabel('Planter file').setInputFiles({
+    name: 'again.huerta.json',
+    mimeType: 'application/json',
+    buffer: await readFile(path),
+  });
+  await expect(page.getByLabel('Name of the planter')).toHaveValue('Mint for the journey');
+  const id = page.url().match(/planters\/([\w-]+)/)![1]!;
+  const { design } = await (await page.request.get(`/api/planters/${id}`)).json();
+  expect(design).toEqual(named('Mint for the journey'));
+});
+
+test('damaged, foreign and later files are refused with the reason', async ({ page }) => {
+  await page.goto('/');
+  const name = `Never taken in ${Date.now()}`;
+  const good = JSON.stringify(named(name));
+  const files: [string, string, string][] = [
+    ['torn.json', good.slice(0, 80), 'breaks off'],
+    ['song.json', '{"title":"La huerta"}', 'not from Huerta'],
+    ['later.json', good.replace('"version":1', '"version":7'), 'saved by a later Huerta'],
+    ['wrong.json', good.replace('"depth":0.368', '"depth":"deep"'), 'damaged at ‘vessel, depth’'],
+    ['large.json', ' '.repeat(1_000_001), 'larger than 1 MB'],
+  ];
+  for (const [file, content, reason] of files) {
+    await page.getByLabel('Planter file').setInputFiles({
+      name: file,
+      mimeType: 'application/json',
+      buffer: Buffer.from(content),
+    });
+    const dialog = page.getByRole('alertdialog', { name: 'This file was not taken in' });
+    await expect(dialog).toContainText(file);
+    await expect(dialog).toContainText(reason);
+    await dialog.getByRole('button', { name: 'Close' }).click();
+    await expect(dialog).toBeHidden();
+  }
+  expect(await (await page.request.get('/api/planters')).text()).not.toContain(name);
+});
+
+test('two windows, one planter: both versions are offered and kept', async ({ page, context }) => {
+  const name = `Shared ${Date.now()}`;
+  const id = await openBench(page, named(name), 'water');
+  const other = await context.newPage();
+  await other.goto(`/planters/${id}?room=water`);
+  await fill(other, 'Platform underside', '80');
+  await saved(other);
+  await fill(page, 'Platform underside', '70');
+  const dialog = page.getByRole('alertdialog', { name: /changed in another window/ });
+  await expect(dialog).toContainText('Yours, in this window');
+  await dialog.getByRole('button', { name: 'Keep both, as two planters' }).click();
+  await expect(dialog).toBeHidden();
+  await expect(page.getByLabel('Platform underside')).toHaveValue(/^80\s/);
+  await page.goto('/');
+  await page.getByRole('link', { name: `${name} (my version)` }).click();
+  await page.getByRole('button', { name: /^2 Water/ }).click();
+  await expect(page.getByLabel('Platform underside')).toHaveValue(/^70\s/);
+
+  // The same again, but this time mine goes over the other.
+  await page.goto(`/planters/${id}?room=water`);
+  await fill(other, 'Platform underside', '85');
+  await saved(other);
+  await fill(page, 'Platform underside', '75');
+  await page.getByRole('button', { name: 'Keep yours' }).click();
+  await saved(page);
+  const { design } = await (await page.request.get(`/api/planters/${id}`)).json();
+  expect(design.reservoir.underside).toBe(0.075);
+});
+
+test('a server that does not answer is said, and the work is saved when it does', async ({
+  page,
+}) => {
+  const id = await openBench(page, named('Offline for a while'), 'water');
+  await page.route('**/api/**', (route) => route.abort());
+  await fill(page, 'Platform underside', '84');
+  await expect(page.getByText('the server does not answer')).toBeVisible();
+  await page.unroute('**/api/**');
+  await page.getByRole('button', { name: 'Save now' }).click();
+  await saved(page);
+  const { design } = await (await page.request.get(`/api/planters/${id}`)).json();
+  expect(design.reservoir.underside).toBe(0.084);
+
+  await page.route('**/api/**', (route) => route.abort());
+  await page.goto('/');
+  await expect(page.getByRole('alert')).toContainText('The garden cannot be fetched');
+  await page.unroute('**/api/**');
+  await page.getByRole('button', { name: 'Try again' }).click();
+  await expect(page.getByRole('link', { name: 'Offline for a while' })).toBeVisible();
+});

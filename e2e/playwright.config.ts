@@ -1,0 +1,48 @@
+import { mkdtempSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join, resolve } from 'node:path';
+import { defineConfig } from '@playwright/test';
+
+const PORT = 4790;
+const root = resolve(import.meta.dirname, '..');
+
+/** Debian's Chromium, kept from calling home; never one that Playwright would fetch. */
+export const CHROMIUM = {
+  executablePath: '/usr/bin/chromium',
+  args: [
+    '--no-sandbox',
+    '--disable-quic',
+    '--disable-background-networking',
+    '--disable-component-update',
+    '--disable-sync',
+  ],
+};
+
+export default defineConfig({
+  testDir: '.',
+  testMatch: '*.spec.ts',
+  outputDir: join(root, 'test-results'),
+  fullyParallel: true,
+  workers: 2,
+  retries: 0,
+  timeout: 30_000,
+  reporter: [['list'], ['json', { outputFile: join(root, 'test-results', 'e2e.json') }]],
+  use: {
+    baseURL: `http://localhost:${PORT}`,
+    launchOptions: CHROMIUM,
+    viewport: { width: 1280, height: 800 },
+    trace: 'retain-on-failure',
+  },
+  webServer: {
+    command: 'node server/dist/main.js',
+    cwd: root,
+    url: `http://localhost:${PORT}/api/health`,
+    reuseExistingServer: false,
+    env: {
+      HUERTA_PORT: String(PORT),
+      HUERTA_DATA: mkdtempSync(join(tmpdir(), 'huerta-e2e-')),
+      HUERTA_DEMO: '1',
+      HUERTA_LOG: 'warn',
+    },
+  },
+});

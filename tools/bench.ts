@@ -1,0 +1,187 @@
+import { spawn, type ChildProcess } from 'node:child_process';
+import { once } from 'node:events';
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join, resolve } from 'node:path';
+import { gzipSync } from 'node:zlib';
+import { chromium } from '@playwright/test';
+import type { PlanterDesign } from '@huerta/core';
+import { build } from 'vite';
+import { CHROMIUM } from '../e2e/playwright.config';
+
+/** Measures what the product promises to be quick at, on this machine, and prints one JSON object. */
+
+const root = resolve(import.meta.dirname, '..');
+const PORT = 4795;
+const base = `http://127.0.0.1:${PORT}`;
+
+const sorted = (times: number[]): number[] => [...times].sort((a, b) => a - b);
+const quantile = (times: number[], share: number): number =>
+  sorted(times)[Math.min(Math.floor(times.length * share), times.length - 1)] ?? NaN;
+const median = (times: number[]): number => quantile(times, 0.5);
+const round = (value: number): number => Number(value.toPrecision(3));
+
+/** Core bundled as the pages get it, so that no development transform is measured. */
+async function evaluation(designs: PlanterDesign[]) {
+  const outDir = mkdtempSync(join(tmpdir(), 'huerta-bench-core-'));
+  await build({
+    root,
+    logLevel: 'silent',
+    build: { ssr: join(root, 'core/src/index.ts'), outDir, minify: true, emptyOutDir: true },
+    ssr: { noExternal: true },
+  });
+  const core = (await import(join(outDir, 'index.js'))) as typeof import('@huerta/core');
+  const once = (design: PlanterDesign): number => {
+    const begin = performance.now();
+    const { planter } = core.evaluate(design);
+    core.section(planter);
+    return performance.now() - begin;
+  };
+  for (let i = 0; i < 300; i += 1) designs.forEach(once);
+  const byDesign = designs.map((design) => ({
+    name: design.name,
+    ms: round(median(Array.from({ length: 300 }, () => once(design)))),
+  }));
+  rmSync(outDir, { recursive: true });
+  return {
+    medianMs: round(median(byDesign.map(({ ms }) => ms))),
+    heaviest: sortedBy(byDesign, ({ ms }) => -ms)[0],
+  };
+}
+
+const sortedBy = <T>(list: T[], key: (item: T) => number): T[] =>
+  [...list].sort((a, b) => key(a) - key(b));
+
+async function start(folder: string): Promise<{ server: ChildProcess; ms: number }> {
+  const begin = performance.now();
+  const server = spawn(process.execPath, ['server/dist/main.js'], {
+    cwd: root,
+    env: {
+      ...process.env,
+      HUERTA_DATA: folder,
+      HUERTA_PORT: String(PORT),
+      HUERTA_DEMO: '1',
+      HUERTA_LOG: 'error',
+    },
+    stdio: ['ignore', 'ignore', 'inherit'],
+  });
+  for (;;) {
+    const answer = await fetch(`${base}/api/planters`).catch(() => null);
+    if (answer?.ok) return { server, ms: performance.now() - begin };
+    await new Promise((done) => setTimeout(done, 10));
+  }
+}
+
+async function stop(server: ChildProcess): Promise<void> {
+  server.kill('SIGTERM');
+  await once(server, 'exit');
+}
+
+interface Saved {
+  id: string;
+  revision: number;
+  design: PlanterDesign;
+}
+
+async function saves(): Promise<number> {
+  const list = (await (await fetch(`${base}/api/planters`)).json()) as { planters: Saved[] };
+  let planter = list.planters[0] as Saved;
+  const times: number[] = [];
+  for (let i = 0; i < 120; i += 1) {
+    const body = { revision: planter.revision, design: { ...planter.design, notes: `save ${i}` } };
+    const begin = performance.now();
+    const answer = await fetch(`${base}/api/planters/${planter.id}`, {
+      method: 'PUT',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify(body),
+    });
+    planter = (await answer.json()) as Saved;
+    if (i >= 20) times.push(performance.now() - begin);
+  }
+  return median(times);
+}
+
+/** JavaScript that the garden needs, gzipped, in kilobytes. */
+function firstPageKilobytes(): number {
+  const dist = join(root, 'web/dist');
+  interface Chunk {
+    file: string;
+    imports?: string[];
+    isEntry?: boolean;
+  }
+  const manifest = JSON.parse(readFileSync(join(dist, '.vite/manifest.json'), 'utf8')) as Record<
+    string,
+    Chunk
+  >;
+  const wanted = new Set<string>();
+  const follow = (key: string): void => {
+    const chunk = manifest[key];
+    if (!chunk || wanted.has(chunk.file)) return;
+    wanted.add(chunk.file);
+    chunk.imports?.forEach(follow);
+  };
+  Object.entries(manifest).forEach(([key, chunk]) => chunk.isEntry && follow(key));
+  const bytes = [...wanted].reduce(
+    (sum, file) => sum + gzipSync(readFileSync(join(dist, file))).length,
+    0,
+  );
+  return bytes / 1024;
+}
+
+/** Times from a pointer's move to the frame that shows it, while the overflow is dragged. */
+async function dragging(): Promise<{ p95Ms: number; medianMs: number }> {
+  const browser = await chromium.launch(CHROMIUM);
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  const list = (await (await fetch(`${base}/api/planters`)).json()) as { planters: Saved[] };
+  const times: number[] = [];
+  for (const { id } of list.planters.slice(0, 5)) {
+    await page.goto(`${base}/planters/${id}?room=water`);
+    const grip = page.getByRole('slider', { name: 'Overflow lip' });
+    const box = await grip.boundingBox();
+    if (!box) continue;
+    await page.evaluate(() => {
+      const seen: number[] = [];
+      Object.assign(window, { seen });
+      const watch = (event: Event) => {
+        requestAnimationFrame(() => {
+          const { port1, port2 } = new MessageChannel();
+          port1.onmessage = () => seen.push(performance.now() - event.timeStamp);
+          port2.postMessage(null);
+        });
+      };
+      window.addEventListener('pointermove', watch, true);
+    });
+    const [x, y] = [box.x + 30, box.y + 20];
+    await page.mouse.move(x, y);
+    await page.mouse.down();
+    for (let i = 0; i < 120; i += 1) {
+      await page.mouse.move(x, y + 30 * Math.sin(i / 8));
+      await page.waitForTimeout(8);
+    }
+    await page.mouse.up();
+    times.push(...(await page.evaluate(() => (window as unknown as { seen: number[] }).seen)));
+  }
+  await browser.close();
+  return { p95Ms: round(quantile(times, 0.95)), medianMs: round(median(times)) };
+}
+
+const folder = mkdtempSync(join(tmpdir(), 'huerta-bench-'));
+await stop((await start(folder)).server);
+const starts: number[] = [];
+for (let i = 0; i < 5; i += 1) {
+  const { server, ms } = await start(folder);
+  starts.push(ms);
+  await stop(server);
+}
+const { server } = await start(folder);
+const list = (await (await fetch(`${base}/api/planters`)).json()) as { planters: Saved[] };
+const result = {
+  evaluate: await evaluation(list.planters.map(({ design }) => design)),
+  drag: await dragging(),
+  firstPageKB: round(firstPageKilobytes()),
+  serverStartMs: round(median(starts)),
+  saveMs: round(await saves()),
+};
+await stop(server);
+rmSync(folder, { recursive: true });
+console.log(JSON.stringify(result, null, 2));

@@ -1,0 +1,14 @@
+// One command from a fresh checkout to a working garden: installs, builds, loads the demo, serves.
+import { rmSync } from 'node:fs';
+import { join } from 'node:path';
+import { build, installPackages, root, run } from './setup.mjs';
+
+const folder = join(root, '.data', 'demo');
+installPackages();
+build();
+if (process.argv.includes('--fresh')) rmSync(folder, { recursive: true, force: true });
+const code = await run('node', ['server/dist/main.js'], {
+  HUERTA_DEMO: '1',
+  HUERTA_DATA: process.env.HUERTA_DATA ?? folder,
+});
+process.exit(code);

@@ -1,0 +1,85 @@
+// What the commands share: installing what is missing, building what has changed, running things.
+// Uses nothing but Node, because nothing may be installed yet.
+import { spawn, spawnSync } from 'node:child_process';
+import { createHash } from 'node:crypto';
+import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
+import { dirname, join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+
+export const root = join(dirname(fileURLToPath(import.meta.url)), '..');
+
+/** Runs a command to its end, showing what it prints. Stops everything if it fails. */
+export function must(command, args, env = {}) {
+  const { status, error } = spawnSync(command, args, {
+    cwd: root,
+    stdio: 'inherit',
+    env: { ...process.env, ...env },
+  });
+  if (error || status !== 0) {
+    console.error(`\n${command} ${args.join(' ')} failed.`);
+    process.exit(status || 1);
+  }
+}
+
+/** Runs a command alongside; Ctrl-C reaches it. Resolves with its exit code. */
+export function run(command, args, env = {}) {
+  const child = spawn(command, args, {
+    cwd: root,
+    stdio: 'inherit',
+    env: { ...process.env, ...env },
+  });
+  for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => child.kill(signal));
+  return new Promise((resolve) => child.on('exit', (code) => resolve(code ?? 0)));
+}
+
+/** Installs the packages of the lock file, unless that very lock file is installed already. */
+export function installPackages() {
+  const stamp = join(root, 'node_modules', '.huerta-installed');
+  const wanted = createHash('sha256')
+    .update(readFileSync(join(root, 'package-lock.json')))
+    .digest('hex');
+  if (existsSync(stamp) && readFileSync(stamp, 'utf8') === wanted) return;
+  console.log('Installing packages (SQLite is compiled, which takes about two minutes) …');
+  must('npm', ['ci', '--no-audit', '--no-fund']);
+  writeFileSync(stamp, wanted);
+}
+
+/** Debian's Chromium, for the browser tests. */
+export function installChromium() {
+  if (existsSync('/usr/bin/chromium')) return;
+  if (process.getuid?.() !== 0 || !existsSync('/usr/bin/apt-get')) {
+    console.error(
+      'The browser tests need Chromium at /usr/bin/chromium: install the package chromium.',
+    );
+    process.exit(1);
+  }
+  console.log('Installing Chromium …');
+  must('apt-get', ['update', '-qq']);
+  must('apt-get', ['install', '-y', '-qq', 'chromium'], { DEBIAN_FRONTEND: 'noninteractive' });
+}
+
+/** The newest change among sources, as milliseconds. */
+function newest(folder) {
+  let latest = 0;
+  for (const entry of readdirSync(folder, { withFileTypes: true })) {
+    if (['node_modules', 'dist'].includes(entry.name)) continue;
+    const path = join(folder, entry.name);
+    latest = Math.max(latest, entry.isDirectory() ? newest(path) : statSync(path).mtimeMs);
+  }
+  return latest;
+}
+
+/** Builds pages and server when a source is newer than what was built. */
+export function build() {
+  const stamp = join(root, '.cache', 'built');
+  const sources = Math.max(
+    ...['core', 'contract', 'server', 'web'].map((name) => newest(join(root, name))),
+  );
+  const whole = ['web/dist/index.html', 'server/dist/main.js'].every((file) =>
+    existsSync(join(root, file)),
+  );
+  if (whole && existsSync(stamp) && statSync(stamp).mtimeMs > sources) return;
+  must('npm', ['run', '--silent', 'build']);
+  mkdirSync(dirname(stamp), { recursive: true });
+  writeFileSync(stamp, '');
+}

@@ -1,0 +1,24 @@
+// Everything that must hold, from a fresh checkout: types, lint, unit tests, build, browser tests.
+import { mkdirSync, readFileSync, rmSync } from 'node:fs';
+import { join } from 'node:path';
+import { build, installChromium, installPackages, must, root } from './setup.mjs';
+
+const results = join(root, 'test-results');
+rmSync(results, { recursive: true, force: true });
+mkdirSync(results, { recursive: true });
+
+installPackages();
+installChromium();
+must('npm', ['run', '--silent', 'types']);
+must('npm', ['run', '--silent', 'lint']);
+must('npx', ['jest', '--json', `--outputFile=${join(results, 'unit.json')}`]);
+build();
+must('npx', ['playwright', 'test', '-c', 'e2e/playwright.config.ts']);
+
+const read = (name) => JSON.parse(readFileSync(join(results, name), 'utf8'));
+const unit = read('unit.json');
+const browser = read('e2e.json').stats;
+const passed = unit.numPassedTests + browser.expected;
+const failed = unit.numFailedTests + browser.unexpected;
+console.log(`\ntests: ${passed} passed, ${failed} failed`);
+process.exit(failed > 0 ? 1 : 0);

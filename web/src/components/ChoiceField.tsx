@@ -1,0 +1,61 @@
+import { Checkbox, Field, NativeSelect } from '@chakra-ui/react';
+import { ChevronDown } from 'lucide-react';
+import type { ReactNode } from 'react';
+
+interface ChoiceFieldProps<T extends string> {
+  label: string;
+  value: T;
+  choices: Readonly<Record<T, { name: string }>>;
+  onChoose(value: T): void;
+  help?: ReactNode;
+}
+
+/** One of a few named things. */
+export function ChoiceField<T extends string>({
+  label,
+  value,
+  choices,
+  onChoose,
+  help,
+}: ChoiceFieldProps<T>) {
+  return (
+    <Field.Root>
+      <Field.Label>{label}</Field.Label>
+      <NativeSelect.Root>
+        <NativeSelect.Field
+          value={value}
+          onChange={(event) => onChoose(event.currentTarget.value as T)}
+        >
+          {(Object.keys(choices) as T[]).map((id) => (
+            <option key={id} value={id}>
+              {choices[id].name}
+            </option>
+          ))}
+        </NativeSelect.Field>
+        <NativeSelect.Indicator>
+          <ChevronDown size={18} />
+        </NativeSelect.Indicator>
+      </NativeSelect.Root>
+      {help && <Field.HelperText>{help}</Field.HelperText>}
+    </Field.Root>
+  );
+}
+
+interface TickFieldProps {
+  label: string;
+  checked: boolean;
+  onTick(checked: boolean): void;
+}
+
+/** Yes or no. */
+export function TickField({ label, checked, onTick }: TickFieldProps) {
+  return (
+    <Checkbox.Root checked={checked} onCheckedChange={(event) => onTick(event.checked === true)}>
+      <Checkbox.HiddenInput />
+      <Checkbox.Control>
+        <Checkbox.Indicator />
+      </Checkbox.Control>
+      <Checkbox.Label>{label}</Checkbox.Label>
+    </Checkbox.Root>
+  );
+}

@@ -1,0 +1,77 @@
+import { Field, Input } from '@chakra-ui/react';
+import { q, readQuantity, say, type FieldSpec, type Message } from '@huerta/core';
+import { useState, type KeyboardEvent, type ReactNode } from 'react';
+import { useWords } from '../app/preferences';
+
+interface QuantityFieldProps {
+  spec: FieldSpec;
+  /** SI. */
+  value: number;
+  /** Takes the new value, or says why it cannot be. */
+  onCommit(value: number): Message | null;
+  label?: string;
+  help?: ReactNode;
+}
+
+/**
+ * A field for a quantity in any unit. What is typed is read when the field is left or Enter is
+ * pressed; what cannot be read or cannot be stays in the field with a sentence, and the design keeps
+ * its last sound value. Escape brings that back.
+ */
+export function QuantityField({ spec, value, onCommit, label, help }: QuantityFieldProps) {
+  const { write, tell, units } = useWords();
+  const [draft, setDraft] = useState<string | null>(null);
+  const [error, setError] = useState<Message | null>(null);
+  const written = write(value, spec.kind);
+
+  const commit = () => {
+    if (draft === null) return;
+    if (draft.trim() === written) {
+      setDraft(null);
+      setError(null);
+      return;
+    }
+    const refused = take(draft);
+    setError(refused);
+    if (refused === null) setDraft(null);
+  };
+
+  const take = (text: string): Message | null => {
+    const reading = readQuantity(text, spec.kind, units);
+    if (!reading.ok) return [reading.message];
+    const size = reading.value;
+    const edge = 1e-9 * Math.max(Math.abs(size), 1e-6);
+    if (size < spec.min - edge || size > spec.max + edge) {
+      return say`This can be from ${q(spec.min, spec.kind)} to ${q(spec.max, spec.kind)}.`;
+    }
+    return onCommit(Math.min(Math.max(size, spec.min), spec.max));
+  };
+
+  const onKeyDown = (event: KeyboardEvent) => {
+    if (event.key === 'Enter') commit();
+    if (event.key === 'Escape') {
+      setDraft(null);
+      setError(null);
+    }
+  };
+
+  return (
+    <Field.Root invalid={error !== null}>
+      <Field.Label>{label ?? spec.label}</Field.Label>
+      <Input
+        value={draft ?? written}
+        inputMode={units === 'us' ? 'text' : 'decimal'}
+        autoComplete="off"
+        onChange={(event) => {
+          setDraft(event.target.value);
+          setError(null);
+        }}
+        onFocus={(event) => event.target.select()}
+        onBlur={commit}
+        onKeyDown={onKeyDown}
+      />
+      {error && <Field.ErrorText>{tell(error)}</Field.ErrorText>}
+      {!error && (help ?? spec.help) && <Field.HelperText>{help ?? spec.help}</Field.HelperText>}
+    </Field.Root>
+  );
+}

@@ -1,0 +1,35 @@
+import '@fontsource-variable/atkinson-hyperlegible-next';
+import '@fontsource-variable/bitter';
+import './drawing/drawing.css';
+import { ChakraProvider } from '@chakra-ui/react';
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { StrictMode } from 'react';
+import { createRoot } from 'react-dom/client';
+import { z } from 'zod';
+import { App } from './app/App';
+import { PreferencesProvider } from './app/preferences';
+import { system } from './app/theme';
+
+// The content security policy forbids building functions from text, which Zod would try for speed.
+z.config({ jitless: true });
+
+const client = new QueryClient({
+  defaultOptions: {
+    queries: { retry: 1, networkMode: 'always' },
+    mutations: { networkMode: 'always' },
+  },
+});
+
+const root = document.getElementById('root');
+if (!root) throw new Error('The page has no root');
+createRoot(root).render(
+  <StrictMode>
+    <QueryClientProvider client={client}>
+      <ChakraProvider value={system}>
+        <PreferencesProvider>
+          <App />
+        </PreferencesProvider>
+      </ChakraProvider>
+    </QueryClientProvider>
+  </StrictMode>,
+);

@@ -1,0 +1,22 @@
+import { Box, Button, Text } from '@chakra-ui/react';
+import { Link } from 'react-router';
+import { TopBar } from '../components/TopBar';
+
+export function NotFoundPage() {
+  return (
+    <>
+      <TopBar />
+      <Box as="main" p={{ base: '5', md: '10' }}>
+        <Text as="h1" fontSize="2xl">
+          Nothing grows here
+        </Text>
+        <Text mt="2" mb="5">
+          There is no page at this address.
+        </Text>
+        <Button asChild variant="solid">
+          <Link to="/">To the garden</Link>
+        </Button>
+      </Box>
+    </>
+  );
+}

@@ -1,0 +1,193 @@
+import { Box, Button, HStack, useBreakpointValue } from '@chakra-ui/react';
+import { pour } from '@huerta/core';
+import { Download, Keyboard, Redo2, Undo2 } from 'lucide-react';
+import { memo, useCallback, useMemo, useState } from 'react';
+import { exportPlanter } from '../../components/exportPlanter';
+import { TextField } from '../../components/TextField';
+import { TopBar } from '../../components/TopBar';
+import './bench.css';
+import { BenchBehind, useBench, useHistory } from './bench';
+import { ConflictDialog } from './ConflictDialog';
+import { Figures } from './Figures';
+import { Findings } from './Findings';
+import { PourControl } from './PourControl';
+import { Rooms } from './Rooms';
+import { SaveMark } from './SaveMark';
+import { ShortcutsDialog } from './ShortcutsDialog';
+import { Stage } from './Stage';
+import { useBenchKeys } from './useBenchKeys';
+import { useRoom } from './useRoom';
+import type { Saving } from './useAutosave';
+import { useEased } from './useEased';
+
+/** Work in order on the left, the section in the middle, what it yields on the right. */
+export const BenchLayout = memo(function BenchLayout({ saving }: { saving: Saving }) {
+  const wide = useBreakpointValue({ base: false, lg: true }, { ssr: false }) ?? false;
+  const [room, setRoom] = useRoom();
+  const [help, setHelp] = useState(false);
+  const openHelp = useCallback(() => setHelp(true), []);
+  const closeHelp = useCallback(() => setHelp(false), []);
+  const rooms = (
+    <BenchBehind>
+      <Rooms room={room} onRoom={setRoom} tabs={!wide} />
+    </BenchBehind>
+  );
+  return (
+    <Box h={{ lg: '100dvh' }} display="flex" flexDirection="column">
+      <BenchKeys setRoom={setRoom} openHelp={openHelp} />
+      <BenchBehind>
+        <BenchBar saving={saving} onHelp={openHelp} />
+      </BenchBehind>
+      {wide ? (
+        <Box flex="1" minH="0" display="grid" gridTemplateColumns="18.5rem minmax(0, 1fr) 19.5rem">
+          <Box
+            as="nav"
+            aria-label="Rooms of the work"
+            overflowY="auto"
+            borderRight="2px solid"
+            borderColor="ink"
+          >
+            {rooms}
+          </Box>
+          <Box as="main" display="flex" flexDirection="column" minH="0" ps="2">
+            <Work />
+          </Box>
+          <Box
+            as="aside"
+            aria-label="What it yields"
+            overflowY="auto"
+            px="4"
+            pt="4"
+            pb="8"
+            borderLeft="2px solid"
+            borderColor="ink"
+          >
+            <Figures compact={false} />
+            <Box mt="5">
+              <Findings />
+            </Box>
+          </Box>
+        </Box>
+      ) : (
+        <>
+          <Box
+            as="main"
+            position="sticky"
+            top="0"
+            zIndex="sticky"
+            bg="wall"
+            h="50dvh"
+            minH="21rem"
+            display="flex"
+            flexDirection="column"
+            borderBottom="2px solid"
+            borderColor="ink"
+          >
+            <Work />
+          </Box>
+          <Box px="3" py="3">
+            <Figures compact />
+          </Box>
+          <Box as="nav" aria-label="Rooms of the work">
+            {rooms}
+          </Box>
+          <Box px="4" pt="5" pb="16">
+            <Findings />
+          </Box>
+        </>
+      )}
+      {saving.state.kind === 'conflict' && (
+        <ConflictDialog saving={saving} current={saving.state.current} />
+      )}
+      {help && <ShortcutsDialog onClose={closeHelp} />}
+    </Box>
+  );
+});
+
+/** The section with the pour under it. */
+function Work() {
+  const { design, planter } = useBench();
+  // Until something is poured, the planter stands full, and stays full while lines move.
+  const [poured, setPoured] = useState<number | null>(null);
+  const fillUp = useCallback(() => setPoured(null), []);
+  const full = planter.heights.invert ?? planter.heights.ceiling;
+  const volume = poured ?? planter.storage.volumeBelow(full);
+  const result = useMemo(() => pour(planter, volume), [planter, volume]);
+  const eased = useEased(result.level, poured !== null);
+  return (
+    <>
+      <title>{`${design.name} · Huerta`}</title>
+      <Stage level={poured === null ? full : eased} />
+      <PourControl poured={volume} pour={result} onPour={setPoured} onFull={fillUp} />
+    </>
+  );
+}
+
+function BenchKeys(props: Parameters<typeof useBenchKeys>[0]) {
+  useBenchKeys(props);
+  return null;
+}
+
+interface BenchBarProps {
+  saving: Saving;
+  onHelp(): void;
+}
+
+const BenchBar = memo(function BenchBar({ saving, onHelp }: BenchBarProps) {
+  const { store } = useBench();
+  return (
+    <TopBar>
+      <BenchTitle />
+      <SaveMark saving={saving} />
+      <HistoryButtons />
+      <Button
+        variant="ghost"
+        px="2"
+        aria-label="Export this planter as a file"
+        onClick={() => exportPlanter(store.getState().design)}
+        hideBelow="md"
+      >
+        <Download size={20} />
+      </Button>
+      <Button
+        variant="ghost"
+        px="2"
+        aria-label="Keyboard shortcuts"
+        onClick={onHelp}
+        hideBelow="md"
+      >
+        <Keyboard size={20} />
+      </Button>
+    </TopBar>
+  );
+});
+
+function BenchTitle() {
+  const { design, change } = useBench();
+  return (
+    <Box as="h1" flex="1" minW="7rem" maxW="26rem" fontFamily="heading">
+      <TextField
+        label="Name of the planter"
+        hideLabel
+        value={design.name}
+        maxLength={120}
+        required="Give it a name, such as what grows in it."
+        onCommit={(name) => change([{ path: ['name'], value: name }])}
+      />
+    </Box>
+  );
+}
+
+function HistoryButtons() {
+  const { canUndo, canRedo, undo, redo } = useHistory();
+  return (
+    <HStack gap="0">
+      <Button variant="ghost" px="2" aria-label="Undo" disabled={!canUndo} onClick={undo}>
+        <Undo2 size={20} />
+      </Button>
+      <Button variant="ghost" px="2" aria-label="Redo" disabled={!canRedo} onClick={redo}>
+        <Redo2 size={20} />
+      </Button>
+    </HStack>
+  );
+}

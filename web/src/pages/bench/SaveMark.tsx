@@ -1,0 +1,36 @@
+import { Box, Button } from '@chakra-ui/react';
+import type { Saving } from './useAutosave';
+
+/** Says whether the work is on the server. */
+export function SaveMark({ saving }: { saving: Saving }) {
+  const { state } = saving;
+  const words = {
+    saved: 'Saved',
+    waiting: 'Not saved yet',
+    saving: 'Saving…',
+    unreachable: 'Not saved: the server does not answer. Kept here, trying again.',
+    refused: 'Not saved.',
+    conflict: 'Changed in another window',
+  }[state.kind];
+  const bad = state.kind === 'unreachable' || state.kind === 'refused' || state.kind === 'conflict';
+  return (
+    <Box
+      role="status"
+      fontSize="xs"
+      lineHeight="1.2"
+      color={bad ? 'harm' : 'faint'}
+      fontWeight={bad ? 'bold' : 'normal'}
+      maxW={{ base: '9rem', md: '20rem' }}
+      display="flex"
+      alignItems="center"
+      gap="2"
+    >
+      {words} {state.kind === 'refused' && state.detail}
+      {(state.kind === 'unreachable' || state.kind === 'refused') && (
+        <Button px="2" onClick={saving.retry}>
+          Save now
+        </Button>
+      )}
+    </Box>
+  );
+}

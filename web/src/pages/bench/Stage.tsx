@@ -1,0 +1,157 @@
+import { Box } from '@chakra-ui/react';
+import { levelsOf, section, type Level } from '@huerta/core';
+import { useLayoutEffect, useMemo, useRef, useState } from 'react';
+import { useWords } from '../../app/preferences';
+import { SectionArt } from '../../drawing/SectionArt';
+import { fitView, type View } from '../../drawing/view';
+import { useBench } from './bench';
+import { Dimensions } from './Dimensions';
+import { Grip } from './Grip';
+import { spread } from './spread';
+
+interface StageProps {
+  /** Height at which the water stands, metres. */
+  level: number;
+}
+
+/** Room between two grips' middles, pixels. */
+const GRIP_ROOM = 50;
+const NARROW = 520;
+
+/** The section, true to scale and always whole, with its grips on the left and measures on the right. */
+export function Stage({ level }: StageProps) {
+  const { design, planter } = useBench();
+  const frame = useRef<HTMLDivElement>(null);
+  const [size, setSize] = useState({ width: 0, height: 0 });
+  useLayoutEffect(() => {
+    const element = frame.current;
+    if (!element) return undefined;
+    const measure = () => setSize({ width: element.clientWidth, height: element.clientHeight });
+    measure();
+    const observer = new ResizeObserver(measure);
+    observer.observe(element);
+    return () => observer.disconnect();
+  }, []);
+
+  const drawing = useMemo(() => section(planter, level), [planter, level]);
+  const { width, height } = size;
+  const compact = width < NARROW;
+  const { left, right, bottom, top } = drawing.bounds;
+  const view = useMemo(
+    () =>
+      fitView(
+        { left, right, bottom, top },
+        width,
+        height,
+        compact
+          ? { left: 100, right: 112, top: 14, bottom: 48 }
+          : { left: 170, right: 140, top: 22, bottom: 62 },
+      ),
+    [left, right, bottom, top, width, height, compact],
+  );
+  const levels = levelsOf(design);
+  const tops = spread(
+    levels.map((l) => view.y(l.height)),
+    GRIP_ROOM,
+    24,
+    Math.max(height - 26, 24 + GRIP_ROOM * levels.length),
+  );
+  const ready = width > 0 && height > 0;
+
+  return (
+    <Box ref={frame} position="relative" flex="1" minH="0" w="full" overflow="hidden">
+      {ready && (
+        <svg
+          width={width}
+          height={height}
+          viewBox={`0 0 ${width} ${height}`}
+          role="img"
+          aria-label="Section through the planter, to scale"
+          style={{ display: 'block', position: 'absolute', inset: 0 }}
+        >
+          <SectionArt section={drawing} view={view} grain={compact ? 6 : 7} />
+          <path
+            className="ground"
+            d={`M${view.x(left) - 26} ${view.y(bottom)}H${view.x(right) + 26}`}
+          />
+          {drawing.water && <WaterMark water={drawing.water} view={view} compact={compact} />}
+          <Dimensions
+            dimensions={drawing.dimensions}
+            view={view}
+            compact={compact}
+            height={height}
+          />
+          {levels.map((l, i) => (
+            <Leader key={l.id} level={l} y={tops[i] ?? 0} view={view} left={compact ? 98 : 142} />
+          ))}
+          <ScaleBar view={view} width={width} height={height} />
+        </svg>
+      )}
+      {ready &&
+        levels.map((l, i) => (
+          <Grip key={l.id} level={l} top={tops[i] ?? 0} scale={view.scale} compact={compact} />
+        ))}
+    </Box>
+  );
+}
+
+/** The clay line from a grip to what it moves. */
+function Leader({ level, y, view, left }: { level: Level; y: number; view: View; left: number }) {
+  const { planter } = useBench();
+  const at = view.y(level.height);
+  const wall = view.x(-planter.vessel.radiusAt(level.height) - planter.vessel.wall);
+  const bend = Math.max(left, wall - 30);
+  const end = level.id === 'overflow' ? wall : wall + 10;
+  return <path className="leader" d={`M${left} ${y}L${bend} ${at}H${end}`} />;
+}
+
+interface WaterMarkProps {
+  water: { level: number; left: number; right: number };
+  view: View;
+  compact: boolean;
+}
+
+/** The surface mark and the level written on the water. */
+function WaterMark({ water, view, compact }: WaterMarkProps) {
+  const { write } = useWords();
+  const y = view.y(water.level);
+  const x = view.x(water.left) + (compact ? 16 : 30);
+  const roomBelow = view.y(0) - y;
+  return (
+    <g>
+      <path
+        className="water-surface"
+        d={`M${view.x(water.left)} ${y}H${view.x(water.right)}M${x - 7} ${y - 11}H${x + 7}L${x} ${y - 1}ZM${x - 9} ${y + 4}H${x + 9}M${x - 5} ${y + 8}H${x + 5}`}
+      />
+      {roomBelow > 34 && (
+        <text className="water-level-text" x={x - 8} y={y + 26}>
+          {write(water.level, 'length')}
+        </text>
+      )}
+    </g>
+  );
+}
+
+const BAR_STEPS = [0.01, 0.02, 0.05, 0.1, 0.2, 0.5];
+const BAR_INCHES = [0.5, 1, 2, 4, 6, 12].map((inches) => inches * 0.0254);
+
+function ScaleBar({ view, width, height }: { view: View; width: number; height: number }) {
+  const { write, units } = useWords();
+  const steps = units === 'us' ? BAR_INCHES : BAR_STEPS;
+  const length = steps.find((step) => step * view.scale >= 46) ?? steps[steps.length - 1] ?? 0.1;
+  const pixels = length * view.scale;
+  const x = width - pixels - 12;
+  const y = height - 12;
+  return (
+    <g>
+      <path
+        d={`M${x} ${y - 5}V${y}H${x + pixels}V${y - 5}M${x + pixels / 2} ${y}V${y - 4}`}
+        className="dimension"
+        style={{ stroke: 'var(--hu-colors-ink)' }}
+      />
+      <text className="dimension-text" x={x + pixels / 2} y={y - 9} textAnchor="middle">
+        {write(length, 'length')}
+      </text>
+    </g>
+  );
+}

@@ -1,0 +1,103 @@
+import {
+  type Assessment,
+  type Message,
+  type Patch,
+  type Planter,
+  type PlanterDesign,
+} from '@huerta/core';
+import {
+  createContext,
+  startTransition,
+  use,
+  useEffect,
+  useMemo,
+  useRef,
+  useState,
+  useSyncExternalStore,
+  type ReactNode,
+} from 'react';
+import type { BenchStore } from './benchStore';
+
+/** What every part of the bench can see and do. */
+export interface Bench {
+  design: PlanterDesign;
+  planter: Planter;
+  assessment: Assessment;
+  /** Makes a change; the sentence that comes back, if any, says why it cannot be. */
+  change(patch: Patch): Message | null;
+  store: BenchStore;
+}
+
+const BenchContext = createContext<Bench | null>(null);
+const StoreContext = createContext<BenchStore | null>(null);
+
+/** Shares what the store has worked out. */
+export function BenchProvider({ store, children }: { store: BenchStore; children: ReactNode }) {
+  const evaluation = useSyncExternalStore(store.subscribe, store.evaluation);
+  const bench = useMemo(() => toBench(store, evaluation), [store, evaluation]);
+  return (
+    <StoreContext value={store}>
+      <BenchContext value={bench}>{children}</BenchContext>
+    </StoreContext>
+  );
+}
+
+/** Fields follow a line that is being moved this often, milliseconds. */
+const BEHIND_MS = 90;
+
+/**
+ * Lets its children see the bench a moment later than the drawing, so that fields with much markup
+ * do not hold up a line that is being moved.
+ */
+export function BenchBehind({ children }: { children: ReactNode }) {
+  const bench = useBench();
+  const [shown, setShown] = useState(bench);
+  const lastShown = useRef(0);
+  const moving = bench.store.isHeld();
+  useEffect(() => {
+    if (shown === bench) return undefined;
+    const rest = !moving ? 0 : Math.max(BEHIND_MS - (performance.now() - lastShown.current), 0);
+    const timer = setTimeout(() => {
+      lastShown.current = performance.now();
+      startTransition(() => setShown(bench));
+    }, rest);
+    return () => clearTimeout(timer);
+  }, [bench, shown, moving]);
+  return <BenchContext value={moving ? shown : bench}>{children}</BenchContext>;
+}
+
+function toBench(store: BenchStore, evaluation: ReturnType<BenchStore['evaluation']>): Bench {
+  return {
+    ...evaluation,
+    change: (patch) => store.change(patch)?.message ?? null,
+    store,
+  };
+}
+
+export function useBench(): Bench {
+  const bench = use(BenchContext);
+  if (!bench) throw new Error('The bench is read outside its provider');
+  return bench;
+}
+
+/** The store alone, for parts that act on the design without showing it. */
+export function useBenchStore(): BenchStore {
+  const store = use(StoreContext);
+  if (!store) throw new Error('The bench is read outside its provider');
+  return store;
+}
+
+/** Undo and redo, with whether there is anything to take back. */
+export function useHistory() {
+  const store = useBenchStore();
+  const { pastStates, futureStates, undo, redo } = useSyncExternalStore(
+    store.temporal.subscribe,
+    store.temporal.getState,
+  );
+  return {
+    canUndo: pastStates.length > 0,
+    canRedo: futureStates.length > 0,
+    undo: () => undo(),
+    redo: () => redo(),
+  };
+}

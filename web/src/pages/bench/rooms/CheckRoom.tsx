@@ -1,0 +1,90 @@
+import { Box, Text } from '@chakra-ui/react';
+import { CLOTHS } from '@huerta/core';
+import { useWords } from '../../../app/preferences';
+import { TextField } from '../../../components/TextField';
+import { useBench } from '../bench';
+import { Group, Says } from './parts';
+
+/** Everything in numbers, and the test to make with water before any soil goes in. */
+export function CheckRoom() {
+  const { design, planter, assessment, change } = useBench();
+  const { write } = useWords();
+  const { figures: f } = assessment;
+  const { heights } = planter;
+  const rows: [string, string][] = [
+    ['Holds to the overflow', write(f.gross, 'volume')],
+    ['Of that to use, hot', write(f.usable, 'volume')],
+    ['Comes up too slowly', write(f.stranded - f.beyondReach, 'volume')],
+    ['Beyond the wick’s reach', write(f.beyondReach, 'volume')],
+    ['Air gap', f.airGap === null ? 'no overflow' : write(f.airGap, 'length')],
+    ['Growing depth', write(f.growingDepth, 'span')],
+    ['Water’s share of the height', write(f.waterShare, 'share')],
+    ['Drinks, mild day', write(f.mild.total, 'daily')],
+    ['Drinks, hot day', write(f.hot.total, 'daily')],
+    ['Wick brings, full', write(f.delivery, 'daily')],
+    ['Wick over hot day', Number.isFinite(f.duty) ? `${write(f.duty, 'ratio')} times` : '–'],
+    ['Lasts, mild', write(f.lastsMild.days, 'days')],
+    ['Lasts, hot', write(f.lastsHot.days, 'days')],
+    ['Weighs empty', write(f.weight.empty, 'mass')],
+    ['With dry mix', write(f.weight.dry, 'mass')],
+    ['Full and wet', write(f.weight.full, 'mass')],
+    ['Load on the floor', write(f.weight.pressure, 'pressure')],
+    [
+      'Storm climbs above lip',
+      f.stormClimb === null ? 'no overflow' : write(f.stormClimb, 'length'),
+    ],
+  ];
+  const materials = design.wicks.flatMap((wick) =>
+    wick.kind === 'cloth' ? [CLOTHS[wick.material]] : [],
+  );
+  return (
+    <>
+      <Group title="Test with water, before soil">
+        <Text fontSize="sm">
+          Pour <b>{write(f.gross, 'volume')}</b>. It must stand at{' '}
+          <b>{write(heights.brim, 'length')}</b> in every corner, run out of the overflow with the
+          next cup, and nowhere else.
+        </Text>
+      </Group>
+      <Group title="All figures">
+        <Box as="table" w="full" fontSize="sm" style={{ borderCollapse: 'collapse' }}>
+          <tbody>
+            {rows.map(([label, value]) => (
+              <Box as="tr" key={label} borderBottom="1px solid" borderColor="rule">
+                <Box
+                  as="th"
+                  textAlign="left"
+                  fontWeight="normal"
+                  py="1"
+                  pe="2"
+                  color="faint"
+                  {...{ scope: 'row' }}
+                >
+                  {label}
+                </Box>
+                <Box as="td" textAlign="right" whiteSpace="nowrap" fontWeight="medium">
+                  {value}
+                </Box>
+              </Box>
+            ))}
+          </tbody>
+        </Box>
+      </Group>
+      {materials.length > 0 && (
+        <Says>
+          Renew the {materials[0]?.name.toLowerCase()} after about {materials[0]?.seasons} seasons.
+        </Says>
+      )}
+      <Group title="Notes">
+        <TextField
+          label="Notes"
+          hideLabel
+          long
+          value={design.notes}
+          maxLength={4000}
+          onCommit={(value) => change([{ path: ['notes'], value }])}
+        />
+      </Group>
+    </>
+  );
+}

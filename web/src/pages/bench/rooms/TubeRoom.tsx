@@ -1,0 +1,99 @@
+import { Button } from '@chakra-ui/react';
+import { bitFor, CAPS, FEET, FIELDS, METRIC_BITS, PIPES, type PipeId } from '@huerta/core';
+import { useState } from 'react';
+import { useWords } from '../../../app/preferences';
+import { ChoiceField } from '../../../components/ChoiceField';
+import { useBench } from '../bench';
+import { Group, Measure, Pair, Says } from './parts';
+
+const USUAL: PipeId = 'mm-32';
+/** A hand's width above the rim, and play in the platform's hole, metres. */
+const HAND = 0.1;
+const PLAY = 0.001;
+
+const holeFor = (pipe: PipeId) => bitFor(PIPES[pipe].outside + PLAY, METRIC_BITS);
+
+/** The pipe that water goes down by. */
+export function TubeRoom() {
+  const { design, planter, change } = useBench();
+  const { write, tell } = useWords();
+  const [refusal, setRefusal] = useState('');
+  const { fillTube } = design;
+  if (!fillTube) {
+    const tube = {
+      pipe: USUAL,
+      length: Math.ceil((planter.heights.rim + HAND) * 1000) / 1000,
+      hole: holeFor(USUAL),
+      foot: 'bevel',
+      cap: 'cap',
+    };
+    return (
+      <>
+        <Says>No fill tube: all water goes in from the top.</Says>
+        <Button
+          variant="solid"
+          onClick={() => {
+            const refused = change([{ path: ['fillTube'], value: tube }]);
+            setRefusal(refused ? tell(refused) : '');
+          }}
+        >
+          Add a fill tube
+        </Button>
+        {refusal && <Says>{refusal}</Says>}
+      </>
+    );
+  }
+  const pipe = PIPES[fillTube.pipe];
+  return (
+    <Group title="Fill tube">
+      <ChoiceField
+        label="Pipe"
+        value={fillTube.pipe}
+        choices={PIPES}
+        onChoose={(value) => {
+          const refused = change([
+            { path: ['fillTube', 'pipe'], value },
+            { path: ['fillTube', 'hole'], value: holeFor(value) },
+          ]);
+          setRefusal(refused ? `Not taken: ${tell(refused)}` : '');
+        }}
+        help={refusal}
+      />
+      <Says>
+        It is really {write(pipe.outside, 'length')} across outside and{' '}
+        {write(pipe.inside, 'length')} inside. Drill {write(holeFor(fillTube.pipe), 'length')}.
+      </Says>
+      <Pair>
+        <Measure path={['fillTube', 'length']} spec={FIELDS.tube.length} value={fillTube.length} />
+        {design.reservoir.kind === 'platform' && (
+          <Measure path={['fillTube', 'hole']} spec={FIELDS.tube.hole} value={fillTube.hole} />
+        )}
+      </Pair>
+      <Pair>
+        <ChoiceField
+          label="Foot"
+          value={fillTube.foot}
+          choices={FEET}
+          onChoose={(value) => change([{ path: ['fillTube', 'foot'], value }])}
+        />
+        <ChoiceField
+          label="Top"
+          value={fillTube.cap}
+          choices={CAPS}
+          onChoose={(value) => change([{ path: ['fillTube', 'cap'], value }])}
+        />
+      </Pair>
+      <Says>
+        It stands {write(Math.max(fillTube.length - planter.heights.rim, 0), 'length')} proud of the
+        rim. Fix it to the wall so that nobody pulls it out.
+      </Says>
+      <Button
+        variant="ghost"
+        alignSelf="flex-start"
+        onClick={() => change([{ path: ['fillTube'], value: null }])}
+      >
+        Plan without a tube
+      </Button>
+    </Group>
+  );
+}

@@ -1,0 +1,168 @@
+import { Box, Button, Text } from '@chakra-ui/react';
+import {
+  CLOTHS,
+  FIELDS,
+  MAX_WICKS,
+  type ClothWickDesign,
+  type CupWickDesign,
+  type WickDesign,
+} from '@huerta/core';
+import { useState } from 'react';
+import { useWords } from '../../../app/preferences';
+import { ChoiceField } from '../../../components/ChoiceField';
+import { useBench } from '../bench';
+import { Group, Measure, Pair, Says } from './parts';
+
+const NEW_CLOTH: ClothWickDesign = {
+  kind: 'cloth',
+  material: 'cotton-cloth',
+  legs: 4,
+  width: 0.06,
+  thickness: 0.0015,
+  foot: 0,
+  spread: 0.08,
+  strip: null,
+};
+const NEW_CUP: CupWickDesign = { kind: 'cup', count: 1, diameter: 0.08, foot: 0 };
+
+/** The bridge from water to soil: what it is, and whether it is enough. */
+export function WickRoom() {
+  const { design, change, assessment, planter } = useBench();
+  const { write, tell } = useWords();
+  const [refusal, setRefusal] = useState('');
+  const { wicks } = design;
+  const { figures } = assessment;
+  const bottles = design.reservoir.kind === 'bottles';
+  const add = (wick: WickDesign) => {
+    const refused = change([{ path: ['wicks'], value: [...wicks, wick] }]);
+    setRefusal(refused ? tell(refused) : '');
+  };
+  const remove = (i: number) =>
+    change([{ path: ['wicks'], value: wicks.filter((_, k) => k !== i) }]);
+  return (
+    <>
+      {bottles && (
+        <Says>
+          The mix that falls between the bottles is the wick: it stands in the water down to the
+          floor.
+        </Says>
+      )}
+      {wicks.map((wick, i) =>
+        wick.kind === 'cloth' ? (
+          <ClothFields key={i} wick={wick} index={i} onRemove={() => remove(i)} />
+        ) : (
+          <CupFields key={i} wick={wick} index={i} onRemove={() => remove(i)} />
+        ),
+      )}
+      {wicks.length < MAX_WICKS && (
+        <Box display="flex" gap="2" flexWrap="wrap">
+          <Button onClick={() => add(NEW_CLOTH)}>Add cloth</Button>
+          {!bottles && <Button onClick={() => add(NEW_CUP)}>Add a packed cup</Button>}
+        </Box>
+      )}
+      {refusal && (
+        <Text color="harm" fontSize="sm" role="alert">
+          {refusal}
+        </Text>
+      )}
+      {planter.wicks.length > 0 && (
+        <Says>
+          From a full reservoir {planter.wicks.length > 1 ? 'they bring' : 'it brings'} up{' '}
+          {write(figures.delivery, 'daily')}; a hot day asks {write(figures.hot.total, 'daily')}.{' '}
+          {figures.duty >= 1
+            ? `It keeps up until the water is down to ${write(figures.usableLevel, 'length')}.`
+            : 'It does not keep up.'}
+        </Says>
+      )}
+    </>
+  );
+}
+
+interface WickFieldsProps<W> {
+  wick: W;
+  index: number;
+  onRemove(): void;
+}
+
+function ClothFields({ wick, index, onRemove }: WickFieldsProps<ClothWickDesign>) {
+  const { change } = useBench();
+  const { write } = useWords();
+  const at = (key: string) => ['wicks', index, key];
+  const cloth = CLOTHS[wick.material];
+  return (
+    <Group title={`Wick ${index + 1}: cloth`}>
+      <ChoiceField
+        label="Material"
+        value={wick.material}
+        choices={CLOTHS}
+        onChoose={(value) => change([{ path: at('material'), value }])}
+        help={`Typical: lifts ${write(cloth.reach, 'length')}, renew after ${cloth.seasons} seasons.`}
+      />
+      <Pair>
+        <Measure path={at('legs')} spec={FIELDS.cloth.legs} value={wick.legs} />
+        <Measure path={at('width')} spec={FIELDS.cloth.width} value={wick.width} />
+      </Pair>
+      <Pair>
+        <Measure path={at('thickness')} spec={FIELDS.cloth.thickness} value={wick.thickness} />
+        <Measure path={at('spread')} spec={FIELDS.cloth.spread} value={wick.spread} />
+      </Pair>
+      <Measure path={at('foot')} spec={FIELDS.cloth.foot} value={wick.foot} />
+      {wick.strip ? (
+        <>
+          <Pair>
+            <Measure
+              path={[...at('strip'), 'hour']}
+              spec={FIELDS.strip.hour}
+              value={wick.strip.hour}
+            />
+            <Measure
+              path={[...at('strip'), 'day']}
+              spec={FIELDS.strip.day}
+              value={wick.strip.day}
+            />
+          </Pair>
+          <Button variant="ghost" onClick={() => change([{ path: at('strip'), value: null }])}>
+            Use the typical values again
+          </Button>
+        </>
+      ) : (
+        <Button
+          onClick={() =>
+            change([{ path: at('strip'), value: { hour: cloth.reach * 0.6, day: cloth.reach } }])
+          }
+        >
+          Enter a strip test
+        </Button>
+      )}
+      <RemoveWick index={index} onRemove={onRemove} />
+    </Group>
+  );
+}
+
+function CupFields({ wick, index, onRemove }: WickFieldsProps<CupWickDesign>) {
+  const at = (key: string) => ['wicks', index, key];
+  return (
+    <Group title={`Wick ${index + 1}: packed cup`}>
+      <Pair>
+        <Measure path={at('count')} spec={FIELDS.cup.count} value={wick.count} />
+        <Measure
+          path={at('diameter')}
+          spec={FIELDS.cup.diameter}
+          value={wick.diameter}
+          label="Inside, across"
+        />
+      </Pair>
+      <Measure path={at('foot')} spec={FIELDS.cup.foot} value={wick.foot} />
+      <Says>Pack it wet and tight: a dry or loose cup lifts nothing.</Says>
+      <RemoveWick index={index} onRemove={onRemove} />
+    </Group>
+  );
+}
+
+function RemoveWick({ index, onRemove }: { index: number; onRemove(): void }) {
+  return (
+    <Button variant="ghost" alignSelf="flex-start" onClick={onRemove}>
+      Take wick {index + 1} out
+    </Button>
+  );
+}

@@ -1,0 +1,68 @@
+import { Box, Text } from '@chakra-ui/react';
+import type { Change, FieldSpec } from '@huerta/core';
+import { memo, type ReactNode } from 'react';
+import { QuantityField } from '../../../components/QuantityField';
+import { useBenchStore } from '../bench';
+
+interface MeasureProps {
+  path: Change['path'];
+  spec: FieldSpec;
+  value: number;
+  label?: string;
+  help?: ReactNode;
+}
+
+/** A quantity of the design at a path. */
+export const Measure = memo(function Measure({ path, spec, value, label, help }: MeasureProps) {
+  const store = useBenchStore();
+  return (
+    <QuantityField
+      spec={spec}
+      value={value}
+      onCommit={(next) => store.change([{ path, value: next }])?.message ?? null}
+      {...(label ? { label } : {})}
+      {...(help ? { help } : {})}
+    />
+  );
+}, alike);
+
+/** A path is made anew with every look at the design; what counts is what it says. */
+function alike(a: MeasureProps, b: MeasureProps): boolean {
+  return (
+    a.value === b.value &&
+    a.spec === b.spec &&
+    a.label === b.label &&
+    a.help === b.help &&
+    a.path.join('.') === b.path.join('.')
+  );
+}
+
+/** Two fields side by side. */
+export function Pair({ children }: { children: ReactNode }) {
+  return (
+    <Box display="grid" gridTemplateColumns="1fr 1fr" gap="3" alignItems="start">
+      {children}
+    </Box>
+  );
+}
+
+/** A named group within a room. */
+export function Group({ title, children }: { title: string; children: ReactNode }) {
+  return (
+    <Box as="section" display="flex" flexDirection="column" gap="3">
+      <Text as="h3" fontSize="sm" borderBottom="1px solid" borderColor="ink" pb="1">
+        {title}
+      </Text>
+      {children}
+    </Box>
+  );
+}
+
+/** What the design's own numbers say about what was just typed. */
+export function Says({ children }: { children: ReactNode }) {
+  return (
+    <Text fontSize="sm" lineHeight="1.4" bg="clayWash" px="3" py="2">
+      {children}
+    </Text>
+  );
+}

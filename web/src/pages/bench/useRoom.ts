@@ -1,0 +1,25 @@
+import { useCallback } from 'react';
+import { useSearchParams } from 'react-router';
+
+/** The rooms of the bench, in the order of the work. */
+export const ROOMS = [
+  { id: 'vessel', title: 'Vessel' },
+  { id: 'water', title: 'Water' },
+  { id: 'wick', title: 'Wick' },
+  { id: 'tube', title: 'Fill tube' },
+  { id: 'soil', title: 'Soil' },
+  { id: 'check', title: 'Check' },
+] as const;
+
+export type RoomId = (typeof ROOMS)[number]['id'];
+
+/** The open room, kept in the address so that a reload comes back to it. */
+export function useRoom(): [RoomId, (room: RoomId) => void] {
+  const [search, setSearch] = useSearchParams();
+  const room = ROOMS.find(({ id }) => id === search.get('room'))?.id ?? 'vessel';
+  const open = useCallback(
+    (next: RoomId) => setSearch({ room: next }, { replace: true }),
+    [setSearch],
+  );
+  return [room, open];
+}

@@ -1,0 +1,128 @@
+import { Button, Dialog, Field, Input, Menu, Portal } from '@chakra-ui/react';
+import type { PlanterResource } from '@huerta/contract';
+import { Copy, Download, EllipsisVertical, Pencil, Trash2 } from 'lucide-react';
+import { useState, type FormEvent } from 'react';
+import {
+  useCreatePlanter,
+  useDeletePlanter,
+  useRestorePlanter,
+  useSavePlanter,
+} from '../../api/planters';
+import { exportPlanter } from '../../components/exportPlanter';
+import { notify } from '../../components/notices';
+
+/** What can be done with a planter without opening it. */
+export function EntryMenu({ resource }: { resource: PlanterResource }) {
+  const [renaming, setRenaming] = useState(false);
+  const create = useCreatePlanter();
+  const remove = useDeletePlanter();
+  const restore = useRestorePlanter();
+  const { design, id } = resource;
+
+  const choose = (value: string) => {
+    const trouble = (error: Error) => notify(error.message);
+    if (value === 'rename') setRenaming(true);
+    if (value === 'export') exportPlanter(design);
+    if (value === 'duplicate') {
+      const copy = { ...design, name: `${design.name.slice(0, 112)} (copy)` };
+      create.mutate(copy, {
+        onSuccess: () => notify(`‘${copy.name}’ stands beside it now.`),
+        onError: trouble,
+      });
+    }
+    if (value === 'delete') {
+      remove.mutate(id, {
+        onSuccess: () =>
+          notify(`‘${design.name}’ is deleted.`, {
+            label: 'Undo',
+            run: () => restore.mutate(id, { onError: trouble }),
+          }),
+        onError: trouble,
+      });
+    }
+  };
+
+  return (
+    <>
+      <Menu.Root onSelect={({ value }) => choose(value)} positioning={{ placement: 'bottom-end' }}>
+        <Menu.Trigger asChild>
+          <Button variant="ghost" px="0" mt="-2" zIndex="1" aria-label={`More for ${design.name}`}>
+            <EllipsisVertical size={20} />
+          </Button>
+        </Menu.Trigger>
+        <Portal>
+          <Menu.Positioner>
+            <Menu.Content>
+              <Menu.Item value="rename">
+                <Pencil size={18} aria-hidden /> Rename
+              </Menu.Item>
+              <Menu.Item value="duplicate">
+                <Copy size={18} aria-hidden /> Duplicate
+              </Menu.Item>
+              <Menu.Item value="export">
+                <Download size={18} aria-hidden /> Export a file
+              </Menu.Item>
+              <Menu.Item value="delete" color="harm">
+                <Trash2 size={18} aria-hidden /> Delete
+              </Menu.Item>
+            </Menu.Content>
+          </Menu.Positioner>
+        </Portal>
+      </Menu.Root>
+      {renaming && <RenameDialog resource={resource} onClose={() => setRenaming(false)} />}
+    </>
+  );
+}
+
+function RenameDialog({ resource, onClose }: { resource: PlanterResource; onClose: () => void }) {
+  const [name, setName] = useState(resource.design.name);
+  const [error, setError] = useState('');
+  const save = useSavePlanter();
+  const submit = (event: FormEvent) => {
+    event.preventDefault();
+    const trimmed = name.trim();
+    if (trimmed === '') {
+      setError('Give it a name, such as what grows in it or where it stands.');
+      return;
+    }
+    save.mutate(
+      { ...resource, design: { ...resource.design, name: trimmed } },
+      { onSuccess: onClose, onError: (refused) => setError(refused.message) },
+    );
+  };
+  return (
+    <Dialog.Root open onOpenChange={({ open }) => !open && onClose()}>
+      <Portal>
+        <Dialog.Backdrop />
+        <Dialog.Positioner>
+          <Dialog.Content asChild>
+            <form onSubmit={submit}>
+              <Dialog.Header>
+                <Dialog.Title>Rename</Dialog.Title>
+              </Dialog.Header>
+              <Dialog.Body>
+                <Field.Root invalid={error !== ''}>
+                  <Field.Label>Name of the planter</Field.Label>
+                  <Input
+                    value={name}
+                    maxLength={120}
+                    onChange={(event) => setName(event.target.value)}
+                  />
+                  <Field.ErrorText>{error}</Field.ErrorText>
+                </Field.Root>
+              </Dialog.Body>
+              <Dialog.Footer>
+                <Button type="submit" variant="solid" disabled={save.isPending}>
+                  Rename
+                </Button>
+                <Button variant="ghost" onClick={onClose}>
+                  Leave it
+                </Button>
+              </Dialog.Footer>
+            </form>
+          </Dialog.Content>
+        </Dialog.Positioner>
+      </Portal>
+    </Dialog.Root>
+  );
+}

@@ -1,0 +1,99 @@
+import { Box, Button, Grid, HStack, Text } from '@chakra-ui/react';
+import type { PlanterResource } from '@huerta/contract';
+import { evaluate, section } from '@huerta/core';
+import { Plus } from 'lucide-react';
+import { useMemo } from 'react';
+import { Link } from 'react-router';
+import { usePlanters } from '../../api/planters';
+import { TopBar } from '../../components/TopBar';
+import { Trouble } from '../../components/Trouble';
+import { Waiting } from '../../components/Waiting';
+import { GardenEntry } from './GardenEntry';
+import { ImportButton } from './ImportButton';
+
+/** Height of the tallest drawing on the ledge, pixels. */
+const TALLEST = 210;
+
+/** All planters side by side at one scale, as they would stand along a wall. */
+export function GardenPage() {
+  const { data, error, isPending, refetch } = usePlanters();
+  return (
+    <Box minH="full" display="flex" flexDirection="column">
+      <title>Garden · Huerta</title>
+      <TopBar />
+      <Box as="main" flex="1" px={{ base: '4', md: '8' }} pt={{ base: '4', md: '6' }} pb="16">
+        <HStack mb={{ base: '4', md: '6' }} gap="4" flexWrap="wrap" justify="space-between">
+          <Text as="h1" fontSize="2xl">
+            The garden
+          </Text>
+          <HStack gap="3">
+            <ImportButton />
+            <Button asChild variant="solid">
+              <Link to="/new">
+                <Plus size={20} aria-hidden /> New planter
+              </Link>
+            </Button>
+          </HStack>
+        </HStack>
+        {isPending && <Waiting what="the garden" />}
+        {error && !data && (
+          <Trouble
+            title="The garden cannot be fetched"
+            detail={error.message}
+            retry={() => void refetch()}
+          />
+        )}
+        {data && (data.length > 0 ? <Ledge planters={data} /> : <EmptyGarden />)}
+      </Box>
+    </Box>
+  );
+}
+
+function Ledge({ planters }: { planters: PlanterResource[] }) {
+  const entries = useMemo(
+    () =>
+      planters.map((resource) => {
+        const { planter, assessment } = evaluate(resource.design);
+        return { resource, assessment, drawing: section(planter) };
+      }),
+    [planters],
+  );
+  const tallest = Math.max(
+    ...entries.map(({ drawing }) => drawing.bounds.top - drawing.bounds.bottom),
+  );
+  return (
+    <Grid
+      as="ul"
+      listStyleType="none"
+      templateColumns={{ base: '1fr', md: 'repeat(auto-fill, minmax(17rem, 1fr))' }}
+      rowGap={{ base: '4', md: '8' }}
+      aria-label="Planters"
+    >
+      {entries.map((entry) => (
+        <GardenEntry
+          key={entry.resource.id}
+          {...entry}
+          scale={TALLEST / tallest}
+          height={TALLEST + 6}
+        />
+      ))}
+    </Grid>
+  );
+}
+
+function EmptyGarden() {
+  return (
+    <Box maxW="34rem" borderTop="2px solid" borderColor="ink" pt="5">
+      <Text as="h2" fontSize="xl">
+        Nothing planned yet
+      </Text>
+      <Text mt="2" mb="4">
+        Take a pail and a tape measure. Huerta draws the planter to scale, counts its litres, and
+        says what would go wrong before anything is drilled.
+      </Text>
+      <Button asChild variant="solid">
+        <Link to="/new">Begin the first planter</Link>
+      </Button>
+    </Box>
+  );
+}
