@@ -128,6 +128,18 @@ function firstPageKilobytes(): number {
   return bytes / 1024;
 }
 
+/** Runs in the page; as text, because the TypeScript loader's helpers do not exist there. */
+const WATCH = `
+  window.seen = [];
+  window.addEventListener('pointermove', (event) => {
+    requestAnimationFrame(() => {
+      const { port1, port2 } = new MessageChannel();
+      port1.onmessage = () => window.seen.push(performance.now() - event.timeStamp);
+      port2.postMessage(null);
+    });
+  }, true);
+`;
+
 /** Times from a pointer's move to the frame that shows it, while the overflow is dragged. */
 async function dragging(): Promise<{ p95Ms: number; medianMs: number }> {
   const browser = await chromium.launch(CHROMIUM);
@@ -139,18 +151,7 @@ async function dragging(): Promise<{ p95Ms: number; medianMs: number }> {
     const grip = page.getByRole('slider', { name: 'Overflow lip' });
     const box = await grip.boundingBox();
     if (!box) continue;
-    await page.evaluate(() => {
-      const seen: number[] = [];
-      Object.assign(window, { seen });
-      const watch = (event: Event) => {
-        requestAnimationFrame(() => {
-          const { port1, port2 } = new MessageChannel();
-          port1.onmessage = () => seen.push(performance.now() - event.timeStamp);
-          port2.postMessage(null);
-        });
-      };
-      window.addEventListener('pointermove', watch, true);
-    });
+    await page.evaluate(WATCH);
     const [x, y] = [box.x + 30, box.y + 20];
     await page.mouse.move(x, y);
     await page.mouse.down();
@@ -159,7 +160,7 @@ async function dragging(): Promise<{ p95Ms: number; medianMs: number }> {
       await page.waitForTimeout(8);
     }
     await page.mouse.up();
-    times.push(...(await page.evaluate(() => (window as unknown as { seen: number[] }).seen)));
+    times.push(...((await page.evaluate('window.seen')) as number[]));
   }
   await browser.close();
   return { p95Ms: round(quantile(times, 0.95)), medianMs: round(median(times)) };
@@ -174,14 +175,17 @@ for (let i = 0; i < 5; i += 1) {
   await stop(server);
 }
 const { server } = await start(folder);
-const list = (await (await fetch(`${base}/api/planters`)).json()) as { planters: Saved[] };
-const result = {
-  evaluate: await evaluation(list.planters.map(({ design }) => design)),
-  drag: await dragging(),
-  firstPageKB: round(firstPageKilobytes()),
-  serverStartMs: round(median(starts)),
-  saveMs: round(await saves()),
-};
-await stop(server);
-rmSync(folder, { recursive: true });
-console.log(JSON.stringify(result, null, 2));
+try {
+  const list = (await (await fetch(`${base}/api/planters`)).json()) as { planters: Saved[] };
+  const result = {
+    evaluate: await evaluation(list.planters.map(({ design }) => design)),
+    drag: await dragging(),
+    firstPageKB: round(firstPageKilobytes()),
+    serverStartMs: round(median(starts)),
+    saveMs: round(await saves()),
+  };
+  console.log(JSON.stringify(result, null, 2));
+} finally {
+  await stop(server);
+  rmSync(folder, { recursive: true });
+}

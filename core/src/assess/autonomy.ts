@@ -13,7 +13,7 @@ const DAY = 86_400;
 const WILTING_BEGINS = 1;
 
 /** Slices that the reservoir is emptied in. */
-const SLICES = 40;
+const SLICES = 24;
 
 /** How long a full planter lasts with the same day over and over, in days. */
 export interface Autonomy {

@@ -43,12 +43,12 @@ export function plantsOf(planter: Planter): Shape[] {
 }
 
 function rootsAt(id: string, x: number, top: number, depth: number, spread: number): Shape[] {
-  const strands = 7;
+  const strands = 5;
   return Array.from({ length: strands }, (_, k) => {
     const lean = (k - (strands - 1) / 2) / ((strands - 1) / 2);
     const reach = depth * (1 - 0.35 * Math.abs(lean));
-    const points = Array.from({ length: 9 }, (_unused, s): Point => {
-      const t = s / 8;
+    const points = Array.from({ length: 7 }, (_unused, s): Point => {
+      const t = s / 6;
       const wander = Math.sin(t * 9 + k * 2.3) * 0.05 * spread * t;
       return [x + lean * spread * t ** 0.7 + wander, top - reach * t];
     });
@@ -83,12 +83,10 @@ function leafShape(id: string, from: Point, to: Point, size: number): Shape {
   ];
   return area(id, 'leaf', [
     at(-1.3, 0),
-    at(-0.7, 0.42),
-    at(0, 0.46),
-    at(0.7, 0.2),
+    at(-0.5, 0.44),
+    at(0.3, 0.36),
     at(1.1, 0),
-    at(0.7, -0.2),
-    at(0, -0.46),
-    at(-0.7, -0.42),
+    at(0.3, -0.36),
+    at(-0.5, -0.44),
   ]);
 }

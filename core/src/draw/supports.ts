@@ -92,14 +92,14 @@ function tub(planter: Planter, level: number) {
 function ventPair(id: string, x: number, r: number, top: number): Shape[] {
   const size = Math.min(VENT, r / 4, top / 8);
   return [-0.5, 0.5].flatMap((side) => [
-    octagon(`${id}-low${side}`, x + side * r, size * 2, size),
-    octagon(`${id}-high${side}`, x + side * r, top - size * 2, size),
+    hexagon(`${id}-low${side}`, x + side * r, size * 2, size),
+    hexagon(`${id}-high${side}`, x + side * r, top - size * 2, size),
   ]);
 }
 
-function octagon(id: string, x: number, z: number, r: number): Shape {
-  const points = Array.from({ length: 8 }, (_, i): Point => {
-    const angle = (i * Math.PI) / 4;
+function hexagon(id: string, x: number, z: number, r: number): Shape {
+  const points = Array.from({ length: 6 }, (_, i): Point => {
+    const angle = (i * Math.PI) / 3;
     return [x + r * Math.cos(angle), z + r * Math.sin(angle)];
   });
   return area(id, 'vent', points);
@@ -121,7 +121,7 @@ function bottle(planter: Planter, level: number) {
       return r * (1 - 0.65 * s * s * (3 - 2 * s));
     };
     const outline = (z0: number, z1: number): Point[] => {
-      const steps = Array.from({ length: 13 }, (_, k) => z0 + ((z1 - z0) * k) / 12);
+      const steps = Array.from({ length: 9 }, (_, k) => z0 + ((z1 - z0) * k) / 8);
       return [
         ...steps.map((z): Point => [x + widthAt(z), z]),
         ...steps.reverse().map((z): Point => [x - widthAt(z), z]),

@@ -14,8 +14,14 @@ export interface Holes {
   screened: boolean;
 }
 
-/** Strips that a hole is cut into for the sum. */
-const STRIPS = 16;
+/**
+ * Strips that a hole is cut into for the sum: midpoints in the angle about the wetted height, which
+ * resolves both ends of the hole. Share of the wetted height, and weight.
+ */
+const STRIPS: readonly (readonly [number, number])[] = Array.from({ length: 12 }, (_, i) => {
+  const angle = ((i + 0.5) / 12) * Math.PI;
+  return [(1 - Math.cos(angle)) / 2, (Math.sin(angle) * Math.PI) / 24] as const;
+});
 
 /**
  * Outflow with water standing `head` above the invert, by integrating Torricelli's velocity over
@@ -30,14 +36,12 @@ export function outflow(holes: Holes, head: number): number {
   const r = holes.diameter / 2;
   const wet = Math.min(head, holes.diameter);
   let sum = 0;
-  for (let i = 0; i < STRIPS; i += 1) {
-    // Midpoints in the angle about the wetted height, which resolves both ends of the hole.
-    const angle = ((i + 0.5) / STRIPS) * Math.PI;
-    const z = (wet / 2) * (1 - Math.cos(angle));
-    const breadth = 2 * Math.sqrt(Math.max(2 * r * z - z * z, 0));
-    sum += breadth * Math.sqrt(2 * GRAVITY * (head - z)) * Math.sin(angle);
+  for (const [share, weight] of STRIPS) {
+    const z = wet * share;
+    const breadthSquared = Math.max(2 * r * z - z * z, 0);
+    sum += weight * Math.sqrt(breadthSquared * (head - z));
   }
-  const integral = ((wet / 2) * Math.PI * sum) / STRIPS;
+  const integral = 2 * Math.sqrt(2 * GRAVITY) * wet * sum;
   return holes.count * DISCHARGE * (holes.screened ? SCREEN_OPEN : 1) * integral;
 }
 

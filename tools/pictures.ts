@@ -1,0 +1,103 @@
+import { spawn } from 'node:child_process';
+import { once } from 'node:events';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join, resolve } from 'node:path';
+import { chromium } from '@playwright/test';
+import { CHROMIUM } from '../e2e/playwright.config';
+
+/** Takes the pictures of the main views that the README shows, from the demo garden. */
+
+const root = resolve(import.meta.dirname, '..');
+const PORT = 4796;
+const base = `http://127.0.0.1:${PORT}`;
+const DESK = { width: 1280, height: 800 };
+const PHONE = { width: 390, height: 844 };
+
+interface Picture {
+  file: string;
+  /** A path, or the name of a demo planter and a room. */
+  at: string | { planter: string; room: string };
+  size: { width: number; height: number };
+  dark?: boolean;
+  us?: boolean;
+}
+
+const PICTURES: Picture[] = [
+  { file: 'garden', at: '/', size: DESK },
+  { file: 'garden-phone', at: '/', size: PHONE },
+  { file: 'start', at: '/new', size: DESK },
+  { file: 'bench', at: { planter: 'Tomato on the roof', room: 'wick' }, size: DESK },
+  {
+    file: 'bench-bottles',
+    at: { planter: 'Lettuces in the round tub', room: 'water' },
+    size: DESK,
+  },
+  {
+    file: 'bench-dark-us',
+    at: { planter: 'Aubergine, drilled too high', room: 'check' },
+    size: DESK,
+    dark: true,
+    us: true,
+  },
+  {
+    file: 'bench-phone',
+    at: { planter: 'Chard along the north wall', room: 'water' },
+    size: PHONE,
+  },
+];
+
+interface Listed {
+  planters: { id: string; design: { name: string } }[];
+}
+
+/** The demo garden, once the server answers. */
+async function listed(): Promise<Listed> {
+  for (;;) {
+    const answer = await fetch(`${base}/api/planters`).catch(() => null);
+    if (answer?.ok) return (await answer.json()) as Listed;
+    await new Promise((done) => setTimeout(done, 100));
+  }
+}
+
+const folder = mkdtempSync(join(tmpdir(), 'huerta-pictures-'));
+const server = spawn(process.execPath, ['server/dist/main.js'], {
+  cwd: root,
+  env: {
+    ...process.env,
+    HUERTA_DATA: folder,
+    HUERTA_PORT: String(PORT),
+    HUERTA_DEMO: '1',
+    HUERTA_LOG: 'error',
+  },
+  stdio: 'ignore',
+});
+try {
+  const { planters } = await listed();
+  const browser = await chromium.launch(CHROMIUM);
+  const only = process.argv.slice(2);
+  for (const { file, at, size, dark, us } of PICTURES) {
+    if (only.length > 0 && !only.includes(file)) continue;
+    const context = await browser.newContext({
+      viewport: size,
+      colorScheme: dark ? 'dark' : 'light',
+      reducedMotion: 'reduce',
+    });
+    const page = await context.newPage();
+    if (us) await page.addInitScript("localStorage.setItem('huerta.units', 'us')");
+    const planter =
+      typeof at === 'string' ? null : planters.find(({ design }) => design.name === at.planter);
+    await page.goto(
+      base + (typeof at === 'string' ? at : `/planters/${planter?.id}?room=${at.room}`),
+    );
+    await page.waitForLoadState('networkidle');
+    await page.waitForTimeout(400);
+    await page.screenshot({ path: join(root, 'docs/screenshots', `${file}.png`) });
+    await context.close();
+  }
+  await browser.close();
+} finally {
+  server.kill('SIGTERM');
+  await once(server, 'exit');
+  rmSync(folder, { recursive: true });
+}
