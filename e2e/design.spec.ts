@@ -120,7 +120,7 @@ test('pouring shows where the water stands, and when it runs over', async ({ pag
   await openBench(page, designOf('cloth-pail'));
   await page.getByRole('button', { name: 'Empty', exact: true }).click();
   await expect(page.getByText('Empty. Pour to see')).toBeVisible();
-  const litre = page.getByRole('button', { name: '+ litre' });
+  const litre = page.getByRole('button', { name: '+ 1 L' });
   await litre.click();
   await litre.click();
   await expect(page.getByText(/^2.L poured: it stands at 38.mm\.$/)).toBeVisible();

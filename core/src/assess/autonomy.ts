@@ -15,6 +15,12 @@ const WILTING_BEGINS = 1;
 /** Slices that the reservoir is emptied in. */
 const SLICES = 24;
 
+/** Days as they are said to a person: to the half below, from ten on to the whole, never rounded up. */
+export function cautiousDays(days: number): number {
+  if (!Number.isFinite(days)) return days;
+  return days >= 10 ? Math.floor(days) : Math.floor(days * 2) / 2;
+}
+
 /** How long a full planter lasts with the same day over and over, in days. */
 export interface Autonomy {
   /** Until plants wilt: reservoir, then what the soil holds. */

@@ -87,7 +87,15 @@ export const textarea = defineRecipe({
 export const field = defineSlotRecipe({
   slots: fieldAnatomy.keys(),
   base: {
-    root: { display: 'flex', flexDirection: 'column', gap: '0.5', w: 'full', minW: 0 },
+    root: {
+      display: 'flex',
+      flexDirection: 'column',
+      gap: '0.5',
+      w: 'full',
+      minW: 0,
+      // A sentence about what is wrong gets the whole width of a pair.
+      _invalid: { gridColumn: '1 / -1' },
+    },
     label: { fontSize: 'xs', color: 'faint', lineHeight: 'tight' },
     helperText: { fontSize: 'xs', color: 'faint', lineHeight: 1.3 },
     errorText: { fontSize: 'xs', color: 'harm', fontWeight: 'medium', lineHeight: 1.3 },

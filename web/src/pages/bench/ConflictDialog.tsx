@@ -1,6 +1,6 @@
 import { Box, Button, Dialog, Grid, Portal, Text } from '@chakra-ui/react';
 import type { PlanterResource } from '@huerta/contract';
-import { evaluate, section, type PlanterDesign } from '@huerta/core';
+import { cautiousDays, evaluate, section, type PlanterDesign } from '@huerta/core';
 import { useMemo, useState } from 'react';
 import { useWords } from '../../app/preferences';
 import { SmallSection } from '../../drawing/SmallSection';
@@ -79,8 +79,9 @@ function Version({ title, design }: { title: string; design: PlanterDesign }) {
         {design.name}
       </Text>
       <Text fontSize="sm">
-        {write(figures.usable, 'volume')} to use, lasts {write(figures.lastsHot.days, 'days')} when
-        hot, {findings.length} findings
+        {write(figures.usable, 'volume')} to use, lasts{' '}
+        {write(cautiousDays(figures.lastsHot.days), 'days')} when hot,{' '}
+        {findings.length === 1 ? 'one finding' : `${findings.length} findings`}
       </Text>
     </Box>
   );

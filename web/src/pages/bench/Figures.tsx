@@ -1,4 +1,4 @@
-import type { QuantityKind } from '@huerta/core';
+import { cautiousDays, type QuantityKind } from '@huerta/core';
 import { useWords } from '../../app/preferences';
 import { useBench } from './bench';
 
@@ -8,10 +8,6 @@ interface Figure {
   kind: QuantityKind;
   small: string;
 }
-
-/** Days are said to the half below, never rounded up. */
-const cautiously = (days: number): number =>
-  days >= 10 ? Math.floor(days) : Math.floor(days * 2) / 2;
 
 /** The four figures that matter, to be read at arm's length. */
 export function Figures({ compact }: { compact: boolean }) {
@@ -31,10 +27,10 @@ export function Figures({ compact }: { compact: boolean }) {
     },
     {
       label: compact ? 'Hot days' : 'Lasts, hot days',
-      value: cautiously(lastsHot.days),
+      value: cautiousDays(lastsHot.days),
       kind: 'days',
       small: Number.isFinite(lastsMild.days)
-        ? `${write(cautiously(lastsHot.reservoirDays), 'days')} from the reservoir; mild ${write(cautiously(lastsMild.days), 'days')}`
+        ? `${write(cautiousDays(lastsHot.reservoirDays), 'days')} from the reservoir; mild ${write(cautiousDays(lastsMild.days), 'days')}`
         : 'nothing drinks from it',
     },
     {

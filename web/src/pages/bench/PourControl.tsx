@@ -25,7 +25,7 @@ export function PourControl({ poured, pour, onPour, onFull }: PourControlProps) 
   const lip = planter.heights.invert ?? planter.heights.rim;
   const most = planter.storage.volumeBelow(lip) * PAST_FULL;
   const jug = JUG[units];
-  const vessel = units === 'us' ? 'quart' : 'litre';
+  const vessel = units === 'us' ? '1 qt' : '1 L';
   const now = useRef({ poured, most, onPour });
   useEffect(() => {
     now.current = { poured, most, onPour };

@@ -1,6 +1,6 @@
 import { Box, Text } from '@chakra-ui/react';
 import type { PlanterResource } from '@huerta/contract';
-import type { Assessment, Section } from '@huerta/core';
+import { cautiousDays, type Assessment, type Section } from '@huerta/core';
 import { Link } from 'react-router';
 import { useWords } from '../../app/preferences';
 import { SeverityMark } from '../../components/Severity';
@@ -67,7 +67,7 @@ export function GardenEntry({ resource, assessment, drawing, scale, height }: Ga
           {' · '}
           {figures.lastsHot.days > 0 && Number.isFinite(figures.lastsHot.days) ? (
             <>
-              lasts <b>{write(Math.floor(figures.lastsHot.days * 10) / 10, 'days')}</b> when hot
+              lasts <b>{write(cautiousDays(figures.lastsHot.days), 'days')}</b> when hot
             </>
           ) : (
             'nothing planted'
