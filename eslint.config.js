@@ -78,6 +78,7 @@ export default tseslint.config(
     languageOptions: { globals: globals.browser },
     rules: reactHooks.configs.recommended.rules,
   },
+  { files: ['**/*.cjs'], rules: { '@typescript-eslint/no-require-imports': 'off' } },
   ...coreDirections,
   room('contract', ['@huerta/server', '@huerta/web', 'react', 'express']),
   room('server', ['@huerta/web', 'react']),

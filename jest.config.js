@@ -1,9 +1,12 @@
+import { join } from 'node:path';
+
 export default {
   projects: ['core', 'contract', 'server', 'web'].map((name) => ({
     displayName: name,
     rootDir: `<rootDir>/${name}`,
     testMatch: ['<rootDir>/src/**/*.test.{ts,tsx}'],
     testEnvironment: 'node',
+    setupFiles: [join(import.meta.dirname, 'jest.setup.cjs')],
     transform: {
       '\\.[tj]sx?$': [
         '@swc/jest',

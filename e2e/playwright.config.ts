@@ -26,7 +26,7 @@ export default defineConfig({
   workers: 2,
   retries: 0,
   timeout: 30_000,
-  reporter: [['list'], ['json', { outputFile: join(root, 'test-results', 'e2e.json') }]],
+  reporter: [['list'], ['json', { outputFile: join(root, '.cache', 'results', 'e2e.json') }]],
   use: {
     baseURL: `http://localhost:${PORT}`,
     launchOptions: CHROMIUM,

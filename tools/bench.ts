@@ -1,17 +1,14 @@
-import { spawn, type ChildProcess } from 'node:child_process';
-import { once } from 'node:events';
-import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join, resolve } from 'node:path';
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
 import { chromium } from '@playwright/test';
 import type { PlanterDesign } from '@huerta/core';
 import { build } from 'vite';
 import { CHROMIUM } from '../e2e/playwright.config';
+import { plantersAt, root, scratchFolder, serve, type ServedPlanter } from './served';
 
 /** Measures what the product promises to be quick at, on this machine, and prints one JSON object. */
 
-const root = resolve(import.meta.dirname, '..');
 const PORT = 4795;
 const base = `http://127.0.0.1:${PORT}`;
 
@@ -23,7 +20,7 @@ const round = (value: number): number => Number(value.toPrecision(3));
 
 /** Core bundled as the pages get it, so that no development transform is measured. */
 async function evaluation(designs: PlanterDesign[]) {
-  const outDir = mkdtempSync(join(tmpdir(), 'huerta-bench-core-'));
+  const { folder: outDir, remove } = scratchFolder();
   await build({
     root,
     logLevel: 'silent',
@@ -42,7 +39,7 @@ async function evaluation(designs: PlanterDesign[]) {
     name: design.name,
     ms: round(median(Array.from({ length: 300 }, () => once(design)))),
   }));
-  rmSync(outDir, { recursive: true });
+  remove();
   return {
     medianMs: round(median(byDesign.map(({ ms }) => ms))),
     heaviest: sortedBy(byDesign, ({ ms }) => -ms)[0],
@@ -52,40 +49,16 @@ async function evaluation(designs: PlanterDesign[]) {
 const sortedBy = <T>(list: T[], key: (item: T) => number): T[] =>
   [...list].sort((a, b) => key(a) - key(b));
 
-async function start(folder: string): Promise<{ server: ChildProcess; ms: number }> {
+async function startTime(folder: string): Promise<number> {
   const begin = performance.now();
-  const server = spawn(process.execPath, ['server/dist/main.js'], {
-    cwd: root,
-    env: {
-      ...process.env,
-      HUERTA_DATA: folder,
-      HUERTA_PORT: String(PORT),
-      HUERTA_DEMO: '1',
-      HUERTA_LOG: 'error',
-    },
-    stdio: ['ignore', 'ignore', 'inherit'],
-  });
-  for (;;) {
-    const answer = await fetch(`${base}/api/planters`).catch(() => null);
-    if (answer?.ok) return { server, ms: performance.now() - begin };
-    await new Promise((done) => setTimeout(done, 10));
-  }
-}
-
-async function stop(server: ChildProcess): Promise<void> {
-  server.kill('SIGTERM');
-  await once(server, 'exit');
-}
-
-interface Saved {
-  id: string;
-  revision: number;
-  design: PlanterDesign;
+  const served = await serve(folder, PORT);
+  const ms = performance.now() - begin;
+  await served.stop();
+  return ms;
 }
 
 async function saves(): Promise<number> {
-  const list = (await (await fetch(`${base}/api/planters`)).json()) as { planters: Saved[] };
-  let planter = list.planters[0] as Saved;
+  let planter = (await plantersAt(base))[0] as ServedPlanter;
   const times: number[] = [];
   for (let i = 0; i < 120; i += 1) {
     const body = { revision: planter.revision, design: { ...planter.design, notes: `save ${i}` } };
@@ -95,7 +68,7 @@ async function saves(): Promise<number> {
       headers: { 'content-type': 'application/json' },
       body: JSON.stringify(body),
     });
-    planter = (await answer.json()) as Saved;
+    planter = (await answer.json()) as ServedPlanter;
     if (i >= 20) times.push(performance.now() - begin);
   }
   return median(times);
@@ -144,9 +117,8 @@ const WATCH = `
 async function dragging(): Promise<{ p95Ms: number; medianMs: number }> {
   const browser = await chromium.launch(CHROMIUM);
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
-  const list = (await (await fetch(`${base}/api/planters`)).json()) as { planters: Saved[] };
   const times: number[] = [];
-  for (const { id } of list.planters.slice(0, 5)) {
+  for (const { id } of (await plantersAt(base)).slice(0, 5)) {
     await page.goto(`${base}/planters/${id}?room=water`);
     const grip = page.getByRole('slider', { name: 'Overflow lip' });
     const box = await grip.boundingBox();
@@ -166,19 +138,15 @@ async function dragging(): Promise<{ p95Ms: number; medianMs: number }> {
   return { p95Ms: round(quantile(times, 0.95)), medianMs: round(median(times)) };
 }
 
-const folder = mkdtempSync(join(tmpdir(), 'huerta-bench-'));
-await stop((await start(folder)).server);
+const { folder, remove } = scratchFolder();
+await startTime(folder);
 const starts: number[] = [];
-for (let i = 0; i < 5; i += 1) {
-  const { server, ms } = await start(folder);
-  starts.push(ms);
-  await stop(server);
-}
-const { server } = await start(folder);
+for (let i = 0; i < 5; i += 1) starts.push(await startTime(folder));
+const served = await serve(folder, PORT);
 try {
-  const list = (await (await fetch(`${base}/api/planters`)).json()) as { planters: Saved[] };
+  const designs = (await plantersAt(base)).map(({ design }) => design);
   const result = {
-    evaluate: await evaluation(list.planters.map(({ design }) => design)),
+    evaluate: await evaluation(designs),
     drag: await dragging(),
     firstPageKB: round(firstPageKilobytes()),
     serverStartMs: round(median(starts)),
@@ -186,6 +154,6 @@ try {
   };
   console.log(JSON.stringify(result, null, 2));
 } finally {
-  await stop(server);
-  rmSync(folder, { recursive: true });
+  await served.stop();
+  remove();
 }

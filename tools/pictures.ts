@@ -1,16 +1,11 @@
-import { spawn } from 'node:child_process';
-import { once } from 'node:events';
-import { mkdtempSync, rmSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join, resolve } from 'node:path';
+import { join } from 'node:path';
 import { chromium } from '@playwright/test';
 import { CHROMIUM } from '../e2e/playwright.config';
+import { plantersAt, root, scratchFolder, serve } from './served';
 
 /** Takes the pictures of the main views that the README shows, from the demo garden. */
 
-const root = resolve(import.meta.dirname, '..');
 const PORT = 4796;
-const base = `http://127.0.0.1:${PORT}`;
 const DESK = { width: 1280, height: 800 };
 const PHONE = { width: 390, height: 844 };
 
@@ -47,33 +42,10 @@ const PICTURES: Picture[] = [
   },
 ];
 
-interface Listed {
-  planters: { id: string; design: { name: string } }[];
-}
-
-/** The demo garden, once the server answers. */
-async function listed(): Promise<Listed> {
-  for (;;) {
-    const answer = await fetch(`${base}/api/planters`).catch(() => null);
-    if (answer?.ok) return (await answer.json()) as Listed;
-    await new Promise((done) => setTimeout(done, 100));
-  }
-}
-
-const folder = mkdtempSync(join(tmpdir(), 'huerta-pictures-'));
-const server = spawn(process.execPath, ['server/dist/main.js'], {
-  cwd: root,
-  env: {
-    ...process.env,
-    HUERTA_DATA: folder,
-    HUERTA_PORT: String(PORT),
-    HUERTA_DEMO: '1',
-    HUERTA_LOG: 'error',
-  },
-  stdio: 'ignore',
-});
+const { folder, remove } = scratchFolder();
+const served = await serve(folder, PORT);
 try {
-  const { planters } = await listed();
+  const planters = await plantersAt(served.base);
   const browser = await chromium.launch(CHROMIUM);
   const only = process.argv.slice(2);
   for (const { file, at, size, dark, us } of PICTURES) {
@@ -88,7 +60,7 @@ try {
     const planter =
       typeof at === 'string' ? null : planters.find(({ design }) => design.name === at.planter);
     await page.goto(
-      base + (typeof at === 'string' ? at : `/planters/${planter?.id}?room=${at.room}`),
+      served.base + (typeof at === 'string' ? at : `/planters/${planter?.id}?room=${at.room}`),
     );
     await page.waitForLoadState('networkidle');
     await page.waitForTimeout(400);
@@ -97,7 +69,6 @@ try {
   }
   await browser.close();
 } finally {
-  server.kill('SIGTERM');
-  await once(server, 'exit');
-  rmSync(folder, { recursive: true });
+  await served.stop();
+  remove();
 }

@@ -3,7 +3,8 @@ import { mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { build, installChromium, installPackages, must, root } from './setup.mjs';
 
-const results = join(root, 'test-results');
+// Not in Playwright's own folder, which it empties when it starts.
+const results = join(root, '.cache', 'results');
 rmSync(results, { recursive: true, force: true });
 mkdirSync(results, { recursive: true });
 

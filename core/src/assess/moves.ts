@@ -1,10 +1,9 @@
-import { airCeiling, type Change, type Patch, type PlanterDesign } from '../design';
+import { airCeiling, USUAL_AIR_GAP, type Change, type Patch, type PlanterDesign } from '../design';
 import { LEAST_SOIL } from '../planter';
 
 /** Changes that several remedies are made of. Lengths in metres. */
 
-/** The usual air gap that remedies aim at, and the least that roots need. */
-export const USUAL_AIR_GAP = 0.02;
+/** The least air gap that roots need. */
 export const LEAST_AIR_GAP = 0.01;
 
 const MM = 1000;

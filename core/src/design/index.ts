@@ -22,3 +22,12 @@ export { applyPatch, type Patch, type Change } from './patch';
 export { BUILDS, buildOf, changeBuild, type BuildId } from './builds';
 export { STARTING_POINTS, type StartingPoint } from './presets';
 export { soilBaseHeight, airCeiling, invertOf } from './heights';
+export {
+  holeForPipe,
+  USUAL_AIR_GAP,
+  USUAL_CLOTH,
+  USUAL_CUP,
+  usualOverflow,
+  usualTube,
+  usualTubeLength,
+} from './usual';

@@ -1,10 +1,6 @@
-import { PIPES, bitFor, METRIC_BITS, ROUND_VESSELS, type PipeId } from '../catalog';
-import {
-  DESIGN_VERSION,
-  type ClothWickDesign,
-  type FillTubeDesign,
-  type PlanterDesign,
-} from './schema';
+import { ROUND_VESSELS } from '../catalog';
+import { DESIGN_VERSION, type PlanterDesign } from './schema';
+import { USUAL_CLOTH, USUAL_CUP, usualOverflow, usualTube } from './usual';
 
 const MM_PER_DAY = 1e-3 / 86_400;
 const MM_PER_HOUR = 1e-3 / 3600;
@@ -18,29 +14,6 @@ export interface StartingPoint {
   says: string;
   design: PlanterDesign;
 }
-
-const HAND = 0.1;
-
-function tubeFor(depth: number, pipe: PipeId): FillTubeDesign {
-  return {
-    pipe,
-    length: Math.ceil((depth + HAND) * 1000) / 1000,
-    hole: bitFor(PIPES[pipe].outside + 0.001, METRIC_BITS),
-    foot: 'bevel',
-    cap: 'cap',
-  };
-}
-
-const COTTON: ClothWickDesign = {
-  kind: 'cloth',
-  material: 'cotton-cloth',
-  legs: 4,
-  width: 0.06,
-  thickness: 0.0015,
-  foot: 0,
-  spread: 0.08,
-  strip: null,
-};
 
 const { name: _pailName, ...PAIL } = ROUND_VESSELS['pail-20'];
 
@@ -106,9 +79,9 @@ const CLOTH_PAIL: PlanterDesign = {
     thickness: 0.003,
     supports: { kind: 'ring', diameter: 0.16, wall: 0.0047, vents: 'both' },
   },
-  overflow: { kind: 'hole', centre: 0.086, diameter: 0.012, count: 1, screened: true },
-  wicks: [COTTON],
-  fillTube: tubeFor(PAIL.depth, 'mm-32'),
+  overflow: usualOverflow(0.1),
+  wicks: [USUAL_CLOTH],
+  fillTube: usualTube(PAIL.depth),
   separator: 'fabric',
   soil: { ...BLANK.soil, mulch: 'straw' },
   planting: { crop: 'pepper', count: 1, foliage: 0.45 },
@@ -123,8 +96,8 @@ const CUP_PAIL: PlanterDesign = {
     thickness: 0.0025,
     supports: { kind: 'tubs', count: 4, diameter: 0.065, wall: 0.0008, vents: 'both' },
   },
-  overflow: { kind: 'hole', centre: 0.076, diameter: 0.012, count: 1, screened: true },
-  wicks: [{ kind: 'cup', count: 1, diameter: 0.1, foot: 0 }],
+  overflow: usualOverflow(0.09),
+  wicks: [{ ...USUAL_CUP, diameter: 0.1 }],
   planting: { crop: 'basil', count: 3, foliage: 0.22 },
 };
 
@@ -139,7 +112,7 @@ const BOTTLE_PAIL: PlanterDesign = {
     wall: 0.0004,
     vents: 'both',
   },
-  overflow: { kind: 'hole', centre: 0.106, diameter: 0.012, count: 3, screened: true },
+  overflow: { ...usualOverflow(0.12), count: 3 },
   wicks: [],
   separator: 'none',
   planting: { crop: 'chard', count: 2, foliage: 0.3 },

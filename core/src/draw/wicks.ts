@@ -68,11 +68,8 @@ export function cutCups({
   design,
   layout,
 }: Planter): { x: number; r: number; foot: number; i: number }[] {
-  const feet = design.wicks.flatMap((wick) =>
-    wick.kind === 'cup' ? Array<number>(wick.count).fill(wick.foot) : [],
-  );
   return layout.cups
-    .map((cup, i) => ({ ...cup, i, foot: feet[i] ?? 0 }))
+    .map((cup, i) => ({ ...cup, i, foot: design.wicks[cup.wick]?.foot ?? 0 }))
     .filter(({ y, r }) => Math.abs(y) < r);
 }
 

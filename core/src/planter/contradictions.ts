@@ -9,6 +9,9 @@ export interface Contradiction {
   message: Message;
 }
 
+/** Share of the floor that one cloth wick’s legs may fill. */
+const MOST_CLOTH = 0.1;
+
 /** Least depth of soil that still makes a planter rather than a bucket of water, metres. */
 export const LEAST_SOIL = 0.02;
 
@@ -105,6 +108,15 @@ function wickSizes({ vessel, reservoir, wicks }: PlanterDesign): Contradiction[]
         {
           path: ['wicks', i, 'foot'],
           message: say`The wick’s foot at ${q(wick.foot, 'length')} is not below the soil, which begins at ${q(top, 'length')}. Lower the foot.`,
+        },
+      ];
+    }
+    const floor = (Math.PI / 4) * vessel.bottomDiameter ** 2;
+    if (wick.kind === 'cloth' && wick.legs * wick.width * wick.thickness > floor * MOST_CLOTH) {
+      return [
+        {
+          path: ['wicks', i, 'legs'],
+          message: say`${q(wick.legs, 'count')} legs of ${q(wick.width, 'length')} by ${q(wick.thickness, 'length')} would fill most of the reservoir. Use fewer, narrower or thinner legs.`,
         },
       ];
     }

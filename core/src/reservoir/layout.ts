@@ -7,12 +7,18 @@ import { arrange, fullest, type Circle } from './arrange';
 /** Thickness of a packed cup's own wall, metres. */
 export const CUP_WALL = 0.001;
 
+/** A packed cup on the floor. */
+interface StandingCup extends Circle {
+  wick: number;
+}
+
 /** Where everything stands on the floor, seen from above; the section is cut along y = 0. */
 export interface FloorLayout {
   /** Radius that everything must keep inside, metres. */
   floorRadius: number;
   tube: Circle | null;
-  cups: Circle[];
+  /** With the index of the wick that each belongs to. */
+  cups: StandingCup[];
   supports: Circle[];
   /** How many supports of this size there is room for, at least as many as are placed. */
   supportRoom: () => number;
@@ -35,16 +41,16 @@ export function layOut(design: PlanterDesign): FloorLayout {
     ? tubeCircle(PIPES[fillTube.pipe].outside / 2, R, ring, support.wall)
     : null;
 
-  const cupSizes = wicks.flatMap((wick) =>
-    wick.kind === 'cup' ? [{ r: wick.diameter / 2 + CUP_WALL, count: wick.count }] : [],
+  const cupSizes = wicks.flatMap((wick, i) =>
+    wick.kind === 'cup' ? [{ r: wick.diameter / 2 + CUP_WALL, count: wick.count, wick: i }] : [],
   );
   const inRing = ring ? ring.r - support.wall : R;
-  const cups: Circle[] = [];
+  const cups: StandingCup[] = [];
   let cupRoom: number | null = null;
-  for (const { r, count } of cupSizes) {
+  for (const { r, count, wick } of cupSizes) {
     const taken = tube ? [tube, ...cups] : cups;
     const placed = arrange(inRing, r, count, taken);
-    cups.push(...placed);
+    cups.push(...placed.map((circle) => ({ ...circle, wick })));
     if (placed.length < count) cupRoom = placed.length;
   }
 

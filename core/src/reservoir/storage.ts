@@ -44,12 +44,12 @@ export function storageOf(design: PlanterDesign, vessel: Vessel, layout: FloorLa
   const tubeOuter = tube ? circleArea(tube.outside) : 0;
   const tubeInner = tube ? circleArea(tube.inside) : 0;
   const tubeTop = design.fillTube ? Math.min(design.fillTube.length, vessel.depth) : 0;
-  const wicks = design.wicks.map((wick) =>
+  const wicks = design.wicks.map((wick, i) =>
     wick.kind === 'cup'
       ? {
           foot: wick.foot,
           kept:
-            wick.count *
+            layout.cups.filter((cup) => cup.wick === i).length *
             (circleArea(wick.diameter + 2 * CUP_WALL) - inMix * circleArea(wick.diameter)),
         }
       : {

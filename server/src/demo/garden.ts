@@ -1,10 +1,8 @@
 import {
   applyPatch,
-  bitFor,
-  METRIC_BITS,
-  PIPES,
   ROUND_VESSELS,
   STARTING_POINTS,
+  usualTube,
   type Patch,
   type PlanterDesign,
 } from '@huerta/core';
@@ -90,13 +88,7 @@ export const DEMO_GARDEN: readonly PlanterDesign[] = [
     set(['reservoir', 'supports', 'diameter'], 0.06),
     set(['wicks', 0, 'diameter'], 0.07),
     set(['overflow', 'centre'], 0.046),
-    set(['fillTube'], {
-      pipe: 'mm-25',
-      length: 0.34,
-      hole: bitFor(PIPES['mm-25'].outside + 0.001, METRIC_BITS),
-      foot: 'notch',
-      cap: 'sponge',
-    }),
+    set(['fillTube'], { ...usualTube(PAIL_10.depth, 'mm-25'), foot: 'notch', cap: 'sponge' }),
     set(['planting'], { crop: 'mint', count: 1, foliage: 0.3 }),
     set(['place', 'name'], 'Well, in the shade of the fig'),
     set(['place', 'exposure'], 'sheltered'),

@@ -1,19 +1,18 @@
-import { bitFor, METRIC_BITS, PIPES } from '../../catalog';
+import { PIPES } from '../../catalog';
+import { holeForPipe, usualTube, usualTubeLength } from '../../design';
 import { q, say } from '../../quantity';
 import type { Draft, Rule } from '../finding';
-import { set, upToMm } from '../moves';
+import { set } from '../moves';
 
 /** A hole needs this much more than the pipe, and beyond the second soil falls through. Metres. */
 const CLEARANCE = 0.0005;
 const LOOSE = 0.008;
-/** The tube stands at least this far above the rim; a hand's width is usual. Metres. */
+/** The tube stands at least this far above the rim, metres. */
 const LEAST_PROUD = 0.02;
-const HAND = 0.1;
 
-const USUAL_PIPE = 'mm-32';
-
-export const tubeMissing: Rule = ({ design, planter: { heights } }) =>
-  design.fillTube
+export const tubeMissing: Rule = ({ design, planter: { heights } }) => {
+  const tube = usualTube(heights.rim);
+  return design.fillTube
     ? []
     : [
         {
@@ -23,25 +22,18 @@ export const tubeMissing: Rule = ({ design, planter: { heights } }) =>
           text: say`Without a fill tube all water goes through the soil: it washes fines down into the reservoir and there is no way to dip the level.`,
           propose: () => [
             {
-              label: say`Add a ${PIPES[USUAL_PIPE].name} with a bevelled foot`,
-              patch: [
-                set(['fillTube'], {
-                  pipe: USUAL_PIPE,
-                  length: upToMm(heights.rim + HAND),
-                  hole: bitFor(PIPES[USUAL_PIPE].outside + 0.001, METRIC_BITS),
-                  foot: 'bevel',
-                  cap: 'cap',
-                }),
-              ],
+              label: say`Add a ${PIPES[tube.pipe].name} with a bevelled foot`,
+              patch: [set(['fillTube'], tube)],
             },
           ],
         },
       ];
+};
 
 export const tubeHole: Rule = ({ design: { fillTube, reservoir } }) => {
   if (!fillTube || reservoir.kind !== 'platform') return [];
   const { outside, name } = PIPES[fillTube.pipe];
-  const right = bitFor(outside + 0.001, METRIC_BITS);
+  const right = holeForPipe(fillTube.pipe);
   const propose = () => [
     { label: say`Drill ${q(right, 'length')}`, patch: [set(['fillTube', 'hole'], right)] },
   ];
@@ -72,7 +64,7 @@ export const tubeHole: Rule = ({ design: { fillTube, reservoir } }) => {
 
 export const tubeLength: Rule = ({ design: { fillTube }, planter: { heights } }) => {
   if (!fillTube || fillTube.length >= heights.rim + LEAST_PROUD - 1e-9) return [];
-  const right = upToMm(heights.rim + HAND);
+  const right = usualTubeLength(heights.rim);
   const short = heights.rim + LEAST_PROUD - fillTube.length;
   return [
     {

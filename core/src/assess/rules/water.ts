@@ -1,5 +1,5 @@
 import { METRIC_BITS } from '../../catalog';
-import { invertOf, type OverflowDesign } from '../../design';
+import { invertOf, USUAL_AIR_GAP, usualOverflow, type OverflowDesign } from '../../design';
 import { q, say } from '../../quantity';
 import { outflow } from '../../reservoir';
 import type { Remedy, Rule } from '../finding';
@@ -11,7 +11,6 @@ import {
   moveBase,
   set,
   upToMm,
-  USUAL_AIR_GAP,
 } from '../moves';
 import { rootRoom } from '../figures';
 
@@ -112,13 +111,10 @@ export const overflowMissing: Rule = ({ design, planter: { heights, vessel } }) 
       text,
       propose: () =>
         [0.012, 0.02].map((diameter) => {
-          const lip = Math.max(heights.ceiling - USUAL_AIR_GAP, heights.ceiling / 2);
-          const centre = downToMm(lip + diameter / 2);
+          const hole = usualOverflow(heights.ceiling, diameter);
           return {
-            label: say`Drill one of ${q(diameter, 'length')} at ${q(centre, 'length')}`,
-            patch: [
-              set(['overflow'], { kind: 'hole', centre, diameter, count: 1, screened: true }),
-            ],
+            label: say`Drill one of ${q(diameter, 'length')} at ${q(hole.centre, 'length')}`,
+            patch: [set(['overflow'], hole)],
           };
         }),
     },

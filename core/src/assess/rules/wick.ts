@@ -1,5 +1,5 @@
 import { CLOTHS } from '../../catalog';
-import type { ClothWickDesign, CupWickDesign } from '../../design';
+import { USUAL_CLOTH, USUAL_CUP, type ClothWickDesign, type CupWickDesign } from '../../design';
 import { q, say } from '../../quantity';
 import type { Bench, Remedy, Rule } from '../finding';
 import { downToMm, gapToKeep, moveBase, set, upToMm } from '../moves';
@@ -11,18 +11,6 @@ const MARGIN = 1.25;
 /** Share of the reservoir that may be stranded before it is a weakness. */
 const MUCH_STRANDED = 0.4;
 
-/** Cloth long enough to be cut from an old shirt or towel: 4 legs of 60 by 1.5 mm. */
-const NEW_CLOTH: ClothWickDesign = {
-  kind: 'cloth',
-  material: 'cotton-cloth',
-  legs: 4,
-  width: 0.06,
-  thickness: 0.0015,
-  foot: 0,
-  spread: 0.08,
-  strip: null,
-};
-
 export const wickMissing: Rule = ({ design, planter }) =>
   planter.wicks.length > 0
     ? []
@@ -33,16 +21,16 @@ export const wickMissing: Rule = ({ design, planter }) =>
           room: 'wick',
           text: say`No wick joins the water to the soil: the reservoir will stay full while the plants dry out.`,
           propose: () => [
-            { label: say`Add four legs of cotton cloth`, patch: [set(['wicks'], [NEW_CLOTH])] },
+            { label: say`Add four legs of cotton cloth`, patch: [set(['wicks'], [USUAL_CLOTH])] },
             {
               label: say`Add a wide strip of cotton cloth`,
-              patch: [set(['wicks'], [{ ...NEW_CLOTH, legs: 8, width: 0.1 }])],
+              patch: [set(['wicks'], [{ ...USUAL_CLOTH, legs: 8, width: 0.1 }])],
             },
             ...(design.reservoir.kind === 'platform'
               ? [
                   {
                     label: say`Hang in a packed cup of ${q(0.1, 'length')}`,
-                    patch: [set(['wicks'], [{ kind: 'cup', count: 1, diameter: 0.1, foot: 0 }])],
+                    patch: [set(['wicks'], [{ ...USUAL_CUP, diameter: 0.1 }])],
                   },
                 ]
               : []),
@@ -172,8 +160,8 @@ function strongerCup(wick: CupWickDesign, i: number, factor: number): Remedy[] {
 
 /** Adding cloth legs beside whatever is there. */
 const addCloth = (bench: Bench, legs: number): Remedy => ({
-  label: say`Add ${q(legs, 'count')} legs of cotton cloth, ${q(NEW_CLOTH.width, 'length')} wide`,
-  patch: [set(['wicks'], [...bench.design.wicks.slice(0, 5), { ...NEW_CLOTH, legs }])],
+  label: say`Add ${q(legs, 'count')} legs of cotton cloth, ${q(USUAL_CLOTH.width, 'length')} wide`,
+  patch: [set(['wicks'], [...bench.design.wicks.slice(0, 5), { ...USUAL_CLOTH, legs }])],
 });
 
 export const wickWeak: Rule = (bench) => {

@@ -1,17 +1,10 @@
 import { Button } from '@chakra-ui/react';
-import { bitFor, CAPS, FEET, FIELDS, METRIC_BITS, PIPES, type PipeId } from '@huerta/core';
+import { CAPS, FEET, FIELDS, holeForPipe, PIPES, usualTube } from '@huerta/core';
 import { useState } from 'react';
 import { useWords } from '../../../app/preferences';
 import { ChoiceField } from '../../../components/ChoiceField';
 import { useBench } from '../bench';
 import { Group, Measure, Pair, Says } from './parts';
-
-const USUAL: PipeId = 'mm-32';
-/** A hand's width above the rim, and play in the platform's hole, metres. */
-const HAND = 0.1;
-const PLAY = 0.001;
-
-const holeFor = (pipe: PipeId) => bitFor(PIPES[pipe].outside + PLAY, METRIC_BITS);
 
 /** The pipe that water goes down by. */
 export function TubeRoom() {
@@ -20,13 +13,7 @@ export function TubeRoom() {
   const [refusal, setRefusal] = useState('');
   const { fillTube } = design;
   if (!fillTube) {
-    const tube = {
-      pipe: USUAL,
-      length: Math.ceil((planter.heights.rim + HAND) * 1000) / 1000,
-      hole: holeFor(USUAL),
-      foot: 'bevel',
-      cap: 'cap',
-    };
+    const tube = usualTube(planter.heights.rim);
     return (
       <>
         <Says>No fill tube: all water goes in from the top.</Says>
@@ -53,7 +40,7 @@ export function TubeRoom() {
         onChoose={(value) => {
           const refused = change([
             { path: ['fillTube', 'pipe'], value },
-            { path: ['fillTube', 'hole'], value: holeFor(value) },
+            { path: ['fillTube', 'hole'], value: holeForPipe(value) },
           ]);
           setRefusal(refused ? `Not taken: ${tell(refused)}` : '');
         }}
@@ -61,7 +48,7 @@ export function TubeRoom() {
       />
       <Says>
         It is really {write(pipe.outside, 'length')} across outside and{' '}
-        {write(pipe.inside, 'length')} inside. Drill {write(holeFor(fillTube.pipe), 'length')}.
+        {write(pipe.inside, 'length')} inside. Drill {write(holeForPipe(fillTube.pipe), 'length')}.
       </Says>
       <Pair>
         <Measure path={['fillTube', 'length']} spec={FIELDS.tube.length} value={fillTube.length} />

@@ -5,6 +5,7 @@ import {
   changeBuild,
   FIELDS,
   invertOf,
+  usualOverflow,
   VENTS,
   type PlanterDesign,
 } from '@huerta/core';
@@ -168,22 +169,9 @@ function OverflowGroup({ overflow }: { overflow: NonNullable<PlanterDesign['over
   );
 }
 
-/** A new overflow: this far below the platform, and this wide, metres. */
-const GAP = 0.02;
-const HOLE = 0.012;
-
 function NoOverflow() {
   const { planter, change } = useBench();
-  const add = () => {
-    const lip = Math.max(planter.heights.ceiling - GAP, planter.heights.ceiling / 2);
-    const centre = Math.round((lip + HOLE / 2) * 1000) / 1000;
-    change([
-      {
-        path: ['overflow'],
-        value: { kind: 'hole', centre, diameter: HOLE, count: 1, screened: true },
-      },
-    ]);
-  };
+  const add = () => change([{ path: ['overflow'], value: usualOverflow(planter.heights.ceiling) }]);
   return (
     <Group title="Overflow">
       <Says>No overflow yet: nothing decides how high the water stands.</Says>

@@ -3,6 +3,8 @@ import {
   CLOTHS,
   FIELDS,
   MAX_WICKS,
+  USUAL_CLOTH,
+  USUAL_CUP,
   type ClothWickDesign,
   type CupWickDesign,
   type WickDesign,
@@ -12,18 +14,6 @@ import { useWords } from '../../../app/preferences';
 import { ChoiceField } from '../../../components/ChoiceField';
 import { useBench } from '../bench';
 import { Group, Measure, Pair, Says } from './parts';
-
-const NEW_CLOTH: ClothWickDesign = {
-  kind: 'cloth',
-  material: 'cotton-cloth',
-  legs: 4,
-  width: 0.06,
-  thickness: 0.0015,
-  foot: 0,
-  spread: 0.08,
-  strip: null,
-};
-const NEW_CUP: CupWickDesign = { kind: 'cup', count: 1, diameter: 0.08, foot: 0 };
 
 /** The bridge from water to soil: what it is, and whether it is enough. */
 export function WickRoom() {
@@ -56,8 +46,8 @@ export function WickRoom() {
       )}
       {wicks.length < MAX_WICKS && (
         <Box display="flex" gap="2" flexWrap="wrap">
-          <Button onClick={() => add(NEW_CLOTH)}>Add cloth</Button>
-          {!bottles && <Button onClick={() => add(NEW_CUP)}>Add a packed cup</Button>}
+          <Button onClick={() => add(USUAL_CLOTH)}>Add cloth</Button>
+          {!bottles && <Button onClick={() => add(USUAL_CUP)}>Add a packed cup</Button>}
         </Box>
       )}
       {refusal && (

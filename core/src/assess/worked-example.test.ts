@@ -1,0 +1,103 @@
+import { applyPatch, STARTING_POINTS, type PlanterDesign } from '../design';
+import { evaluate } from '.';
+
+/**
+ * One pail worked out with pencil and paper, so that every figure on the bench can be followed.
+ *
+ * A straight pail, 300 mm across inside and 400 mm deep. Platform underside at 120 mm, 4 mm thick, on
+ * a split ring of 160 mm outside and 5 mm wall. Overflow of 10 mm, marked at 105 mm. One cloth of two
+ * legs, 50 by 2 mm, from the floor, 60 mm spread. 32 mm pipe. Soil to 30 mm under the rim.
+ */
+const design: PlanterDesign = applyPatch(STARTING_POINTS[0]!.design, [
+  { path: ['vessel', 'topDiameter'], value: 0.3 },
+  { path: ['vessel', 'bottomDiameter'], value: 0.3 },
+  { path: ['vessel', 'depth'], value: 0.4 },
+  { path: ['reservoir', 'underside'], value: 0.12 },
+  { path: ['reservoir', 'thickness'], value: 0.004 },
+  {
+    path: ['reservoir', 'supports'],
+    value: { kind: 'ring', diameter: 0.16, wall: 0.005, vents: 'both' },
+  },
+  {
+    path: ['overflow'],
+    value: { kind: 'hole', centre: 0.105, diameter: 0.01, count: 1, screened: false },
+  },
+  { path: ['wicks', 0, 'legs'], value: 2 },
+  { path: ['wicks', 0, 'width'], value: 0.05 },
+  { path: ['wicks', 0, 'thickness'], value: 0.002 },
+  { path: ['wicks', 0, 'spread'], value: 0.06 },
+  { path: ['soil', 'freeboard'], value: 0.03 },
+  { path: ['soil', 'settlement'], value: 0.12 },
+  { path: ['soil', 'mulch'], value: 'none' },
+  { path: ['planting'], value: { crop: 'pepper', count: 1, foliage: 0.4 } },
+  { path: ['place', 'exposure'], value: 'open' },
+  { path: ['place', 'etHot'], value: 0.008 / 86_400 },
+  { path: ['place', 'slope'], value: 0.01 },
+]);
+
+const { planter, assessment } = evaluate(design);
+const f = assessment.figures;
+const litres = (cubicMetres: number) => cubicMetres * 1000;
+const litresADay = (flow: number) => flow * 86_400 * 1000;
+
+test('the lip stands at 100 mm, with 20 mm of air above it', () => {
+  expect(planter.heights.invert).toBeCloseTo(0.1, 12);
+  expect(f.airGap).toBeCloseTo(0.02, 12);
+});
+
+test('it holds 6.79 L: the disc less ring, tube wall and cloth', () => {
+  // π/4·300² = 70 685.8 mm²; ring π/4·(160² − 150²) = 2 434.7; tube π/4·(32² − 28.8²) = 152.8;
+  // cloth 2·50·2·(1 − 0.75) = 50. Over 100 mm: 6.8048 L.
+  expect(litres(f.gross)).toBeCloseTo(6.8048, 3);
+});
+
+test('the soil is 17.43 L, 19.8 L loose, one bag of 20 L', () => {
+  // 370 − 124 = 246 mm of 70 685.8 mm² = 17.389 L.
+  expect(f.growingDepth).toBeCloseTo(0.246, 12);
+  expect(litres(f.soilVolume)).toBeCloseTo(17.389, 2);
+  expect(litres(f.looseVolume)).toBeCloseTo(17.389 / 0.88, 2);
+  expect(f.bags).toBe(1);
+});
+
+test('a hot day takes 1.17 L', () => {
+  // Foliage π/4·0.4² = 0.12566 m² at (1.05 − 0.05)·8 mm·1.05 = 1.0556 L;
+  // surface 0.070686 m²·0.2·8 mm·1.05 = 0.1188 L.
+  expect(litresADay(f.hot.plants)).toBeCloseTo(1.0556, 3);
+  expect(litresADay(f.hot.surface)).toBeCloseTo(0.1188, 3);
+});
+
+test('the cloth brings up 9.3 L a day when full, and 1.2 L with 40 mm left', () => {
+  // A = 2·50·2 = 200 mm²; lift 24 mm; path 24 + 30 = 54 mm: 2e-4·1.5e-4·0.156/0.054 m³/s = 7.488 L/day.
+  expect(litresADay(f.delivery)).toBeCloseTo(7.488, 2);
+  // Lift 84 mm at 40 mm: 2e-4·1.5e-4·0.096/0.114 m³/s.
+  const [cloth] = planter.wicks;
+  expect(litresADay(cloth!.deliveryAt(0.04))).toBeCloseTo(2.1827, 3);
+  expect(f.duty).toBeCloseTo(7.488 / 1.1744, 2);
+});
+
+test('it keeps up to the last drop, so all water counts and lasts 5.8 hot days', () => {
+  // At the floor the lift is 124 mm: 2e-4·1.5e-4·0.056/0.154 = 0.9425 L/day, under 1.1744. It equals
+  // the demand where 0.18 − L = 0.4531·(L + 0.03), at L = 114.5 mm: 9.5 mm up.
+  expect(f.usableLevel).toBeCloseTo(0.0095, 3);
+  expect(litres(f.stranded)).toBeCloseTo(0.646, 2);
+  expect(f.lastsHot.reservoirDays).toBeCloseTo((6.8048 - 0.646) / 1.1744, 0);
+  expect(f.lastsHot.days).toBeGreaterThan(6.8048 / 1.1744);
+});
+
+test('full it weighs as much as its parts, over its own footprint', () => {
+  const { weight } = f;
+  expect(weight.dry - weight.empty).toBeCloseTo(17.389e-3 * 180, 2);
+  expect(weight.full - weight.dry).toBeGreaterThan(6.8 + 0.4 * 17.4);
+  expect(weight.full - weight.dry).toBeLessThan(6.8 + 0.87 * 17.4);
+  const footprint = Math.PI * (0.15 + design.vessel.wall) ** 2;
+  expect(weight.pressure).toBeCloseTo((weight.full * 9.80665) / footprint, 6);
+});
+
+test('the platform is cut 298 mm across and spans 150 mm inside its ring', () => {
+  expect(f.platformDiameter).toBeCloseTo(0.298, 12);
+  expect(f.span).toBeCloseTo(0.15, 12);
+});
+
+test('ten millimetres to the metre is 3 mm from edge to edge', () => {
+  expect(f.outOfLevel).toBeCloseTo(0.003, 12);
+});

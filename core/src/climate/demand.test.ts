@@ -1,0 +1,36 @@
+import { applyPatch, STARTING_POINTS, type Patch } from '../design';
+import { demandOn } from '.';
+
+const MM_A_DAY = 1e-3 / 86_400;
+const litresADay = (flow: number) => flow * 86_400 * 1000;
+const on = (patch: Patch) =>
+  demandOn(applyPatch(STARTING_POINTS[0]!.design, patch), 5 * MM_A_DAY, 0.06);
+
+const oneTomato: Patch = [
+  { path: ['planting'], value: { crop: 'tomato', count: 1, foliage: 0.6 } },
+  { path: ['place', 'exposure'], value: 'open' },
+  { path: ['soil', 'mulch'], value: 'none' },
+];
+
+test('a tomato of 60 cm on a day of 5 mm drinks 1.63 L', () => {
+  // π/4·0.36 = 0.28274 m²; (1.15 − 0.05)·5 mm·1.05
+  expect(litresADay(on(oneTomato).plants)).toBeCloseTo(0.282743 * 1.1 * 5 * 1.05, 4);
+  expect(litresADay(on(oneTomato).surface)).toBeCloseTo(0.06 * 0.2 * 5 * 1.05, 6);
+});
+
+test('plants add up, a hot wall adds a quarter, and mulch takes most of the rest', () => {
+  const base = on(oneTomato);
+  const two = on([...oneTomato, { path: ['planting', 'count'], value: 2 }]);
+  const hot = on([...oneTomato, { path: ['place', 'exposure'], value: 'hot' }]);
+  const mulched = on([...oneTomato, { path: ['soil', 'mulch'], value: 'straw' }]);
+  expect(two.plants).toBeCloseTo(2 * base.plants, 15);
+  expect(hot.total / base.total).toBeCloseTo(1.3 / 1.05, 12);
+  expect(mulched.surface).toBeCloseTo(0.3 * base.surface, 15);
+  expect(base.total).toBe(base.plants + base.surface);
+});
+
+test('nothing planted, only the surface gives', () => {
+  const bare = on([...oneTomato, { path: ['planting', 'count'], value: 0 }]);
+  expect(bare.plants).toBe(0);
+  expect(bare.total).toBeGreaterThan(0);
+});

@@ -1,0 +1,55 @@
+import { bitFor, METRIC_BITS, PIPES, type PipeId } from '../catalog';
+import type { ClothWickDesign, CupWickDesign, FillTubeDesign, OverflowDesign } from './schema';
+
+/** Parts as they are usually made: what a new one begins with, on the bench and in remedies. */
+
+/** The air gap that is usually left between the lip and the platform, metres. */
+export const USUAL_AIR_GAP = 0.02;
+
+/** A tube stands a hand's width proud of the rim, metres. */
+const HAND = 0.1;
+/** Play of a tube in the platform's hole, metres. */
+const PLAY = 0.001;
+
+/** Legs of an old shirt or towel. */
+export const USUAL_CLOTH: ClothWickDesign = {
+  kind: 'cloth',
+  material: 'cotton-cloth',
+  legs: 4,
+  width: 0.06,
+  thickness: 0.0015,
+  foot: 0,
+  spread: 0.08,
+  strip: null,
+};
+
+/** A drilled cup, packed with the mix. */
+export const USUAL_CUP: CupWickDesign = { kind: 'cup', count: 1, diameter: 0.08, foot: 0 };
+
+/** The hole to drill for a pipe: its real outside with a little play, as a bit that exists. */
+export function holeForPipe(pipe: PipeId): number {
+  return bitFor(PIPES[pipe].outside + PLAY, METRIC_BITS);
+}
+
+/** Floor to rim and a hand's width, to the next whole millimetre. Metres. */
+export function usualTubeLength(depth: number): number {
+  return Math.ceil((depth + HAND) * 1000 - 1e-6) / 1000;
+}
+
+/** A tube for a vessel of this depth. */
+export function usualTube(depth: number, pipe: PipeId = 'mm-32'): FillTubeDesign {
+  return {
+    pipe,
+    length: usualTubeLength(depth),
+    hole: holeForPipe(pipe),
+    foot: 'bevel',
+    cap: 'cap',
+  };
+}
+
+/** One screened hole whose lip leaves the usual air gap under `ceiling`, marked to the millimetre. */
+export function usualOverflow(ceiling: number, diameter = 0.012): OverflowDesign {
+  const lip = Math.max(ceiling - USUAL_AIR_GAP, ceiling / 2);
+  const centre = Math.floor((lip + diameter / 2) * 1000 + 1e-6) / 1000;
+  return { kind: 'hole', centre, diameter, count: 1, screened: true };
+}

@@ -1,0 +1,5 @@
+// Property tests draw the same cases every time, so that a failure is never a surprise in CI. Set
+// HUERTA_SEED to a number to look for others.
+const fc = require('fast-check');
+
+fc.configureGlobal({ seed: Number(process.env.HUERTA_SEED ?? 20261124) });

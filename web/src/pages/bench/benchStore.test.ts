@@ -1,0 +1,69 @@
+import { STARTING_POINTS, tell } from '@huerta/core';
+import { createBenchStore } from './benchStore';
+
+const design = STARTING_POINTS[0]!.design;
+const centre = (value: number) => [{ path: ['overflow', 'centre'], value }];
+const open = () => {
+  const store = createBenchStore(design);
+  return { store, history: () => store.temporal.getState(), now: () => store.getState().design };
+};
+
+test('every change is a step, taken back in order and made again', () => {
+  const { store, history, now } = open();
+  store.change(centre(0.08));
+  store.change(centre(0.07));
+  history().undo();
+  expect(now().overflow?.centre).toBe(0.08);
+  history().undo();
+  expect(now()).toBe(design);
+  history().redo();
+  history().redo();
+  expect(now().overflow?.centre).toBe(0.07);
+});
+
+test('a contradiction changes nothing and says why', () => {
+  const { store, history, now } = open();
+  const refused = store.change([{ path: ['reservoir', 'underside'], value: 0.36 }]);
+  expect(refused && tell(refused.message, 'metric')).toContain('no room for soil');
+  expect(now()).toBe(design);
+  expect(history().pastStates).toHaveLength(0);
+});
+
+test('a drag is one step however far it went', () => {
+  const { store, history, now } = open();
+  store.hold();
+  for (let z = 0.085; z > 0.05; z -= 0.001) store.slide(centre(z));
+  expect(store.isHeld()).toBe(true);
+  store.release();
+  expect(store.isHeld()).toBe(false);
+  expect(history().pastStates).toHaveLength(1);
+  history().undo();
+  expect(now()).toBe(design);
+});
+
+test('letting go without moving is no step, and steps count again afterwards', () => {
+  const { store, history } = open();
+  store.hold();
+  store.release();
+  expect(history().pastStates).toHaveLength(0);
+  store.change(centre(0.07));
+  expect(history().pastStates).toHaveLength(1);
+});
+
+test('a slide starts from where the line was taken hold of, not from the last slide', () => {
+  const { store, now } = open();
+  store.hold();
+  store.slide([{ path: ['soil', 'freeboard'], value: 0.05 }]);
+  store.slide(centre(0.07));
+  store.release();
+  expect(now().soil.freeboard).toBe(design.soil.freeboard);
+});
+
+test('a design is worked out once', () => {
+  const { store } = open();
+  const first = store.evaluation();
+  expect(store.evaluation()).toBe(first);
+  store.change(centre(0.07));
+  expect(store.evaluation()).not.toBe(first);
+  expect(store.assessment().figures.gross).toBeLessThan(first.assessment.figures.gross);
+});

@@ -1,0 +1,86 @@
+/** @jest-environment jsdom */
+import { screen, waitFor } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { applyPatch, STARTING_POINTS, type Patch } from '@huerta/core';
+import { show } from '../../testing/render';
+import { BenchProvider } from './bench';
+import { createBenchStore } from './benchStore';
+import { Figures } from './Figures';
+import { Findings } from './Findings';
+import { WickRoom } from './rooms/WickRoom';
+
+const open = (patch: Patch, part: React.ReactNode) => {
+  const store = createBenchStore(applyPatch(STARTING_POINTS[0]!.design, patch));
+  show(<BenchProvider store={store}>{part}</BenchProvider>);
+  return { store, user: userEvent.setup() };
+};
+
+describe('findings', () => {
+  test('are counted, worst first, and mended by their button', async () => {
+    const { store, user } = open(
+      [
+        { path: ['overflow', 'centre'], value: 0.12 },
+        { path: ['soil', 'mulch'], value: 'none' },
+      ],
+      <Findings />,
+    );
+    const lines = await screen.findAllByRole('listitem');
+    expect(lines[0]!.textContent).toContain('Fault');
+    expect(lines.at(-1)!.textContent).toContain('Note');
+    await user.click(screen.getByRole('button', { name: /Move the mark/ }));
+    expect(store.getState().design.overflow!.centre).toBeCloseTo(0.086, 12);
+    await waitFor(() => expect(screen.queryByText(/Fault/)).toBeNull());
+  });
+
+  test('none at all says what to do next', () => {
+    open([{ path: ['place', 'hose'], value: 1e-5 }], <Findings />);
+    expect(screen.getByRole('heading', { name: 'Nothing to mend' })).toBeTruthy();
+    expect(screen.getByText(/Go and drill/)).toBeTruthy();
+  });
+});
+
+describe('figures', () => {
+  const said = (label: string) => screen.getByText(label).parentElement!.textContent;
+
+  test('say what is out of reach, and never round days up', () => {
+    open([{ path: ['wicks', 0, 'foot'], value: 0.03 }], <Figures compact={false} />);
+    expect(said('Water to use')).toMatch(/holds 4\.2.L, 1\.6.L too slow or too low/);
+    expect(said('Lasts, hot days')).toMatch(/^Lasts, hot days\d+(\.5)?days/);
+  });
+
+  test('with nothing planted and nothing leaving, nothing drinks', () => {
+    open(
+      [
+        { path: ['planting', 'count'], value: 0 },
+        { path: ['soil', 'mulch'], value: 'cover' },
+      ],
+      <Figures compact={false} />,
+    );
+    expect(said('Lasts, hot days')).toMatch(/\d{3,}days/);
+  });
+});
+
+describe('the wick room', () => {
+  test('a strip test replaces the typical values and is taken back', async () => {
+    const { store, user } = open([], <WickRoom />);
+    await user.click(await screen.findByRole('button', { name: 'Enter a strip test' }));
+    expect(store.getState().design.wicks[0]).toMatchObject({ strip: { day: 0.18 } });
+    const day = screen.getByLabelText('Wet height after a day');
+    await user.clear(day);
+    await user.type(day, '60{Enter}');
+    expect(screen.getByText(/wet higher after a day than after an hour/)).toBeTruthy();
+    await user.clear(day);
+    await user.type(day, '150{Enter}');
+    expect(store.getState().design.wicks[0]).toMatchObject({ strip: { day: 0.15 } });
+    await user.click(screen.getByRole('button', { name: 'Use the typical values again' }));
+    expect(store.getState().design.wicks[0]).toMatchObject({ strip: null });
+  });
+
+  test('wicks are added and taken out', async () => {
+    const { store, user } = open([], <WickRoom />);
+    await user.click(await screen.findByRole('button', { name: 'Add a packed cup' }));
+    await user.click(screen.getByRole('button', { name: 'Take wick 1 out' }));
+    expect(store.getState().design.wicks.map((wick) => wick.kind)).toEqual(['cup']);
+    expect(screen.getByText(/Pack it wet and tight/)).toBeTruthy();
+  });
+});

@@ -1,0 +1,18 @@
+import { ChakraProvider } from '@chakra-ui/react';
+import { render } from '@testing-library/react';
+import type { ReactNode } from 'react';
+import { PreferencesProvider } from '../app/preferences';
+import { system } from '../app/theme';
+
+// jsdom has no media queries; a light room with motion is assumed.
+window.matchMedia ??= (query) =>
+  ({ matches: false, media: query, addEventListener() {}, removeEventListener() {} }) as never;
+
+/** Renders a component inside what every page has around it. */
+export function show(children: ReactNode) {
+  return render(
+    <ChakraProvider value={system}>
+      <PreferencesProvider>{children}</PreferencesProvider>
+    </ChakraProvider>,
+  );
+}
