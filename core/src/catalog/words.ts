@@ -74,9 +74,9 @@ export const FEED_DOSES = { organic: 5, synthetic: 2 } as const;
  * `foot`: open only at the bottom, so air is caught above; `sealed`: shut all round.
  */
 export const VENTS = {
-  both: { name: 'Open at top and bottom, or split' },
-  foot: { name: 'Open at the bottom only' },
-  sealed: { name: 'Closed all round' },
+  both: { name: 'At top and bottom, or split' },
+  foot: { name: 'At the bottom only' },
+  sealed: { name: 'Nowhere: shut all round' },
 } as const;
 
 export const FEET = {

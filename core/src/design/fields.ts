@@ -59,7 +59,7 @@ export const FIELDS = {
     width: spec('Width of a leg', 'length', 0.002, 0.5),
     thickness: spec('Thickness', 'length', 0.0003, 0.04),
     foot: spec('Foot above the floor', 'length', 0, 1, '0 when the end lies on the floor.'),
-    spread: spec('Spread on the platform', 'length', 0, 0.6, 'How far it lies under the soil.'),
+    spread: spec('Spread on top', 'length', 0, 0.6, 'How far it lies under the soil.'),
   },
   strip: {
     hour: spec('Wet height after an hour', 'length', 0.002, 1),

@@ -8,12 +8,16 @@ const TURN_UP = 0.03;
 /** How thick mulch is drawn, metres. */
 const MULCH = 0.02;
 
-/** Water, soil, separator and mulch, back to front. */
-export function contentsOf(planter: Planter, level: number): Shape[] {
+/** The water that stands in the vessel, behind all else. */
+export function waterOf(planter: Planter, level: number): Shape[] {
+  return level > 0 ? [area('water', 'water', insideBetween(planter, 0, level))] : [];
+}
+
+/** Soil above and in cups, soaked where water stands in it, with separator and mulch. */
+export function soilOf(planter: Planter, level: number): Shape[] {
   const { design, heights, vessel } = planter;
   const shapes: Shape[] = [];
   const soilFrom = design.reservoir.kind === 'bottles' ? 0 : heights.base;
-  if (level > 0) shapes.push(area('water', 'water', insideBetween(planter, 0, level)));
   shapes.push(area('soil', 'soil', insideBetween(planter, soilFrom, heights.surface)));
   if (level > soilFrom) {
     const top = Math.min(level, heights.surface);

@@ -1,4 +1,5 @@
 export { section } from './section';
+export { plan, type Plan } from './plan';
 export {
   type Section,
   type Shape,

@@ -1,10 +1,10 @@
 import { cropOf } from '../catalog';
 import type { Planter } from '../planter';
 import { dimensionsOf } from './dimensions';
-import { contentsOf } from './contents';
+import { soilOf, waterOf } from './contents';
 import { foliageHeight, plantsOf } from './plants';
 import { area, type Point, type Section, type Shape } from './shape';
-import { supportsOf } from './supports';
+import { carriersOf, supportsOf } from './supports';
 import { tubeOf } from './tube';
 import { wicksOf } from './wicks';
 
@@ -17,8 +17,10 @@ export function section(planter: Planter, level: number = planter.heights.brim):
   const { vessel, heights, design } = planter;
   const water = Math.min(Math.max(level, 0), heights.rim);
   const shapes: Shape[] = [
-    ...contentsOf(planter, water),
+    ...waterOf(planter, water),
     ...supportsOf(planter, water),
+    ...soilOf(planter, water),
+    ...carriersOf(planter, water),
     ...wicksOf(planter),
     ...plantsOf(planter),
     ...tubeOf(planter, water),

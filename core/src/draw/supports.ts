@@ -5,15 +5,20 @@ import { area, box, line, type Point, type Shape } from './shape';
 /** Radius at which a vent hole is drawn, metres. */
 const VENT = 0.004;
 
-/** Supports, bottles and platform. */
+/** What stands in the water under a platform; the soil of packed cups comes in front of it. */
 export function supportsOf(planter: Planter, level: number): Shape[] {
   const { reservoir } = planter.design;
-  if (reservoir.kind === 'bottles') return standing(planter).flatMap(bottle(planter, level));
-  const supports =
-    reservoir.supports.kind === 'ring'
-      ? ring(planter, level)
-      : standing(planter).flatMap(tub(planter, level));
-  return [...supports, ...platform(planter)];
+  if (reservoir.kind === 'bottles') return [];
+  return reservoir.supports.kind === 'ring'
+    ? ring(planter, level)
+    : standing(planter).flatMap(tub(planter, level));
+}
+
+/** What carries the soil: the platform, or bottles standing in the mix itself. */
+export function carriersOf(planter: Planter, level: number): Shape[] {
+  return planter.design.reservoir.kind === 'bottles'
+    ? standing(planter).flatMap(bottle(planter, level))
+    : platform(planter);
 }
 
 /** What stands at or behind the cutting plane, farthest first. */

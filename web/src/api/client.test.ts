@@ -54,5 +54,5 @@ test.each([
   fetched.mockImplementationOnce(reply);
   const error = await tellServer('/planters/x', { method: 'DELETE' }).catch((e: unknown) => e);
   expect(error).toBeInstanceOf(UnreachableError);
-  expect((error as Error).message).toContain('Your work stays in this window');
+  expect((error as Error).message).toContain('What was saved is safe');
 });

@@ -11,9 +11,7 @@ export class RefusedError extends Error {
 /** The server could not be reached; nothing is known of what became of the request. */
 export class UnreachableError extends Error {
   constructor() {
-    super(
-      'Huerta’s server does not answer. Your work stays in this window; see that it is running.',
-    );
+    super('Huerta’s server does not answer. What was saved is safe; see that it is running.');
   }
 }
 

@@ -8,13 +8,20 @@ interface SectionArtProps {
   view: View;
   /** Pixels between soil dots; larger for small pictures. */
   grain?: number;
+  /** From above all soil is as wet as the rest: one set of dots. */
+  evenDots?: boolean;
 }
 
 /** How far up the soil each set of dots goes: denser where it is wetter. */
 const BANDS = [1, 0.62, 0.28] as const;
 
 /** Paints core's shapes, soil with dots that are denser towards the water. */
-export const SectionArt = memo(function SectionArt({ section, view, grain = 7 }: SectionArtProps) {
+export const SectionArt = memo(function SectionArt({
+  section,
+  view,
+  grain = 7,
+  evenDots = false,
+}: SectionArtProps) {
   const id = useId();
   const { bounds, shapes } = section;
   const soil = shapes.filter((shape) => shape.ink === 'soil');
@@ -22,8 +29,8 @@ export const SectionArt = memo(function SectionArt({ section, view, grain = 7 }:
   const low = Math.min(...heights);
   const high = Math.max(...heights);
   const dotted = soil.map((shape) => view.path(shape.points, true)).join('');
-  const after = shapes.findIndex((shape) => AFTER_SOIL.has(shape.ink));
-  const split = after < 0 ? shapes.length : after;
+  // The dots go over everything that is soil and under everything that comes after it.
+  const split = shapes.findLastIndex(({ ink }) => ink === 'soil' || ink === 'soaked') + 1;
   const paint = (list: readonly Shape[]) =>
     list.map((shape) => (
       <Inked
@@ -38,7 +45,7 @@ export const SectionArt = memo(function SectionArt({ section, view, grain = 7 }:
     <g>
       <Patterns id={id} grain={grain} />
       {paint(shapes.slice(0, split))}
-      {BANDS.map((share, i) => (
+      {BANDS.slice(0, evenDots ? 1 : BANDS.length).map((share, i) => (
         <Band
           key={share}
           id={`${id}band${i}`}
@@ -54,18 +61,6 @@ export const SectionArt = memo(function SectionArt({ section, view, grain = 7 }:
     </g>
   );
 });
-
-/** What lies on the soil or in front of it. */
-const AFTER_SOIL = new Set<Ink>([
-  'separator',
-  'mulch',
-  'support',
-  'support-behind',
-  'bottle',
-  'air',
-  'platform',
-  'wall',
-]);
 
 const Patterns = memo(function Patterns({ id, grain }: { id: string; grain: number }) {
   return (

@@ -59,7 +59,7 @@ export function GardenEntry({ resource, assessment, drawing, scale, height }: Ga
           </Text>
           <EntryMenu resource={resource} />
         </Box>
-        <Text color="faint" fontSize="sm" mt="-1">
+        <Text color="faint" fontSize="sm">
           {design.place.name || 'No place yet'}
         </Text>
         <Text mt="2">

@@ -54,15 +54,13 @@ function MixGroup() {
           value={soil.settlement}
         />
       </Pair>
-      <Pair>
-        <Measure path={['soil', 'bag']} spec={FIELDS.soil.bag} value={soil.bag} />
-        <ChoiceField
-          label="Surface"
-          value={soil.mulch}
-          choices={MULCHES}
-          onChoose={(value) => change([{ path: ['soil', 'mulch'], value }])}
-        />
-      </Pair>
+      <ChoiceField
+        label="Surface"
+        value={soil.mulch}
+        choices={MULCHES}
+        onChoose={(value) => change([{ path: ['soil', 'mulch'], value }])}
+      />
+      <Measure path={['soil', 'bag']} spec={FIELDS.soil.bag} value={soil.bag} />
       <TickField
         label="Moistened first, watered in layers"
         checked={soil.moistened}

@@ -5,13 +5,15 @@ import {
   changeBuild,
   FIELDS,
   invertOf,
+  plan,
   usualOverflow,
   VENTS,
   type PlanterDesign,
 } from '@huerta/core';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { useWords } from '../../../app/preferences';
 import { ChoiceField, TickField } from '../../../components/ChoiceField';
+import { SmallPlan } from '../../../drawing/SmallPlan';
 import { useBench } from '../bench';
 import { Group, Measure, Pair, Says } from './parts';
 
@@ -51,6 +53,7 @@ function BuildGroup() {
   const support = reservoir.kind === 'platform' ? reservoir.supports : reservoir;
   const at = reservoir.kind === 'platform' ? ['reservoir', 'supports'] : ['reservoir'];
   const { figures } = assessment;
+  const drawing = useMemo(() => plan(planter), [planter]);
   return (
     <Group title="Reservoir">
       <ChoiceField
@@ -106,6 +109,12 @@ function BuildGroup() {
           value={reservoir.height}
         />
       )}
+      <SmallPlan
+        drawing={drawing}
+        width={262}
+        height={190}
+        label="The floor seen from above, to scale"
+      />
       <ChoiceField
         label="Water and air get in"
         value={support.vents}
