@@ -132,6 +132,9 @@ test('another build, its bottles counted and its findings its own', async ({ pag
   await openBench(page, designOf('cup-pail'), 'water');
   await page.getByLabel('Soil is kept up by').selectOption('Drilled bottles');
   await expect(page.getByRole('slider', { name: 'Bottle tops' })).toBeVisible();
+  await expect(
+    page.getByRole('img', { name: 'The floor seen from above, to scale' }),
+  ).toBeVisible();
   await fill(page, 'How many', '30');
   await expect(page.getByText(/30 bottles of .* do not fit/)).toBeVisible();
   await page.getByRole('button', { name: /^Use \d+$/ }).click();
