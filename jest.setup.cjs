@@ -3,3 +3,9 @@
 const fc = require('fast-check');
 
 fc.configureGlobal({ seed: Number(process.env.HUERTA_SEED ?? 20261124) });
+
+// jsdom leaves these out, and React Router looks for them.
+const { TextDecoder, TextEncoder } = require('node:util');
+
+globalThis.TextEncoder ??= TextEncoder;
+globalThis.TextDecoder ??= TextDecoder;

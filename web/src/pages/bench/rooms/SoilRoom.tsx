@@ -10,9 +10,9 @@ import {
   mediumOf,
 } from '@huerta/core';
 import { useWords } from '../../../app/preferences';
-import { ChoiceField, TickField } from '../../../components/ChoiceField';
+import { ChoiceField } from '../../../components/ChoiceField';
 import { useBench } from '../bench';
-import { Group, Measure, Pair, Says } from './parts';
+import { Choice, Group, Measure, Pair, Says, Tick } from './parts';
 
 /** Separator, mix, plants and their thirst. */
 export function SoilRoom() {
@@ -26,24 +26,24 @@ export function SoilRoom() {
 }
 
 function MixGroup() {
-  const { design, assessment, change } = useBench();
+  const { design, assessment } = useBench();
   const { write } = useWords();
   const { soil } = design;
   const { figures } = assessment;
   const medium = mediumOf(soil.medium);
   return (
     <Group title="Mix">
-      <ChoiceField
+      <Choice
         label="Between soil and water"
         value={design.separator}
         choices={SEPARATORS}
-        onChoose={(value) => change([{ path: ['separator'], value }])}
+        path={['separator']}
       />
-      <ChoiceField
+      <Choice
         label="Mix"
         value={soil.medium}
         choices={MEDIA}
-        onChoose={(value) => change([{ path: ['soil', 'medium'], value }])}
+        path={['soil', 'medium']}
         help={`Typical: wets ${write(medium.reach, 'span')} from below, settles by ${write(medium.settles, 'share')}.`}
       />
       <Pair>
@@ -54,17 +54,12 @@ function MixGroup() {
           value={soil.settlement}
         />
       </Pair>
-      <ChoiceField
-        label="Surface"
-        value={soil.mulch}
-        choices={MULCHES}
-        onChoose={(value) => change([{ path: ['soil', 'mulch'], value }])}
-      />
+      <Choice label="Surface" value={soil.mulch} choices={MULCHES} path={['soil', 'mulch']} />
       <Measure path={['soil', 'bag']} spec={FIELDS.soil.bag} value={soil.bag} />
-      <TickField
+      <Tick
         label="Moistened first, watered in layers"
         checked={soil.moistened}
-        onTick={(value) => change([{ path: ['soil', 'moistened'], value }])}
+        path={['soil', 'moistened']}
       />
       <Says>
         {write(figures.soilVolume, 'volume')} settled; buy {write(figures.looseVolume, 'volume')}{' '}

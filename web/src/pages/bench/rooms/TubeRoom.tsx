@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { useWords } from '../../../app/preferences';
 import { ChoiceField } from '../../../components/ChoiceField';
 import { useBench } from '../bench';
-import { Group, Measure, Pair, Says } from './parts';
+import { Choice, Group, Measure, Pair, Says } from './parts';
 
 /** The pipe that water goes down by. */
 export function TubeRoom() {
@@ -57,18 +57,8 @@ export function TubeRoom() {
         )}
       </Pair>
       <Pair>
-        <ChoiceField
-          label="Foot"
-          value={fillTube.foot}
-          choices={FEET}
-          onChoose={(value) => change([{ path: ['fillTube', 'foot'], value }])}
-        />
-        <ChoiceField
-          label="Top"
-          value={fillTube.cap}
-          choices={CAPS}
-          onChoose={(value) => change([{ path: ['fillTube', 'cap'], value }])}
-        />
+        <Choice label="Foot" value={fillTube.foot} choices={FEET} path={['fillTube', 'foot']} />
+        <Choice label="Top" value={fillTube.cap} choices={CAPS} path={['fillTube', 'cap']} />
       </Pair>
       <Says>
         It stands {write(Math.max(fillTube.length - planter.heights.rim, 0), 'length')} proud of the

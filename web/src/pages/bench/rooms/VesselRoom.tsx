@@ -11,10 +11,10 @@ import {
 } from '@huerta/core';
 import { useState } from 'react';
 import { useWords } from '../../../app/preferences';
-import { ChoiceField, TickField } from '../../../components/ChoiceField';
+import { ChoiceField } from '../../../components/ChoiceField';
 import { TextField } from '../../../components/TextField';
 import { useBench } from '../bench';
-import { Group, Measure, Pair, Says } from './parts';
+import { Choice, Group, Measure, Pair, Says, Tick } from './parts';
 
 const OWN = { own: { name: 'My own measures' } };
 
@@ -70,28 +70,28 @@ export function VesselRoom() {
         </Says>
       </Group>
       <Group title="Inspect it">
-        <ChoiceField
+        <Choice
           label="What it held before"
           value={vessel.formerContents}
           choices={FORMER_CONTENTS}
-          onChoose={(value) => change([{ path: ['vessel', 'formerContents'], value }])}
+          path={['vessel', 'formerContents']}
         />
-        <ChoiceField
+        <Choice
           label="Plastic"
           value={vessel.plastic}
           choices={PLASTICS}
-          onChoose={(value) => change([{ path: ['vessel', 'plastic'], value }])}
+          path={['vessel', 'plastic']}
         />
-        <ChoiceField
+        <Choice
           label="Colour"
           value={vessel.colour}
           choices={COLOURS}
-          onChoose={(value) => change([{ path: ['vessel', 'colour'], value }])}
+          path={['vessel', 'colour']}
         />
-        <TickField
+        <Tick
           label="There is an old hole in the floor, not patched"
           checked={vessel.drainHole}
-          onTick={(value) => change([{ path: ['vessel', 'drainHole'], value }])}
+          path={['vessel', 'drainHole']}
         />
       </Group>
       <PlaceGroup />
@@ -113,18 +113,13 @@ function PlaceGroup() {
         maxLength={120}
         onCommit={(value) => change([{ path: ['place', 'name'], value }])}
       />
-      <ChoiceField
+      <Choice
         label="Sun and wind"
         value={place.exposure}
         choices={EXPOSURES}
-        onChoose={(value) => change([{ path: ['place', 'exposure'], value }])}
+        path={['place', 'exposure']}
       />
-      <ChoiceField
-        label="Rain"
-        value={place.rain}
-        choices={RAIN}
-        onChoose={(value) => change([{ path: ['place', 'rain'], value }])}
-      />
+      <Choice label="Rain" value={place.rain} choices={RAIN} path={['place', 'rain']} />
       <Pair>
         <Measure
           path={['place', 'liftLimit']}
@@ -154,16 +149,12 @@ function PlaceGroup() {
           </Button>
         </>
       )}
-      <TickField
+      <Tick
         label="Small children or animals come near"
         checked={place.children}
-        onTick={(value) => change([{ path: ['place', 'children'], value }])}
+        path={['place', 'children']}
       />
-      <TickField
-        label="It freezes here in winter"
-        checked={place.frost}
-        onTick={(value) => change([{ path: ['place', 'frost'], value }])}
-      />
+      <Tick label="It freezes here in winter" checked={place.frost} path={['place', 'frost']} />
     </Group>
   );
 }

@@ -12,10 +12,10 @@ import {
 } from '@huerta/core';
 import { useMemo, useState } from 'react';
 import { useWords } from '../../../app/preferences';
-import { ChoiceField, TickField } from '../../../components/ChoiceField';
+import { ChoiceField } from '../../../components/ChoiceField';
 import { SmallPlan } from '../../../drawing/SmallPlan';
 import { useBench } from '../bench';
-import { Group, Measure, Pair, Says } from './parts';
+import { Choice, Group, Measure, Pair, Says, Tick } from './parts';
 
 /** Decide the water: what keeps the soil out of it, and where it runs out. */
 export function WaterRoom() {
@@ -115,11 +115,11 @@ function BuildGroup() {
         height={190}
         label="The floor seen from above, to scale"
       />
-      <ChoiceField
+      <Choice
         label="Water and air get in"
         value={support.vents}
         choices={VENTS}
-        onChoose={(value) => change([{ path: [...at, 'vents'], value }])}
+        path={[...at, 'vents']}
       />
       {reservoir.kind === 'platform' && (
         <Says>
@@ -155,10 +155,10 @@ function OverflowGroup({ overflow }: { overflow: NonNullable<PlanterDesign['over
         />
       </Pair>
       <Measure path={['overflow', 'count']} spec={FIELDS.overflow.count} value={overflow.count} />
-      <TickField
+      <Tick
         label="Screened against insects"
         checked={overflow.screened}
-        onTick={(value) => change([{ path: ['overflow', 'screened'], value }])}
+        path={['overflow', 'screened']}
       />
       <Says>
         Water stops at the lip, {write(lip, 'length')} up, not at the mark: that is{' '}

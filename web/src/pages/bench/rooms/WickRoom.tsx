@@ -11,9 +11,8 @@ import {
 } from '@huerta/core';
 import { useState } from 'react';
 import { useWords } from '../../../app/preferences';
-import { ChoiceField } from '../../../components/ChoiceField';
 import { useBench } from '../bench';
-import { Group, Measure, Pair, Says } from './parts';
+import { Choice, Group, Measure, Pair, Says } from './parts';
 
 /** The bridge from water to soil: what it is, and whether it is enough. */
 export function WickRoom() {
@@ -81,11 +80,11 @@ function ClothFields({ wick, index, onRemove }: WickFieldsProps<ClothWickDesign>
   const cloth = CLOTHS[wick.material];
   return (
     <Group title={`Wick ${index + 1}: cloth`}>
-      <ChoiceField
+      <Choice
         label="Material"
         value={wick.material}
         choices={CLOTHS}
-        onChoose={(value) => change([{ path: at('material'), value }])}
+        path={at('material')}
         help={`Typical: lifts ${write(cloth.reach, 'length')}, renew after ${cloth.seasons} seasons.`}
       />
       <Pair>

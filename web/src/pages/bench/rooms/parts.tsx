@@ -1,6 +1,7 @@
 import { Box, Text } from '@chakra-ui/react';
 import type { Change, FieldSpec } from '@huerta/core';
 import { memo, type ReactNode } from 'react';
+import { ChoiceField, TickField } from '../../../components/ChoiceField';
 import { QuantityField } from '../../../components/QuantityField';
 import { useBenchStore } from '../bench';
 
@@ -25,6 +26,46 @@ export const Measure = memo(function Measure({ path, spec, value, label, help }:
     />
   );
 }, alike);
+
+interface ChoiceProps<T extends string> {
+  path: Change['path'];
+  label: string;
+  value: T;
+  choices: Readonly<Record<T, { name: string }>>;
+  help?: ReactNode;
+}
+
+/** One of a few named things at a path of the design. */
+export function Choice<T extends string>({ path, label, value, choices, help }: ChoiceProps<T>) {
+  const store = useBenchStore();
+  return (
+    <ChoiceField
+      label={label}
+      value={value}
+      choices={choices}
+      onChoose={(next) => store.change([{ path, value: next }])}
+      help={help}
+    />
+  );
+}
+
+interface TickProps {
+  path: Change['path'];
+  label: string;
+  checked: boolean;
+}
+
+/** Yes or no at a path of the design. */
+export function Tick({ path, label, checked }: TickProps) {
+  const store = useBenchStore();
+  return (
+    <TickField
+      label={label}
+      checked={checked}
+      onTick={(next) => store.change([{ path, value: next }])}
+    />
+  );
+}
 
 /** A path is made anew with every look at the design; what counts is what it says. */
 function alike(a: MeasureProps, b: MeasureProps): boolean {
