@@ -45,7 +45,7 @@ export const SectionArt = memo(function SectionArt({
     <g>
       <Patterns id={id} grain={grain} />
       {paint(shapes.slice(0, split))}
-      {BANDS.slice(0, evenDots ? 1 : BANDS.length).map((share, i) => (
+      {BANDS.slice(0, soil.length === 0 ? 0 : evenDots ? 1 : BANDS.length).map((share, i) => (
         <Band
           key={share}
           id={`${id}band${i}`}
