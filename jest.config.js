@@ -7,6 +7,8 @@ export default {
     testMatch: ['<rootDir>/src/**/*.test.{ts,tsx}'],
     testEnvironment: 'node',
     setupFiles: [join(import.meta.dirname, 'jest.setup.cjs')],
+    // Nothing is measured by these: a slow disk must not fail a test that waits for it.
+    testTimeout: 120_000,
     transform: {
       '\\.[tj]sx?$': [
         '@swc/jest',

@@ -25,7 +25,9 @@ export default defineConfig({
   fullyParallel: true,
   workers: 2,
   retries: 0,
-  timeout: 30_000,
+  // Generous, for machines whose disk or processor is busy; nothing is measured here.
+  timeout: 180_000,
+  expect: { timeout: 30_000 },
   reporter: [['list'], ['json', { outputFile: join(root, '.cache', 'results', 'e2e.json') }]],
   use: {
     baseURL: `http://localhost:${PORT}`,
@@ -38,6 +40,7 @@ export default defineConfig({
     cwd: root,
     url: `http://localhost:${PORT}/api/health`,
     reuseExistingServer: false,
+    timeout: 180_000,
     env: {
       HUERTA_PORT: String(PORT),
       HUERTA_DATA: mkdtempSync(join(tmpdir(), 'huerta-e2e-')),

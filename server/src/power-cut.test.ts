@@ -31,7 +31,7 @@ async function start(folder: string, port: number): Promise<ChildProcess> {
     },
     stdio: ['ignore', 'ignore', 'inherit'],
   });
-  for (let tries = 0; tries < 300; tries += 1) {
+  for (let tries = 0; tries < 1800; tries += 1) {
     const up = await fetch(`http://127.0.0.1:${port}/api/health`).catch(() => null);
     if (up?.ok) return child;
     await new Promise((done) => setTimeout(done, 50));

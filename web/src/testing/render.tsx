@@ -1,5 +1,5 @@
 import { ChakraProvider } from '@chakra-ui/react';
-import { render } from '@testing-library/react';
+import { configure, render } from '@testing-library/react';
 import type { ReactNode } from 'react';
 import { PreferencesProvider } from '../app/preferences';
 import { system } from '../app/theme';
@@ -7,6 +7,9 @@ import { system } from '../app/theme';
 // jsdom has no media queries; a light room with motion is assumed.
 window.matchMedia ??= (query) =>
   ({ matches: false, media: query, addEventListener() {}, removeEventListener() {} }) as never;
+
+// As patient as the tests themselves, for machines that are busy with something else.
+configure({ asyncUtilTimeout: 20_000 });
 
 /** Renders a component inside what every page has around it. */
 export function show(children: ReactNode) {

@@ -7,6 +7,7 @@ import { BenchProvider } from './bench';
 import { createBenchStore } from './benchStore';
 import { Figures } from './Figures';
 import { Findings } from './Findings';
+import { CheckRoom } from './rooms/CheckRoom';
 import { WickRoom } from './rooms/WickRoom';
 
 const open = (patch: Patch, part: React.ReactNode) => {
@@ -82,5 +83,21 @@ describe('the wick room', () => {
     await user.click(screen.getByRole('button', { name: 'Take wick 1 out' }));
     expect(store.getState().design.wicks.map((wick) => wick.kind)).toEqual(['cup']);
     expect(screen.getByText(/Pack it wet and tight/)).toBeTruthy();
+  });
+});
+
+describe('the test with water', () => {
+  test.each<[string, Patch, RegExp]>([
+    ['as planned', [], /It must stand at.*run out of the overflow/],
+    ['without an overflow', [{ path: ['overflow'], value: null }], /no overflow to test/],
+    [
+      'drilled too high',
+      [{ path: ['overflow', 'centre'], value: 0.12 }],
+      /Mend the overflow first/,
+    ],
+  ])('%s', (_name, patch, words) => {
+    open(patch, <CheckRoom />);
+    const group = screen.getByRole('heading', { name: /Test with water/ }).parentElement!;
+    expect(group.textContent).toMatch(words);
   });
 });

@@ -7,10 +7,9 @@ import { Group, Says } from './parts';
 
 /** Everything in numbers, and the test to make with water before any soil goes in. */
 export function CheckRoom() {
-  const { design, planter, assessment, change } = useBench();
+  const { design, assessment, change } = useBench();
   const { write } = useWords();
   const { figures: f } = assessment;
-  const { heights } = planter;
   const rows: [string, string][] = [
     ['Holds to the overflow', write(f.gross, 'volume')],
     ['Of that to use, hot', write(f.usable, 'volume')],
@@ -40,11 +39,7 @@ export function CheckRoom() {
   return (
     <>
       <Group title="Test with water, before soil">
-        <Text fontSize="sm">
-          Pour <b>{write(f.gross, 'volume')}</b>. It must stand at{' '}
-          <b>{write(heights.brim, 'length')}</b> in every corner, run out of the overflow with the
-          next cup, and nowhere else.
-        </Text>
+        <WaterTest />
       </Group>
       <Group title="All figures">
         <Box as="table" w="full" fontSize="sm" style={{ borderCollapse: 'collapse' }}>
@@ -86,5 +81,34 @@ export function CheckRoom() {
         />
       </Group>
     </>
+  );
+}
+
+/** What the pour must show, or why it cannot be made yet. */
+function WaterTest() {
+  const { planter, assessment } = useBench();
+  const { write } = useWords();
+  const { invert, ceiling, brim } = planter.heights;
+  if (invert === null) {
+    return (
+      <Text fontSize="sm">
+        There is no overflow to test. Pour <b>{write(assessment.figures.gross, 'volume')}</b>: it
+        must stand at <b>{write(brim, 'length')}</b> in every corner and leak nowhere.
+      </Text>
+    );
+  }
+  if (invert > ceiling) {
+    return (
+      <Text fontSize="sm">
+        Mend the overflow first: its lip at {write(invert, 'length')} is above the platform.
+      </Text>
+    );
+  }
+  return (
+    <Text fontSize="sm">
+      Pour <b>{write(assessment.figures.gross, 'volume')}</b>. It must stand at{' '}
+      <b>{write(brim, 'length')}</b> in every corner, run out of the overflow with the next cup, and
+      nowhere else.
+    </Text>
   );
 }
