@@ -62,6 +62,9 @@ try {
     await page.goto(
       served.base + (typeof at === 'string' ? at : `/planters/${planter?.id}?room=${at.room}`),
     );
+    // The network is idle before a page's own code has come, so the page itself is waited for.
+    await page.getByRole('heading', { level: 1 }).waitFor({ timeout: 60_000 });
+    await page.getByText('Fetching').waitFor({ state: 'detached', timeout: 60_000 });
     await page.waitForLoadState('networkidle');
     await page.waitForTimeout(400);
     await page.screenshot({ path: join(root, 'docs/screenshots', `${file}.png`) });
