@@ -56,7 +56,9 @@ const room = (folder, forbidden) => ({
 });
 
 export default tseslint.config(
-  { ignores: ['**/dist', '**/node_modules', '.data', 'test-results', 'playwright-report'] },
+  {
+    ignores: ['**/dist', '**/node_modules', '.cache', '.data', 'test-results', 'playwright-report'],
+  },
   js.configs.recommended,
   ...tseslint.configs.recommended,
   {

@@ -90,7 +90,7 @@ test('US units are read and written, and switching rounds nothing', async ({ pag
   await fill(page, 'Platform underside', '4 1/2"');
   await saved(page);
   const typed = await (await page.request.get(`/api/planters/${id}`)).json();
-  expect(typed.design.reservoir.underside).toBeCloseTo(0.1143, 12);
+  expect(typed.design.reservoir.top).toBeCloseTo(0.1143, 12);
   await expect(figure(page, 'Weighs full')).toContainText('lb');
 });
 
@@ -130,8 +130,8 @@ test('pouring shows where the water stands, and when it runs over', async ({ pag
 
 test('another build, its bottles counted and its findings its own', async ({ page }) => {
   await openBench(page, designOf('cup-pail'), 'water');
-  await page.getByLabel('Soil is kept up by').selectOption('Drilled bottles');
-  await expect(page.getByRole('slider', { name: 'Bottle tops' })).toBeVisible();
+  await page.getByLabel('Soil is kept up by').selectOption('Drilled bottles in the mix');
+  await expect(page.getByRole('slider', { name: 'Bottles’ tops' })).toBeVisible();
   await expect(
     page.getByRole('img', { name: 'The floor seen from above, to scale' }),
   ).toBeVisible();

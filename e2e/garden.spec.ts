@@ -61,7 +61,7 @@ test('damaged, foreign and later files are refused with the reason', async ({ pa
   const files: [string, string, string][] = [
     ['torn.json', good.slice(0, 80), 'breaks off'],
     ['song.json', '{"title":"La huerta"}', 'not from Huerta'],
-    ['later.json', good.replace('"version":1', '"version":7'), 'saved by a later Huerta'],
+    ['later.json', good.replace('"version":2', '"version":7'), 'saved by a later Huerta'],
     ['wrong.json', good.replace('"depth":0.368', '"depth":"deep"'), 'damaged at ‘vessel, depth’'],
     ['large.json', ' '.repeat(1_000_001), 'larger than 1 MB'],
   ];
@@ -106,7 +106,7 @@ test('two windows, one planter: both versions are offered and kept', async ({ pa
   await page.getByRole('button', { name: 'Keep yours' }).click();
   await saved(page);
   const { design } = await (await page.request.get(`/api/planters/${id}`)).json();
-  expect(design.reservoir.underside).toBe(0.075);
+  expect(design.reservoir.top).toBe(0.075);
 });
 
 test('a server that does not answer is said, and the work is saved when it does', async ({
@@ -120,7 +120,7 @@ test('a server that does not answer is said, and the work is saved when it does'
   await page.getByRole('button', { name: 'Save now' }).click();
   await saved(page);
   const { design } = await (await page.request.get(`/api/planters/${id}`)).json();
-  expect(design.reservoir.underside).toBe(0.084);
+  expect(design.reservoir.top).toBe(0.084);
 
   await page.route('**/api/**', (route) => route.abort());
   await page.goto('/');

@@ -1,9 +1,10 @@
 import { once } from 'node:events';
 import { join, resolve } from 'node:path';
 import { pino } from 'pino';
-import { loadDemoGarden } from './demo/garden';
+import { loadDemoGarden, loadDemoVessels } from './demo/garden';
 import { createApp } from './http/app';
 import { planterService } from './services/planters';
+import { vesselService } from './services/vessels';
 import { openDatabase } from './store/database';
 
 /**
@@ -19,9 +20,13 @@ async function main(): Promise<void> {
 
   const database = await openDatabase(join(folder, 'huerta.sqlite'));
   const planters = planterService(database.planters);
-  if (process.env.HUERTA_DEMO === '1') await loadDemoGarden(planters);
+  const vessels = vesselService(database.vessels);
+  if (process.env.HUERTA_DEMO === '1') {
+    await loadDemoGarden(planters);
+    await loadDemoVessels(vessels);
+  }
 
-  const server = createApp({ planters, logger, webRoot }).listen(port, '127.0.0.1');
+  const server = createApp({ planters, vessels, logger, webRoot }).listen(port, '127.0.0.1');
   await once(server, 'listening');
   const address = server.address();
   const open = typeof address === 'object' && address ? address.port : port;

@@ -73,11 +73,11 @@ describe('findings', () => {
     ],
     ['wick-missing', 'cloth-pail', change(['wicks'], [])],
     ['wick-foot-0', 'cloth-pail', change(['wicks', 0, 'foot'], 0.03)],
-    ['wick-reach-0', 'cloth-pail', change(['reservoir', 'underside'], 0.2)],
+    ['wick-reach-0', 'cloth-pail', change(['reservoir', 'top'], 0.2)],
     ['wick-weak', 'cloth-pail', change(['wicks', 0, 'width'], 0.002)],
-    ['supports-airlock', 'cup-pail', change(['reservoir', 'supports', 'vents'], 'foot')],
-    ['supports-sealed', 'bottle-pail', change(['reservoir', 'vents'], 'sealed')],
-    ['supports-crowded', 'bottle-pail', change(['reservoir', 'count'], 40)],
+    ['supports-airlock-0', 'cup-pail', change(['reservoir', 'parts', 0, 'vents'], 'foot')],
+    ['supports-sealed-0', 'bottle-pail', change(['reservoir', 'parts', 0, 'vents'], 'sealed')],
+    ['supports-crowded-0', 'bottle-pail', change(['reservoir', 'parts', 0, 'count'], 40)],
     ['platform-sags', 'cloth-pail', change(['reservoir', 'thickness'], 0.001)],
     ['roots-short', 'cloth-pail', change(['planting', 'crop'], 'tomato')],
     [
@@ -101,8 +101,21 @@ describe('findings', () => {
     ['drain-hole', 'cloth-pail', change(['vessel', 'drainHole'], true)],
     ['dark-wall', 'cloth-pail', change(['vessel', 'colour'], 'dark')],
     ['clear-wall', 'cloth-pail', change(['vessel', 'colour'], 'clear')],
-    ['level-wet', 'cloth-pail', change(['place', 'slope'], 0.1)],
-    ['level-loss', 'cloth-pail', change(['place', 'slope'], 0.03)],
+    ['level-wet', 'cloth-pail', change(['place', 'slopeAcross'], 0.1)],
+    ['level-loss', 'cloth-pail', change(['place', 'slopeAcross'], 0.03)],
+    ['cracked', 'tote-pipes', change(['vessel', 'cracked'], true)],
+    ['soft-wall', 'tote-pipes', change(['vessel', 'rigid'], false)],
+    ['liner-none', 'film-bed', change(['vessel', 'liner'], 'none')],
+    ['liner-thin', 'film-bed', []],
+    ['liner-sharp', 'film-bed', change(['reservoir', 'fill', 0, 'medium'], 'crushed-stone')],
+    ['level-wet', 'box-legs', change(['vessel', 'fall'], 0.03)],
+    ['wick-reach-between', 'rock-bed', change(['wicks'], [])],
+    ['wicks-crowded-0', 'tote-pipes', change(['wicks', 0, 'count'], 20)],
+    ['fabric-sags', 'pot-tub', change(['reservoir', 'parts', 0, 'count'], 1)],
+    ['plants-crowded', 'cloth-pail', change(['planting', 'count'], 6)],
+    ['pipe-open-0', 'nested-totes', change(['pipes', 0, 'capped'], false)],
+    ['supports-crowded-0', 'trough-pipes', change(['reservoir', 'parts', 0, 'count'], 5)],
+    ['supports-sealed-0', 'panel-barrel', change(['reservoir', 'parts', 0, 'vents'], 'sealed')],
   ])('%s is found, and its first remedy mends it', (id, from, patch) => {
     const design = applyPatch(start(from), patch);
     const finding = findingsOf(design).find((f) => f.id === id);
@@ -116,13 +129,25 @@ describe('findings', () => {
   test.each<[string, Patch]>([
     ['contents-harmful', change(['vessel', 'formerContents'], 'harmful')],
     ['contents-unknown', change(['vessel', 'formerContents'], 'unknown')],
-    ['plastic-code', change(['vessel', 'plastic'], 'unknown')],
+    ['plastic-code', change(['vessel', 'material'], 'unknown')],
+    ['plastic-code', change(['vessel', 'material'], 'treated-wood')],
     ['floor-load', change(['place', 'floorLimit'], 1000)],
     ['lift', change(['place', 'liftLimit'], 10)],
     ['frost', change(['place', 'frost'], true)],
+    ['carry', [...change(['vessel', 'material'], 'metal'), ...change(['vessel', 'wall'], 0.012)]],
   ])('%s is said plainly, and no change of the design pretends to mend it', (id, patch) => {
     const finding = findingsOf(applyPatch(start('cloth-pail'), patch)).find((f) => f.id === id);
     expect(finding).toMatchObject({ remedies: [] });
+  });
+
+  test('a base of rock says that it holds less than it looks', () => {
+    expect(findingsOf(start('rock-bed')).map((f) => f.id)).toContain('full-of-stone');
+  });
+
+  test.each(['valve-mains', 'open-tray'])('%s is said of every build that has it', (id) => {
+    const from = id === 'valve-mains' ? 'gutter-pails' : 'bag-tray';
+    expect(findingsOf(start(from)).map((f) => f.id)).toContain(id);
+    expect(findingsOf(start('cloth-pail')).map((f) => f.id)).not.toContain(id);
   });
 
   test('an open tube is a danger where children come', () => {

@@ -24,7 +24,7 @@ export interface Assessment {
 }
 
 const RULES: readonly Rule[] = [vesselRules, waterRules, wickRules, tubeRules, soilRules].flatMap(
-  (room) => Object.values(room),
+  (room): Rule[] => Object.values(room),
 );
 
 const ROOMS: readonly Room[] = ['vessel', 'water', 'wick', 'tube', 'soil'];

@@ -49,7 +49,7 @@ test('doubling the reservoir does not double the days when the wick is the limit
   const low = planterOf('cloth-pail', weak);
   const high = planterOf('cloth-pail', [
     ...weak,
-    { path: ['reservoir', 'underside'], value: 0.17 },
+    { path: ['reservoir', 'top'], value: 0.17 },
     { path: ['overflow', 'centre'], value: 0.156 },
   ]);
   const gross = [low, high].map((planter) => planter.storage.volumeBelow(planter.heights.brim));

@@ -56,6 +56,17 @@ export function autonomyAt(planter: Planter, demand: number, buffer: number): Au
   let seconds = 0;
   let keepsUp = 0;
   let behind = false;
+  // A barrel behind a float valve keeps the level where it is until it is empty.
+  const barrel = supplyOf(planter);
+  const first = Math.min(demand, totalDelivery(wicks, heights.brim));
+  if (barrel > 0 && first > 0) {
+    const lasts = barrel / first;
+    if ((demand - first) * lasts > left) return result(left / (demand - first), 0);
+    left -= (demand - first) * lasts;
+    seconds = lasts;
+    behind = first < demand;
+    if (!behind) keepsUp = seconds;
+  }
   let above = storage.volumeBelow(heights.brim);
   for (let i = 0; i < SLICES && step > 0; i += 1) {
     const top = heights.brim - i * step;
@@ -81,6 +92,9 @@ const result = (seconds: number, keepsUp: number): Autonomy => ({
   days: seconds / DAY,
   reservoirDays: keepsUp / DAY,
 });
+
+/** Water that waits in a supply barrel, m³. */
+export const supplyOf = ({ design }: Planter): number => design.reservoir.supply?.volume ?? 0;
 
 /** The level below which no wick can reach, metres; the brim when there is no wick at all. */
 export function lastDropLevel({ wicks, heights }: Planter): number {

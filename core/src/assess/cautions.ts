@@ -17,6 +17,14 @@ export function cautionsFor(room: Room, design: PlanterDesign): Caution[] {
   switch (room) {
     case 'vessel':
       return [
+        ...(design.vessel.material === 'metal'
+          ? [
+              {
+                id: 'edges',
+                text: 'Galvanised and cut edges are sharp, and welding or grinding zinc gives fumes: gloves, outdoors.',
+              },
+            ]
+          : []),
         {
           id: 'contents',
           text: 'Use only vessels known to have held food or food-safe goods. Residues of acids and cleaners burn: gloves and eye protection, rinse several times outdoors.',
@@ -29,6 +37,14 @@ export function cautionsFor(room: Room, design: PlanterDesign): Caution[] {
     case 'water':
       return [
         CUTTING,
+        ...(design.reservoir.supply
+          ? [
+              {
+                id: 'mains',
+                text: 'A float valve on the mains needs backflow protection under local plumbing rules, by a licensed plumber.',
+              },
+            ]
+          : []),
         ...(design.place.children
           ? [
               {

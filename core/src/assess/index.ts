@@ -1,6 +1,18 @@
 export { assess, evaluate, type Assessment } from './assess';
-export { type Figures } from './figures';
+export { plantingPlan, type Figures, type PlantingPlan } from './figures';
+export { partName } from './words';
+export { type Tilt } from './level';
 export { cautiousDays, type Autonomy } from './autonomy';
-export { type Weight } from './weight';
+export { type Amount, type Weight } from './weight';
 export { SEVERITIES, rank, type Finding, type Remedy, type Room, type Severity } from './finding';
 export { cautionsFor, type Caution } from './cautions';
+export { needsOf, type Need } from './needs';
+export {
+  follows,
+  outcomeOf,
+  schoolsFor,
+  type Outcome,
+  type Question,
+  type School,
+} from './schools';
+export { propose, tradeCurve, type Proposal, type TradePoint, type Wish } from './trade';

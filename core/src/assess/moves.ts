@@ -1,4 +1,14 @@
-import { airCeiling, USUAL_AIR_GAP, type Change, type Patch, type PlanterDesign } from '../design';
+import {
+  airCeiling,
+  invertOf,
+  lipBelowMark,
+  soilBaseHeight,
+  standsOnStone,
+  USUAL_AIR_GAP,
+  type Change,
+  type Patch,
+  type PlanterDesign,
+} from '../design';
 import { LEAST_SOIL } from '../planter';
 
 /** Changes that several remedies are made of. Lengths in metres. */
@@ -13,25 +23,29 @@ export const upToMm = (length: number): number => Math.ceil(length * MM - 1e-6) 
 
 export const set = (path: Change['path'], value: unknown): Change => ({ path, value });
 
-/** Moves the platform's underside (or the bottles' tops) and keeps `gap` between it and the lip. */
-export function moveBase(design: PlanterDesign, ceiling: number, gap: number): Patch {
-  const path = ['reservoir', design.reservoir.kind === 'platform' ? 'underside' : 'height'];
-  const patch = [set(path, ceiling)];
-  if (design.overflow) {
-    patch.push(set(['overflow', 'centre'], ceiling - gap + design.overflow.diameter / 2));
-  }
-  return patch;
+/** Marks the overflow so that its lip stands at `lip`; nothing for an overflow over the rim. */
+export function moveLip({ overflow }: PlanterDesign, lip: number): Patch {
+  return overflow && overflow.kind !== 'rim'
+    ? [set(['overflow', 'centre'], lip + lipBelowMark(overflow))]
+    : [];
 }
 
-/** The highest that the ceiling may stand and leave `depth` of soil. */
-export function highestCeiling(design: PlanterDesign, depth = LEAST_SOIL): number {
-  const slab = design.reservoir.kind === 'platform' ? design.reservoir.thickness : 0;
-  return design.vessel.depth - design.soil.freeboard - depth - slab;
+/** Moves the top of the base and keeps `gap` between it and the lip. */
+export function moveBase(design: PlanterDesign, ceiling: number, gap: number): Patch {
+  return [set(['reservoir', 'top'], ceiling), ...moveLip(design, ceiling - gap)];
+}
+
+/** The highest that the ceiling may stand and leave `depth` of soil; `rim` is where the soil ends. */
+export function highestCeiling(design: PlanterDesign, rim: number, depth = LEAST_SOIL): number {
+  const slab = soilBaseHeight(design) - airCeiling(design);
+  return rim - design.soil.freeboard - depth - slab;
 }
 
 /** The gap to keep when the platform moves: what there is now, if that is sound. */
 export function gapToKeep(design: PlanterDesign): number {
-  if (!design.overflow) return USUAL_AIR_GAP;
-  const now = airCeiling(design.reservoir) - design.overflow.centre + design.overflow.diameter / 2;
-  return now >= LEAST_AIR_GAP && now <= 2 * USUAL_AIR_GAP ? now : USUAL_AIR_GAP;
+  const lip = invertOf(design);
+  if (lip === null) return USUAL_AIR_GAP;
+  const now = airCeiling(design) - lip;
+  const least = standsOnStone(design) ? 0 : LEAST_AIR_GAP;
+  return now >= least && now <= 2 * USUAL_AIR_GAP ? now : USUAL_AIR_GAP;
 }

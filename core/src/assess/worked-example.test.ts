@@ -12,11 +12,11 @@ const design: PlanterDesign = applyPatch(STARTING_POINTS[0]!.design, [
   { path: ['vessel', 'topDiameter'], value: 0.3 },
   { path: ['vessel', 'bottomDiameter'], value: 0.3 },
   { path: ['vessel', 'depth'], value: 0.4 },
-  { path: ['reservoir', 'underside'], value: 0.12 },
+  { path: ['reservoir', 'top'], value: 0.12 },
   { path: ['reservoir', 'thickness'], value: 0.004 },
   {
-    path: ['reservoir', 'supports'],
-    value: { kind: 'ring', diameter: 0.16, wall: 0.005, vents: 'both' },
+    path: ['reservoir', 'parts', 0],
+    value: { kind: 'ring', cutEnd: false, diameter: 0.16, wall: 0.005, vents: 'both' },
   },
   {
     path: ['overflow'],
@@ -29,10 +29,9 @@ const design: PlanterDesign = applyPatch(STARTING_POINTS[0]!.design, [
   { path: ['soil', 'freeboard'], value: 0.03 },
   { path: ['soil', 'settlement'], value: 0.12 },
   { path: ['soil', 'mulch'], value: 'none' },
-  { path: ['planting'], value: { crop: 'pepper', count: 1, foliage: 0.4 } },
-  { path: ['place', 'exposure'], value: 'open' },
+  { path: ['planting'], value: { crop: 'pepper', count: 1, foliage: 0.4, spacing: 0.35 } },
   { path: ['place', 'etHot'], value: 0.008 / 86_400 },
-  { path: ['place', 'slope'], value: 0.01 },
+  { path: ['place', 'slopeAcross'], value: 0.01 },
 ]);
 
 const { planter, assessment } = evaluate(design);
@@ -94,10 +93,17 @@ test('full it weighs as much as its parts, over its own footprint', () => {
 });
 
 test('the platform is cut 298 mm across and spans 150 mm inside its ring', () => {
-  expect(f.platformDiameter).toBeCloseTo(0.298, 12);
+  expect(f.platform.length).toBeCloseTo(0.298, 12);
   expect(f.span).toBeCloseTo(0.15, 12);
 });
 
 test('ten millimetres to the metre is 3 mm from edge to edge', () => {
-  expect(f.outOfLevel).toBeCloseTo(0.003, 12);
+  expect(f.tilt.across).toBeCloseTo(0.003, 12);
+});
+
+test('out of level it holds what stands over the middle, and the shim levels it', () => {
+  // The overflow is on the high side: over the middle the water is 100 + 1.5 mm deep.
+  expect(f.tilt.shimAcross).toBeCloseTo(0.003, 12);
+  expect(f.tilt.wettest).toBeCloseTo(0.103, 12);
+  expect(litres(f.tilt.holds - f.gross)).toBeCloseTo(6.8048 * 0.015, 3);
 });

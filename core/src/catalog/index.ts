@@ -1,5 +1,6 @@
 export * from './pipes';
 export * from './media';
+export * from './aggregates';
 export * from './cloths';
 export * from './crops';
 export * from './drills';

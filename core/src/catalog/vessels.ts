@@ -1,63 +1,228 @@
-/** Round vessels in usual sizes, inside measures in metres. Typical: measure your own. */
+/**
+ * Vessels in usual sizes, inside measures in metres. Typical, plausible together, and no maker's:
+ * measure your own, or better, pour a known amount in.
+ */
 
-export interface RoundVessel {
+/** The measures of a vessel, by its shape. */
+export type VesselShape =
+  | { kind: 'round'; topDiameter: number; bottomDiameter: number; depth: number }
+  | {
+      kind: 'box';
+      topLength: number;
+      topWidth: number;
+      bottomLength: number;
+      bottomWidth: number;
+      corner: number;
+      depth: number;
+    }
+  | {
+      kind: 'stadium';
+      topLength: number;
+      topWidth: number;
+      bottomLength: number;
+      bottomWidth: number;
+      depth: number;
+    }
+  | { kind: 'lying'; diameter: number; length: number; depth: number }
+  | {
+      kind: 'frame';
+      length: number;
+      width: number;
+      depth: number;
+      liner: 'pond' | 'film' | 'none';
+      legs: number;
+      fall: number;
+    };
+
+export const VESSEL_GROUPS = {
+  pail: { name: 'Pail or round tub' },
+  tote: { name: 'Storage tote' },
+  bottle: { name: 'Bottle' },
+  barrel: { name: 'Barrel' },
+  pot: { name: 'Pot or window box' },
+  trough: { name: 'Stock trough' },
+  bed: { name: 'Framed box or bed' },
+  tank: { name: 'Bulk tank, halved' },
+  tray: { name: 'Tray' },
+  gutter: { name: 'Gutter' },
+} as const;
+export type VesselGroup = keyof typeof VESSEL_GROUPS;
+
+export interface CatalogVessel {
   name: string;
-  topDiameter: number;
-  bottomDiameter: number;
-  depth: number;
+  group: VesselGroup;
   wall: number;
+  material: 'pe' | 'pp' | 'pet' | 'clay' | 'metal' | 'wood';
+  shape: VesselShape;
 }
 
-export const ROUND_VESSELS = {
-  'pail-5': {
-    name: '5 L pail',
-    topDiameter: 0.205,
-    bottomDiameter: 0.175,
-    depth: 0.185,
-    wall: 0.0012,
-  },
-  'pail-10': {
-    name: '10 L pail',
-    topDiameter: 0.258,
-    bottomDiameter: 0.222,
-    depth: 0.24,
-    wall: 0.0014,
-  },
-  'pail-15': {
-    name: '15 L pail',
-    topDiameter: 0.285,
-    bottomDiameter: 0.25,
-    depth: 0.285,
-    wall: 0.0018,
-  },
-  'pail-20': {
-    name: '20 L pail',
-    topDiameter: 0.295,
-    bottomDiameter: 0.262,
-    depth: 0.368,
-    wall: 0.002,
-  },
-  'pail-25': {
-    name: '25 L pail',
-    topDiameter: 0.33,
-    bottomDiameter: 0.29,
-    depth: 0.38,
-    wall: 0.0022,
-  },
-  'tub-40': {
-    name: '40 L round tub',
-    topDiameter: 0.44,
-    bottomDiameter: 0.36,
-    depth: 0.34,
-    wall: 0.0025,
-  },
-  'tub-75': {
-    name: '75 L round tub',
-    topDiameter: 0.55,
-    bottomDiameter: 0.44,
-    depth: 0.42,
-    wall: 0.003,
-  },
-} as const satisfies Record<string, RoundVessel>;
+type Material = CatalogVessel['material'];
 
-export type RoundVesselId = keyof typeof ROUND_VESSELS;
+const round =
+  (group: VesselGroup, material: Material) =>
+  (
+    name: string,
+    topDiameter: number,
+    bottomDiameter: number,
+    depth: number,
+    wall: number,
+  ): CatalogVessel => ({
+    name,
+    group,
+    wall,
+    material,
+    shape: { kind: 'round', topDiameter, bottomDiameter, depth },
+  });
+
+const box =
+  (group: VesselGroup, material: Material, corner: number) =>
+  (
+    name: string,
+    top: readonly [number, number],
+    bottom: readonly [number, number],
+    depth: number,
+    wall: number,
+  ): CatalogVessel => ({
+    name,
+    group,
+    wall,
+    material,
+    shape: {
+      kind: 'box',
+      topLength: top[0],
+      topWidth: top[1],
+      bottomLength: bottom[0],
+      bottomWidth: bottom[1],
+      corner,
+      depth,
+    },
+  });
+
+const trough = (
+  name: string,
+  length: number,
+  width: number,
+  depth: number,
+  wall = 0.001,
+): CatalogVessel => ({
+  name,
+  group: 'trough',
+  wall,
+  material: 'metal',
+  shape: {
+    kind: 'stadium',
+    topLength: length,
+    topWidth: width,
+    bottomLength: length - 0.04,
+    bottomWidth: width - 0.04,
+    depth,
+  },
+});
+
+const frame = (
+  name: string,
+  length: number,
+  width: number,
+  depth: number,
+  legs: number,
+  board = 0.025,
+): CatalogVessel => ({
+  name,
+  group: 'bed',
+  wall: board,
+  material: 'wood',
+  shape: { kind: 'frame', length, width, depth, liner: 'pond', legs, fall: 0 },
+});
+
+const lying = (
+  name: string,
+  group: VesselGroup,
+  diameter: number,
+  length: number,
+  wall: number,
+): CatalogVessel => ({
+  name,
+  group,
+  wall,
+  material: 'pe',
+  shape: { kind: 'lying', diameter, length, depth: diameter / 2 },
+});
+
+const pail = round('pail', 'pp');
+const bottle = round('bottle', 'pet');
+const barrel = round('barrel', 'pe');
+const pot = round('pot', 'clay');
+const tote = box('tote', 'pp', 0.03);
+
+export const VESSELS = {
+  'pail-5': pail('5 L pail', 0.205, 0.175, 0.185, 0.0012),
+  'pail-10': pail('10 L pail', 0.258, 0.222, 0.24, 0.0014),
+  'pail-15': pail('15 L pail', 0.285, 0.25, 0.285, 0.0018),
+  'pail-20': pail('20 L pail', 0.295, 0.262, 0.368, 0.002),
+  'pail-25': pail('25 L pail', 0.33, 0.29, 0.38, 0.0022),
+  'tub-40': pail('40 L round tub', 0.44, 0.36, 0.34, 0.0025),
+  'tub-75': pail('75 L round tub', 0.55, 0.44, 0.42, 0.003),
+  'tote-20': tote('20 L tote', [0.37, 0.27], [0.33, 0.23], 0.235, 0.0018),
+  'tote-30': tote('30 L tote', [0.42, 0.31], [0.37, 0.26], 0.275, 0.002),
+  'tote-50': tote('50 L tote', [0.52, 0.36], [0.46, 0.31], 0.31, 0.0022),
+  'tote-70': tote('70 L tote', [0.6, 0.4], [0.53, 0.34], 0.34, 0.0025),
+  'tote-100': tote('100 L tote', [0.72, 0.44], [0.64, 0.37], 0.37, 0.0028),
+  'tote-130': tote('130 L tote', [0.83, 0.48], [0.74, 0.41], 0.38, 0.003),
+  'bottle-1': bottle('1 L bottle, base', 0.078, 0.078, 0.11, 0.0004),
+  'bottle-2': bottle('2 L bottle, base', 0.104, 0.104, 0.13, 0.0004),
+  'bottle-5': bottle('5 L bottle, base', 0.158, 0.158, 0.15, 0.0006),
+  'bottle-19': bottle('19 L cooler bottle, base', 0.27, 0.27, 0.22, 0.0015),
+  'drum-60': barrel('60 L drum', 0.37, 0.37, 0.56, 0.003),
+  'barrel-120': barrel('120 L barrel', 0.47, 0.47, 0.7, 0.004),
+  'barrel-200': barrel('200 L barrel, whole', 0.57, 0.57, 0.86, 0.004),
+  'barrel-two-thirds': barrel('200 L barrel, cut at a third', 0.57, 0.57, 0.57, 0.004),
+  'barrel-half': barrel('200 L barrel, cut across', 0.57, 0.57, 0.43, 0.004),
+  'barrel-lying': lying('200 L barrel, cut lengthwise', 'barrel', 0.57, 0.86, 0.004),
+  'drum-lying': lying('60 L drum, cut lengthwise', 'barrel', 0.37, 0.56, 0.003),
+  'pot-20': pot('20 cm clay pot', 0.19, 0.13, 0.185, 0.009),
+  'pot-30': pot('30 cm clay pot', 0.28, 0.2, 0.27, 0.011),
+  'pot-40': pot('40 cm decorative pot', 0.375, 0.27, 0.37, 0.014),
+  'pot-55': pot('55 cm decorative pot', 0.51, 0.36, 0.47, 0.018),
+  'pot-square': box('pot', 'pe', 0.02)('40 cm square pot', [0.38, 0.38], [0.32, 0.32], 0.38, 0.006),
+  'window-box': box('pot', 'pe', 0.015)(
+    '80 cm window box',
+    [0.78, 0.19],
+    [0.74, 0.15],
+    0.18,
+    0.003,
+  ),
+  'trough-90': trough('90 L trough', 0.9, 0.45, 0.3),
+  'trough-170': trough('170 L trough', 1.2, 0.58, 0.3),
+  'trough-270': trough('270 L trough', 1.2, 0.6, 0.46),
+  'trough-400': trough('400 L trough', 1.8, 0.6, 0.46),
+  'box-legs': frame('Box on legs, 120 by 50 cm', 1.2, 0.5, 0.35, 0.4),
+  'box-small': frame('Box, 80 by 40 cm', 0.8, 0.4, 0.4, 0),
+  'bed-small': frame('Bed, 120 by 80 cm', 1.2, 0.8, 0.5, 0),
+  'bed-medium': frame('Bed, 200 by 100 cm', 2, 1, 0.55, 0, 0.038),
+  'bed-large': frame('Bed, 240 by 120 cm', 2.4, 1.2, 0.6, 0, 0.045),
+  'tank-half': box('tank', 'pe', 0.08)(
+    '1000 L bulk tank, half',
+    [1.16, 0.96],
+    [1.16, 0.96],
+    0.5,
+    0.004,
+  ),
+  'tank-third': box('tank', 'pe', 0.08)(
+    '1000 L bulk tank, a third',
+    [1.16, 0.96],
+    [1.16, 0.96],
+    0.35,
+    0.004,
+  ),
+  'tray-60': box('tray', 'pp', 0.02)('60 by 40 cm tray', [0.58, 0.38], [0.56, 0.36], 0.08, 0.0025),
+  'tray-100': box('tray', 'pp', 0.03)('100 by 50 cm tray', [0.98, 0.48], [0.95, 0.45], 0.1, 0.003),
+  'tray-round': round('tray', 'pp')('50 cm round tray', 0.49, 0.46, 0.09, 0.003),
+  'gutter-box': box('gutter', 'pe', 0.002)('2 m box gutter', [2, 0.15], [2, 0.13], 0.11, 0.0025),
+  'gutter-round': lying('2 m half-round gutter', 'gutter', 0.15, 2, 0.0022),
+} as const satisfies Record<string, CatalogVessel>;
+
+export type VesselId = keyof typeof VESSELS;
+export const VESSEL_IDS = Object.keys(VESSELS) as [VesselId, ...VesselId[]];
+
+/** A vessel of the catalogue, widened. */
+export const catalogVessel = (id: VesselId): CatalogVessel => VESSELS[id];

@@ -18,12 +18,36 @@ export const FORMER_CONTENTS = {
   harmful: { name: 'Paint, solvent, pesticide or cleaner' },
 } as const;
 
-export const PLASTICS = {
+export const MATERIALS = {
   pe: { name: 'Polyethylene (code 2 or 4)' },
   pp: { name: 'Polypropylene (code 5)' },
   pet: { name: 'PET (code 1)' },
-  other: { name: 'Another code (3, 6 or 7)' },
-  unknown: { name: 'No code to be found' },
+  other: { name: 'Another plastic code (3, 6 or 7)' },
+  unknown: { name: 'Plastic with no code to be found' },
+  clay: { name: 'Clay, stone or concrete' },
+  metal: { name: 'Galvanised or painted metal' },
+  wood: { name: 'Untreated timber' },
+  'treated-wood': { name: 'Treated, painted or unknown timber' },
+} as const;
+
+/** Density of what vessels are made of, kg/m³. Typical. */
+export const MATERIAL_DENSITY: Readonly<Record<keyof typeof MATERIALS, number>> = {
+  pe: 950,
+  pp: 910,
+  pet: 1380,
+  other: 1100,
+  unknown: 950,
+  clay: 2000,
+  metal: 7800,
+  wood: 480,
+  'treated-wood': 520,
+};
+
+/** What keeps the water in a framed box. */
+export const LINERS = {
+  pond: { name: 'Pond liner' },
+  film: { name: 'Builder’s film' },
+  none: { name: 'No liner' },
 } as const;
 
 export const COLOURS = {
@@ -33,19 +57,32 @@ export const COLOURS = {
 } as const;
 
 /**
- * Exposure multiplies a field's demand: small vessels stand in warmer and windier air than a field.
- * Typical values.
+ * Sun, wind and spot multiply a field's demand: small vessels stand in warmer and windier air than a
+ * field does. Typical values.
  */
-export const EXPOSURES = {
-  sheltered: { name: 'Sheltered, half sun', factor: 0.8 },
-  open: { name: 'Open, full sun', factor: 1.05 },
-  hot: { name: 'Hot wall, paving or roof', factor: 1.3 },
+export const SUN = {
+  full: { name: 'Full sun', factor: 1 },
+  half: { name: 'Half the day', factor: 0.8 },
+  shade: { name: 'Bright shade', factor: 0.6 },
+} as const;
+
+export const WIND = {
+  calm: { name: 'Sheltered', factor: 1 },
+  breezy: { name: 'Open', factor: 1.05 },
+  windy: { name: 'Windy', factor: 1.15 },
+} as const;
+
+export const SPOT = {
+  ground: { name: 'Soil, grass or deck', factor: 1 },
+  paving: { name: 'Paving or roof', factor: 1.15 },
+  wall: { name: 'At a sunny wall', factor: 1.24 },
+  cool: { name: 'At a cool wall', factor: 0.9 },
 } as const;
 
 export const RAIN = {
-  open: { name: 'Open to the rain' },
-  covered: { name: 'Under cover' },
-  indoors: { name: 'Indoors' },
+  open: { name: 'Open to the rain', factor: 1 },
+  covered: { name: 'Under cover', factor: 0.9 },
+  indoors: { name: 'Indoors', factor: 0.6 },
 } as const;
 
 /**
@@ -79,6 +116,44 @@ export const VENTS = {
   sealed: { name: 'Nowhere: shut all round' },
 } as const;
 
+/** What may stand upright in the base, with how it is spoken of. */
+export const STANDING = {
+  tub: { name: 'Tubs', one: 'tub' },
+  cup: { name: 'Cups', one: 'cup' },
+  bottle: { name: 'Bottles', one: 'bottle' },
+  jug: { name: 'Jugs', one: 'jug' },
+  pipe: { name: 'Short pipes', one: 'pipe' },
+  pot: { name: 'Small pots', one: 'pot' },
+  brick: { name: 'Bricks or blocks', one: 'block' },
+} as const;
+
+/** How perforated pipe lies on the floor. */
+export const RUNS = {
+  runs: { name: 'Side by side' },
+  coil: { name: 'A coil' },
+  loop: { name: 'A loop along the wall' },
+} as const;
+
+/** Boxes that leave nearly all of their space to the water. */
+export const CRATE_KINDS = {
+  crate: { name: 'Crates', one: 'crate' },
+  cell: { name: 'Drainage cells', one: 'cell' },
+  former: { name: 'Void boxes', one: 'box' },
+} as const;
+
+/** What a hole in the wall is fitted with. */
+export const FITTINGS = {
+  barb: { name: 'Grommet and barb' },
+  elbow: { name: 'Elbow' },
+  liner: { name: 'Pipe through the liner' },
+  end: { name: 'Outlet in the end' },
+} as const;
+
+export const PIPE_USES = {
+  inspection: { name: 'Inspection pipe' },
+  worm: { name: 'Worm tube' },
+} as const;
+
 export const FEET = {
   bevel: { name: 'Bevelled' },
   notch: { name: 'Notched' },
@@ -96,12 +171,20 @@ const keysOf = <K extends string>(table: Record<K, unknown>): [K, ...K[]] =>
 
 export const SEPARATOR_IDS = keysOf(SEPARATORS);
 export const FORMER_CONTENT_IDS = keysOf(FORMER_CONTENTS);
-export const PLASTIC_IDS = keysOf(PLASTICS);
+export const MATERIAL_IDS = keysOf(MATERIALS);
+export const LINER_IDS = keysOf(LINERS);
 export const COLOUR_IDS = keysOf(COLOURS);
-export const EXPOSURE_IDS = keysOf(EXPOSURES);
+export const SUN_IDS = keysOf(SUN);
+export const WIND_IDS = keysOf(WIND);
+export const SPOT_IDS = keysOf(SPOT);
 export const RAIN_IDS = keysOf(RAIN);
 export const MULCH_IDS = keysOf(MULCHES);
 export const FEED_IDS = keysOf(FEEDS);
 export const VENT_IDS = keysOf(VENTS);
 export const FOOT_IDS = keysOf(FEET);
 export const CAP_IDS = keysOf(CAPS);
+export const STANDING_IDS = keysOf(STANDING);
+export const RUN_IDS = keysOf(RUNS);
+export const CRATE_IDS = keysOf(CRATE_KINDS);
+export const FITTING_IDS = keysOf(FITTINGS);
+export const PIPE_USE_IDS = keysOf(PIPE_USES);

@@ -7,8 +7,7 @@ const on = (patch: Patch) =>
   demandOn(applyPatch(STARTING_POINTS[0]!.design, patch), 5 * MM_A_DAY, 0.06);
 
 const oneTomato: Patch = [
-  { path: ['planting'], value: { crop: 'tomato', count: 1, foliage: 0.6 } },
-  { path: ['place', 'exposure'], value: 'open' },
+  { path: ['planting'], value: { crop: 'tomato', count: 1, foliage: 0.6, spacing: 0.45 } },
   { path: ['soil', 'mulch'], value: 'none' },
 ];
 
@@ -18,13 +17,13 @@ test('a tomato of 60 cm on a day of 5 mm drinks 1.63 L', () => {
   expect(litresADay(on(oneTomato).surface)).toBeCloseTo(0.06 * 0.2 * 5 * 1.05, 6);
 });
 
-test('plants add up, a hot wall adds a quarter, and mulch takes most of the rest', () => {
+test('plants add up, a sunny wall adds a quarter, and mulch takes most of the rest', () => {
   const base = on(oneTomato);
   const two = on([...oneTomato, { path: ['planting', 'count'], value: 2 }]);
-  const hot = on([...oneTomato, { path: ['place', 'exposure'], value: 'hot' }]);
+  const hot = on([...oneTomato, { path: ['place', 'spot'], value: 'wall' }]);
   const mulched = on([...oneTomato, { path: ['soil', 'mulch'], value: 'straw' }]);
   expect(two.plants).toBeCloseTo(2 * base.plants, 15);
-  expect(hot.total / base.total).toBeCloseTo(1.3 / 1.05, 12);
+  expect(hot.total / base.total).toBeCloseTo(1.24, 12);
   expect(mulched.surface).toBeCloseTo(0.3 * base.surface, 15);
   expect(base.total).toBe(base.plants + base.surface);
 });

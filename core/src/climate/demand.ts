@@ -1,4 +1,4 @@
-import { EXPOSURES, MULCHES, cropOf } from '../catalog';
+import { cropOf, MULCHES, RAIN, SPOT, SUN, WIND } from '../catalog';
 import type { PlanterDesign } from '../design';
 
 /** Part of a crop coefficient that is the soil's own evaporation (FAO-56, table 17: Kcb ≈ Kc − 0.05). */
@@ -13,6 +13,11 @@ export interface Demand {
   total: number;
 }
 
+/** How much thirstier than a field a place is: sun, wind, what it stands on, and cover. */
+export function exposureOf({ sun, wind, spot, rain }: PlanterDesign['place']): number {
+  return SUN[sun].factor * WIND[wind].factor * SPOT[spot].factor * RAIN[rain].factor;
+}
+
 /**
  * Water that leaves a planter on a day of given reference evapotranspiration, by FAO-56's crop
  * coefficients (Allen and others 1998): grown plants over the ground their foliage covers, plus
@@ -23,7 +28,7 @@ export interface Demand {
  */
 export function demandOn(design: PlanterDesign, et: number, surfaceArea: number): Demand {
   const { planting, place, soil } = design;
-  const exposure = EXPOSURES[place.exposure].factor;
+  const exposure = exposureOf(place);
   const foliage = planting.count * (Math.PI / 4) * planting.foliage ** 2;
   const plants = (cropOf(planting.crop).kc - SOIL_PART_OF_KC) * et * foliage * exposure;
   const surface = MULCHES[soil.mulch].evaporation * et * surfaceArea * exposure;

@@ -1,1 +1,1 @@
-export { demandOn, type Demand } from './demand';
+export { demandOn, exposureOf, type Demand } from './demand';

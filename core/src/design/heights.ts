@@ -1,21 +1,100 @@
-import type { OverflowDesign, ReservoirDesign } from './schema';
+import type { OverflowDesign, PlanterDesign, VesselDesign } from './schema';
 
-/** Height of the surface that the soil stands on: platform top, or bottle tops. Metres. */
-export function soilBaseHeight(reservoir: ReservoirDesign): number {
-  return reservoir.kind === 'platform'
-    ? reservoir.underside + reservoir.thickness
-    : reservoir.height;
+/** Inside depth of a vessel, floor to rim. Metres. */
+export function depthOf(vessel: VesselDesign): number {
+  return vessel.kind === 'stations'
+    ? (vessel.stations[vessel.stations.length - 1]?.height ?? 0)
+    : vessel.depth;
 }
 
-/** Height that water must stay under to leave air: platform underside, or bottle tops. Metres. */
-export function airCeiling(reservoir: ReservoirDesign): number {
-  return reservoir.kind === 'platform' ? reservoir.underside : reservoir.height;
+/** The least inside width from wall to wall at floor and rim, for questions of what goes in. Metres. */
+export function leastWidth(vessel: VesselDesign): number {
+  switch (vessel.kind) {
+    case 'round':
+      return Math.min(vessel.topDiameter, vessel.bottomDiameter);
+    case 'box':
+    case 'stadium':
+      return Math.min(vessel.topWidth, vessel.bottomWidth, vessel.topLength, vessel.bottomLength);
+    case 'lying':
+      return Math.min(vessel.diameter, vessel.length);
+    case 'frame':
+      return Math.min(vessel.width, vessel.length);
+    case 'stations':
+      return Math.min(
+        ...vessel.stations.map((s) =>
+          vessel.plan === 'round' ? s.length : Math.min(s.width, s.length),
+        ),
+      );
+    case 'poured': {
+      const last = vessel.readings[vessel.readings.length - 1];
+      const area = (last?.volume ?? 0) / (last?.height ?? 1);
+      return vessel.plan === 'round'
+        ? 2 * Math.sqrt(area / Math.PI)
+        : Math.sqrt(area * vessel.ratio);
+    }
+  }
+}
+
+/** Height of the surface that the soil stands on, above platform and blanket. Metres. */
+export function soilBaseHeight({ reservoir, bed, vessel }: PlanterDesign): number {
+  switch (bed?.kind) {
+    case 'bag':
+      return bed.wall;
+    case 'nested':
+      return reservoir.top + vessel.wall;
+    case 'row':
+      return reservoir.top + bed.wall;
+    case 'neck':
+      return reservoir.top;
+    default:
+      return deckHeight(reservoir) + (reservoir.blanket?.thickness ?? 0);
+  }
+}
+
+/** Top of the platform, or of what stands in for it. Metres. */
+export function deckHeight(reservoir: PlanterDesign['reservoir']): number {
+  return reservoir.top + (reservoir.cover === 'platform' ? reservoir.thickness : 0);
 }
 
 /**
- * The overflow's invert: the lowest lip of its holes, over which water runs out. Metres.
- * A mark on the wall is the hole's centre, so the invert is the centre less the radius.
+ * How soil and water meet. `gap`: air under a platform or a bed of its own; `fill`: mix, sand or stone
+ * goes from the floor up to the soil; `bag`: the soil’s own bag stands in the water.
  */
-export function invertOf(overflow: OverflowDesign): number {
-  return overflow.centre - overflow.diameter / 2;
+export type BaseStyle = 'gap' | 'fill' | 'bag';
+
+export function baseStyle({ reservoir, bed }: PlanterDesign): BaseStyle {
+  if (bed?.kind === 'bag') return 'bag';
+  const last = reservoir.fill[reservoir.fill.length - 1];
+  const reaches = last !== undefined && last.upTo >= 1 - 1e-9;
+  return bed === null && reservoir.cover === 'none' && reaches ? 'fill' : 'gap';
+}
+
+/** Whether stone or sand, and not the mix itself, carries the soil. */
+export function standsOnStone(design: PlanterDesign): boolean {
+  const last = design.reservoir.fill[design.reservoir.fill.length - 1];
+  return baseStyle(design) === 'fill' && last?.medium !== 'mix';
+}
+
+/** Height that water must stay under to leave air: the top of the base, or a tray’s rim. Metres. */
+export function airCeiling(design: PlanterDesign): number {
+  return design.bed?.kind === 'bag' ? depthOf(design.vessel) : design.reservoir.top;
+}
+
+/** The clear width that water goes out by. Metres. */
+export const boreOf = (overflow: Exclude<OverflowDesign, { kind: 'rim' }>): number =>
+  overflow.kind === 'fitting' ? overflow.bore : overflow.diameter;
+
+/** How far the overflow's lip is below the mark that is drilled on; negative when it is above. Metres. */
+export function lipBelowMark(overflow: Exclude<OverflowDesign, { kind: 'rim' }>): number {
+  return boreOf(overflow) / 2 - (overflow.kind === 'fitting' ? overflow.rise : 0);
+}
+
+/**
+ * The overflow's invert: the lowest lip, over which water runs out; null without an overflow. A mark
+ * on the wall is a hole's centre, so the invert is the centre less the radius. Metres.
+ */
+export function invertOf({ overflow, vessel }: PlanterDesign): number | null {
+  if (!overflow) return null;
+  if (overflow.kind === 'rim') return depthOf(vessel);
+  return overflow.centre - lipBelowMark(overflow);
 }

@@ -1,33 +1,58 @@
 export { FIELDS, type FieldSpec } from './fields';
 export {
   DESIGN_VERSION,
+  MAX_FILLS,
+  MAX_PARTS,
+  MAX_PIPES,
   MAX_WICKS,
   planterDesignSchema,
   planterJsonSchema,
-  type PlanterDesign,
-  type VesselDesign,
-  type ReservoirDesign,
-  type PlatformBuild,
-  type BottleBuild,
-  type SupportDesign,
-  type OverflowDesign,
-  type WickDesign,
+  vesselDesignSchema,
+  type BedDesign,
   type ClothWickDesign,
+  type ColumnWickDesign,
   type CupWickDesign,
+  type ExtraPipe,
+  type FillLayer,
   type FillTubeDesign,
+  type OverflowDesign,
+  type OverflowKind,
+  type PartDesign,
+  type PartKind,
+  type PartOf,
+  type PlanterDesign,
+  type ReservoirDesign,
   type Vents,
+  type VesselDesign,
+  type VesselKind,
+  type WickDesign,
 } from './schema';
 export { migrate, STEPS, type AnyDocument, type MigrationStep } from './migrations';
-export { applyPatch, type Patch, type Change } from './patch';
-export { BUILDS, buildOf, changeBuild, type BuildId } from './builds';
-export { STARTING_POINTS, type StartingPoint } from './presets';
-export { soilBaseHeight, airCeiling, invertOf } from './heights';
+export { applyPatch, type Change, type Patch } from './patch';
+export { baseOf, BASES, changeBase, standsOnFloor, type BaseId } from './builds';
+export { STARTING_POINTS, vesselFrom, type StartingPoint } from './presets';
+export {
+  airCeiling,
+  baseStyle,
+  boreOf,
+  deckHeight,
+  depthOf,
+  invertOf,
+  leastWidth,
+  lipBelowMark,
+  soilBaseHeight,
+  standsOnStone,
+  type BaseStyle,
+} from './heights';
 export {
   holeForPipe,
   USUAL_AIR_GAP,
   USUAL_CLOTH,
+  USUAL_COLUMN,
   USUAL_CUP,
+  USUAL_LYING,
   usualOverflow,
   usualTube,
   usualTubeLength,
 } from './usual';
+export { putVessel, reshape, SHAPES } from './reshape';

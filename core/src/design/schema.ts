@@ -1,20 +1,30 @@
 import { z } from 'zod';
 import {
+  AGGREGATE_IDS,
   CAP_IDS,
   CLOTH_IDS,
   COLOUR_IDS,
+  CRATE_IDS,
   CROP_IDS,
-  EXPOSURE_IDS,
   FEED_IDS,
+  FILL_IDS,
+  FITTING_IDS,
   FOOT_IDS,
   FORMER_CONTENT_IDS,
+  LINER_IDS,
+  MATERIAL_IDS,
   MEDIUM_IDS,
   MULCH_IDS,
   PIPE_IDS,
-  PLASTIC_IDS,
+  PIPE_USE_IDS,
   RAIN_IDS,
+  RUN_IDS,
   SEPARATOR_IDS,
+  SPOT_IDS,
+  STANDING_IDS,
+  SUN_IDS,
   VENT_IDS,
+  WIND_IDS,
 } from '../catalog';
 import { FIELDS, type FieldSpec } from './fields';
 
@@ -25,7 +35,7 @@ import { FIELDS, type FieldSpec } from './fields';
  */
 
 /** Raised whenever the document changes shape; `migrations.ts` has a step for each. */
-export const DESIGN_VERSION = 1;
+export const DESIGN_VERSION = 2;
 
 const UNIT_OF: Partial<Record<FieldSpec['kind'], string>> = {
   length: 'm',
@@ -50,45 +60,232 @@ function number(field: FieldSpec) {
 }
 
 const vents = z.enum(VENT_IDS);
+const V = FIELDS.vessel;
 
-const ringSupport = z.strictObject({
-  kind: z.literal('ring'),
-  diameter: number(FIELDS.support.diameter),
-  wall: number(FIELDS.support.wall),
-  vents,
+/** What inspecting any vessel tells. */
+const inspected = {
+  wall: number(V.wall),
+  formerContents: z.enum(FORMER_CONTENT_IDS),
+  material: z.enum(MATERIAL_IDS),
+  colour: z.enum(COLOUR_IDS),
+  rigid: z.boolean().describe('Keeps its shape when full of water'),
+  cracked: z.boolean().describe('A crack that is not mended yet'),
+  drainHole: z.boolean().describe('An old hole in the floor that is not patched yet'),
+};
+
+const plan = z.enum(['round', 'box']).describe('Outline seen from above');
+
+const vessel = z.discriminatedUnion('kind', [
+  z.strictObject({
+    kind: z.literal('round'),
+    topDiameter: number(V.topDiameter),
+    bottomDiameter: number(V.bottomDiameter),
+    depth: number(V.depth),
+    ...inspected,
+  }),
+  z.strictObject({
+    kind: z.literal('box'),
+    topLength: number(V.topLength),
+    topWidth: number(V.topWidth),
+    bottomLength: number(V.bottomLength),
+    bottomWidth: number(V.bottomWidth),
+    corner: number(V.corner),
+    depth: number(V.depth),
+    ...inspected,
+  }),
+  z.strictObject({
+    kind: z.literal('stadium'),
+    topLength: number(V.topLength),
+    topWidth: number(V.topWidth),
+    bottomLength: number(V.bottomLength),
+    bottomWidth: number(V.bottomWidth),
+    depth: number(V.depth),
+    ...inspected,
+  }),
+  z.strictObject({
+    kind: z.literal('lying'),
+    diameter: number(V.diameter),
+    length: number(V.length),
+    depth: number(V.depth),
+    ...inspected,
+  }),
+  z.strictObject({
+    kind: z.literal('frame'),
+    length: number(V.length),
+    width: number(V.width),
+    depth: number(V.depth),
+    liner: z.enum(LINER_IDS),
+    legs: number(V.legs),
+    fall: number(V.fall),
+    ...inspected,
+  }),
+  z.strictObject({
+    kind: z.literal('stations'),
+    plan,
+    stations: z
+      .array(
+        z.strictObject({
+          height: number(V.stationHeight),
+          length: number(V.stationLength),
+          width: number(V.stationWidth),
+        }),
+      )
+      .min(2)
+      .max(12)
+      .describe('Inside sizes from the floor (height 0) to the rim'),
+    ...inspected,
+  }),
+  z.strictObject({
+    kind: z.literal('poured'),
+    plan,
+    ratio: number(V.ratio),
+    depth: number(V.depth),
+    readings: z
+      .array(z.strictObject({ volume: number(V.poured), height: number(V.pouredHeight) }))
+      .min(2)
+      .max(20)
+      .describe('Water poured in so far, and how high it stood'),
+    ...inspected,
+  }),
+]);
+
+const B = FIELDS.bed;
+const bed = z.discriminatedUnion('kind', [
+  z.strictObject({ kind: z.literal('nested') }).describe('An equal vessel set into this one'),
+  z
+    .strictObject({
+      kind: z.literal('neck'),
+      neckDiameter: number(B.neckDiameter),
+      shoulder: number(B.shoulder),
+      depth: number(B.depth),
+    })
+    .describe('The bottle’s own upper part, turned over'),
+  z
+    .strictObject({
+      kind: z.literal('row'),
+      count: number(B.count),
+      topDiameter: number(B.topDiameter),
+      bottomDiameter: number(B.bottomDiameter),
+      depth: number(B.depth),
+      wall: number(B.wall),
+    })
+    .describe('Pails side by side on top of the channel'),
+  z
+    .strictObject({
+      kind: z.literal('bag'),
+      count: number(B.count),
+      topDiameter: number(B.topDiameter),
+      bottomDiameter: number(B.bottomDiameter),
+      depth: number(B.depth),
+      wall: number(B.wall),
+    })
+    .describe('Bags or pots standing in the tray'),
+]);
+
+const S = FIELDS.support;
+const part = z.discriminatedUnion('kind', [
+  z.strictObject({
+    kind: z.literal('ring'),
+    cutEnd: z.boolean().describe('The vessel’s own cut end, turned over'),
+    diameter: number(S.diameter),
+    wall: number(S.wall),
+    vents,
+  }),
+  z.strictObject({
+    kind: z.literal('standing'),
+    what: z.enum(STANDING_IDS),
+    count: number(S.count),
+    diameter: number(S.diameter),
+    wall: number(S.wall),
+    vents,
+  }),
+  z.strictObject({
+    kind: z.literal('lying'),
+    lay: z.enum(RUN_IDS),
+    count: number(S.runs),
+    diameter: number(S.diameter),
+    wall: number(S.wall),
+    sock: z.boolean().describe('In a fabric sock'),
+  }),
+  z.strictObject({
+    kind: z.literal('crates'),
+    what: z.enum(CRATE_IDS),
+    count: number(S.count),
+    length: number(S.length),
+    width: number(S.width),
+    voids: number(S.voids),
+  }),
+  z.strictObject({
+    kind: z.literal('arch'),
+    width: number(S.archWidth),
+    wall: number(S.wall),
+    vents,
+  }),
+  z.strictObject({
+    kind: z.literal('sticks'),
+    diameter: number(S.stick),
+    spacing: number(S.stickSpacing),
+  }),
+]);
+
+export const MAX_PARTS = 6;
+export const MAX_FILLS = 3;
+
+const reservoir = z.strictObject({
+  top: number(FIELDS.reservoir.top),
+  cover: z.enum(['platform', 'none']).describe('A rigid platform, or nothing rigid'),
+  thickness: number(FIELDS.reservoir.thickness),
+  fill: z
+    .array(z.strictObject({ medium: z.enum(FILL_IDS), upTo: number(FIELDS.reservoir.upTo) }))
+    .max(MAX_FILLS)
+    .describe('Layers that lie around the parts, from the floor up; what is left is open water'),
+  parts: z.array(part).max(MAX_PARTS),
+  blanket: z
+    .strictObject({
+      medium: z.enum(AGGREGATE_IDS),
+      thickness: number(FIELDS.reservoir.blanket),
+    })
+    .nullable()
+    .describe('A wicking layer between base and mix'),
+  supply: z
+    .strictObject({
+      level: number(FIELDS.reservoir.supplyLevel),
+      volume: number(FIELDS.reservoir.supplyVolume),
+    })
+    .nullable()
+    .describe('A barrel behind a float valve that keeps the water at a level'),
 });
 
-const tubSupport = z.strictObject({
-  kind: z.literal('tubs'),
-  count: number(FIELDS.support.count),
-  diameter: number(FIELDS.support.diameter),
-  wall: number(FIELDS.support.wall),
-  vents,
-});
-
-const platformBuild = z.strictObject({
-  kind: z.literal('platform'),
-  underside: number(FIELDS.platform.underside),
-  thickness: number(FIELDS.platform.thickness),
-  supports: z.discriminatedUnion('kind', [ringSupport, tubSupport]),
-});
-
-const bottleBuild = z.strictObject({
-  kind: z.literal('bottles'),
-  count: number(FIELDS.support.count),
-  diameter: number(FIELDS.support.diameter),
-  height: number(FIELDS.support.height),
-  wall: number(FIELDS.support.wall),
-  vents,
-});
-
-const overflow = z.strictObject({
-  kind: z.literal('hole'),
-  centre: number(FIELDS.overflow.centre),
-  diameter: number(FIELDS.overflow.diameter),
-  count: number(FIELDS.overflow.count),
-  screened: z.boolean(),
-});
+const O = FIELDS.overflow;
+const overflow = z.discriminatedUnion('kind', [
+  z.strictObject({
+    kind: z.literal('hole'),
+    centre: number(O.centre),
+    diameter: number(O.diameter),
+    count: number(O.count),
+    screened: z.boolean(),
+  }),
+  z.strictObject({
+    kind: z.literal('fitting'),
+    style: z.enum(FITTING_IDS),
+    centre: number(O.centre),
+    diameter: number(O.diameter),
+    bore: number(O.bore),
+    rise: number(O.rise),
+    count: number(O.count),
+    screened: z.boolean(),
+  }),
+  z.strictObject({
+    kind: z.literal('rows'),
+    centre: number(O.centre),
+    diameter: number(O.diameter),
+    count: number(O.around),
+    rows: number(O.rows),
+    pitch: number(O.pitch),
+    screened: z.boolean(),
+  }),
+  z.strictObject({ kind: z.literal('rim') }).describe('Over the rim of the water’s own vessel'),
+]);
 
 const clothWick = z.strictObject({
   kind: z.literal('cloth'),
@@ -111,43 +308,56 @@ const cupWick = z.strictObject({
   foot: number(FIELDS.cup.foot),
 });
 
+const columnWick = z.strictObject({
+  kind: z.literal('column'),
+  medium: z.enum(FILL_IDS),
+  count: number(FIELDS.column.count),
+  diameter: number(FIELDS.column.diameter),
+  foot: number(FIELDS.column.foot),
+});
+
 const fillTube = z.strictObject({
   pipe: z.enum(PIPE_IDS),
   length: number(FIELDS.tube.length),
   hole: number(FIELDS.tube.hole),
   foot: z.enum(FOOT_IDS),
   cap: z.enum(CAP_IDS),
+  run: number(FIELDS.tube.run),
 });
 
 export const MAX_WICKS = 6;
+export const MAX_PIPES = 3;
 
 export const planterDesignSchema = z
   .strictObject({
     format: z.literal('huerta.planter').describe('Names the file format'),
     version: z.literal(DESIGN_VERSION).describe('Version of the document'),
     name: z.string().trim().min(1).max(120),
+    variant: z.string().trim().max(60).describe('What sets it apart from others of its name'),
     notes: z.string().max(4000),
-    vessel: z.strictObject({
-      kind: z.literal('round'),
-      topDiameter: number(FIELDS.vessel.topDiameter),
-      bottomDiameter: number(FIELDS.vessel.bottomDiameter),
-      depth: number(FIELDS.vessel.depth),
-      wall: number(FIELDS.vessel.wall),
-      formerContents: z.enum(FORMER_CONTENT_IDS),
-      plastic: z.enum(PLASTIC_IDS),
-      colour: z.enum(COLOUR_IDS),
-      drainHole: z.boolean().describe('An old hole in the floor that is not patched yet'),
-    }),
-    reservoir: z.discriminatedUnion('kind', [platformBuild, bottleBuild]),
+    vessel,
+    bed: bed.nullable().describe('What holds the soil, where it is not the vessel itself'),
+    reservoir,
     overflow: overflow.nullable(),
-    wicks: z.array(z.discriminatedUnion('kind', [clothWick, cupWick])).max(MAX_WICKS),
+    wicks: z.array(z.discriminatedUnion('kind', [clothWick, cupWick, columnWick])).max(MAX_WICKS),
     fillTube: fillTube.nullable(),
+    pipes: z
+      .array(
+        z.strictObject({
+          use: z.enum(PIPE_USE_IDS),
+          diameter: number(FIELDS.pipe.diameter),
+          capped: z.boolean(),
+        }),
+      )
+      .max(MAX_PIPES)
+      .describe('Inspection pipes and worm tubes'),
     separator: z.enum(SEPARATOR_IDS),
     soil: z.strictObject({
       medium: z.enum(MEDIUM_IDS),
       freeboard: number(FIELDS.soil.freeboard),
       settlement: number(FIELDS.soil.settlement),
       moistened: z.boolean().describe('The mix goes in moist and is watered in layers'),
+      marker: z.boolean().describe('A straw layer that marks where to stop digging'),
       mulch: z.enum(MULCH_IDS),
       bag: number(FIELDS.soil.bag),
       feed: z.enum(FEED_IDS),
@@ -158,17 +368,22 @@ export const planterDesignSchema = z
       crop: z.enum(CROP_IDS),
       count: number(FIELDS.planting.count),
       foliage: number(FIELDS.planting.foliage),
+      spacing: number(FIELDS.planting.spacing),
     }),
     place: z.strictObject({
       name: z.string().max(120),
-      exposure: z.enum(EXPOSURE_IDS),
+      sun: z.enum(SUN_IDS),
+      wind: z.enum(WIND_IDS),
+      spot: z.enum(SPOT_IDS),
       rain: z.enum(RAIN_IDS),
       etMild: number(FIELDS.place.etMild),
       etHot: number(FIELDS.place.etHot),
       daysAway: number(FIELDS.place.daysAway),
       liftLimit: number(FIELDS.place.liftLimit),
       floorLimit: number(FIELDS.place.floorLimit).nullable(),
-      slope: number(FIELDS.place.slope),
+      slopeAcross: number(FIELDS.place.slopeAcross),
+      slopeAlong: number(FIELDS.place.slopeAlong),
+      falls: z.enum(['away', 'towards']).describe('From the overflow, or to it'),
       hose: number(FIELDS.place.hose),
       storm: number(FIELDS.place.storm),
       children: z.boolean().describe('Small children or animals come near it'),
@@ -182,16 +397,23 @@ export const planterDesignSchema = z
   });
 
 export type PlanterDesign = z.infer<typeof planterDesignSchema>;
+export const vesselDesignSchema = vessel;
 export type VesselDesign = PlanterDesign['vessel'];
+export type VesselKind = VesselDesign['kind'];
+export type BedDesign = NonNullable<PlanterDesign['bed']>;
 export type ReservoirDesign = PlanterDesign['reservoir'];
-export type PlatformBuild = z.infer<typeof platformBuild>;
-export type SupportDesign = PlatformBuild['supports'];
-export type BottleBuild = z.infer<typeof bottleBuild>;
+export type FillLayer = ReservoirDesign['fill'][number];
+export type PartDesign = z.infer<typeof part>;
+export type PartKind = PartDesign['kind'];
+export type PartOf<K extends PartKind> = Extract<PartDesign, { kind: K }>;
 export type OverflowDesign = z.infer<typeof overflow>;
+export type OverflowKind = OverflowDesign['kind'];
 export type WickDesign = PlanterDesign['wicks'][number];
 export type ClothWickDesign = z.infer<typeof clothWick>;
 export type CupWickDesign = z.infer<typeof cupWick>;
+export type ColumnWickDesign = z.infer<typeof columnWick>;
 export type FillTubeDesign = z.infer<typeof fillTube>;
+export type ExtraPipe = PlanterDesign['pipes'][number];
 export type Vents = z.infer<typeof vents>;
 
 /** The document's JSON Schema, for people who write planter files by other means. */

@@ -1,5 +1,12 @@
 import { bitFor, METRIC_BITS, PIPES, type PipeId } from '../catalog';
-import type { ClothWickDesign, CupWickDesign, FillTubeDesign, OverflowDesign } from './schema';
+import type {
+  ClothWickDesign,
+  ColumnWickDesign,
+  CupWickDesign,
+  FillTubeDesign,
+  OverflowDesign,
+  PartOf,
+} from './schema';
 
 /** Parts as they are usually made: what a new one begins with, on the bench and in remedies. */
 
@@ -26,6 +33,25 @@ export const USUAL_CLOTH: ClothWickDesign = {
 /** A drilled cup, packed with the mix. */
 export const USUAL_CUP: CupWickDesign = { kind: 'cup', count: 1, diameter: 0.08, foot: 0 };
 
+/** Sand from the floor to the soil. */
+export const USUAL_COLUMN: ColumnWickDesign = {
+  kind: 'column',
+  medium: 'coarse-sand',
+  count: 4,
+  diameter: 0.1,
+  foot: 0,
+};
+
+/** The pipe that comes out of the ground of most sheds, for laying on a floor. */
+export const USUAL_LYING: PartOf<'lying'> = {
+  kind: 'lying',
+  lay: 'runs',
+  count: 1,
+  diameter: 0.08,
+  wall: 0.0015,
+  sock: true,
+};
+
 /** The hole to drill for a pipe: its real outside with a little play, as a bit that exists. */
 export function holeForPipe(pipe: PipeId): number {
   return bitFor(PIPES[pipe].outside + PLAY, METRIC_BITS);
@@ -44,11 +70,15 @@ export function usualTube(depth: number, pipe: PipeId = 'mm-32'): FillTubeDesign
     hole: holeForPipe(pipe),
     foot: 'bevel',
     cap: 'cap',
+    run: 0,
   };
 }
 
 /** One screened hole whose lip leaves the usual air gap under `ceiling`, marked to the millimetre. */
-export function usualOverflow(ceiling: number, diameter = 0.012): OverflowDesign {
+export function usualOverflow(
+  ceiling: number,
+  diameter = 0.012,
+): Extract<OverflowDesign, { kind: 'hole' }> {
   const lip = Math.max(ceiling - USUAL_AIR_GAP, ceiling / 2);
   const centre = Math.floor((lip + diameter / 2) * 1000 + 1e-6) / 1000;
   return { kind: 'hole', centre, diameter, count: 1, screened: true };

@@ -1,5 +1,5 @@
-export { section } from './section';
-export { plan, type Plan } from './plan';
+export { section, vesselSection } from './section';
+export { plan, plantingView, type Plan } from './plan';
 export {
   type Section,
   type Shape,

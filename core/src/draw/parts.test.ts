@@ -18,14 +18,14 @@ describe('each build looks like itself', () => {
     expect(walls).toHaveLength(2);
     expect(Math.max(...xs(walls[1]!))).toBeCloseTo(0.08, 12);
     expect(of(shapes, 'vent').length).toBeGreaterThan(0);
-    expect(shapes.some((shape) => shape.id === 'ring-air')).toBe(false);
+    expect(shapes.some((shape) => shape.id === 'part-0-air')).toBe(false);
   });
 
   test('a closed ring shows the air that it catches, up to the water outside', () => {
     const { shapes } = drawn('cloth-pail', [
-      { path: ['reservoir', 'supports', 'vents'], value: 'foot' },
+      { path: ['reservoir', 'parts', 0, 'vents'], value: 'foot' },
     ]);
-    const air = shapes.find((shape) => shape.id === 'ring-air')!;
+    const air = shapes.find((shape) => shape.id === 'part-0-air')!;
     expect(Math.min(...zs(air))).toBeLessThan(0.003);
     expect(Math.max(...zs(air))).toBeCloseTo(0.08, 12);
     expect(of(shapes, 'vent')).toEqual([]);

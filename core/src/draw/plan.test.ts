@@ -2,18 +2,22 @@ import fc from 'fast-check';
 import { STARTING_POINTS } from '../design';
 import { resolve } from '../planter';
 import { anyDesign } from '../testing/designs';
-import { plan } from '.';
+import { plan, plantingView } from '.';
 
 test('everything that stands on the floor is drawn inside the wall, apart from the rest', () => {
   fc.assert(
     fc.property(anyDesign, (design) => {
       const planter = resolve(design);
       const { shapes, bounds } = plan(planter);
-      const inner = planter.vessel.radiusAt(planter.heights.brim);
-      const standing = shapes.filter(({ id }) => /^plan-(support|cup|tube)/.test(id));
-      const widest = Math.max(inner, planter.layout.floorRadius);
-      for (const { points } of standing) {
-        for (const [x, y] of points) expect(Math.hypot(x, y)).toBeLessThanOrEqual(widest + 1e-9);
+      const inner = planter.vessel.outlineAt(planter.vessel.flat ? planter.heights.brim : 9);
+      const standing = shapes.filter(({ id }) => /^plan-(support|cup|column)/.test(id));
+      const floor = planter.layout.floor;
+      const widest = { a: Math.max(inner.a, floor.a) + 1e-6, b: Math.max(inner.b, floor.b) + 1e-6 };
+      for (const { points } of planter.design.bed?.kind === 'row' ? [] : standing) {
+        for (const [x, y] of points) {
+          expect(Math.abs(x)).toBeLessThanOrEqual(widest.a);
+          expect(Math.abs(y)).toBeLessThanOrEqual(widest.b);
+        }
       }
       for (const { points } of shapes) {
         for (const [x, y] of points) {
@@ -28,9 +32,29 @@ test('everything that stands on the floor is drawn inside the wall, apart from t
 
 test('five bottles and a tube are five bottles and a tube', () => {
   const { shapes } = plan(resolve(STARTING_POINTS[2]!.design));
-  expect(shapes.filter(({ id }) => /^plan-support/.test(id))).toHaveLength(5);
+  expect(shapes.filter(({ id }) => /^plan-support-\d-\d$/.test(id))).toHaveLength(5);
   expect(shapes.filter(({ id }) => id === 'plan-tube')).toHaveLength(1);
   const overflow = shapes.find(({ id }) => id === 'plan-overflow')!;
   const breadth = overflow.points.map(([, y]) => y);
   expect(Math.max(...breadth) - Math.min(...breadth)).toBeCloseTo(0.012, 12);
+});
+
+test('every plant that fits has its place on the soil, and none overlaps another', () => {
+  for (const { design } of STARTING_POINTS.filter((point) => point.design.bed === null)) {
+    const planter = resolve(design);
+    const places = plantingView(planter).shapes.filter(({ ink }) => ink === 'place');
+    expect(places.length).toBeGreaterThan(0);
+    expect(places.length).toBeLessThanOrEqual(design.planting.count);
+    const middles = places.map(({ points }) => {
+      const sum = points.reduce(([a, b], [x, y]) => [a + x, b + y] as const, [0, 0] as const);
+      return [sum[0] / points.length, sum[1] / points.length] as const;
+    });
+    middles.forEach(([x, y], i) =>
+      middles
+        .slice(i + 1)
+        .forEach(([u, v]) =>
+          expect(Math.hypot(x - u, y - v)).toBeGreaterThan(design.planting.spacing * 0.99),
+        ),
+    );
+  }
 });

@@ -1,45 +1,51 @@
-import { cropOf, type Crop } from '../catalog';
-import type { PlanterDesign } from '../design';
+import { cropOf } from '../catalog';
 import type { Planter } from '../planter';
+import { bedsInSection } from './contents';
 import { area, line, type Point, type Shape } from './shape';
 
-/** Plants are drawn no taller than this over the surface, so that the vessel keeps its size. Metres. */
+/** Plants are drawn no taller than this, or than this share of the planter, so that it keeps its size. */
 const TALLEST = 0.13;
+const TALLEST_SHARE = 0.3;
 /** How far the topmost leaf stands over its twig, as a share of the height. */
 const LEAF_TIP = 0.2;
-/** Plants drawn side by side at the most. */
-const MOST_DRAWN = 3;
+/** Plants drawn side by side in one bed at the least, where there are as many, and at the most. */
+const FEW = 3;
+const MOST_DRAWN = 8;
 
-/** Height that the drawn foliage needs above the rim, metres. */
-export function foliageHeight(crop: Crop, planting: PlanterDesign['planting']): number {
+/** Height that the drawn foliage needs above the soil, metres. */
+export function foliageHeight({ design, heights }: Planter): number {
+  const { planting } = design;
   if (planting.count === 0) return 0;
-  return Math.min(Math.max(planting.foliage, crop.roots) * 0.45, TALLEST) * (1 + LEAF_TIP);
+  const tallest = Math.max(TALLEST, TALLEST_SHARE * (heights.rim - heights.base));
+  const grown = Math.max(planting.foliage, cropOf(planting.crop).roots) * 0.45;
+  return Math.min(grown, tallest) * (1 + LEAF_TIP);
 }
 
 /** A sketch of roots as deep as the crop sends them and of leaves above, always the same. */
 export function plantsOf(planter: Planter): Shape[] {
-  const { design, heights, vessel } = planter;
+  const { design, heights, bed } = planter;
   const { planting } = design;
   const crop = cropOf(planting.crop);
-  const drawn = Math.min(planting.count, MOST_DRAWN);
-  const R = vessel.radiusAt(heights.surface);
-  const tubeRoom = planter.layout.tube ? planter.layout.tube.r : 0;
+  const places = bedsInSection(planter);
+  const R = bed.inside.halfAt(heights.surface - bed.floor);
+  const each = Math.ceil(planting.count / bed.places.length);
+  const fitting = Math.round((2 * R) / planting.spacing);
+  const drawn = Math.min(each, Math.min(Math.max(FEW, fitting), MOST_DRAWN));
+  const tube = planter.layout.tube && places.length === 1 ? planter.layout.tube.r : 0;
   const depth = Math.min(crop.roots, heights.surface - heights.base);
-  const height = foliageHeight(crop, planting) / (1 + LEAF_TIP);
-  return Array.from({ length: drawn }, (_, i) => {
-    const x = ((i + 0.5) / drawn - 0.5) * 2 * (R - tubeRoom * 1.4) - tubeRoom * 1.1;
-    const spread = (R / drawn) * 0.75;
-    return [
-      ...rootsAt(`root-${i}`, x, heights.surface, depth, spread),
-      ...leavesAt(
-        `leaf-${i}`,
-        x,
-        heights.surface,
-        height,
-        Math.min(planting.foliage / 2, spread * 1.15),
-      ),
-    ];
-  }).flat();
+  const height = foliageHeight(planter) / (1 + LEAF_TIP);
+  return places.slice(0, planting.count).flatMap((place, p) =>
+    Array.from({ length: drawn }, (_, i) => {
+      const x = place.x + ((i + 0.5) / drawn - 0.5) * 2 * (R - tube * 1.4) - tube * 1.1;
+      const spread = (R / drawn) * 0.75;
+      const id = `${p}-${i}`;
+      const leaves = Math.min(planting.foliage / 2, spread * 1.15);
+      return [
+        ...rootsAt(`root-${id}`, x, heights.surface, depth, Math.min(spread, depth * 0.6)),
+        ...leavesAt(`leaf-${id}`, x, heights.surface, height, leaves),
+      ];
+    }).flat(),
+  );
 }
 
 function rootsAt(id: string, x: number, top: number, depth: number, spread: number): Shape[] {

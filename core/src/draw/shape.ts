@@ -14,15 +14,25 @@ export type Ink =
   | 'air'
   | 'soil'
   | 'soaked'
+  | 'stone'
+  | 'sand'
+  | 'chip'
   | 'support'
   | 'support-behind'
   | 'vent'
   | 'bottle'
+  | 'pipe'
+  | 'crate'
+  | 'stick'
   | 'platform'
   | 'separator'
   | 'cloth'
   | 'cup'
   | 'tube'
+  | 'liner'
+  | 'leg'
+  | 'straw'
+  | 'place'
   | 'cap'
   | 'mulch'
   | 'root'
@@ -72,6 +82,25 @@ export const area = (id: string, ink: Ink, points: readonly Point[]): Shape => (
   form: 'area',
   points,
 });
+
+/** A circle as a polygon fine enough for any screen. */
+export function circlePoints(x: number, z: number, r: number): Point[] {
+  const steps = 36;
+  return Array.from({ length: steps }, (_, i): Point => {
+    const angle = (i * 2 * Math.PI) / steps;
+    return [x + r * Math.cos(angle), z + r * Math.sin(angle)];
+  });
+}
+
+/** The part of a circle below a height, as a polygon; empty when none is. */
+export function circleBelow(x: number, z: number, r: number, height: number): Point[] {
+  if (height <= z - r) return [];
+  return circlePoints(x, z, r).map(([px, pz]): Point => {
+    if (pz <= height) return [px, pz];
+    const half = Math.sqrt(Math.max(r * r - (Math.min(height, z + r) - z) ** 2, 0));
+    return [Math.min(Math.max(px, x - half), x + half), Math.min(height, pz)];
+  });
+}
 
 export const line = (id: string, ink: Ink, points: readonly Point[]): Shape => ({
   id,

@@ -1,6 +1,7 @@
 import type { ClothWickDesign } from '../design';
-import type { Planter } from '../planter';
-import { area, line, type Point, type Shape } from './shape';
+import { halfAt, type Planter } from '../planter';
+import { inkOf } from './ink';
+import { area, line, type Ink, type Point, type Shape } from './shape';
 
 /** Cloth is drawn at least this thick, so that it can be seen, metres. */
 const THICKNESS_DRAWN = 0.004;
@@ -18,12 +19,14 @@ export function wicksOf(planter: Planter): Shape[] {
 function cloth(planter: Planter, wick: ClothWickDesign, i: number): Shape[] {
   const { base } = planter.heights;
   const half = Math.max(wick.thickness, THICKNESS_DRAWN) / 2;
-  const R = planter.vessel.radiusAt(base) - 0.006;
+  const R = Math.max(halfAt(planter, base) - 0.006, 0.002);
   const legs = Math.min(wick.legs, LEGS_DRAWN);
+  // On a curved floor the cloth is drawn from where there is room for its width.
+  const lowest = planter.vessel.bends.find((z) => planter.vessel.halfAt(z) > 0.012) ?? 0;
   return Array.from({ length: legs }, (_, leg) => {
     const side = leg % 2 === 0 ? 1 : -1;
     const x = legs === 1 ? 0 : side * 0.007;
-    const hang = wave(x, wick.foot, base, 0.0018, side);
+    const hang = wave(x, Math.max(wick.foot, lowest), base, 0.0018, side);
     const reachX = side * Math.min(Math.abs(x) + wick.spread, R);
     const middle = (x + reachX) / 2;
     const path: Point[] =
@@ -63,20 +66,30 @@ function thicken(path: readonly Point[], half: number): Point[] {
   return [...left, ...right.reverse()];
 }
 
-/** The cups that the cutting plane goes through, with the height that each stands at. */
-export function cutCups({
-  design,
-  layout,
-}: Planter): { x: number; r: number; foot: number; i: number }[] {
-  return layout.cups
-    .map((cup, i) => ({ ...cup, i, foot: design.wicks[cup.wick]?.foot ?? 0 }))
-    .filter(({ y, r }) => Math.abs(y) < r);
+interface Cut {
+  id: string;
+  x: number;
+  r: number;
+  foot: number;
+  ink: Ink;
+}
+
+/** The cups and columns that the cutting plane goes through, or the nearest where it meets none. */
+export function cutUprights({ design, layout }: Planter): Cut[] {
+  return ([...layout.cups, ...layout.columns] as const)
+    .map((one, i): Cut & { y: number } => {
+      const wick = design.wicks[one.wick];
+      const ink = wick?.kind === 'column' ? inkOf(wick.medium) : 'soil';
+      const name = wick?.kind === 'column' ? 'column' : 'cup';
+      return { ...one, id: `${name}-${i}`, foot: wick?.foot ?? 0, ink };
+    })
+    .filter(({ y, r, id }) => Math.abs(y) < r || (id.startsWith('column') && y > 0));
 }
 
 function cups(planter: Planter): Shape[] {
   const { base } = planter.heights;
-  return cutCups(planter).map(({ x, r, foot, i }) =>
-    line(`cup-${i}`, 'cup', [
+  return cutUprights(planter).map(({ x, r, foot, id }) =>
+    line(id, id.startsWith('cup') ? 'cup' : 'separator', [
       [x - r, base],
       [x - r, foot],
       [x + r, foot],

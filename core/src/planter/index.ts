@@ -1,4 +1,10 @@
-export { contradictions, LEAST_SOIL, type Contradiction } from './contradictions';
+export {
+  baseName,
+  contradictions,
+  LEAST_SOIL,
+  vesselContradictions,
+  type Contradiction,
+} from './contradictions';
 export {
   readPlanterFile,
   readPlanterDocument,
@@ -6,5 +12,13 @@ export {
   MAX_FILE_BYTES,
   type FileReading,
 } from './file';
-export { resolve, pour, type Planter, type Heights, type Pour } from './resolve';
+export {
+  halfAt,
+  pour,
+  resolve,
+  surfaceArea,
+  type Heights,
+  type Planter,
+  type Pour,
+} from './resolve';
 export { levelsOf, moveLevel, type Level } from './levels';

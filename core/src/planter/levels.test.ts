@@ -1,35 +1,38 @@
-import { applyPatch, changeBuild, STARTING_POINTS, type Patch } from '../design';
-import { levelsOf, moveLevel } from '.';
+import { applyPatch, changeBase, STARTING_POINTS, type Patch } from '../design';
+import { levelsOf, moveLevel, resolve } from '.';
 
 const design = STARTING_POINTS[0]!.design;
-const ids = (of = design) => levelsOf(of).map(({ id, label }) => `${id}: ${label}`);
-const level = (id: string, of = design) => levelsOf(of).find((one) => one.id === id)!;
+const ids = (of = design) => levelsOf(resolve(of)).map(({ id, label }) => `${id}: ${label}`);
+const level = (id: string, of = design) => levelsOf(resolve(of)).find((one) => one.id === id)!;
 const moved = (id: Parameters<typeof moveLevel>[1], to: number, of = design) =>
-  applyPatch(of, moveLevel(of, id, to));
+  applyPatch(of, moveLevel(resolve(of), id, to));
+
+const markOf = ({ overflow }: typeof design) =>
+  overflow && overflow.kind !== 'rim' ? overflow.centre : NaN;
 
 test('the lines of a pail, from the floor up', () => {
   expect(ids()).toEqual(['overflow: Overflow lip', 'platform: Platform', 'surface: Soil surface']);
   expect(ids({ ...design, overflow: null })).toHaveLength(2);
-  const bottles = applyPatch(design, changeBuild(design, 'bottles'));
-  expect(ids(bottles)).toContain('platform: Bottle tops');
+  const bottles = applyPatch(design, changeBase(design, 'bottles'));
+  expect(ids(bottles)).toContain('platform: Bottles’ tops');
 });
 
 test('moving the lip moves the mark half a hole above it', () => {
   expect(level('overflow').height).toBeCloseTo(0.08, 12);
-  expect(moved('overflow', 0.07).overflow!.centre).toBeCloseTo(0.076, 12);
+  expect(markOf(moved('overflow', 0.07))).toBeCloseTo(0.076, 12);
 });
 
 test('each moves its own measure and nothing else', () => {
   const higher = moved('platform', 0.12);
-  expect(higher).toEqual(applyPatch(design, [{ path: ['reservoir', 'underside'], value: 0.12 }]));
+  expect(higher).toEqual(applyPatch(design, [{ path: ['reservoir', 'top'], value: 0.12 }]));
   expect(moved('surface', 0.32).soil.freeboard).toBeCloseTo(0.048, 12);
 });
 
 test.each<[Parameters<typeof moveLevel>[1], number, Patch[number]['path'], number]>([
   ['overflow', -1, ['overflow', 'centre'], 0.006],
   ['overflow', 9, ['overflow', 'centre'], 0.362],
-  ['platform', -1, ['reservoir', 'underside'], 0.01],
-  ['platform', 9, ['reservoir', 'underside'], 0.32],
+  ['platform', -1, ['reservoir', 'top'], 0.005],
+  ['platform', 9, ['reservoir', 'top'], 0.32],
   ['surface', 9, ['soil', 'freeboard'], 0],
   ['surface', -1, ['soil', 'freeboard'], 0.245],
 ])('%s pulled to %d stops at its end', (id, to, path, value) => {
@@ -46,5 +49,10 @@ test('a platform stays above the foot of a wick that hangs high', () => {
 });
 
 test('a line that is not there is not moved', () => {
-  expect(moveLevel({ ...design, overflow: null }, 'overflow', 0.05)).toEqual([]);
+  expect(moveLevel(resolve({ ...design, overflow: null }), 'overflow', 0.05)).toEqual([]);
+});
+
+test('a bag’s tray has no base to move, and a rim no mark', () => {
+  const bags = STARTING_POINTS.find(({ id }) => id === 'bag-tray')!.design;
+  expect(ids(bags)).toEqual(['surface: Soil surface']);
 });

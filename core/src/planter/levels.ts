@@ -1,13 +1,16 @@
 import {
   airCeiling,
+  depthOf,
   FIELDS,
+  lipBelowMark,
   soilBaseHeight,
-  type Patch,
   type FieldSpec,
+  type Patch,
   type PlanterDesign,
 } from '../design';
-import { insideDiameterAt } from '../vessel';
-import { LEAST_SOIL } from './contradictions';
+import { shapeOf } from '../vessel';
+import { baseName, LEAST_SOIL } from './contradictions';
+import type { Planter } from './resolve';
 
 /** A line in the section that is a decision and can be taken hold of. Metres above the floor. */
 export interface Level {
@@ -20,94 +23,125 @@ export interface Level {
   max: number;
 }
 
-/** The movable lines of a design, from the floor up. */
-export function levelsOf(design: PlanterDesign): Level[] {
-  const { vessel, reservoir, overflow, soil } = design;
-  const base = soilBaseHeight(reservoir);
-  const ceiling = airCeiling(reservoir);
-  const rim = vessel.depth;
-  const highestBase = rim - soil.freeboard - LEAST_SOIL;
+/** The movable lines of a planter, from the floor up. */
+export function levelsOf({ design, heights, bed }: Planter): Level[] {
+  const { overflow } = design;
+  const depth = depthOf(design.vessel);
   const levels: Level[] = [];
-  if (overflow) {
+  if (overflow && overflow.kind !== 'rim') {
+    const below = lipBelowMark(overflow);
     const radius = overflow.diameter / 2;
+    const up = overflow.kind === 'rows' ? (overflow.rows - 1) * overflow.pitch : 0;
+    const lowest = Math.max(FIELDS.overflow.centre.min, radius) - below;
     levels.push({
       id: 'overflow',
       label: 'Overflow lip',
-      height: overflow.centre - radius,
-      min: Math.max(FIELDS.overflow.centre.min - radius, 0),
-      max: Math.min(rim - 2 * radius, FIELDS.overflow.centre.max - radius),
+      height: overflow.centre - below,
+      min: lowest,
+      max: Math.max(
+        lowest,
+        Math.min(depth - radius - up - below, FIELDS.overflow.centre.max - below, depth),
+      ),
     });
   }
-  const support = reservoir.kind === 'platform' ? reservoir.supports : reservoir;
-  const feet = design.wicks.map((wick) => wick.foot);
-  const range = reservoir.kind === 'platform' ? FIELDS.platform.underside : FIELDS.support.height;
-  levels.push({
-    id: 'platform',
-    label: reservoir.kind === 'platform' ? 'Platform' : 'Bottle tops',
-    height: ceiling,
-    min: Math.min(
-      ceiling,
-      Math.max(range.min, ...feet.map((foot) => foot + 0.002 + ceiling - base)),
-    ),
-    max: Math.max(
-      ceiling,
-      Math.min(
-        highestBase - (base - ceiling),
-        highestStanding(vessel, support.diameter),
-        range.max,
-      ),
-    ),
-  });
+  if (design.bed?.kind !== 'bag') {
+    const { min, max } = baseRange(design);
+    const name = baseName(design).replace(/^the /, '');
+    levels.push({
+      id: 'platform',
+      label: name.charAt(0).toUpperCase() + name.slice(1),
+      height: heights.ceiling,
+      min,
+      max,
+    });
+  }
   levels.push({
     id: 'surface',
     label: 'Soil surface',
-    height: rim - soil.freeboard,
-    min: Math.max(base + LEAST_SOIL, rim - FIELDS.soil.freeboard.max),
-    max: rim,
+    height: heights.surface,
+    min: Math.max(heights.base + LEAST_SOIL, heights.rim - FIELDS.soil.freeboard.max),
+    max: bed.floor + bed.inside.depth,
   });
-  return levels;
+  return levels.map((level) => ({
+    ...level,
+    min: Math.min(level.min, level.height),
+    max: Math.max(level.max, level.height),
+  }));
 }
 
-/** Where a support of this diameter would touch the wall of a vessel that narrows upward. */
-function highestStanding(vessel: PlanterDesign['vessel'], diameter: number): number {
-  if (insideDiameterAt(vessel, vessel.depth) >= diameter) return vessel.depth;
-  const t = (vessel.bottomDiameter - diameter) / (vessel.bottomDiameter - vessel.topDiameter);
-  return Math.max(t, 0) * vessel.depth;
+/** How far the top of the base can move. */
+function baseRange(design: PlanterDesign): { min: number; max: number } {
+  const { reservoir, soil, bed } = design;
+  const depth = depthOf(design.vessel);
+  const top = airCeiling(design);
+  const over = soilBaseHeight(design) - top;
+  const feet = design.wicks.map((wick) => wick.foot + 0.002 - over);
+  const lying = reservoir.parts.map((part) => (part.kind === 'lying' ? part.diameter : 0));
+  const roof = bed ? depth : depth - soil.freeboard - LEAST_SOIL - over;
+  return {
+    min: Math.max(FIELDS.reservoir.top.min, ...feet, ...lying),
+    max: Math.min(roof, FIELDS.reservoir.top.max, highestStanding(design, top, roof)),
+  };
+}
+
+/** Where something standing on the floor would touch the wall of a vessel that narrows upward. */
+function highestStanding(design: PlanterDesign, from: number, to: number): number {
+  const widest = Math.max(
+    0,
+    ...design.reservoir.parts.map((part) =>
+      part.kind === 'ring' || part.kind === 'standing'
+        ? part.diameter
+        : part.kind === 'arch'
+          ? part.width
+          : part.kind === 'crates'
+            ? Math.min(part.length, part.width)
+            : 0,
+    ),
+  );
+  const long = Math.max(
+    0,
+    ...design.reservoir.parts.map((part) =>
+      part.kind === 'crates' ? Math.max(part.length, part.width) : 0,
+    ),
+  );
+  const shape = shapeOf(design.vessel);
+  const clears = (z: number): boolean => {
+    const { a, b } = shape.outlineAt(z);
+    return 2 * Math.min(a, b) >= widest && 2 * Math.max(a, b) >= long;
+  };
+  if (widest === 0 || (clears(to) && shape.bends.every((z) => z > to || clears(z))))
+    return Infinity;
+  let low = from;
+  let high = to;
+  for (let i = 0; i < 40; i += 1) {
+    const middle = (low + high) / 2;
+    if (clears(middle)) low = middle;
+    else high = middle;
+  }
+  return low;
 }
 
 /** The patch that moves a line to `height` (metres), kept within its range. */
-export function moveLevel(design: PlanterDesign, id: Level['id'], height: number): Patch {
-  const level = levelsOf(design).find((candidate) => candidate.id === id);
+export function moveLevel(planter: Planter, id: Level['id'], height: number): Patch {
+  const { design, heights } = planter;
+  const level = levelsOf(planter).find((candidate) => candidate.id === id);
   if (!level) return [];
   const z = Math.min(Math.max(height, level.min), level.max);
   switch (id) {
     case 'overflow':
-      return design.overflow
+      return design.overflow && design.overflow.kind !== 'rim'
         ? [
             {
               path: ['overflow', 'centre'],
-              value: within(FIELDS.overflow.centre, z + design.overflow.diameter / 2),
+              value: within(FIELDS.overflow.centre, z + lipBelowMark(design.overflow)),
             },
           ]
         : [];
     case 'platform':
-      return [
-        {
-          path: ['reservoir', design.reservoir.kind === 'platform' ? 'underside' : 'height'],
-          value: within(
-            design.reservoir.kind === 'platform'
-              ? FIELDS.platform.underside
-              : FIELDS.support.height,
-            z,
-          ),
-        },
-      ];
+      return [{ path: ['reservoir', 'top'], value: within(FIELDS.reservoir.top, z) }];
     case 'surface':
       return [
-        {
-          path: ['soil', 'freeboard'],
-          value: within(FIELDS.soil.freeboard, design.vessel.depth - z),
-        },
+        { path: ['soil', 'freeboard'], value: within(FIELDS.soil.freeboard, heights.rim - z) },
       ];
   }
 }

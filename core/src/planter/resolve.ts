@@ -1,12 +1,15 @@
 import { airCeiling, invertOf, soilBaseHeight, type PlanterDesign } from '../design';
-import { layOut, storageOf, type FloorLayout, type Storage } from '../reservoir';
-import { taperedRound, type Vessel } from '../vessel';
+import { layOut, storageOf, type Bed, type FloorLayout, type Storage } from '../reservoir';
+import type { Vessel } from '../vessel';
 import { resolveWicks, type Wick } from '../wick';
 
 /** A design with its geometry worked out. Heights are metres above the inside floor. */
 export interface Planter {
   readonly design: PlanterDesign;
+  /** What holds the water, turned so that x runs across the section. */
   readonly vessel: Vessel;
+  /** What holds the soil. */
+  readonly bed: Bed;
   readonly layout: FloorLayout;
   readonly storage: Storage;
   readonly wicks: readonly Wick[];
@@ -14,15 +17,18 @@ export interface Planter {
 }
 
 export interface Heights {
-  /** Platform underside or bottle tops: water must stay below it. */
+  /** Top of the base: water should stay below it. A tray's rim where bags stand in the water. */
   readonly ceiling: number;
-  /** What the soil stands on: platform top or bottle tops. */
+  /** What the soil stands on. */
   readonly base: number;
   readonly surface: number;
+  /** Where the soil's own wall ends. */
   readonly rim: number;
+  /** Where the water's own wall ends: the rim, but for beds that stand above or in it. */
+  readonly waterRim: number;
   /** Lowest lip of the overflow, or null without one. */
   readonly invert: number | null;
-  /** Where the reservoir counts as full: the invert, but never above the ceiling. */
+  /** Where the reservoir counts as full: overflow or valve, but never above the ceiling. */
   readonly brim: number;
 }
 
@@ -32,34 +38,41 @@ export interface Heights {
  * @param design one without contradictions (see `contradictions`)
  */
 export function resolve(design: PlanterDesign): Planter {
-  const vessel = taperedRound(design.vessel);
   const layout = layOut(design);
-  const storage = storageOf(design, vessel, layout);
-  const ceiling = airCeiling(design.reservoir);
-  const invert = design.overflow ? invertOf(design.overflow) : null;
-  const taken = [...layout.supports, ...(layout.tube ? [layout.tube] : [])].reduce(
-    (sum, circle) => sum + Math.PI * circle.r * circle.r,
-    0,
-  );
-  const between =
-    design.reservoir.kind === 'bottles'
-      ? (z: number) => Math.max(vessel.areaAt(z) - taken, 0)
-      : null;
+  const { vessel, bed } = layout;
+  const storage = storageOf(design, layout);
+  const ceiling = airCeiling(design);
+  const invert = invertOf(design);
+  const rim = bed.floor + bed.inside.depth;
+  const valve = design.reservoir.supply?.level ?? Infinity;
   return {
     design,
     vessel,
+    bed,
     layout,
     storage,
-    wicks: resolveWicks(design, vessel, between),
+    wicks: resolveWicks(design, layout, storage),
     heights: {
       ceiling,
-      base: soilBaseHeight(design.reservoir),
-      surface: vessel.depth - design.soil.freeboard,
-      rim: vessel.depth,
+      base: soilBaseHeight(design),
+      surface: rim - design.soil.freeboard,
+      rim,
+      waterRim: vessel.depth,
       invert,
-      brim: Math.min(invert ?? ceiling, ceiling),
+      brim: Math.min(invert ?? ceiling, ceiling, valve, vessel.depth),
     },
   };
+}
+
+/** Inside half width of what holds soil or water at height z, in the plane of the section. Metres. */
+export function halfAt({ vessel, bed, heights }: Planter, z: number): number {
+  if (!bed.separate || z < heights.base) return vessel.halfAt(z);
+  return bed.inside.halfAt(z - bed.floor);
+}
+
+/** Surface of the soil, all beds together. m². */
+export function surfaceArea({ bed, heights }: Planter): number {
+  return bed.places.length * bed.inside.areaAt(heights.surface - bed.floor);
 }
 
 /** Where poured water has got to. */
@@ -78,10 +91,11 @@ export interface Pour {
 /** Pours `volume` m³ into an empty planter and lets it settle. */
 export function pour(planter: Planter, volume: number): Pour {
   const { storage, heights } = planter;
-  const lip = heights.invert ?? heights.rim;
+  const lip = Math.min(heights.invert ?? heights.waterRim, heights.waterRim);
   const capacity = storage.volumeBelow(lip);
   const kept = Math.min(volume, capacity);
   const level = volume >= capacity ? lip : storage.heightFor(kept);
-  const over = volume <= capacity ? null : heights.invert === null ? 'rim' : 'overflow';
+  const byRim = heights.invert === null || heights.invert >= heights.waterRim;
+  const over = volume <= capacity ? null : byRim ? 'rim' : 'overflow';
   return { level, kept, lost: volume - kept, over, floods: level > heights.base + 1e-9 };
 }

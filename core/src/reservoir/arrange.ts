@@ -1,6 +1,8 @@
+import { grown, holds, holdsCircle, type Outline } from '../vessel';
+
 /**
- * Standing circles on a round floor: tubes, cups, tubs and bottles. A sound arrangement that never
- * overlaps, not a proven best one.
+ * Standing circles and rectangles on a floor: tubes, cups, bottles, crates. A sound arrangement that
+ * never overlaps, not a proven best one.
  */
 
 export interface Circle {
@@ -9,37 +11,79 @@ export interface Circle {
   r: number;
 }
 
+/** A rectangle with sides along the axes, by its middle and halves. Metres. */
+export interface Rectangle {
+  x: number;
+  y: number;
+  a: number;
+  b: number;
+}
+
 /** Gap left between neighbours so that touching never counts as overlapping, metres. */
 const SLACK = 1e-7;
 
 /** Whether two circles keep clear of each other. */
-export function apart(a: Circle, b: Circle): boolean {
-  return Math.hypot(a.x - b.x, a.y - b.y) >= a.r + b.r;
+export function apart(one: Circle, other: Circle): boolean {
+  return Math.hypot(one.x - other.x, one.y - other.y) >= one.r + other.r;
 }
 
-/** Whether a circle lies inside a round floor of radius R centred on the origin. */
-export function within(circle: Circle, R: number): boolean {
-  return Math.hypot(circle.x, circle.y) + circle.r <= R + 1e-12;
+/** Whether a circle lies on the floor. */
+export const within = (circle: Circle, floor: Outline): boolean =>
+  holdsCircle(floor, circle.x, circle.y, circle.r);
+
+/** Says whether a place is free for a circle or a rectangle. */
+export interface Free {
+  circle(circle: Circle): boolean;
+  box(box: Rectangle): boolean;
+  /** Whether nothing stands in the way of a ring about the axis. */
+  ring(r: number, wall: number): boolean;
+  /** Area of the circles that stand in a rectangle, for which it is cut away. m². */
+  areaIn(box: Rectangle): number;
 }
+
+/** A floor with nothing on it. */
+export const EMPTY: Free = {
+  circle: () => true,
+  box: () => true,
+  ring: () => true,
+  areaIn: () => 0,
+};
+
+/** A floor with these circles on it. */
+export const beside = (taken: readonly Circle[]): Free => ({
+  ...EMPTY,
+  circle: (circle) => taken.every((other) => apart(circle, other)),
+});
 
 /**
- * Places up to `count` circles of radius r on a round floor, clear of `taken`: evenly round a ring
- * where that fits, else the first of the fullest arrangement.
+ * Places up to `count` circles of radius r on a floor where it is free: evenly spread where that
+ * fits, else the first of the fullest arrangement.
  */
-export function arrange(R: number, r: number, count: number, taken: readonly Circle[]): Circle[] {
-  const even = evenRing(R, r, count, (circle) => fits(circle, R, taken));
-  return even ?? fullest(R, r, taken).slice(0, count);
+export function arrange(floor: Outline, r: number, count: number, free: Free): Circle[] {
+  const fit = fitting(floor, r, free);
+  if (count === 1 && fit({ x: 0, y: 0, r })) return [{ x: 0, y: 0, r }];
+  const even = isRound(floor) ? evenRing(floor.a, r, count, fit) : evenRows(floor, r, count, fit);
+  return even ?? fullest(floor, r, free).slice(0, count);
 }
 
-/** As many circles of radius r as a sound arrangement gets on a round floor, clear of `taken`. */
-export function fullest(R: number, r: number, taken: readonly Circle[]): Circle[] {
-  return [...ringLayouts(R, r), hexLayout(R, r, 0, 0), hexLayout(R, r, 1, 0)]
-    .map((layout) => layout.filter((circle) => fits(circle, R, taken)))
+/** As many circles of radius r as a sound arrangement gets on a floor where it is free. */
+export function fullest(floor: Outline, r: number, free: Free): Circle[] {
+  const layouts = [hexLayout(floor, r, 0), hexLayout(floor, r, 1), gridLayout(floor, r)];
+  if (isRound(floor)) layouts.push(...ringLayouts(floor.a, r));
+  const fit = fitting(floor, r, free);
+  return layouts
+    .map((layout) => layout.filter(fit))
     .reduce((a, b) => (b.length > a.length ? b : a), []);
 }
 
-const fits = (circle: Circle, R: number, taken: readonly Circle[]): boolean =>
-  within(circle, R) && taken.every((other) => apart(circle, other));
+/** Whether a circle of radius r lies on the floor where it is free. */
+function fitting(floor: Outline, r: number, free: Free): (circle: Circle) => boolean {
+  if (floor.a < r - SLACK || floor.b < r - SLACK) return () => false;
+  const inner = grown(floor, -r);
+  return (circle) => holds(inner, circle.x, circle.y) && free.circle(circle);
+}
+
+const isRound = ({ a, b, c }: Outline): boolean => a - c < 1e-9 && b - c < 1e-9;
 
 /** `count` circles evenly round one ring, as people set supports, if some turn of it fits. */
 function evenRing(
@@ -48,10 +92,6 @@ function evenRing(
   count: number,
   fit: (circle: Circle) => boolean,
 ): Circle[] | null {
-  if (count === 1) {
-    const middle = { x: 0, y: 0, r };
-    if (fit(middle)) return [middle];
-  }
   const widest = R - r - SLACK;
   const closest = count > 1 ? (r + SLACK) / Math.sin(Math.PI / count) : 0;
   for (const share of [0.85, 1]) {
@@ -72,6 +112,40 @@ function ringOf(radius: number, r: number, count: number, turn: number): Circle[
   });
 }
 
+/** `count` circles in even rows over an oblong floor, as square as they come, if they fit. */
+function evenRows(
+  floor: Outline,
+  r: number,
+  count: number,
+  fit: (circle: Circle) => boolean,
+): Circle[] | null {
+  const byShape = Array.from({ length: Math.min(count, 24) }, (_, i) => i + 1)
+    .filter((columns) => columns * Math.ceil(count / columns) - count < columns)
+    .map((columns) => {
+      const rows = Math.ceil(count / columns);
+      const [dx, dy] = [(2 * floor.a) / columns, (2 * floor.b) / rows];
+      return { columns, rows, oblong: Math.max(dx / dy, dy / dx) };
+    })
+    .sort((one, other) => one.oblong - other.oblong)
+    .slice(0, 4);
+  for (const { columns, rows } of byShape) {
+    const placed: Circle[] = [];
+    for (let row = 0; row < rows; row += 1) {
+      const inRow = Math.min(columns, count - row * columns);
+      for (let i = 0; i < inRow; i += 1) {
+        placed.push({
+          x: ((i + 0.5) / inRow - 0.5) * 2 * floor.a,
+          y: ((row + 0.5) / rows - 0.5) * 2 * floor.b,
+          r,
+        });
+      }
+    }
+    const close = placed.some((one, i) => placed.slice(i + 1).some((other) => !apart(one, other)));
+    if (!close && placed.every(fit)) return placed;
+  }
+  return null;
+}
+
 /** Concentric rings from the wall inwards, in a few turns. */
 function ringLayouts(R: number, r: number): Circle[][] {
   return [0, 0.5, 0.25].map((turn) => {
@@ -87,21 +161,80 @@ function ringLayouts(R: number, r: number): Circle[][] {
   });
 }
 
-/** A honeycomb, shifted by fractions of its pitch. */
-function hexLayout(R: number, r: number, shiftX: number, shiftY: number): Circle[] {
+/** A honeycomb, shifted by half its pitch or not. */
+function hexLayout({ a, b }: Outline, r: number, shift: number): Circle[] {
   const pitch = 2 * (r + SLACK);
   const rowHeight = (pitch * Math.sqrt(3)) / 2;
   const circles: Circle[] = [];
-  const rows = Math.ceil(R / rowHeight);
-  const columns = Math.ceil(R / pitch) + 1;
+  const rows = Math.ceil(b / rowHeight);
+  const columns = Math.ceil(a / pitch) + 1;
   for (let row = -rows; row <= rows; row += 1) {
     for (let column = -columns; column <= columns; column += 1) {
       circles.push({
-        x: (column + (row & 1) / 2 + shiftX / 2) * pitch,
-        y: (row + shiftY / 2) * rowHeight,
+        x: (column + (row & 1) / 2 + shift / 2) * pitch,
+        y: row * rowHeight,
         r,
       });
     }
   }
   return circles;
 }
+
+/** Rows and columns from wall to wall. */
+function gridLayout(floor: Outline, r: number): Circle[] {
+  const columns = Math.floor(floor.a / (r + SLACK));
+  const rows = Math.floor(floor.b / (r + SLACK));
+  const along = (i: number, n: number, half: number) =>
+    n === 1 ? 0 : ((i / (n - 1)) * 2 - 1) * (half - r - SLACK);
+  return Array.from({ length: Math.max(columns * rows, 0) }, (_, i) => ({
+    x: along(i % columns, columns, floor.a),
+    y: along(Math.floor(i / columns), rows, floor.b),
+    r,
+  }));
+}
+
+/**
+ * Places up to `count` rectangles in rows and columns about the middle, in whichever way round more
+ * of them fit. None sticks out, none overlap.
+ *
+ * @param length and width of one, metres
+ */
+export function pack(
+  floor: Outline,
+  length: number,
+  width: number,
+  count: number,
+  free: Free = EMPTY,
+): Rectangle[] {
+  const ways = [grid(floor, length / 2, width / 2, free), grid(floor, width / 2, length / 2, free)];
+  const best = ways.reduce((one, other) => (other.length > one.length ? other : one));
+  // The ones nearest to the middle are kept when fewer are wanted.
+  return [...best]
+    .sort((one, other) => Math.hypot(one.x, one.y) - Math.hypot(other.x, other.y))
+    .slice(0, count);
+}
+
+function grid(floor: Outline, a: number, b: number, free: Free): Rectangle[] {
+  const columns = Math.floor(floor.a / a + 1e-9);
+  const rows = Math.floor(floor.b / b + 1e-9);
+  const placed: Rectangle[] = [];
+  for (let row = 0; row < rows; row += 1) {
+    for (let column = 0; column < columns; column += 1) {
+      const x = (2 * column + 1 - columns) * a;
+      const y = (2 * row + 1 - rows) * b;
+      const box = { x, y, a, b };
+      if (holdsRectangle(floor, box) && free.box(box)) placed.push(box);
+    }
+  }
+  return placed;
+}
+
+/** Whether a rectangle lies on the floor: its outer corner does. */
+export function holdsRectangle(floor: Outline, { x, y, a, b }: Rectangle): boolean {
+  return holdsCircle(grown(floor, 1e-9), Math.abs(x) + a, Math.abs(y) + b, 0);
+}
+
+/** Whether two rectangles keep clear of each other. */
+export const clear = (one: Rectangle, other: Rectangle): boolean =>
+  Math.abs(one.x - other.x) >= one.a + other.a - 1e-9 ||
+  Math.abs(one.y - other.y) >= one.b + other.b - 1e-9;

@@ -1,5 +1,27 @@
-export { waterUnderTrappedAir } from './trapped';
-export { arrange, fullest, apart, within, type Circle } from './arrange';
-export { layOut, CUP_WALL, type FloorLayout } from './layout';
+export {
+  apart,
+  arrange,
+  beside,
+  clear,
+  EMPTY,
+  fullest,
+  holdsRectangle,
+  pack,
+  within,
+  type Circle,
+  type Rectangle,
+} from './arrange';
+export {
+  cutAcross,
+  CUP_WALL,
+  layOut,
+  PIPE_WALL,
+  type Bed,
+  type FloorLayout,
+  type StandingPipe,
+  type StandingWick,
+} from './layout';
+export { archProfile, lengthOf, type BasePart, type Run } from './parts';
 export { storageOf, type Storage } from './storage';
-export { outflow, climb, type Holes } from './overflow';
+export { climb, outflow, outletFlow, outletOf, type Holes, type Outlet } from './overflow';
+export { waterUnderTrappedAir } from './trapped';

@@ -1,3 +1,5 @@
+import { boreOf, type OverflowDesign } from '../design';
+
 /** How fast an overflow can let water out, and how high it climbs meanwhile. */
 
 const GRAVITY = 9.80665;
@@ -45,6 +47,30 @@ export function outflow(holes: Holes, head: number): number {
   return holes.count * DISCHARGE * (holes.screened ? SCREEN_OPEN : 1) * integral;
 }
 
+/** What an overflow of a design is to the water: round holes, or a rim all round. */
+export type Outlet = Holes | { rim: number };
+
+/** Crest of a rim that water runs over evenly, as a share of its length: vessels are never quite level. */
+const RIM_USED = 0.5;
+
+/** The outlet of a design's overflow. @param rim length of the vessel's rim, metres */
+export function outletOf(overflow: OverflowDesign, rim: number): Outlet {
+  if (overflow.kind === 'rim') return { rim };
+  return { diameter: boreOf(overflow), count: overflow.count, screened: overflow.screened };
+}
+
+/**
+ * Outflow of any outlet with water standing `head` above its lip. Over a rim it is a sharp-crested
+ * weir, Q = ⅔·Cd·b·√(2g)·h^1.5 (Poleni).
+ *
+ * @returns m³/s
+ */
+export function outletFlow(outlet: Outlet, head: number): number {
+  if (!('rim' in outlet)) return outflow(outlet, head);
+  const h = Math.max(head, 0);
+  return (2 / 3) * DISCHARGE * outlet.rim * RIM_USED * Math.sqrt(2 * GRAVITY) * h ** 1.5;
+}
+
 /** Highest climb that is looked for, metres. */
 const MOST_HEAD = 2;
 
@@ -54,13 +80,13 @@ const MOST_HEAD = 2;
  * @param inflow m³/s
  * @returns metres, at most 2
  */
-export function climb(holes: Holes, inflow: number): number {
+export function climb(outlet: Outlet, inflow: number): number {
   if (inflow <= 0) return 0;
   let low = 0;
   let high = MOST_HEAD;
   for (let i = 0; i < 18; i += 1) {
     const middle = (low + high) / 2;
-    if (outflow(holes, middle) < inflow) low = middle;
+    if (outletFlow(outlet, middle) < inflow) low = middle;
     else high = middle;
   }
   return high;

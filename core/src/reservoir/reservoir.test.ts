@@ -1,8 +1,21 @@
 import fc from 'fast-check';
 import { applyPatch, STARTING_POINTS, type PlanterDesign } from '../design';
 import { resolve } from '../planter';
+import { clearBetween } from '../vessel';
 import { anyDesign } from '../testing/designs';
-import { apart, arrange, climb, fullest, outflow, waterUnderTrappedAir, within } from '.';
+import {
+  apart,
+  arrange,
+  beside,
+  clear,
+  climb,
+  fullest,
+  holdsRectangle,
+  outflow,
+  outletFlow,
+  waterUnderTrappedAir,
+  within,
+} from '.';
 
 const start = (id: string): PlanterDesign => {
   const found = STARTING_POINTS.find((point) => point.id === id);
@@ -13,9 +26,9 @@ const bare = (patch: Parameters<typeof applyPatch>[1]) =>
   resolve(applyPatch({ ...start('cloth-pail'), wicks: [], fillTube: null }, patch));
 
 describe('litres by height', () => {
-  const ring = { kind: 'ring', diameter: 0.16, wall: 0.004 };
+  const ring = { kind: 'ring', cutEnd: false, diameter: 0.16, wall: 0.004 };
   const withRing = (vents: string) =>
-    bare([{ path: ['reservoir', 'supports'], value: { ...ring, vents } }]);
+    bare([{ path: ['reservoir', 'parts', 0], value: { ...ring, vents } }]);
 
   test('a split ring takes out its own wall and no more', () => {
     const planter = withRing('both');
@@ -62,12 +75,13 @@ describe('litres by height', () => {
   test('never falls with height, and the height for a volume gives it back', () => {
     fc.assert(
       fc.property(anyDesign, fc.double({ min: 0, max: 1, noNaN: true }), (design, t) => {
-        const { storage, vessel } = resolve(design);
-        const z = vessel.depth * t;
+        const { storage, vessel, heights, bed } = resolve(design);
+        const z = Math.max(heights.rim, heights.waterRim) * t;
         const volume = storage.volumeBelow(z);
         expect(storage.volumeBelow(z + 0.001)).toBeGreaterThanOrEqual(volume - 1e-15);
         expect(storage.volumeBelow(storage.heightFor(volume))).toBeCloseTo(volume, 9);
-        expect(volume).toBeLessThanOrEqual(vessel.volumeBelow(z) + 1e-12);
+        const most = bed.separate ? bed.places.length * bed.inside.volumeBelow(9) : 0;
+        expect(volume).toBeLessThanOrEqual(vessel.volumeBelow(z) + most + 1e-12);
       }),
     );
   });
@@ -85,10 +99,11 @@ describe('arrangements', () => {
         length(0.005, 0.04),
         (R, r, count, tubeRadius) => {
           const tube = { x: R - tubeRadius, y: 0, r: tubeRadius };
-          const placed = arrange(R, r, count, [tube]);
+          const floor = { a: R, b: R, c: R };
+          const placed = arrange(floor, r, count, beside([tube]));
           expect(placed.length).toBeLessThanOrEqual(count);
           placed.forEach((circle, i) => {
-            expect(within(circle, R)).toBe(true);
+            expect(within(circle, floor)).toBe(true);
             expect(apart(circle, tube)).toBe(true);
             placed.slice(i + 1).forEach((other) => expect(apart(circle, other)).toBe(true));
           });
@@ -103,8 +118,49 @@ describe('arrangements', () => {
     [1.5, 1],
     [0.9, 0],
   ])('a circle of radius %d takes %d of radius 1', (R, count) =>
-    expect(fullest(R, 1, [])).toHaveLength(count),
+    expect(fullest({ a: R, b: R, c: R }, 1, beside([]))).toHaveLength(count),
   );
+});
+
+describe('the floor of any planter', () => {
+  test('nothing overlaps or sticks out: wicks, pipes, bottles, crates, runs', () => {
+    fc.assert(
+      fc.property(anyDesign, (design) => {
+        const { layout, vessel } = resolve(design);
+        const standing = layout.parts.filter((part) => part.design.kind === 'standing');
+        const bottles = standing.flatMap((part) => part.circles);
+        const all = [...bottles, ...layout.cups, ...layout.columns];
+        const row = design.bed?.kind === 'row';
+        const floor = clearBetween(vessel, 0, Math.min(design.reservoir.top, vessel.depth));
+        all.forEach((circle, i) => {
+          if (!row && vessel.flat) expect(within(circle, floor)).toBe(true);
+          if (!row) all.slice(i + 1).forEach((other) => expect(apart(circle, other)).toBe(true));
+        });
+        const boxes = layout.parts.flatMap((part) => part.boxes);
+        boxes.forEach((box, i) => {
+          boxes.slice(i + 1).forEach((other) => expect(clear(box, other)).toBe(true));
+        });
+        for (const part of layout.parts) {
+          expect(part.placed).toBeLessThanOrEqual(part.wanted);
+          expect(part.room()).toBeGreaterThanOrEqual(part.placed);
+          if (part.design.kind === 'crates') {
+            const floor = vessel.outlineAt(0);
+            part.boxes.forEach((box) =>
+              expect(holdsRectangle({ ...floor, a: floor.a + 1e-9, b: floor.b + 1e-9 }, box)).toBe(
+                true,
+              ),
+            );
+          }
+          if (part.design.kind !== 'lying') continue;
+          const r = part.design.diameter / 2;
+          const xs = part.runs.flatMap((run) => (run.kind === 'straight' ? [run.x] : []));
+          xs.slice(1).forEach((x, i) => expect(x - xs[i]!).toBeGreaterThanOrEqual(2 * r - 1e-9));
+          xs.forEach((x) => expect(Math.abs(x)).toBeLessThanOrEqual(vessel.halfAt(r) - r + 1e-9));
+        }
+      }),
+      { numRuns: 150 },
+    );
+  });
 });
 
 describe('an overflow', () => {
@@ -118,6 +174,12 @@ describe('an overflow', () => {
   test('half full it carries less than half of what it carries just drowned', () => {
     expect(outflow(hole, 0.01)).toBeLessThan(outflow(hole, 0.02) / 2);
     expect(outflow(hole, 0)).toBe(0);
+  });
+
+  test('a rim is Poleni’s weir: ⅔·Cd·b·√(2g)·h^1.5, half of it in use', () => {
+    const weir = (2 / 3) * 0.6 * 0.5 * Math.sqrt(2 * 9.80665) * 0.01 ** 1.5;
+    expect(outletFlow({ rim: 1 }, 0.01)).toBeCloseTo(weir, 12);
+    expect(outletFlow({ rim: 1 }, -1)).toBe(0);
   });
 
   test('the climb is the head at which outflow meets inflow', () => {

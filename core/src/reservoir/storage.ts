@@ -1,18 +1,21 @@
-import { CLOTHS, mediumOf, PIPES } from '../catalog';
-import { airCeiling, soilBaseHeight, type PlanterDesign, type Vents } from '../design';
+import { CLOTHS, fillMedium, mediumOf, PIPES } from '../catalog';
+import { airCeiling, soilBaseHeight, type PlanterDesign } from '../design';
 import { drainable } from '../soil';
-import type { Vessel } from '../vessel';
-import { CUP_WALL, type FloorLayout } from './layout';
-import { waterUnderTrappedAir } from './trapped';
+import { grown, stacked } from '../vessel';
+import { CUP_WALL, PIPE_WALL, type Bed, type FloorLayout, type StandingWick } from './layout';
 
-/** Litres by height for a planter as built: supports, wicks, tube and mix taken into account. */
+/** Litres by height for a planter as built: parts, wicks, pipes, fill and mix taken into account. */
 export interface Storage {
   /** Water that stands in the planter up to height z, m³. Never falls as z rises. */
   volumeBelow(z: number): number;
-  /** The height at which `volume` m³ of water stands, metres; the rim when there is more. */
+  /** The height at which `volume` m³ of water stands, metres; the top when there is more. */
   heightFor(volume: number): number;
-  /** Volume of water kept out by air caught in supports, with water at height z, m³. */
+  /** Volume of water kept out by air caught in parts, with water at height z, m³. */
   caughtAir(z: number): number;
+  /** Volume of each layer of fill in the base, m³. */
+  readonly fills: readonly number[];
+  /** Plan area of what fills the base around the parts, at height z. m². */
+  fillAreaAt(z: number): number;
 }
 
 /**
@@ -20,84 +23,68 @@ export interface Storage {
  * The rest of its water stays in the mix for the plants.
  */
 const GIVEN_UP_AT = 0.5;
-
 /** Share of a platform that is holes. Typical for a lid drilled all over. */
 const PLATFORM_OPEN = 0.1;
 
-/** A kind of standing hollow thing, all of one size. Areas are of all of them together. */
-interface Hollows {
-  outer: number;
-  inner: number;
-  height: number;
-  vents: Vents;
-}
+const circleArea = (diameter: number): number => (Math.PI / 4) * diameter * diameter;
+const clamp = (x: number, low: number, high: number): number => Math.min(Math.max(x, low), high);
 
-/** The storage of a design whose vessel and layout are known. */
-export function storageOf(design: PlanterDesign, vessel: Vessel, layout: FloorLayout): Storage {
-  const medium = mediumOf(design.soil.medium);
-  const inMix = drainable(medium, GIVEN_UP_AT);
-  const ceiling = airCeiling(design.reservoir);
-  const base = soilBaseHeight(design.reservoir);
-  const surface = vessel.depth - design.soil.freeboard;
-  const hollows = hollowsOf(design, layout);
-  const tube = design.fillTube ? PIPES[design.fillTube.pipe] : null;
-  const tubeOuter = tube ? circleArea(tube.outside) : 0;
-  const tubeInner = tube ? circleArea(tube.inside) : 0;
-  const tubeTop = design.fillTube ? Math.min(design.fillTube.length, vessel.depth) : 0;
-  const wicks = design.wicks.map((wick, i) =>
-    wick.kind === 'cup'
-      ? {
-          foot: wick.foot,
-          kept:
-            layout.cups.filter((cup) => cup.wick === i).length *
-            (circleArea(wick.diameter + 2 * CUP_WALL) - inMix * circleArea(wick.diameter)),
-        }
-      : {
-          foot: wick.foot,
-          kept: wick.legs * wick.width * wick.thickness * (1 - CLOTHS[wick.material].porosity),
-        },
-  );
-  const mixFillsBase = design.reservoir.kind === 'bottles';
+/** The storage of a design whose layout is known. */
+export function storageOf(design: PlanterDesign, layout: FloorLayout): Storage {
+  const { vessel, bed, parts } = layout;
+  const { reservoir, soil } = design;
+  const ceiling = Math.min(airCeiling(design), vessel.depth);
+  const uprights = uprightsOf(design, layout);
+  const layers = layersOf(design, ceiling);
 
-  /** Water inside the hollow supports up to z, m³. */
-  const inHollows = (z: number): number => {
-    const level = Math.min(z, hollows.height);
-    if (hollows.vents === 'both') return hollows.inner * level;
-    if (hollows.vents === 'foot') {
-      return hollows.inner * waterUnderTrappedAir(hollows.height, level);
-    }
-    return 0;
+  const takenBelow = (z: number): number =>
+    parts.reduce((sum, part) => sum + part.outerBelow(z), 0) +
+    uprights.reduce((sum, upright) => sum + upright.taken * wetted(upright, z), 0);
+  const aroundBelow = (z: number): number => vessel.volumeBelow(z) - takenBelow(z);
+  const between = (from: number, to: number): number =>
+    Math.max(aroundBelow(to) - aroundBelow(from), 0);
+
+  const inBase = (z: number): number => {
+    const inLayers = layers.reduce(
+      (sum, { from, to, share }) =>
+        z <= from ? sum : sum + share * between(from, Math.min(z, to)),
+      0,
+    );
+    const inParts = parts.reduce((sum, part) => sum + part.waterBelow(z), 0);
+    const inUprights = uprights.reduce((sum, u) => sum + u.given * wetted(u, z), 0);
+    return inLayers + inParts + inUprights;
   };
 
-  /** Water in the reservoir proper, from the floor to z ≤ ceiling, m³. */
-  const inReservoir = (z: number): number => {
-    const tubeLevel = Math.min(z, tubeTop);
-    const around =
-      vessel.volumeBelow(z) - hollows.outer * Math.min(z, hollows.height) - tubeOuter * tubeLevel;
-    const water = inHollows(z) + tubeInner * tubeLevel;
-    if (mixFillsBase) return Math.max(inMix * around, 0) + water;
-    const kept = wicks.reduce((sum, w) => sum + w.kept * Math.max(z - w.foot, 0), 0);
-    return Math.max(around - kept, 0) + water;
-  };
+  const inBeds = soilWater(design, bed);
+  const outside = bedOutside(bed);
+  const base = soilBaseHeight(design);
+  const deck = base - (reservoir.blanket?.thickness ?? 0);
+  const blanket = reservoir.blanket
+    ? drainable(fillMedium(reservoir.blanket.medium, soil.medium), GIVEN_UP_AT)
+    : 0;
 
+  const rim = Math.max(vessel.depth, bed.floor + bed.inside.depth);
   const volumeBelow = (height: number): number => {
-    const z = Math.min(Math.max(height, 0), vessel.depth);
-    let volume = inReservoir(Math.min(z, ceiling));
-    if (z > ceiling) {
-      volume += PLATFORM_OPEN * vessel.volumeBetween(ceiling, Math.min(z, base));
+    const z = clamp(height, 0, rim);
+    if (bed.separate) {
+      const low = Math.min(z, ceiling);
+      const high = Math.min(z, vessel.depth);
+      const ring = vessel.volumeBetween(low, high) - (outside(high) - outside(low));
+      return Math.max(inBase(low) - outside(low), 0) + Math.max(ring, 0) + inBeds(z);
     }
-    if (z > base) volume += inMix * vessel.volumeBetween(base, Math.min(z, surface));
-    if (z > surface) volume += vessel.volumeBetween(surface, z);
-    return volume;
+    let volume = inBase(Math.min(z, ceiling));
+    if (z > ceiling) volume += PLATFORM_OPEN * vessel.volumeBetween(ceiling, Math.min(z, deck));
+    if (z > deck) volume += blanket * vessel.volumeBetween(deck, Math.min(z, base));
+    return volume + inBeds(z);
   };
 
   return {
     volumeBelow,
     heightFor(volume) {
       if (volume <= 0) return 0;
-      if (volume >= volumeBelow(vessel.depth)) return vessel.depth;
+      if (volume >= volumeBelow(rim)) return rim;
       let low = 0;
-      let high = vessel.depth;
+      let high = rim;
       for (let i = 0; i < 52 && high - low > 1e-12; i += 1) {
         const middle = (low + high) / 2;
         if (volumeBelow(middle) < volume) low = middle;
@@ -105,20 +92,113 @@ export function storageOf(design: PlanterDesign, vessel: Vessel, layout: FloorLa
       }
       return (low + high) / 2;
     },
-    caughtAir: (z) => hollows.inner * Math.min(Math.max(z, 0), hollows.height) - inHollows(z),
+    caughtAir: (z) =>
+      parts.reduce((sum, part) => sum + part.hollowBelow(Math.max(z, 0)) - part.waterBelow(z), 0),
+    fills: reservoir.fill.map((_, i) => {
+      const layer = layers[i];
+      return layer ? between(layer.from, layer.to) : 0;
+    }),
+    fillAreaAt(z) {
+      const inParts = parts.reduce((sum, part) => sum + part.areaAt(z), 0);
+      const inUprights = uprights.reduce(
+        (sum, u) => sum + (z >= u.foot && z <= u.top ? u.taken : 0),
+        0,
+      );
+      return Math.max(vessel.areaAt(z) - inParts - inUprights, 0);
+    },
   };
 }
 
-function hollowsOf({ reservoir }: PlanterDesign, layout: FloorLayout): Hollows {
-  const support = reservoir.kind === 'platform' ? reservoir.supports : reservoir;
-  const count = layout.supports.length;
-  const outer = count * circleArea(support.diameter);
-  return {
-    outer,
-    inner: count * circleArea(support.diameter - 2 * support.wall),
-    height: airCeiling(reservoir),
-    vents: support.vents,
+interface Layer {
+  from: number;
+  to: number;
+  /** Share of its volume that is water to be had. */
+  share: number;
+}
+
+/** What lies around the parts, from the floor up; open water above the last. */
+function layersOf({ reservoir, soil }: PlanterDesign, ceiling: number): Layer[] {
+  const layers: Layer[] = [];
+  let from = 0;
+  for (const { medium, upTo } of reservoir.fill) {
+    const to = Math.max(upTo * ceiling, from);
+    layers.push({ from, to, share: drainable(fillMedium(medium, soil.medium), GIVEN_UP_AT) });
+    from = to;
+  }
+  return from < ceiling ? [...layers, { from, to: ceiling, share: 1 }] : layers;
+}
+
+/** Something upright of one cross-section: what it takes out, and what water it lets in again. */
+interface Upright {
+  foot: number;
+  top: number;
+  taken: number;
+  given: number;
+}
+
+const wetted = ({ foot, top }: Upright, z: number): number => Math.max(Math.min(z, top) - foot, 0);
+
+/** Tube, pipes, cups, columns and cloth. */
+function uprightsOf(design: PlanterDesign, layout: FloorLayout): Upright[] {
+  const { vessel, tube, pipes } = layout;
+  const { medium } = design.soil;
+  const inMix = drainable(mediumOf(medium), GIVEN_UP_AT);
+  const base = soilBaseHeight(design);
+  const hollow = (foot: number, top: number, outer: number, inner: number): Upright => ({
+    foot,
+    top: Math.min(top, vessel.depth),
+    taken: circleArea(outer),
+    given: circleArea(inner),
+  });
+  const list = pipes.map(({ foot, r }) =>
+    hollow(foot, vessel.depth, 2 * r, 2 * Math.max(r - PIPE_WALL, 0)),
+  );
+  if (tube && design.fillTube) {
+    const { outside, inside } = PIPES[design.fillTube.pipe];
+    list.push(hollow(tube.foot, tube.foot + design.fillTube.length, outside, inside));
+  }
+  design.wicks.forEach((wick, i) => {
+    const mine = (all: readonly StandingWick[]) => all.filter((one) => one.wick === i).length;
+    const add = (taken: number, given: number) =>
+      list.push({ foot: wick.foot, top: base, taken, given });
+    if (wick.kind === 'cloth') {
+      const section = wick.legs * wick.width * wick.thickness;
+      add(section, section * CLOTHS[wick.material].porosity);
+    } else if (wick.kind === 'cup') {
+      const n = mine(layout.cups);
+      add(n * circleArea(wick.diameter + 2 * CUP_WALL), n * inMix * circleArea(wick.diameter));
+    } else {
+      const section = mine(layout.columns) * circleArea(wick.diameter);
+      add(section, section * drainable(fillMedium(wick.medium, medium), GIVEN_UP_AT));
+    }
+  });
+  return list;
+}
+
+/** Water that stands in the soil up to a height, and above its surface. m³. */
+function soilWater(design: PlanterDesign, bed: Bed): (z: number) => number {
+  const inMix = drainable(mediumOf(design.soil.medium), GIVEN_UP_AT);
+  const base = soilBaseHeight(design) - bed.floor;
+  const surface = bed.inside.depth - design.soil.freeboard;
+  const n = bed.places.length;
+  return (height) => {
+    const z = height - bed.floor;
+    if (z <= base) return 0;
+    const soaked = inMix * bed.inside.volumeBetween(base, Math.min(z, surface));
+    const above = z > surface ? bed.inside.volumeBetween(surface, z) : 0;
+    return n * (soaked + above);
   };
 }
 
-const circleArea = (diameter: number): number => (Math.PI / 4) * diameter * diameter;
+/** Volume that beds of their own take of the water's vessel below a height, walls included. m³. */
+function bedOutside(bed: Bed): (z: number) => number {
+  if (!bed.separate) return () => 0;
+  const { inside, wall, floor, places } = bed;
+  const body = stacked(
+    inside.bends.map((z) => ({ z, ...grown(inside.outlineAt(z), wall) })),
+    wall,
+  );
+  const slab = body.areaAt(0);
+  return (z) =>
+    places.length * (slab * clamp(z - floor + wall, 0, wall) + body.volumeBelow(z - floor));
+}

@@ -1,27 +1,44 @@
 import fc from 'fast-check';
 import {
+  AGGREGATE_IDS,
   CAP_IDS,
   CLOTH_IDS,
   COLOUR_IDS,
+  CRATE_IDS,
   CROP_IDS,
-  EXPOSURE_IDS,
   FEED_IDS,
+  FILL_IDS,
+  FITTING_IDS,
   FOOT_IDS,
   FORMER_CONTENT_IDS,
+  LINER_IDS,
+  MATERIAL_IDS,
   MEDIUM_IDS,
   MULCH_IDS,
   PIPE_IDS,
-  PLASTIC_IDS,
+  PIPE_USE_IDS,
   RAIN_IDS,
+  RUN_IDS,
   SEPARATOR_IDS,
+  SPOT_IDS,
+  STANDING_IDS,
+  SUN_IDS,
   VENT_IDS,
+  WIND_IDS,
 } from '../catalog';
 import {
+  depthOf,
   DESIGN_VERSION,
   FIELDS,
+  leastWidth,
+  type BedDesign,
+  type FillLayer,
   type FieldSpec,
+  type OverflowDesign,
+  type PartDesign,
   type PlanterDesign,
   type ReservoirDesign,
+  type VesselDesign,
   type WickDesign,
 } from '../design';
 import { contradictions } from '../planter';
@@ -29,91 +46,293 @@ import { contradictions } from '../planter';
 /** Random designs for property tests: whatever the fields allow and the contradictions do not forbid. */
 
 const between = (min: number, max: number) =>
-  fc.double({ min, max, noNaN: true, noDefaultInfinity: true });
+  fc.double({ min, max: Math.max(min, max), noNaN: true, noDefaultInfinity: true });
 const within = (field: FieldSpec, min = field.min, max = field.max) =>
   field.kind === 'count'
     ? fc.integer({ min, max })
     : between(Math.max(min, field.min), Math.min(max, field.max));
 const oneOf = <T>(ids: readonly T[]) => fc.constantFrom(...ids);
+const just = <T extends string>(value: T) => fc.constant(value);
 
-const vessel = fc
-  .record({
-    kind: fc.constant('round' as const),
-    topDiameter: within(FIELDS.vessel.topDiameter, 0.12, 1),
-    taper: between(0.7, 1.1),
-    depth: within(FIELDS.vessel.depth, 0.12, 0.9),
-    wall: within(FIELDS.vessel.wall, 0.001, 0.004),
-    formerContents: oneOf(FORMER_CONTENT_IDS),
-    plastic: oneOf(PLASTIC_IDS),
-    colour: oneOf(COLOUR_IDS),
-    drainHole: fc.boolean(),
-  })
-  .map(({ taper, ...rest }) => ({ ...rest, bottomDiameter: rest.topDiameter * taper }));
+const inspected = {
+  wall: between(0.001, 0.004),
+  formerContents: oneOf(FORMER_CONTENT_IDS),
+  material: oneOf(MATERIAL_IDS),
+  colour: oneOf(COLOUR_IDS),
+  rigid: fc.boolean(),
+  cracked: fc.boolean(),
+  drainHole: fc.boolean(),
+};
 
-const reservoir = (depth: number, width: number): fc.Arbitrary<ReservoirDesign> => {
+type Stations = Extract<VesselDesign, { kind: 'stations' }>['stations'];
+type Readings = Extract<VesselDesign, { kind: 'poured' }>['readings'];
+
+/** Any vessel that can exist. */
+const anyVessel: fc.Arbitrary<VesselDesign> = fc
+  .tuple(between(0.12, 1), between(0.7, 1.1), between(0.4, 1), between(0.12, 0.9))
+  .chain(([size, taper, shape, depth]): fc.Arbitrary<VesselDesign> => {
+    const width = size * shape;
+    const kinds: fc.Arbitrary<VesselDesign>[] = [
+      fc.record({
+        kind: just('round'),
+        topDiameter: fc.constant(size),
+        bottomDiameter: fc.constant(size * taper),
+        depth: fc.constant(depth),
+        ...inspected,
+      }),
+      fc.record({
+        kind: just('box'),
+        topLength: fc.constant(size),
+        topWidth: fc.constant(width),
+        bottomLength: fc.constant(size * taper),
+        bottomWidth: fc.constant(width * taper),
+        corner: between(0, (width * Math.min(taper, 1)) / 2),
+        depth: fc.constant(depth),
+        ...inspected,
+      }),
+      fc.record({
+        kind: just('stadium'),
+        topLength: fc.constant(size),
+        topWidth: fc.constant(width),
+        bottomLength: fc.constant(size * taper),
+        bottomWidth: fc.constant(width * taper),
+        depth: fc.constant(depth),
+        ...inspected,
+      }),
+      fc.record({
+        kind: just('lying'),
+        diameter: fc.constant(width),
+        length: fc.constant(size),
+        depth: between(width * 0.4, width * 0.8),
+        ...inspected,
+      }),
+      fc.record({
+        kind: just('frame'),
+        length: fc.constant(size),
+        width: fc.constant(width),
+        depth: fc.constant(depth),
+        liner: oneOf(LINER_IDS),
+        legs: oneOf([0, 0.4]),
+        fall: oneOf([0, 0.01]),
+        ...inspected,
+      }),
+      fc.record({
+        kind: just('stations'),
+        plan: oneOf(['round', 'box'] as const),
+        stations: fc.constant<Stations>([
+          { height: 0, length: size * taper, width: width * taper },
+          { height: depth * 0.4, length: size * 1.05, width: width * 1.05 },
+          { height: depth, length: size, width },
+        ]),
+        ...inspected,
+      }),
+      fc.record({
+        kind: just('poured'),
+        plan: oneOf(['round', 'box'] as const),
+        ratio: fc.constant(shape),
+        depth: fc.constant(depth),
+        readings: fc.constant<Readings>([
+          { volume: size * width * depth * 0.3, height: depth * 0.35 },
+          { volume: size * width * depth * 0.62, height: depth * 0.65 },
+          { volume: size * width * depth * 0.95, height: depth },
+        ]),
+        ...inspected,
+      }),
+    ];
+    return fc.oneof(...kinds);
+  });
+
+const part = (vessel: VesselDesign): fc.Arbitrary<PartDesign> => {
+  const width = leastWidth(vessel);
   const support = {
-    diameter: within(FIELDS.support.diameter, 0.02, Math.max(width * 0.8, 0.03)),
-    wall: within(FIELDS.support.wall, 0.0003, 0.005),
+    diameter: between(0.02, Math.max(width * 0.8, 0.03)),
+    wall: between(0.0003, 0.004),
     vents: oneOf(VENT_IDS),
   };
-  const count = within(FIELDS.support.count, 1, 12);
+  const lying = fc.record({
+    kind: just('lying'),
+    lay: oneOf(RUN_IDS),
+    count: fc.integer({ min: 1, max: 5 }),
+    diameter: between(0.02, Math.max(width * 0.4, 0.03)),
+    wall: between(0.0005, 0.004),
+    sock: fc.boolean(),
+  });
+  const sticks = fc.record({
+    kind: just('sticks'),
+    diameter: between(0.004, 0.03),
+    spacing: between(0.03, 0.1),
+  });
+  if (vessel.kind === 'lying') return fc.oneof(lying, sticks);
   return fc.oneof(
+    fc.record({ kind: just('ring'), cutEnd: fc.boolean(), ...support }),
     fc.record({
-      kind: fc.constant('platform' as const),
-      underside: between(0.02, depth * 0.75),
-      thickness: within(FIELDS.platform.thickness, 0.001, 0.01),
-      supports: fc.oneof(
-        fc.record({ kind: fc.constant('ring' as const), ...support }),
-        fc.record({ kind: fc.constant('tubs' as const), count, ...support }),
-      ),
-    }),
-    fc.record({
-      kind: fc.constant('bottles' as const),
-      count,
-      height: between(0.03, Math.min(Math.max(depth * 0.7, 0.04), 0.6)),
+      kind: just('standing'),
+      what: oneOf(STANDING_IDS),
+      count: fc.integer({ min: 1, max: 12 }),
       ...support,
     }),
+    lying,
+    fc.record({
+      kind: just('crates'),
+      what: oneOf(CRATE_IDS),
+      count: fc.integer({ min: 1, max: 9 }),
+      length: between(0.02, width * 0.9),
+      width: between(0.02, width * 0.6),
+      voids: between(0.85, 1),
+    }),
+    fc.record({
+      kind: just('arch'),
+      width: between(0.03, width * 0.9),
+      wall: between(0.001, 0.005),
+      vents: oneOf(VENT_IDS),
+    }),
+    sticks,
+  );
+};
+
+const bed = (vessel: VesselDesign): fc.Arbitrary<BedDesign | null> => {
+  const width = leastWidth(vessel);
+  const depth = depthOf(vessel);
+  const pail = {
+    topDiameter: between(0.04, width * 0.4),
+    bottomDiameter: between(0.04, width * 0.4),
+    depth: between(0.15, 0.5),
+    wall: between(0.001, 0.004),
+    count: fc.integer({ min: 1, max: 3 }),
+  };
+  const some: fc.Arbitrary<BedDesign>[] = [
+    fc.record({ kind: just('row'), ...pail }),
+    fc.record({ kind: just('bag'), ...pail }),
+  ];
+  if (vessel.kind === 'round') {
+    some.push(fc.record({ kind: just('nested') }));
+    some.push(
+      fc.record({
+        kind: just('neck'),
+        neckDiameter: between(0.02, width * 0.4),
+        shoulder: between(0.01, depth * 0.4),
+        depth: between(depth * 0.5, depth),
+      }),
+    );
+  }
+  return fc.oneof(
+    { weight: 4, arbitrary: fc.constant(null) },
+    { weight: 1, arbitrary: fc.oneof(...some) },
+  );
+};
+
+const fill: fc.Arbitrary<FillLayer[]> = fc.oneof(
+  { weight: 3, arbitrary: fc.constant<FillLayer[]>([]) },
+  { weight: 3, arbitrary: fc.constant<FillLayer[]>([{ medium: 'mix', upTo: 1 }]) },
+  {
+    weight: 3,
+    arbitrary: fc.record({ medium: oneOf(FILL_IDS), upTo: oneOf([0.5, 1]) }).map((one) => [one]),
+  },
+  {
+    weight: 2,
+    arbitrary: fc
+      .tuple(oneOf(FILL_IDS), oneOf(FILL_IDS), between(0.2, 0.9))
+      .map(([low, high, to]) => [
+        { medium: low, upTo: to },
+        { medium: high, upTo: 1 },
+      ]),
+  },
+);
+
+const reservoir = (vessel: VesselDesign): fc.Arbitrary<ReservoirDesign> => {
+  const depth = depthOf(vessel);
+  return fc.record({
+    top: between(0.02, depth * 0.75),
+    cover: oneOf(['platform', 'none'] as const),
+    thickness: between(0.001, 0.01),
+    fill,
+    parts: fc.array(part(vessel), { maxLength: 2 }),
+    blanket: fc.option(
+      fc.record({ medium: oneOf(AGGREGATE_IDS), thickness: between(0.01, 0.04) }),
+      { freq: 6 },
+    ),
+    supply: fc.option(
+      fc.record({ level: between(0.01, depth * 0.5), volume: between(0.01, 0.2) }),
+      { freq: 12 },
+    ),
+  });
+};
+
+const overflow = (depth: number): fc.Arbitrary<OverflowDesign | null> => {
+  const hole = {
+    centre: between(0.03, depth * 0.8),
+    diameter: between(0.003, 0.04),
+    screened: fc.boolean(),
+  };
+  const count = fc.integer({ min: 1, max: 3 });
+  return fc.option(
+    fc.oneof(
+      { weight: 4, arbitrary: fc.record({ kind: just('hole'), count, ...hole }) },
+      {
+        weight: 2,
+        arbitrary: fc.record({
+          kind: just('fitting'),
+          style: oneOf(FITTING_IDS),
+          bore: between(0.002, 0.02),
+          rise: oneOf([0, 0, 0.015]),
+          count,
+          ...hole,
+        }),
+      },
+      {
+        weight: 1,
+        arbitrary: fc.record({
+          kind: just('rows'),
+          rows: fc.integer({ min: 1, max: 3 }),
+          pitch: between(0.01, 0.1),
+          ...hole,
+          count: fc.integer({ min: 1, max: 12 }),
+        }),
+      },
+      { weight: 1, arbitrary: fc.record({ kind: just('rim') }) },
+    ),
   );
 };
 
 const wick: fc.Arbitrary<WickDesign> = fc.oneof(
   fc.record({
-    kind: fc.constant('cloth' as const),
+    kind: just('cloth'),
     material: oneOf(CLOTH_IDS),
     legs: within(FIELDS.cloth.legs, 1, 8),
-    width: within(FIELDS.cloth.width, 0.004, 0.12),
-    thickness: within(FIELDS.cloth.thickness, 0.0005, 0.005),
+    width: between(0.004, 0.12),
+    thickness: between(0.0005, 0.005),
     foot: between(0, 0.05),
     spread: between(0, 0.15),
     strip: fc.option(fc.constant({ hour: 0.08, day: 0.15 })),
   }),
   fc.record({
-    kind: fc.constant('cup' as const),
+    kind: just('cup'),
     count: within(FIELDS.cup.count, 1, 3),
-    diameter: within(FIELDS.cup.diameter, 0.03, 0.15),
+    diameter: between(0.03, 0.15),
+    foot: between(0, 0.03),
+  }),
+  fc.record({
+    kind: just('column'),
+    medium: oneOf(FILL_IDS),
+    count: within(FIELDS.column.count, 1, 4),
+    diameter: between(0.02, 0.15),
     foot: between(0, 0.03),
   }),
 );
 
 /** Sound or unsound, but never contradictory. */
-export const anyDesign: fc.Arbitrary<PlanterDesign> = vessel
-  .chain((v) =>
+export const anyDesign: fc.Arbitrary<PlanterDesign> = anyVessel
+  .chain((vessel) =>
     fc.record({
-      format: fc.constant('huerta.planter' as const),
+      format: just('huerta.planter'),
       version: fc.constant(DESIGN_VERSION),
       name: fc.constant('Any'),
+      variant: oneOf(['', 'deeper']),
       notes: fc.constant(''),
-      vessel: fc.constant(v),
-      reservoir: reservoir(v.depth, v.bottomDiameter),
-      overflow: fc.option(
-        fc.record({
-          kind: fc.constant('hole' as const),
-          centre: between(0.01, v.depth * 0.8),
-          diameter: within(FIELDS.overflow.diameter, 0.003, 0.04),
-          count: within(FIELDS.overflow.count, 1, 3),
-          screened: fc.boolean(),
-        }),
-      ),
+      vessel: fc.constant(vessel),
+      bed: bed(vessel),
+      reservoir: reservoir(vessel),
+      overflow: overflow(depthOf(vessel)),
       wicks: fc.array(wick, { maxLength: 3 }),
       fillTube: fc.option(
         fc.record({
@@ -122,7 +341,16 @@ export const anyDesign: fc.Arbitrary<PlanterDesign> = vessel
           hole: between(0.01, 0.15),
           foot: oneOf(FOOT_IDS),
           cap: oneOf(CAP_IDS),
+          run: oneOf([0, 0, 0.2]),
         }),
+      ),
+      pipes: fc.array(
+        fc.record({
+          use: oneOf(PIPE_USE_IDS),
+          diameter: between(0.03, 0.12),
+          capped: fc.boolean(),
+        }),
+        { maxLength: 1 },
       ),
       separator: oneOf(SEPARATOR_IDS),
       soil: fc.record({
@@ -130,6 +358,7 @@ export const anyDesign: fc.Arbitrary<PlanterDesign> = vessel
         freeboard: between(0, 0.08),
         settlement: between(0, 0.3),
         moistened: fc.boolean(),
+        marker: fc.boolean(),
         mulch: oneOf(MULCH_IDS),
         bag: fc.constant(0.02),
         feed: oneOf(FEED_IDS),
@@ -138,19 +367,24 @@ export const anyDesign: fc.Arbitrary<PlanterDesign> = vessel
       }),
       planting: fc.record({
         crop: oneOf(CROP_IDS),
-        count: within(FIELDS.planting.count, 0, 6),
+        count: fc.integer({ min: 0, max: 6 }),
         foliage: between(0.1, 1),
+        spacing: between(0.1, 0.6),
       }),
       place: fc.record({
         name: fc.constant('Roof'),
-        exposure: oneOf(EXPOSURE_IDS),
+        sun: oneOf(SUN_IDS),
+        wind: oneOf(WIND_IDS),
+        spot: oneOf(SPOT_IDS),
         rain: oneOf(RAIN_IDS),
         etMild: within(FIELDS.place.etMild),
         etHot: within(FIELDS.place.etHot),
-        daysAway: within(FIELDS.place.daysAway, 0, 30),
-        liftLimit: within(FIELDS.place.liftLimit, 5, 100),
+        daysAway: between(0, 30),
+        liftLimit: between(5, 100),
         floorLimit: fc.option(between(500, 10_000)),
-        slope: oneOf([0, 0, 0.02, 0.1]),
+        slopeAcross: oneOf([0, 0, 0.02, 0.1]),
+        slopeAlong: oneOf([0, 0, 0.01]),
+        falls: oneOf(['away', 'towards'] as const),
         hose: within(FIELDS.place.hose),
         storm: within(FIELDS.place.storm),
         children: fc.boolean(),

@@ -1,9 +1,14 @@
 export {
-  roundVessel,
-  taperedRound,
-  insideDiameterAt,
-  shellVolume,
-  type Vessel,
-  type Station,
-  type TaperedRound,
+  areaOf,
+  grown,
+  holds,
+  holdsCircle,
+  outlinePoints,
+  perimeterOf,
+  reachAt,
+  shared,
+  type Outline,
 } from './outline';
+export { clearBetween, shellVolume, stacked, turned, type Station, type Vessel } from './vessel';
+export { bedShape, lyingCylinder, segmentArea, shapeOf } from './shapes';
+export { monotoneCurve } from './monotone';

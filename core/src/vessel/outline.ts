@@ -1,119 +1,72 @@
 /**
- * Vessels as a stack of horizontal outlines. Dimensions vary linearly between stations, so area is
- * quadratic in height within a segment and the prismatoid formula (Simpson's rule) is exact.
+ * A horizontal outline: a rectangle with rounded corners, centred on the axis. A circle is one whose
+ * corner is as large as its halves, a stadium one whose corner is half its width. Metres.
  */
-
-/** A round outline at a height. Metres. */
-export interface Station {
-  z: number;
-  radius: number;
+export interface Outline {
+  /** Half of the length (along x) and of the width (along y). */
+  readonly a: number;
+  readonly b: number;
+  /** Corner radius, at most the smaller half. */
+  readonly c: number;
 }
 
-/** Inside geometry of a vessel: pure functions of height above the inside floor, metres. */
-export interface Vessel {
-  /** Height of the rim above the inside floor, metres. */
-  readonly depth: number;
-  /** Wall and floor thickness, metres. */
-  readonly wall: number;
-  readonly stations: readonly Station[];
-  /** Inside radius at height z, clamped to floor and rim. Metres. */
-  radiusAt(z: number): number;
-  /** Inside cross-section at height z. Square metres. */
-  areaAt(z: number): number;
-  /** Inside perimeter at height z. Metres. */
-  perimeterAt(z: number): number;
-  /** Volume below height z, 0 below the floor. Cubic metres. */
-  volumeBelow(z: number): number;
-  /** Volume between two heights. Cubic metres. */
-  volumeBetween(z0: number, z1: number): number;
+/** Area of an outline, m². */
+export const areaOf = ({ a, b, c }: Outline): number => 4 * a * b - (4 - Math.PI) * c * c;
+
+/** Perimeter of an outline, metres. */
+export const perimeterOf = ({ a, b, c }: Outline): number => 4 * (a + b) - (8 - 2 * Math.PI) * c;
+
+/** The outline moved outward by t (inward when negative), never turned inside out. Metres. */
+export function grown({ a, b, c }: Outline, t: number): Outline {
+  const outer = { a: Math.max(a + t, 0), b: Math.max(b + t, 0) };
+  return { ...outer, c: Math.min(Math.max(c + t, 0), outer.a, outer.b) };
 }
 
-/**
- * A vessel from two or more stations in rising order, the first at the floor.
- *
- * @param stations inside radii by height, metres, strictly rising in z, first z = 0
- * @param wall thickness of wall and floor, metres
- */
-export function roundVessel(stations: readonly Station[], wall: number): Vessel {
-  const last = stations[stations.length - 1];
-  if (!last || stations.length < 2) throw new Error('A vessel needs at least two stations');
-  const depth = last.z;
-  const volumesAtStations = [0];
-  stations.slice(1).forEach((upper, i) => {
-    const lower = stations[i] as Station;
-    volumesAtStations.push(
-      (volumesAtStations[i] as number) + frustum(lower.radius, upper.radius, upper.z - lower.z),
-    );
-  });
-
-  const segmentAt = (z: number): number => {
-    let i = 0;
-    while (i < stations.length - 2 && z > (stations[i + 1] as Station).z) i += 1;
-    return i;
-  };
-  const radiusAt = (height: number): number => {
-    const z = Math.min(Math.max(height, 0), depth);
-    const i = segmentAt(z);
-    const lower = stations[i] as Station;
-    const upper = stations[i + 1] as Station;
-    return lower.radius + ((upper.radius - lower.radius) * (z - lower.z)) / (upper.z - lower.z);
-  };
-  const volumeBelow = (height: number): number => {
-    const z = Math.min(Math.max(height, 0), depth);
-    const i = segmentAt(z);
-    const lower = stations[i] as Station;
-    return (volumesAtStations[i] as number) + frustum(lower.radius, radiusAt(z), z - lower.z);
-  };
-  return {
-    depth,
-    wall,
-    stations,
-    radiusAt,
-    areaAt: (z) => Math.PI * radiusAt(z) ** 2,
-    perimeterAt: (z) => 2 * Math.PI * radiusAt(z),
-    volumeBelow,
-    volumeBetween: (z0, z1) => volumeBelow(z1) - volumeBelow(z0),
-  };
+/** An outline that lies inside both. */
+export function shared(one: Outline, other: Outline): Outline {
+  const a = Math.min(one.a, other.a);
+  const b = Math.min(one.b, other.b);
+  return { a, b, c: Math.min(Math.max(one.c, other.c), a, b) };
 }
 
-/** Volume of a cone frustum, cubic metres: πh(r₀² + r₀r₁ + r₁²)/3. */
-function frustum(r0: number, r1: number, height: number): number {
-  return (Math.PI * height * (r0 * r0 + r0 * r1 + r1 * r1)) / 3;
+/** Length and width changed about. */
+export const turnedOutline = ({ a, b, c }: Outline): Outline => ({ a: b, b: a, c });
+
+const EDGE = 1e-12;
+
+/** Whether a point lies inside or on an outline. */
+export function holds({ a, b, c }: Outline, x: number, y: number): boolean {
+  const dx = Math.abs(x) - (a - c);
+  const dy = Math.abs(y) - (b - c);
+  if (dx > 0 && dy > 0) return Math.hypot(dx, dy) <= c + EDGE;
+  return dx <= c + EDGE && dy <= c + EDGE;
 }
 
-/** What the document says of a tapered round vessel; metres. */
-export interface TaperedRound {
-  topDiameter: number;
-  bottomDiameter: number;
-  depth: number;
-  wall: number;
+/** Whether a whole circle lies inside an outline. */
+export function holdsCircle(outline: Outline, x: number, y: number, r: number): boolean {
+  if (outline.a < r - EDGE || outline.b < r - EDGE) return false;
+  return holds(grown(outline, -r), x, y);
 }
 
-/** The geometry of a tapered round vessel. */
-export function taperedRound(measures: TaperedRound): Vessel {
-  return roundVessel(
-    [
-      { z: 0, radius: measures.bottomDiameter / 2 },
-      { z: measures.depth, radius: measures.topDiameter / 2 },
-    ],
-    measures.wall,
+/** How far an outline reaches along y at a given x, from the axis; 0 outside it. Metres. */
+export function reachAt({ a, b, c }: Outline, x: number): number {
+  const dx = Math.abs(x) - (a - c);
+  if (dx > c) return 0;
+  return dx <= 0 ? b : b - c + Math.sqrt(Math.max(c * c - dx * dx, 0));
+}
+
+/** An outline as a polygon, counter-clockwise. */
+export function outlinePoints({ a, b, c }: Outline, steps = 10): [number, number][] {
+  const corners: readonly [number, number, number][] = [
+    [a - c, b - c, 0],
+    [-(a - c), b - c, 1],
+    [-(a - c), -(b - c), 2],
+    [a - c, -(b - c), 3],
+  ];
+  return corners.flatMap(([x, y, quarter]) =>
+    Array.from({ length: c > 0 ? steps + 1 : 1 }, (_, i): [number, number] => {
+      const angle = ((quarter + (c > 0 ? i / steps : 0.5)) * Math.PI) / 2;
+      return [x + c * Math.cos(angle), y + c * Math.sin(angle)];
+    }),
   );
-}
-
-/** Inside diameter of a tapered round vessel at height z, clamped to floor and rim. Metres. */
-export function insideDiameterAt(measures: TaperedRound, z: number): number {
-  const t = Math.min(Math.max(z / measures.depth, 0), 1);
-  return measures.bottomDiameter + (measures.topDiameter - measures.bottomDiameter) * t;
-}
-
-/** Volume of the wall and floor themselves, cubic metres, for the empty weight. */
-export function shellVolume(vessel: Vessel): number {
-  const floor = vessel.areaAt(0) * vessel.wall;
-  let sides = 0;
-  vessel.stations.slice(1).forEach((upper, i) => {
-    const lower = vessel.stations[i] as Station;
-    const slant = Math.hypot(upper.z - lower.z, upper.radius - lower.radius);
-    sides += Math.PI * (lower.radius + upper.radius + vessel.wall) * slant * vessel.wall;
-  });
-  return floor + sides;
 }

@@ -1,26 +1,31 @@
-import { CLOTHS, mediumOf, type Medium } from '../catalog';
+import { CLOTHS, fillMedium, mediumOf, type FillMedium } from '../catalog';
 import {
+  airCeiling,
+  baseStyle,
   soilBaseHeight,
   type ClothWickDesign,
-  type CupWickDesign,
   type PlanterDesign,
 } from '../design';
-import type { Vessel } from '../vessel';
+import type { FloorLayout, Storage } from '../reservoir';
 import { clothDelivery, clothProperties } from './cloth';
 import { columnFlux } from './column';
 
 /** One capillary bridge from the water to the soil. Heights in metres above the inside floor. */
 export interface Wick {
-  /** Index in the design's `wicks`, or null for the mix that falls between bottles. */
+  /** Index in the design's `wicks`, or null for what fills the base, or a bag's own base. */
   readonly index: number | null;
-  readonly kind: 'cloth' | 'cup' | 'between';
+  readonly kind: 'cloth' | 'cup' | 'column' | 'between' | 'bag';
+  /** What it is made of, as it is spoken of in a sentence. */
+  readonly name: string;
   /** Where the water comes in, and where it must get to. */
   readonly foot: number;
   readonly top: number;
   /** Practical reach, metres. */
   readonly reach: number;
-  /** Water below this level is beyond this wick: max(foot, top − reach). */
+  /** Water below this level is beyond this wick. */
   readonly lastDrop: number;
+  /** Seasons before it is usually renewed. */
+  readonly seasons: number | null;
   /** Steady delivery with the water standing at `level`, m³/s. Never falls as the level rises. */
   deliveryAt(level: number): number;
 }
@@ -34,29 +39,16 @@ export const BASE_SUCTION = 0.75;
 /** Least lift that a column is credited with, metres: the soil base is never quite in the water. */
 const LEAST_LIFT = 0.005;
 
-/** Cross-section that the mix between bottles offers at height z, m². */
-type OpenArea = (z: number) => number;
-
-/**
- * All wicks of a design.
- *
- * @param between area of mix between bottles by height, for bottle builds only
- */
-export function resolveWicks(
-  design: PlanterDesign,
-  vessel: Vessel,
-  between: OpenArea | null,
-): Wick[] {
-  const top = soilBaseHeight(design.reservoir);
-  const medium = mediumOf(design.soil.medium);
-  const wicks = design.wicks.map((wick, i) =>
-    wick.kind === 'cloth' ? clothWick(wick, i, top) : cupWick(wick, i, top, medium),
-  );
-  if (!between) return wicks;
-  const shoulders = soilWick('between', null, 0, top, medium, (level) =>
-    between(Math.min((level + top) / 2, vessel.depth)),
-  );
-  return [shoulders, ...wicks];
+/** All wicks of a design: those that were put in, and what fills the base where that reaches the soil. */
+export function resolveWicks(design: PlanterDesign, layout: FloorLayout, storage: Storage): Wick[] {
+  const style = baseStyle(design);
+  const implicit =
+    style === 'bag'
+      ? [bagBase(design, layout)]
+      : style === 'fill'
+        ? [baseFill(design, layout, storage)]
+        : [];
+  return [...implicit, ...design.wicks.map((_, i) => ownWick(design, i))];
 }
 
 /** What all wicks together deliver at a level, m³/s. */
@@ -64,16 +56,38 @@ export function totalDelivery(wicks: readonly Wick[], level: number): number {
   return wicks.reduce((sum, wick) => sum + wick.deliveryAt(level), 0);
 }
 
+function ownWick(design: PlanterDesign, index: number): Wick {
+  const wick = design.wicks[index] as PlanterDesign['wicks'][number];
+  const top = soilBaseHeight(design);
+  switch (wick.kind) {
+    case 'cloth':
+      return clothWick(wick, index, top);
+    case 'cup': {
+      const medium = mediumOf(design.soil.medium);
+      return columnOf('cup', index, wick.foot, top, medium, wick.count * disc(wick.diameter));
+    }
+    case 'column': {
+      const medium = fillMedium(wick.medium, design.soil.medium);
+      return columnOf('column', index, wick.foot, top, medium, wick.count * disc(wick.diameter));
+    }
+  }
+}
+
+const disc = (diameter: number): number => (Math.PI / 4) * diameter ** 2;
+
 function clothWick(wick: ClothWickDesign, index: number, top: number): Wick {
-  const properties = clothProperties(CLOTHS[wick.material], wick.strip);
+  const cloth = CLOTHS[wick.material];
+  const properties = clothProperties(cloth, wick.strip);
   const area = wick.legs * wick.width * wick.thickness;
   return {
     index,
     kind: 'cloth',
+    name: cloth.name,
     foot: wick.foot,
     top,
     reach: properties.reach,
     lastDrop: Math.max(wick.foot, top - properties.reach),
+    seasons: cloth.seasons,
     deliveryAt: (level) =>
       level <= wick.foot
         ? 0
@@ -81,30 +95,113 @@ function clothWick(wick: ClothWickDesign, index: number, top: number): Wick {
   };
 }
 
-function cupWick(wick: CupWickDesign, index: number, top: number, medium: Medium): Wick {
-  const area = wick.count * (Math.PI / 4) * wick.diameter ** 2;
-  return soilWick('cup', index, wick.foot, top, medium, () => area);
-}
-
-function soilWick(
-  kind: 'cup' | 'between',
-  index: number | null,
+function columnOf(
+  kind: 'cup' | 'column',
+  index: number,
   foot: number,
   top: number,
-  medium: Medium,
-  areaAt: OpenArea,
+  medium: FillMedium,
+  area: number,
 ): Wick {
   return {
     index,
     kind,
+    name: medium.name,
     foot,
     top,
     reach: medium.reach,
     lastDrop: Math.max(foot, top - medium.reach),
+    seasons: null,
     deliveryAt(level) {
       const lift = Math.max(top - level, LEAST_LIFT);
       if (level <= foot || lift >= medium.reach) return 0;
-      return areaAt(level) * columnFlux(medium, lift, BASE_SUCTION);
+      return area * columnFlux(medium, lift, BASE_SUCTION);
     },
+  };
+}
+
+/** Even heights at which a fill's narrowest place is looked for, beside the middles of lying pipes. */
+const LOOKS = 8;
+
+/**
+ * What fills the base as a wick: mix between bottles, soil shoulders beside pipes, sand, stone. Water
+ * passes the layers one after the other, so none brings up more than its own lift lets it, through the
+ * narrowest place between the water and its top. The same flux passes all of them, which makes the
+ * least of these an upper bound of Darcy's law for layers in series.
+ */
+function baseFill(design: PlanterDesign, layout: FloorLayout, storage: Storage): Wick {
+  const top = soilBaseHeight(design);
+  const ceiling = airCeiling(design);
+  const blanket = design.reservoir.blanket;
+  let from = 0;
+  const layers = design.reservoir.fill.map(({ medium, upTo }) => {
+    const layer = { from, to: upTo * ceiling, medium: fillMedium(medium, design.soil.medium) };
+    from = layer.to;
+    return layer;
+  });
+  if (blanket) {
+    layers.push({
+      from: ceiling,
+      to: top,
+      medium: fillMedium(blanket.medium, design.soil.medium),
+    });
+  }
+  const last = layers[layers.length - 1] as (typeof layers)[number];
+  const looks = [
+    ...Array.from({ length: LOOKS + 1 }, (_, i) => (ceiling * i) / LOOKS),
+    ...layout.parts.flatMap((part) => (part.runs.length > 0 ? [part.height / 2] : [])),
+  ].sort((one, other) => one - other);
+  const areas = looks.map((z) => storage.fillAreaAt(z));
+  /** From the look at or below `low`, so that it never falls as the water rises. */
+  const narrowest = (low: number, high: number): number => {
+    let least = Infinity;
+    for (let i = looks.length - 1; i >= 0; i -= 1) {
+      const z = looks[i] as number;
+      if (z <= high || least === Infinity) least = Math.min(least, areas[i] as number);
+      if (z <= low) break;
+    }
+    return least;
+  };
+  const beyond = layers.reduce((low, layer) => Math.max(low, layer.to - layer.medium.reach), 0);
+  return {
+    index: null,
+    kind: 'between',
+    name: last.medium.name,
+    foot: 0,
+    top,
+    reach: top - Math.min(beyond, top),
+    lastDrop: beyond,
+    seasons: null,
+    deliveryAt(level) {
+      if (level <= beyond) return 0;
+      let least = Infinity;
+      for (const layer of layers) {
+        if (layer.to <= level && layer !== last) continue;
+        const lift = Math.max(layer.to - level, LEAST_LIFT);
+        if (lift >= layer.medium.reach) return 0;
+        const area = narrowest(Math.max(level, layer.from), layer.to);
+        least = Math.min(least, area * columnFlux(layer.medium, lift, BASE_SUCTION));
+      }
+      return Number.isFinite(least) ? least : 0;
+    },
+  };
+}
+
+/** A bag standing in its tray: the mix begins at the water. */
+function bagBase(design: PlanterDesign, { bed }: FloorLayout): Wick {
+  const medium = mediumOf(design.soil.medium);
+  const area = bed.places.length * bed.inside.areaAt(0);
+  const top = soilBaseHeight(design) + LEAST_LIFT;
+  return {
+    index: null,
+    kind: 'bag',
+    name: 'The bag’s base',
+    foot: 0,
+    top,
+    reach: medium.reach,
+    lastDrop: 0,
+    seasons: null,
+    deliveryAt: (level) =>
+      level <= 0 ? 0 : area * columnFlux(medium, Math.max(top - level, LEAST_LIFT), BASE_SUCTION),
   };
 }

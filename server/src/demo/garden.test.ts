@@ -16,5 +16,15 @@ test('a sound one for each wick, one overflow too high, one wick too weak for Au
   expect([0, 1, 2].map((i) => bad(findings(i)))).toEqual([[], [], []]);
   expect(findings(3)).toContain('fault overflow-above');
   expect(findings(4)).toContain('fault wick-weak');
-  expect(findings(5)).toContain('fault supports-airlock');
+  expect(findings(5)).toContain('fault supports-airlock-0');
+});
+
+test('twelve and more over the families, and two that are one planter in two variants', () => {
+  expect(DEMO_GARDEN.length).toBeGreaterThanOrEqual(12);
+  const kinds = new Set(DEMO_GARDEN.map((design) => design.vessel.kind));
+  expect([...kinds].sort()).toEqual(['box', 'frame', 'round', 'stadium']);
+  const variants = DEMO_GARDEN.filter(({ name }) => name === 'Barrel at the stairs');
+  expect(new Set(variants.map(({ variant }) => variant)).size).toBe(2);
+  const pot = DEMO_GARDEN.findIndex(({ name }) => name.includes('glazed pot'));
+  expect(findings(pot)).toContain('fault drain-hole');
 });

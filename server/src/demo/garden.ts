@@ -1,12 +1,14 @@
 import {
   applyPatch,
-  ROUND_VESSELS,
   STARTING_POINTS,
   usualTube,
+  vesselFrom,
   type Patch,
   type PlanterDesign,
+  type VesselDesign,
 } from '@huerta/core';
 import type { PlanterService } from '../services/planters';
+import type { VesselService } from '../services/vessels';
 
 /** The garden at Casa Lumbre in Vallesol: a courtyard, a roof, a kitchen step and a north wall. */
 
@@ -18,11 +20,10 @@ const start = (id: string): PlanterDesign => {
 
 const set = (path: (string | number)[], value: unknown): Patch[number] => ({ path, value });
 
-const { name: _small, ...PAIL_10 } = ROUND_VESSELS['pail-10'];
-const { name: _large, ...TUB_40 } = ROUND_VESSELS['tub-40'];
-
 /** A dry hill town in August. */
 const AUGUST = set(['place', 'etHot'], 0.0085 / 86_400);
+
+const SHELTERED = [set(['place', 'sun'], 'half'), set(['place', 'wind'], 'calm')];
 
 /** The demo planters, in the order in which they were made. */
 export const DEMO_GARDEN: readonly PlanterDesign[] = [
@@ -32,9 +33,9 @@ export const DEMO_GARDEN: readonly PlanterDesign[] = [
       ['notes'],
       'Lid of the olive pail, ring from a drain pipe offcut, legs cut from an old sheet.',
     ),
-    set(['planting'], { crop: 'pepper', count: 1, foliage: 0.42 }),
+    set(['planting', 'foliage'], 0.42),
     set(['place', 'name'], 'Kitchen step'),
-    set(['reservoir', 'underside'], 0.095),
+    set(['reservoir', 'top'], 0.095),
     set(['overflow', 'centre'], 0.081),
     set(['place', 'daysAway'], 4),
   ]),
@@ -42,13 +43,13 @@ export const DEMO_GARDEN: readonly PlanterDesign[] = [
     set(['name'], 'Basil by the kitchen door'),
     set(['notes'], 'Four yoghurt tubs, drilled top and bottom. The cup went in wet and tight.'),
     set(['place', 'name'], 'Kitchen step'),
-    set(['place', 'exposure'], 'sheltered'),
+    ...SHELTERED,
     set(['place', 'daysAway'], 5),
   ]),
   applyPatch(start('bottle-pail'), [
     set(['name'], 'Chard along the north wall'),
     set(['place', 'name'], 'North wall'),
-    set(['place', 'exposure'], 'sheltered'),
+    ...SHELTERED,
     set(['place', 'daysAway'], 4),
   ]),
   applyPatch(start('cloth-pail'), [
@@ -56,7 +57,7 @@ export const DEMO_GARDEN: readonly PlanterDesign[] = [
     set(['notes'], 'Marked the overflow at the height of the platform, not under it.'),
     set(['overflow', 'centre'], 0.118),
     set(['overflow', 'diameter'], 0.016),
-    set(['planting'], { crop: 'aubergine', count: 1, foliage: 0.5 }),
+    set(['planting'], { crop: 'aubergine', count: 1, foliage: 0.5, spacing: 0.45 }),
     set(['place', 'name'], 'Courtyard'),
   ]),
   applyPatch(start('cloth-pail'), [
@@ -72,46 +73,146 @@ export const DEMO_GARDEN: readonly PlanterDesign[] = [
       spread: 0.05,
       strip: null,
     }),
-    set(['planting'], { crop: 'tomato', count: 1, foliage: 0.6 }),
+    set(['planting'], { crop: 'tomato', count: 1, foliage: 0.6, spacing: 0.45 }),
     set(['place', 'name'], 'Roof'),
-    set(['place', 'exposure'], 'hot'),
+    set(['place', 'spot'], 'wall'),
     set(['place', 'floorLimit'], 3000),
     set(['vessel', 'colour'], 'dark'),
     AUGUST,
   ]),
   applyPatch(start('cup-pail'), [
     set(['name'], 'Mint in the small pail'),
-    set(['vessel'], { ...start('cup-pail').vessel, ...PAIL_10 }),
-    set(['reservoir', 'underside'], 0.06),
-    set(['reservoir', 'supports', 'count'], 3),
-    set(['reservoir', 'supports', 'vents'], 'foot'),
-    set(['reservoir', 'supports', 'diameter'], 0.06),
+    set(['vessel'], vesselFrom('pail-10')),
+    set(['reservoir', 'top'], 0.06),
+    set(['reservoir', 'parts', 0, 'count'], 3),
+    set(['reservoir', 'parts', 0, 'vents'], 'foot'),
+    set(['reservoir', 'parts', 0, 'diameter'], 0.06),
     set(['wicks', 0, 'diameter'], 0.07),
     set(['overflow', 'centre'], 0.046),
-    set(['fillTube'], { ...usualTube(PAIL_10.depth, 'mm-25'), foot: 'notch', cap: 'sponge' }),
-    set(['planting'], { crop: 'mint', count: 1, foliage: 0.3 }),
+    set(['fillTube'], { ...usualTube(0.24, 'mm-25'), foot: 'notch', cap: 'sponge' }),
+    set(['planting'], { crop: 'mint', count: 1, foliage: 0.3, spacing: 0.3 }),
     set(['place', 'name'], 'Well, in the shade of the fig'),
-    set(['place', 'exposure'], 'sheltered'),
+    ...SHELTERED,
     set(['place', 'daysAway'], 3),
   ]),
   applyPatch(start('bottle-pail'), [
     set(['name'], 'Lettuces in the round tub'),
-    set(['vessel'], { ...start('bottle-pail').vessel, ...TUB_40 }),
-    set(['reservoir', 'count'], 12),
-    set(['reservoir', 'diameter'], 0.07),
+    set(['vessel'], vesselFrom('tub-40')),
+    set(['reservoir', 'parts', 0, 'count'], 12),
+    set(['reservoir', 'parts', 0, 'diameter'], 0.07),
     set(['overflow', 'count'], 3),
     set(['fillTube', 'length'], 0.44),
-    set(['planting'], { crop: 'lettuce', count: 5, foliage: 0.22 }),
+    set(['planting'], { crop: 'lettuce', count: 5, foliage: 0.22, spacing: 0.2 }),
     set(['place', 'name'], 'Courtyard, under the pergola'),
-    set(['place', 'exposure'], 'sheltered'),
+    ...SHELTERED,
     set(['place', 'rain'], 'covered'),
     set(['place', 'daysAway'], 7),
     set(['place', 'liftLimit'], 60),
   ]),
+  applyPatch(start('trough-pipes'), [
+    set(['name'], 'Peppers in the trough'),
+    set(['notes'], 'The goat’s old trough. Three wide pipes, capped, slotted with the saw.'),
+    set(['place', 'name'], 'By the well'),
+  ]),
+  applyPatch(start('cut-barrel'), [
+    set(['name'], 'Barrel at the stairs'),
+    set(['variant'], 'as it stands'),
+    set(['place', 'name'], 'Foot of the stairs'),
+  ]),
+  applyPatch(start('cut-barrel'), [
+    set(['name'], 'Barrel at the stairs'),
+    set(['variant'], 'deeper water'),
+    set(['reservoir', 'top'], 0.23),
+    set(['overflow', 'centre'], 0.222),
+    set(['wicks', 0, 'count'], 5),
+    set(['place', 'name'], 'Foot of the stairs'),
+  ]),
+  applyPatch(start('box-legs'), [
+    set(['name'], 'Salad box on legs'),
+    set(['place', 'name'], 'Courtyard, at the table'),
+    set(['vessel', 'fall'], 0.008),
+    ...SHELTERED,
+  ]),
+  applyPatch(start('stone-pot'), [
+    set(['name'], 'Strawberries in the glazed pot'),
+    set(['notes'], 'Gravel to a third, and no cloth: so it was done at the market garden.'),
+    set(['wicks'], []),
+    set(['reservoir', 'top'], 0.11),
+    set(['overflow', 'centre'], 0.092),
+    set(['vessel', 'drainHole'], true),
+    set(['place', 'name'], 'Beside the door'),
+  ]),
+  applyPatch(start('gutter-pails'), [
+    set(['name'], 'Tomatoes on the gutter'),
+    set(['place', 'name'], 'South wall'),
+    set(['place', 'spot'], 'wall'),
+    AUGUST,
+  ]),
+  applyPatch(start('bottle'), [
+    set(['name'], 'Basil on the windowsill'),
+    set(['place', 'name'], 'Kitchen window'),
+  ]),
+  applyPatch(start('tank-crates'), [
+    set(['name'], 'Cabbages in the half tank'),
+    set(['place', 'name'], 'Behind the shed'),
+    set(['place', 'daysAway'], 10),
+  ]),
 ];
+
+/** Vessels that somebody at Casa Lumbre measured. */
+const DEMO_VESSELS: readonly { name: string; vessel: VesselDesign }[] = [
+  {
+    name: 'The olive pail',
+    vessel: {
+      ...inspected(vesselFrom('pail-15')),
+      kind: 'poured',
+      plan: 'round',
+      ratio: 1,
+      depth: 0.29,
+      readings: [
+        { volume: 0.002, height: 0.038 },
+        { volume: 0.005, height: 0.092 },
+        { volume: 0.01, height: 0.177 },
+        { volume: 0.015, height: 0.256 },
+      ],
+    },
+  },
+  {
+    name: 'Grandmother’s washtub',
+    vessel: {
+      ...inspected(vesselFrom('trough-90')),
+      kind: 'stations',
+      plan: 'round',
+      stations: [
+        { height: 0, length: 0.52, width: 0.52 },
+        { height: 0.06, length: 0.58, width: 0.58 },
+        { height: 0.28, length: 0.64, width: 0.64 },
+      ],
+    },
+  },
+];
+
+/** What inspecting a vessel told, without its measures. */
+function inspected({
+  wall,
+  formerContents,
+  material,
+  colour,
+  rigid,
+  cracked,
+  drainHole,
+}: VesselDesign) {
+  return { wall, formerContents, material, colour, rigid, cracked, drainHole };
+}
 
 /** Puts the demo planters into a garden that is still empty. */
 export async function loadDemoGarden(planters: PlanterService): Promise<void> {
   if ((await planters.list()).length > 0) return;
   for (const design of DEMO_GARDEN) await planters.create(design);
+}
+
+/** Puts the measured vessels among those of a garden that has none. */
+export async function loadDemoVessels(vessels: VesselService): Promise<void> {
+  if ((await vessels.list()).length > 0) return;
+  for (const kept of DEMO_VESSELS) await vessels.create(kept);
 }

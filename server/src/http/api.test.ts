@@ -3,9 +3,15 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { pino } from 'pino';
 import request from 'supertest';
-import { planterResourceSchema, problemSchema, type PlanterResource } from '@huerta/contract';
-import { applyPatch, STARTING_POINTS } from '@huerta/core';
+import {
+  planterResourceSchema,
+  problemSchema,
+  vesselListSchema,
+  type PlanterResource,
+} from '@huerta/contract';
+import { applyPatch, STARTING_POINTS, vesselFrom } from '@huerta/core';
 import { planterService } from '../services/planters';
+import { vesselService } from '../services/vessels';
 import { openDatabase, type Database } from '../store/database';
 import { createApp } from './app';
 
@@ -18,7 +24,11 @@ let api: ReturnType<typeof request>;
 async function open(): Promise<void> {
   database = await openDatabase(join(folder, 'huerta.sqlite'));
   const logger = pino({ level: 'silent' });
-  const app = createApp({ planters: planterService(database.planters), logger });
+  const app = createApp({
+    planters: planterService(database.planters),
+    vessels: vesselService(database.vessels),
+    logger,
+  });
   api = request(app);
 }
 
@@ -123,7 +133,7 @@ describe('bad input is refused with a sentence and changes nothing', () => {
     ],
     [
       'a platform above the rim',
-      { design: applyPatch(design, [{ path: ['reservoir', 'underside'], value: 0.5 }]) },
+      { design: applyPatch(design, [{ path: ['reservoir', 'top'], value: 0.5 }]) },
       422,
       'no room for soil',
     ],
@@ -158,4 +168,53 @@ test('only requests to a local name are answered, with a strict policy for scrip
 test('the file format is published', async () => {
   const { body } = await api.get('/api/planter.schema.json').expect(200);
   expect(body.title).toBe('Huerta planter design');
+});
+
+describe('vessels that were measured', () => {
+  const kept = { name: 'The olive pail', vessel: vesselFrom('tote-50') };
+
+  test('are kept, changed, deleted and brought back', async () => {
+    const { body } = await api.post('/api/vessels').send(kept).expect(201);
+    const changed = { ...kept, name: 'The larger tote' };
+    await api.put(`/api/vessels/${body.id}`).send(changed).expect(200);
+    const list = async () =>
+      vesselListSchema.parse((await api.get('/api/vessels')).body).vessels.map(({ name }) => name);
+    expect(await list()).toEqual(['The larger tote']);
+    await api.delete(`/api/vessels/${body.id}`).expect(204);
+    expect(await list()).toEqual([]);
+    expect(problemOf(await api.put(`/api/vessels/${body.id}`).send(kept)).status).toBe(404);
+    await api.post(`/api/vessels/${body.id}/restore`).expect(200);
+    expect(await list()).toEqual(['The larger tote']);
+  });
+
+  test('that cannot be are refused at the measure', async () => {
+    const poured = {
+      ...kept.vessel,
+      kind: 'poured',
+      plan: 'box',
+      ratio: 0.7,
+      depth: 0.3,
+      readings: [
+        { volume: 0.01, height: 0.1 },
+        { volume: 0.008, height: 0.2 },
+      ],
+    };
+    for (const field of ['topLength', 'topWidth', 'bottomLength', 'bottomWidth', 'corner']) {
+      delete (poured as Record<string, unknown>)[field];
+    }
+    const refused = problemOf(await api.post('/api/vessels').send({ name: 'Odd', vessel: poured }));
+    expect(refused).toMatchObject({ status: 422, kind: 'contradiction' });
+    expect(refused.detail).toContain('Water only rises');
+    const nameless = await api.post('/api/vessels').send({ ...kept, name: ' ' });
+    expect(problemOf(nameless).kind).toBe('invalid');
+    expect(problemOf(await api.delete('/api/vessels/7')).status).toBe(404);
+  });
+});
+
+test('every starting point is taken in, saved, and comes back as it went', async () => {
+  for (const { design: from } of STARTING_POINTS) {
+    const { id } = await create(from);
+    const { body } = await api.get(`/api/planters/${id}`).expect(200);
+    expect(body.design).toEqual(from);
+  }
 });

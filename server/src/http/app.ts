@@ -8,20 +8,23 @@ import { pinoHttp } from 'pino-http';
 import { MAX_BODY_BYTES } from '@huerta/contract';
 import { planterJsonSchema } from '@huerta/core';
 import type { PlanterService } from '../services/planters';
+import type { VesselService } from '../services/vessels';
 import { notFound } from '../services/problems';
 import { answerProblems } from './errors';
 import { localHostsOnly } from './local';
 import { planterRoutes } from './planters';
+import { vesselRoutes } from './vessels';
 
 export interface AppOptions {
   planters: PlanterService;
+  vessels: VesselService;
   logger: Logger;
   /** Folder with the built web application, if it is to be served. */
   webRoot?: string;
 }
 
 /** The whole HTTP application: API under /api, the built pages everywhere else. */
-export function createApp({ planters, logger, webRoot }: AppOptions): Express {
+export function createApp({ planters, vessels, logger, webRoot }: AppOptions): Express {
   const app = express();
   app.disable('x-powered-by');
   app.use(pinoHttp({ logger, autoLogging: false }));
@@ -56,7 +59,9 @@ export function createApp({ planters, logger, webRoot }: AppOptions): Express {
   app.get('/api/planter.schema.json', (_request, response) => {
     response.json(planterJsonSchema());
   });
-  app.use('/api/planters', express.json({ limit: MAX_BODY_BYTES }), planterRoutes(planters));
+  const json = express.json({ limit: MAX_BODY_BYTES });
+  app.use('/api/planters', json, planterRoutes(planters));
+  app.use('/api/vessels', json, vesselRoutes(vessels));
   app.use('/api', () => {
     throw notFound('There is nothing at this address.');
   });

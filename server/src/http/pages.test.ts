@@ -5,6 +5,7 @@ import { Writable } from 'node:stream';
 import { pino } from 'pino';
 import request from 'supertest';
 import type { PlanterService } from '../services/planters';
+import type { VesselService } from '../services/vessels';
 import { createApp } from './app';
 
 let webRoot: string;
@@ -26,6 +27,14 @@ const service: PlanterService = {
   restore: broken,
 };
 
+const vessels: VesselService = {
+  list: broken,
+  create: broken,
+  save: broken,
+  remove: broken,
+  restore: broken,
+};
+
 function open() {
   const lines: string[] = [];
   const sink = new Writable({
@@ -34,7 +43,10 @@ function open() {
       done();
     },
   });
-  return { api: request(createApp({ planters: service, logger: pino(sink), webRoot })), lines };
+  return {
+    api: request(createApp({ planters: service, vessels, logger: pino(sink), webRoot })),
+    lines,
+  };
 }
 
 test('every address that is no file and no API gets the page', async () => {

@@ -1,8 +1,7 @@
-import { Router, type Request } from 'express';
+import { Router } from 'express';
 import { createPlanterSchema, savePlanterSchema } from '@huerta/contract';
-import { z } from 'zod';
 import type { PlanterService } from '../services/planters';
-import { invalid, notFound } from '../services/problems';
+import { idOf, read } from './read';
 
 /** /api/planters: list, create, read, save, delete, restore. */
 export function planterRoutes(planters: PlanterService): Router {
@@ -19,39 +18,22 @@ export function planterRoutes(planters: PlanterService): Router {
   });
 
   router.get('/:id', async (request, response) => {
-    response.json(await planters.get(idOf(request)));
+    response.json(await planters.get(idOf(request, 'planter')));
   });
 
   router.put('/:id', async (request, response) => {
     const { revision, design } = read(savePlanterSchema, request.body);
-    response.json(await planters.save(idOf(request), revision, design));
+    response.json(await planters.save(idOf(request, 'planter'), revision, design));
   });
 
   router.delete('/:id', async (request, response) => {
-    await planters.remove(idOf(request));
+    await planters.remove(idOf(request, 'planter'));
     response.status(204).end();
   });
 
   router.post('/:id/restore', async (request, response) => {
-    response.json(await planters.restore(idOf(request)));
+    response.json(await planters.restore(idOf(request, 'planter')));
   });
 
   return router;
-}
-
-function idOf(request: Request): string {
-  const id = z.uuid().safeParse(request.params.id);
-  if (!id.success) throw notFound('There is no planter at this address.');
-  return id.data;
-}
-
-function read<T>(schema: z.ZodType<T>, body: unknown): T {
-  const parsed = schema.safeParse(body);
-  if (parsed.success) return parsed.data;
-  throw invalid(
-    parsed.error.issues.map(({ path, message }) => ({
-      path: path.map((key) => (typeof key === 'number' ? key : String(key))),
-      message,
-    })),
-  );
 }

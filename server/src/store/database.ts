@@ -4,10 +4,12 @@ import { Sequelize } from 'sequelize';
 import sqlite3 from 'sqlite3';
 import { definePlanters, type PlanterModel } from './planters';
 import { migrateDatabase } from './migrate';
+import { defineVessels, type VesselModel } from './vessels';
 
 export interface Database {
   sequelize: Sequelize;
   planters: PlanterModel;
+  vessels: VesselModel;
   close(): Promise<void>;
 }
 
@@ -35,6 +37,7 @@ export async function openDatabase(file: string): Promise<Database> {
   return {
     sequelize,
     planters: definePlanters(sequelize),
+    vessels: defineVessels(sequelize),
     close: () => sequelize.close(),
   };
 }

@@ -9,15 +9,19 @@ import { NotFoundPage } from '../pages/NotFoundPage';
 
 const BenchPage = lazy(() => import('../pages/bench/BenchPage'));
 const StartPage = lazy(() => import('../pages/start/StartPage'));
+const VesselsPage = lazy(() => import('../pages/vessels/VesselsPage'));
+const ComparePage = lazy(() => import('../pages/compare/ComparePage'));
 
 export function App() {
   return (
     <ErrorBoundary FallbackComponent={Broken}>
       <BrowserRouter>
-        <Suspense fallback={<Waiting what="the bench" />}>
+        <Suspense fallback={<Waiting what="the page" />}>
           <Routes>
             <Route path="/" element={<GardenPage />} />
             <Route path="/new" element={<StartPage />} />
+            <Route path="/vessels" element={<VesselsPage />} />
+            <Route path="/compare" element={<ComparePage />} />
             <Route path="/planters/:id" element={<BenchPage />} />
             <Route path="*" element={<NotFoundPage />} />
           </Routes>

@@ -5,7 +5,7 @@ import { FIELDS, say, type Message } from '@huerta/core';
 import { show } from '../testing/render';
 import { QuantityField } from './QuantityField';
 
-const spec = FIELDS.platform.underside;
+const spec = FIELDS.reservoir.top;
 
 async function field(refuse: Message | null = null) {
   const commits: number[] = [];
@@ -58,7 +58,7 @@ test('says the range where a value is outside it', async () => {
   const { input, commits, user } = await field();
   await user.clear(input);
   await user.type(input, '3 m{Enter}');
-  expect(screen.getByText(/can be from 10.mm to 1200.mm/)).toBeTruthy();
+  expect(screen.getByText(/can be from 5.mm to 1200.mm/)).toBeTruthy();
   expect(commits).toEqual([]);
 });
 

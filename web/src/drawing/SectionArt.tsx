@@ -95,6 +95,19 @@ const Patterns = memo(function Patterns({ id, grain }: { id: string; grain: numb
           fill="none"
         />
       </pattern>
+      <pattern id={`${id}stone`} width="34" height="26" patternUnits="userSpaceOnUse">
+        <path className="pebble" d={PEBBLES} />
+      </pattern>
+      <pattern id={`${id}sand`} width="12" height="12" patternUnits="userSpaceOnUse">
+        <rect width="12" height="12" fill="var(--hu-colors-straw-wash)" />
+        <path className="sand-grain" d="M2 3h0M7 1h0M10 5h0M4 8h0M8 10h0M1 11h0" />
+      </pattern>
+      <pattern id={`${id}chip`} width="22" height="18" patternUnits="userSpaceOnUse">
+        <path
+          className="pebble"
+          d="M2 3L9 1L10 4L3 6ZM13 4L20 7L19 10L12 7ZM4 10L11 12L10 15L3 13ZM14 13L20 12L21 15L15 16Z"
+        />
+      </pattern>
     </defs>
   );
 });
@@ -128,7 +141,18 @@ interface InkProps {
   patterns: string;
 }
 
-const TEXTURE: Partial<Record<Ink, string>> = { platform: 'hatch', mulch: 'straw' };
+const TEXTURE: Partial<Record<Ink, string>> = {
+  platform: 'hatch',
+  mulch: 'straw',
+  straw: 'straw',
+  stone: 'stone',
+  sand: 'sand',
+  chip: 'chip',
+};
+
+/** Round stones of one tile, kept clear of its edges. */
+const PEBBLES =
+  'M2 6C2 2 10 1 12 4C13 8 4 10 2 6ZM15 5C16 1 24 2 24 6C23 9 16 9 15 5ZM27 4C29 1 33 3 33 6C31 9 26 8 27 4ZM6 14C8 10 16 11 15 15C13 18 6 18 6 14ZM19 13C22 10 29 12 28 16C25 18 18 17 19 13ZM2 22C3 18 11 19 11 22C9 25 2 25 2 22ZM15 21C17 19 23 20 22 23C19 25 14 24 15 21ZM26 22C28 19 33 20 32 23C30 25 26 25 26 22Z';
 
 const Inked = memo(function Inked({ ink, closed, d, patterns }: InkProps) {
   const texture = TEXTURE[ink];

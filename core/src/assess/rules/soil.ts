@@ -1,6 +1,8 @@
 import { cropOf, FEED_DOSES, MEDIA } from '../../catalog';
+import { baseStyle, standsOnStone } from '../../design';
+import { baseName } from '../../planter';
 import { q, say } from '../../quantity';
-import { mixOf, rootRoom } from '../figures';
+import { mixOf, plantingPlan, rootRoom } from '../figures';
 import type { Draft, Remedy, Rule } from '../finding';
 import { downToMm, gapToKeep, moveBase, set } from '../moves';
 
@@ -27,7 +29,7 @@ export const roots: Rule = ({ design, planter, figures }) => {
         const gap = gapToKeep(design);
         const ceiling = downToMm(planter.heights.ceiling - missing);
         const lower: Remedy = {
-          label: say`Lower the platform to ${q(ceiling, 'length')}, lip with it`,
+          label: say`Lower ${baseName(design)} to ${q(ceiling, 'length')}, lip with it`,
           patch: moveBase(design, ceiling, Math.min(gap, ceiling / 3)),
         };
         const spare = Math.max(design.soil.freeboard - USUAL_FREEBOARD, 0);
@@ -36,12 +38,13 @@ export const roots: Rule = ({ design, planter, figures }) => {
           patch: [set(['soil', 'freeboard'], USUAL_FREEBOARD)],
         };
         const both: Remedy = {
-          label: say`Fill to ${q(USUAL_FREEBOARD, 'length')} and lower the platform`,
+          label: say`Fill to ${q(USUAL_FREEBOARD, 'length')} and lower ${baseName(design)}`,
           patch: [
             ...fill.patch,
             ...moveBase(design, downToMm(ceiling + spare), Math.min(gap, ceiling / 3)),
           ],
         };
+        if (design.bed) return spare > 0 ? [fill] : [];
         return spare > 0 ? [fill, both, lower] : [lower];
       },
     },
@@ -51,23 +54,22 @@ export const roots: Rule = ({ design, planter, figures }) => {
 export const deepSoil: Rule = ({ design, planter, figures }) => {
   const mix = mixOf(planter);
   if (figures.growingDepth <= mix.reach) return [];
+  const raised = () => {
+    const ceiling = downToMm(planter.heights.ceiling + figures.growingDepth - mix.reach + 0.001);
+    return [
+      {
+        label: say`Raise ${baseName(design)} to ${q(ceiling, 'length')}, lip with it`,
+        patch: moveBase(design, ceiling, gapToKeep(design)),
+      },
+    ];
+  };
   return [
     {
       id: 'soil-deep',
       severity: 'note',
       room: 'soil',
       text: say`${q(figures.growingDepth, 'span')} of ${mix.name.toLowerCase()} is more than the ${q(mix.reach, 'span')} it wets from below. Water seedlings from the top until their roots are down.`,
-      propose: () => {
-        const ceiling = downToMm(
-          planter.heights.ceiling + figures.growingDepth - mix.reach + 0.001,
-        );
-        return [
-          {
-            label: say`Raise the platform to ${q(ceiling, 'length')}, lip with it`,
-            patch: moveBase(design, ceiling, gapToKeep(design)),
-          },
-        ];
-      },
+      ...(design.bed ? {} : { propose: raised }),
     },
   ];
 };
@@ -140,7 +142,11 @@ export const filling: Rule = ({ design: { soil }, planter }) => {
   return drafts;
 };
 
-export const separator: Rule = ({ design: { separator: kind, reservoir } }) => {
+export const separator: Rule = ({ design }) => {
+  const { separator: kind } = design;
+  // Mix that goes down to the floor, a bag and a bottle’s neck keep themselves apart.
+  const needed =
+    (baseStyle(design) === 'gap' || standsOnStone(design)) && design.bed?.kind !== 'neck';
   const propose = () => [
     { label: say`Lay woven fabric`, patch: [set(['separator'], 'fabric')] },
     { label: say`Lay straw`, patch: [set(['separator'], 'straw')] },
@@ -156,13 +162,13 @@ export const separator: Rule = ({ design: { separator: kind, reservoir } }) => {
       },
     ];
   }
-  if (kind === 'none' && reservoir.kind === 'platform') {
+  if (kind === 'none' && needed) {
     return [
       {
         id: 'separator-none',
         severity: 'watch',
         room: 'soil',
-        text: say`Nothing keeps the soil out of the water: it washes through the platform’s holes and fills the reservoir.`,
+        text: say`Nothing keeps the soil out of the water: it washes down and fills the reservoir.`,
         propose,
       },
     ];
@@ -219,7 +225,7 @@ export const feeding: Rule = ({ design: { soil, planting } }) => {
       });
     }
   }
-  if (crop.acid && soil.limeDose > 0) {
+  if (crop.likes === 'acid' && soil.limeDose > 0) {
     drafts.push({
       id: 'lime-acid',
       severity: 'fault',
@@ -229,4 +235,23 @@ export const feeding: Rule = ({ design: { soil, planting } }) => {
     });
   }
   return drafts;
+};
+
+export const crowding: Rule = ({ design: { planting }, planter }) => {
+  if (planting.count < 2) return [];
+  const { room } = plantingPlan(planter);
+  const crop = cropOf(planting.crop).name.toLowerCase();
+  return planting.count <= room
+    ? []
+    : [
+        {
+          id: 'plants-crowded',
+          severity: 'watch',
+          room: 'soil',
+          text: say`${q(planting.count, 'count')} ${crop} plants at ${q(planting.spacing, 'span')} do not fit on the surface, which takes ${q(room, 'count')}: they shade each other and drink more than one planter gives.`,
+          propose: () => [
+            { label: say`Plant ${q(room, 'count')}`, patch: [set(['planting', 'count'], room)] },
+          ],
+        },
+      ];
 };

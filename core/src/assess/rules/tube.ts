@@ -1,7 +1,7 @@
 import { PIPES } from '../../catalog';
 import { holeForPipe, usualTube, usualTubeLength } from '../../design';
 import { q, say } from '../../quantity';
-import type { Draft, Rule } from '../finding';
+import type { Bench, Draft, Rule } from '../finding';
 import { set } from '../moves';
 
 /** A hole needs this much more than the pipe, and beyond the second soil falls through. Metres. */
@@ -10,9 +10,17 @@ const LOOSE = 0.008;
 /** The tube stands at least this far above the rim, metres. */
 const LEAST_PROUD = 0.02;
 
-export const tubeMissing: Rule = ({ design, planter: { heights } }) => {
-  const tube = usualTube(heights.rim);
-  return design.fillTube
+/** Height over the floor that a tube of its own foot must reach. */
+const toRim = ({ layout, heights }: Bench['planter']): number =>
+  heights.rim - (layout.tube?.foot ?? 0);
+
+export const tubeMissing: Rule = ({ design, planter }) => {
+  const lying = planter.layout.parts.reduce((foot, p) => (p.runs.length > 0 ? p.height : foot), 0);
+  const tube = usualTube(planter.heights.rim - lying);
+  // A tray is filled from its edge, a channel by its valve, a small bottle by lifting its top out.
+  const otherwise =
+    design.bed?.kind === 'bag' || design.bed?.kind === 'neck' || design.reservoir.supply !== null;
+  return design.fillTube || otherwise
     ? []
     : [
         {
@@ -30,8 +38,8 @@ export const tubeMissing: Rule = ({ design, planter: { heights } }) => {
       ];
 };
 
-export const tubeHole: Rule = ({ design: { fillTube, reservoir } }) => {
-  if (!fillTube || reservoir.kind !== 'platform') return [];
+export const tubeHole: Rule = ({ design: { fillTube, reservoir, bed } }) => {
+  if (!fillTube || (reservoir.cover !== 'platform' && bed?.kind !== 'nested')) return [];
   const { outside, name } = PIPES[fillTube.pipe];
   const right = holeForPipe(fillTube.pipe);
   const propose = () => [
@@ -62,16 +70,17 @@ export const tubeHole: Rule = ({ design: { fillTube, reservoir } }) => {
   return [];
 };
 
-export const tubeLength: Rule = ({ design: { fillTube }, planter: { heights } }) => {
-  if (!fillTube || fillTube.length >= heights.rim + LEAST_PROUD - 1e-9) return [];
-  const right = usualTubeLength(heights.rim);
-  const short = heights.rim + LEAST_PROUD - fillTube.length;
+export const tubeLength: Rule = ({ design: { fillTube }, planter }) => {
+  const rim = toRim(planter);
+  if (!fillTube || fillTube.length >= rim + LEAST_PROUD - 1e-9) return [];
+  const right = usualTubeLength(rim);
+  const short = rim + LEAST_PROUD - fillTube.length;
   return [
     {
       id: 'tube-short',
       severity: 'watch',
       room: 'tube',
-      text: say`The tube is ${q(short, 'length')} too short to stand proud of the rim: soil and mulch fall into it. Floor to rim and a hand’s width is ${q(right, 'length')}.`,
+      text: say`The tube is ${q(short, 'length')} too short to stand proud of the rim: soil and mulch fall into it. Foot to rim and a hand’s width is ${q(right, 'length')}.`,
       propose: () => [
         {
           label: say`Cut it ${q(right, 'length')} long`,
@@ -82,10 +91,30 @@ export const tubeLength: Rule = ({ design: { fillTube }, planter: { heights } })
   ];
 };
 
-export const tubeEnds: Rule = ({ design: { fillTube, place } }) => {
+export const openPipes: Rule = ({ design: { pipes, place } }) =>
+  pipes.flatMap((pipe, i) =>
+    pipe.capped || place.rain === 'indoors'
+      ? []
+      : [
+          {
+            id: `pipe-open-${i}`,
+            severity: 'watch' as const,
+            room: 'tube' as const,
+            text:
+              pipe.use === 'worm'
+                ? say`An open worm tube draws flies to the scraps. Cover it.`
+                : say`The inspection pipe is open: mosquitoes get at the water by it. Cap it.`,
+            propose: () => [
+              { label: say`Put a cap on it`, patch: [set(['pipes', i, 'capped'], true)] },
+            ],
+          },
+        ],
+  );
+
+export const tubeEnds: Rule = ({ design: { fillTube, place }, planter: { layout } }) => {
   if (!fillTube) return [];
   const drafts: Draft[] = [];
-  if (fillTube.foot === 'square') {
+  if (fillTube.foot === 'square' && (layout.tube?.foot ?? 0) === 0) {
     drafts.push({
       id: 'tube-foot',
       severity: 'watch',

@@ -1,3 +1,4 @@
+import { aggregateOf } from '../../catalog';
 import { q, say } from '../../quantity';
 import type { Draft, Rule } from '../finding';
 import { set } from '../moves';
@@ -26,20 +27,95 @@ export const formerContents: Rule = ({ design: { vessel } }) => {
   return [];
 };
 
-export const plasticCode: Rule = ({ design: { vessel } }) =>
-  vessel.plastic === 'unknown' || vessel.plastic === 'other'
+export const material: Rule = ({ design: { vessel } }) => {
+  const says = {
+    unknown: say`The plastic has no code to go by. For food, look for 1, 2, 4 or 5 in the triangle on the base.`,
+    other: say`Plastics coded 3, 6 and 7 are not the ones to grow food in. Look for 1, 2, 4 or 5.`,
+    'treated-wood': say`Treated, painted or unknown timber gives what it was treated with to soil and food. Keep a whole liner between, or use untreated boards.`,
+  };
+  if (!(vessel.material in says)) return [];
+  const text = says[vessel.material as keyof typeof says];
+  return [{ id: 'plastic-code', severity: 'watch', room: 'vessel', text }];
+};
+
+export const crack: Rule = ({ design: { vessel }, figures }) =>
+  vessel.cracked
     ? [
         {
-          id: 'plastic-code',
-          severity: 'watch',
+          id: 'cracked',
+          severity: 'fault',
           room: 'vessel',
-          text:
-            vessel.plastic === 'unknown'
-              ? say`The plastic has no code to go by. For food, look for 1, 2, 4 or 5 in the triangle on the base.`
-              : say`Plastics coded 3, 6 and 7 are not the ones to grow food in. Look for 1, 2, 4 or 5.`,
+          text: say`Full, ${q(figures.standing, 'volume')} press on the crack. Mend it and leak-test it full for a day, or choose another vessel.`,
+          propose: () => [
+            { label: say`Mark it as mended`, patch: [set(['vessel', 'cracked'], false)] },
+          ],
         },
       ]
     : [];
+
+/** A soft wall as long as this and with this much water behind it bulges, metres. */
+const SOFT_LENGTH = 0.45;
+const SOFT_HEAD = 0.1;
+
+export const softWall: Rule = ({ design: { vessel }, planter: { vessel: shape, heights } }) => {
+  const rim = shape.outlineAt(shape.depth);
+  const straight = 2 * Math.max(rim.a - rim.c, rim.b - rim.c);
+  return !vessel.rigid && straight > SOFT_LENGTH && heights.surface > SOFT_HEAD
+    ? [
+        {
+          id: 'soft-wall',
+          severity: 'watch',
+          room: 'vessel',
+          text: say`A soft wall with ${q(straight, 'span')} between corners bulges under wet soil and lets the platform drop at the edge. Brace it across the top, or stand it in a frame.`,
+          propose: () => [
+            { label: say`Plan to brace it`, patch: [set(['vessel', 'rigid'], true)] },
+          ],
+        },
+      ]
+    : [];
+};
+
+export const liner: Rule = ({ design: { vessel, reservoir }, figures }) => {
+  if (vessel.kind !== 'frame') return [];
+  const drafts: Draft[] = [];
+  const pond = { label: say`Use pond liner`, patch: [set(['vessel', 'liner'], 'pond')] };
+  if (vessel.liner === 'none') {
+    drafts.push({
+      id: 'liner-none',
+      severity: 'fault',
+      room: 'vessel',
+      text: say`Boards hold no water: without a liner all ${q(figures.standing, 'volume')} run out and the wood rots.`,
+      propose: () => [
+        pond,
+        { ...pond, label: say`Use builder’s film`, patch: [set(['vessel', 'liner'], 'film')] },
+      ],
+    });
+  }
+  const sharp = reservoir.fill.findIndex((layer) => aggregateOf(layer.medium)?.angular ?? false);
+  if (sharp >= 0 && vessel.liner !== 'none') {
+    drafts.push({
+      id: 'liner-sharp',
+      severity: vessel.liner === 'film' ? 'fault' : 'watch',
+      room: 'vessel',
+      text: say`Sharp stone under the weight of wet soil goes through ${vessel.liner === 'film' ? 'film' : 'a liner'}. Lay old carpet or sand between, or take rounded gravel.`,
+      propose: () => [
+        {
+          label: say`Use rounded gravel`,
+          patch: [set(['reservoir', 'fill', sharp, 'medium'], 'gravel')],
+        },
+      ],
+    });
+  } else if (vessel.liner === 'film' && reservoir.fill.some((layer) => layer.medium !== 'mix')) {
+    drafts.push({
+      id: 'liner-thin',
+      severity: 'watch',
+      room: 'vessel',
+      text: say`Film is thinner than the liner that is usual under stone. Lay it double on sand or old carpet, or use pond liner.`,
+      propose: () => [pond],
+    });
+  }
+  return drafts;
+};
 
 export const drainHole: Rule = ({ design: { vessel }, figures }) =>
   vessel.drainHole
@@ -48,7 +124,7 @@ export const drainHole: Rule = ({ design: { vessel }, figures }) =>
           id: 'drain-hole',
           severity: 'fault',
           room: 'vessel',
-          text: say`The old hole in the floor lets all ${q(figures.gross, 'volume')} run out. Patch it and leak-test before any soil goes in.`,
+          text: say`The old hole in the floor lets all ${q(figures.standing, 'volume')} run out. Patch it and leak-test before any soil goes in.`,
           propose: () => [
             { label: say`Mark it as patched`, patch: [set(['vessel', 'drainHole'], false)] },
           ],
@@ -68,7 +144,7 @@ export const colour: Rule = ({ design: { vessel, place } }) => {
       propose: () => [wrap],
     });
   }
-  if (vessel.colour === 'dark' && place.exposure !== 'sheltered' && place.rain !== 'indoors') {
+  if (vessel.colour === 'dark' && place.sun === 'full' && place.rain !== 'indoors') {
     drafts.push({
       id: 'dark-wall',
       severity: 'watch',
@@ -83,22 +159,32 @@ export const colour: Rule = ({ design: { vessel, place } }) => {
 /** Edge-to-edge difference that a level and a shim can still put right to, metres. */
 const LEVEL_ENOUGH = 0.003;
 
-export const outOfLevel: Rule = ({ planter: { heights }, figures }) => {
-  const { outOfLevel: tilt } = figures;
-  if (tilt <= LEVEL_ENOUGH || heights.invert === null) return [];
-  const wettest = heights.invert + tilt;
-  const over = wettest - heights.ceiling;
+export const outOfLevel: Rule = ({ design, planter: { heights, vessel }, figures }) => {
+  const { tilt } = figures;
+  if (tilt.across <= LEVEL_ENOUGH || heights.invert === null) return [];
+  const over = tilt.wettest - heights.ceiling;
+  const low = [
+    ...(tilt.shimAcross > 5e-4
+      ? [say`${q(tilt.shimAcross, 'length')} under the ${lowSide(design.place.falls)}`]
+      : []),
+    ...(tilt.shimAlong > 5e-4 ? [say`${q(tilt.shimAlong, 'length')} under the front`] : []),
+  ];
+  const shims = low[1] ? say`${low[0] ?? ''} and ${low[1]}` : (low[0] ?? say`a wedge`);
   const shim = {
-    label: say`Level it with a ${q(tilt, 'length')} shim`,
-    patch: [set(['place', 'slope'], 0)],
+    label: say`Level it with ${shims}`,
+    patch: [
+      set(['place', 'slopeAcross'], 0),
+      set(['place', 'slopeAlong'], 0),
+      ...(design.vessel.kind === 'frame' ? [set(['vessel', 'fall'], 0)] : []),
+    ],
   };
-  if (over > 0 && heights.invert <= heights.ceiling) {
+  if (over > 0 && heights.invert <= heights.ceiling && design.bed?.kind !== 'bag') {
     return [
       {
         id: 'level-wet',
         severity: 'fault',
         room: 'vessel',
-        text: say`The floor is ${q(tilt, 'length')} out of level from edge to edge. With the overflow on the high side, water stands ${q(over, 'length')} above the platform on the low side. Put a shim under the low side.`,
+        text: say`The floor is ${q(tilt.across, 'length')} out of level from edge to edge: at the low end water stands ${q(over, 'length')} above the top of the base. Put ${shims}.`,
         propose: () => [shim],
       },
     ];
@@ -108,11 +194,15 @@ export const outOfLevel: Rule = ({ planter: { heights }, figures }) => {
       id: 'level-loss',
       severity: 'watch',
       room: 'vessel',
-      text: say`The floor is ${q(tilt, 'length')} out of level from edge to edge: with the overflow on the low side the reservoir fills ${q(tilt / 2, 'length')} less on average. Put a shim under the low side.`,
+      text: say`The floor is ${q(tilt.across, 'length')} out of level from edge to edge: it holds ${q(tilt.holds, 'volume')} instead of ${q(figures.standing, 'volume')}, between ${q(tilt.driest, 'length')} and ${q(Math.min(tilt.wettest, vessel.depth), 'length')} deep. Put ${shims}.`,
       propose: () => [shim],
     },
   ];
 };
+
+/** The overflow is in the left wall of the section. */
+const lowSide = (falls: 'away' | 'towards'): string =>
+  falls === 'away' ? 'side away from the overflow' : 'side of the overflow';
 
 export const load: Rule = ({ design: { place }, figures: { weight } }) => {
   const drafts: Draft[] = [];
@@ -130,6 +220,14 @@ export const load: Rule = ({ design: { place }, figures: { weight } }) => {
       severity: 'note',
       room: 'vessel',
       text: say`Full it weighs ${q(weight.full, 'mass')}, more than the ${q(place.liftLimit, 'mass')} that you can lift. Put it in its place first, then fill it.`,
+    });
+  }
+  if (weight.carriers > 1) {
+    drafts.push({
+      id: 'carry',
+      severity: 'note',
+      room: 'vessel',
+      text: say`Empty it already weighs ${q(weight.empty, 'mass')}: ${weight.carriers === 2 ? 'two people' : `${weight.carriers} people`} to put it in its place.`,
     });
   }
   return drafts;

@@ -1,7 +1,15 @@
-import { METRIC_BITS } from '../../catalog';
-import { invertOf, USUAL_AIR_GAP, usualOverflow, type OverflowDesign } from '../../design';
+import { aggregateOf, METRIC_BITS, STANDING } from '../../catalog';
+import {
+  baseStyle,
+  lipBelowMark,
+  standsOnStone,
+  USUAL_AIR_GAP,
+  usualOverflow,
+  type OverflowDesign,
+} from '../../design';
+import { baseName } from '../../planter';
 import { q, say } from '../../quantity';
-import { outflow } from '../../reservoir';
+import { outletFlow, outletOf, outflow } from '../../reservoir';
 import type { Remedy, Rule } from '../finding';
 import {
   downToMm,
@@ -9,10 +17,12 @@ import {
   highestCeiling,
   LEAST_AIR_GAP,
   moveBase,
+  moveLip,
   set,
   upToMm,
 } from '../moves';
 import { rootRoom } from '../figures';
+import { partName } from '../words';
 
 /** An air gap wider than this, and than this share of the platform's height, wastes reservoir. */
 const WIDE_AIR_GAP = 0.045;
@@ -28,47 +38,51 @@ const MUCH_WATER = 0.55;
 /** Unsupported span that a platform bears, in times its thickness. Typical for lid plastic. */
 const SPAN_PER_THICKNESS = 60;
 
-const lipPhrase = (build: 'platform' | 'bottles') =>
-  build === 'platform' ? 'the platform' : 'the bottles’ tops';
-
 export const overflowHeight: Rule = ({ design, planter: { heights }, figures }) => {
   const { overflow } = design;
   if (!overflow || heights.invert === null || figures.airGap === null) return [];
+  // A bag stands in its water, and a rim is where it is.
+  if (baseStyle(design) === 'bag') return [];
   const gap = figures.airGap;
-  const r = overflow.diameter / 2;
-  const what = lipPhrase(design.reservoir.kind);
-  const lowerTo = (target: number): Remedy => {
-    const centre = downToMm(heights.ceiling - target + r);
-    return {
-      label: say`Move the mark to ${q(centre, 'length')}, lip ${q(centre - r, 'length')}`,
-      patch: [set(['overflow', 'centre'], centre)],
-    };
+  const what = baseName(design);
+  const stone = standsOnStone(design);
+  const invert = heights.invert;
+  const lowerTo = (target: number): Remedy[] => {
+    if (overflow.kind === 'rim') return [];
+    const below = lipBelowMark(overflow);
+    const centre = downToMm(heights.ceiling - target + below);
+    return [
+      {
+        label: say`Move the mark to ${q(centre, 'length')}, lip ${q(centre - below, 'length')}`,
+        patch: moveLip(design, centre - below),
+      },
+    ];
   };
   const raiseBase = (): Remedy => {
-    const ceiling = upToMm((heights.invert ?? 0) + USUAL_AIR_GAP);
+    const ceiling = upToMm(invert + USUAL_AIR_GAP);
     return {
       label: say`Raise ${what} to ${q(ceiling, 'length')}`,
-      patch: moveBase(design, ceiling, ceiling - (heights.invert ?? 0)),
+      patch: moveBase(design, ceiling, ceiling - invert),
     };
   };
   const propose = () => [
-    lowerTo(USUAL_AIR_GAP),
+    ...lowerTo(USUAL_AIR_GAP),
     raiseBase(),
-    lowerTo(0.015),
-    lowerTo(LEAST_AIR_GAP + 0.001),
+    ...lowerTo(0.015),
+    ...lowerTo(LEAST_AIR_GAP + 0.001),
   ];
-  if (gap < 0) {
+  if (gap < -1e-9) {
     return [
       {
         id: 'overflow-above',
         severity: 'fault',
         room: 'water',
-        text: say`The overflow’s lip is ${q(-gap, 'length')} above ${what === 'the platform' ? 'the platform’s underside' : what}: roots will stand in water. Keep the lip ${q(USUAL_AIR_GAP, 'length')} below.`,
+        text: say`The overflow’s lip is ${q(-gap, 'length')} above ${what === 'the platform' ? 'the platform’s underside' : what}: roots will stand in water. Keep the lip ${stone ? 'at it or below' : say`${q(USUAL_AIR_GAP, 'length')} below`}.`,
         propose,
       },
     ];
   }
-  if (gap < LEAST_AIR_GAP - 1e-9) {
+  if (gap < LEAST_AIR_GAP - 1e-9 && !stone) {
     return [
       {
         id: 'air-gap-small',
@@ -79,6 +93,8 @@ export const overflowHeight: Rule = ({ design, planter: { heights }, figures }) 
       },
     ];
   }
+  // Behind a valve the level is the valve's, and the overflow may stand where it likes.
+  if (design.reservoir.supply) return [];
   if (gap > WIDE_AIR_GAP && gap > WIDE_AIR_SHARE * heights.ceiling) {
     return [
       {
@@ -86,7 +102,7 @@ export const overflowHeight: Rule = ({ design, planter: { heights }, figures }) 
         severity: 'watch',
         room: 'water',
         text: say`The air gap of ${q(gap, 'length')} wastes reservoir: ${q(USUAL_AIR_GAP, 'length')} is enough for air.`,
-        propose: () => [lowerTo(USUAL_AIR_GAP), lowerTo(0.03)],
+        propose: () => [...lowerTo(USUAL_AIR_GAP), ...lowerTo(0.03)],
       },
     ];
   }
@@ -96,7 +112,7 @@ export const overflowHeight: Rule = ({ design, planter: { heights }, figures }) 
 export const overflowMissing: Rule = ({ design, planter: { heights, vessel } }) => {
   if (design.overflow) return [];
   const { rain } = design.place;
-  const small = vessel.volumeBelow(heights.rim) <= SMALL_INDOORS;
+  const small = vessel.volumeBelow(heights.waterRim) <= SMALL_INDOORS;
   const text =
     rain === 'open'
       ? say`There is no overflow, and rain falls in: nothing stops the water below the roots.`
@@ -110,7 +126,7 @@ export const overflowMissing: Rule = ({ design, planter: { heights, vessel } }) 
       room: 'water',
       text,
       propose: () =>
-        [0.012, 0.02].map((diameter) => {
+        [0.012, 0.02, 0.006].map((diameter) => {
           const hole = usualOverflow(heights.ceiling, diameter);
           return {
             label: say`Drill one of ${q(diameter, 'length')} at ${q(hole.centre, 'length')}`,
@@ -121,35 +137,45 @@ export const overflowMissing: Rule = ({ design, planter: { heights, vessel } }) 
   ];
 };
 
+type Hole = Extract<OverflowDesign, { kind: 'hole' }>;
+
 /** Holes of usual sizes with the same lip that carry `inflow` before water is `head` above the lip. */
 function holesThatCarry(overflow: OverflowDesign, inflow: number, head: number): Remedy[] {
-  const invert = invertOf(overflow);
-  const widest = METRIC_BITS.filter((bit) => bit > overflow.diameter && bit <= WIDEST_OVERFLOW);
-  return [overflow.count, overflow.count + 1, overflow.count + 2].flatMap((count) => {
-    const bits = count === overflow.count ? widest : [overflow.diameter, ...widest];
-    const diameter = bits.find(
-      (bit) => outflow({ ...overflow, diameter: bit, count }, head) > inflow,
-    );
+  if (overflow.kind === 'rim') return [];
+  const lip = overflow.centre - lipBelowMark(overflow);
+  const from: Hole =
+    overflow.kind === 'hole'
+      ? overflow
+      : {
+          kind: 'hole',
+          centre: overflow.centre,
+          diameter: overflow.diameter,
+          count: overflow.count,
+          screened: overflow.screened,
+        };
+  const widest = METRIC_BITS.filter((bit) => bit > from.diameter && bit <= WIDEST_OVERFLOW);
+  return [from.count, from.count + 1, from.count + 2].flatMap((count) => {
+    const bits = count === from.count ? widest : [from.diameter, ...widest];
+    const diameter = bits.find((bit) => outflow({ ...from, diameter: bit, count }, head) > inflow);
     if (diameter === undefined) return [];
-    const centre = invert + diameter / 2;
+    const centre = lip + diameter / 2;
     return [
       {
         label: say`${count === 1 ? 'One hole' : `${count} holes`} of ${q(diameter, 'length')}, marked at ${q(centre, 'length')}`,
-        patch: [
-          set(['overflow', 'diameter'], diameter),
-          set(['overflow', 'count'], count),
-          set(['overflow', 'centre'], centre),
-        ],
+        patch: [set(['overflow'], { ...from, diameter, count, centre })],
       },
     ];
   });
 }
 
-export const overflowCapacity: Rule = ({ design, planter: { heights }, figures }) => {
+export const overflowCapacity: Rule = ({ design, planter: { heights, vessel }, figures }) => {
   const { overflow, place } = design;
   if (!overflow || heights.invert === null || heights.invert > heights.ceiling) return [];
+  if (baseStyle(design) === 'bag') return [];
+  const outlet = outletOf(overflow, vessel.perimeterAt(heights.waterRim));
   const head = heights.base - heights.invert;
-  if (figures.rainIn > 0 && outflow(overflow, head) < figures.rainIn) {
+  const carries = outletFlow(outlet, head);
+  if (figures.rainIn > 0 && carries < figures.rainIn) {
     return [
       {
         id: 'overflow-storm',
@@ -160,13 +186,13 @@ export const overflowCapacity: Rule = ({ design, planter: { heights }, figures }
       },
     ];
   }
-  if (outflow(overflow, head) < place.hose) {
+  if (carries < place.hose) {
     return [
       {
         id: 'overflow-hose',
         severity: 'note',
         room: 'water',
-        text: say`The overflow carries ${q(outflow(overflow, head), 'flow')} before water gets into the soil, and a hose gives ${q(place.hose, 'flow')}. Fill slowly and stop when it runs, or give it more opening.`,
+        text: say`The overflow carries ${q(carries, 'flow')} before water gets into the soil, and a hose gives ${q(place.hose, 'flow')}. Fill slowly and stop when it runs, or give it more opening.`,
         propose: () => holesThatCarry(overflow, place.hose, head),
       },
     ];
@@ -175,7 +201,11 @@ export const overflowCapacity: Rule = ({ design, planter: { heights }, figures }
 };
 
 export const overflowOpen: Rule = ({ design: { overflow, place } }) =>
-  overflow && !overflow.screened && overflow.diameter > MOSQUITO && place.rain !== 'indoors'
+  overflow &&
+  overflow.kind !== 'rim' &&
+  !overflow.screened &&
+  overflow.diameter > MOSQUITO &&
+  place.rain !== 'indoors'
     ? [
         {
           id: 'overflow-unscreened',
@@ -189,8 +219,35 @@ export const overflowOpen: Rule = ({ design: { overflow, place } }) =>
       ]
     : [];
 
+/** Water that lies open in a tray breeds mosquitoes and can drown a toddler. */
+export const openWater: Rule = ({ design, figures }) => {
+  if (design.bed?.kind !== 'bag' || design.place.rain === 'indoors') return [];
+  return [
+    {
+      id: 'open-tray',
+      severity: design.place.children ? 'danger' : 'watch',
+      room: 'water',
+      text: design.place.children
+        ? say`${q(figures.standing, 'volume')} lie open in the tray, and small children or animals come near. Cover the water around the bags, and empty the tray when nobody tends it.`
+        : say`${q(figures.standing, 'volume')} lie open in the tray: mosquitoes breed in it within a week. Cover the water around the bags or let the tray run dry between fills.`,
+    },
+  ];
+};
+
+export const valveOnMains: Rule = ({ design }) =>
+  design.reservoir.supply
+    ? [
+        {
+          id: 'valve-mains',
+          severity: 'note',
+          room: 'water',
+          text: say`The float valve is fed from a barrel. On the mains it needs protection against backflow under the local plumbing rules, by a licensed plumber.`,
+        },
+      ]
+    : [];
+
 export const waterShare: Rule = ({ design, planter: { heights }, figures }) => {
-  if (figures.waterShare <= MUCH_WATER) return [];
+  if (figures.waterShare <= MUCH_WATER || baseStyle(design) === 'bag') return [];
   return [
     {
       id: 'water-share',
@@ -202,7 +259,7 @@ export const waterShare: Rule = ({ design, planter: { heights }, figures }) => {
         const ceiling = downToMm(heights.rim * 0.4 + gap);
         return [
           {
-            label: say`Lower ${lipPhrase(design.reservoir.kind)} to ${q(ceiling, 'length')}`,
+            label: say`Lower ${baseName(design)} to ${q(ceiling, 'length')}`,
             patch: moveBase(design, ceiling, gap),
           },
         ];
@@ -210,6 +267,63 @@ export const waterShare: Rule = ({ design, planter: { heights }, figures }) => {
     },
   ];
 };
+
+/** Stone leaves less than this share of the space to the water: a third of what it looks like. */
+const MUCH_STONE = 0.5;
+
+export const fullOfStone: Rule = ({ design, planter: { vessel, heights, storage } }) => {
+  const looks = vessel.volumeBelow(heights.brim);
+  const holds = storage.volumeBelow(heights.brim);
+  const stony = design.reservoir.fill.some(
+    (layer) => aggregateOf(layer.medium)?.grain !== undefined,
+  );
+  const first = design.reservoir.fill.findIndex((layer) => layer.medium !== 'mix');
+  return stony && looks > 0 && holds < MUCH_STONE * looks
+    ? [
+        {
+          id: 'full-of-stone',
+          severity: 'note',
+          room: 'water',
+          text: say`To the overflow the base looks like ${q(looks, 'volume')} and holds ${q(holds, 'volume')}: stone takes the rest. Pipes, boxes or bottles in it hold more.`,
+          propose: () =>
+            first < 0 || design.reservoir.parts.length > 0
+              ? []
+              : [
+                  {
+                    label: say`Lay pipes of ${q(downToMm(heights.ceiling * 0.9), 'length')} in it`,
+                    patch: [
+                      set(
+                        ['reservoir', 'parts'],
+                        [
+                          {
+                            kind: 'lying',
+                            lay: 'runs',
+                            count: 24,
+                            diameter: Math.max(downToMm(heights.ceiling * 0.9), 0.02),
+                            wall: 0.002,
+                            sock: true,
+                          },
+                        ],
+                      ),
+                    ],
+                  },
+                ],
+        },
+      ]
+    : [];
+};
+
+export const rottingFill: Rule = ({ design: { reservoir } }) =>
+  reservoir.fill.some((layer) => aggregateOf(layer.medium)?.rots ?? false)
+    ? [
+        {
+          id: 'fill-rots',
+          severity: 'note',
+          room: 'water',
+          text: say`Wood chip rots and sinks by a hand’s width over some seasons: plan to top the bed up, and to renew the chip.`,
+        },
+      ]
+    : [];
 
 export const lasting: Rule = ({ design, planter, figures }) => {
   const { place } = design;
@@ -225,14 +339,20 @@ export const lasting: Rule = ({ design, planter, figures }) => {
       propose: () => {
         const gap = gapToKeep(design);
         const lowest = planter.heights.ceiling;
-        const highest = Math.min(highestCeiling(design, roots), planter.heights.rim * 0.5 + gap);
-        const raised = [0.35, 0.7, 1].map((t): Remedy => {
-          const ceiling = downToMm(lowest + (highest - lowest) * t);
-          return {
-            label: say`Raise ${lipPhrase(design.reservoir.kind)} to ${q(ceiling, 'length')}, lip with it`,
-            patch: moveBase(design, ceiling, gap),
-          };
-        });
+        const highest = Math.min(
+          highestCeiling(design, planter.heights.rim, roots),
+          planter.heights.rim * 0.5 + gap,
+        );
+        const raised =
+          design.bed === null
+            ? [0.35, 0.7, 1].map((t): Remedy => {
+                const ceiling = downToMm(lowest + (highest - lowest) * t);
+                return {
+                  label: say`Raise ${baseName(design)} to ${q(ceiling, 'length')}, lip with it`,
+                  patch: moveBase(design, ceiling, gap),
+                };
+              })
+            : [];
         const mulch: Remedy = {
           label: say`Lay straw mulch`,
           patch: [set(['soil', 'mulch'], 'straw')],
@@ -256,97 +376,147 @@ export const lasting: Rule = ({ design, planter, figures }) => {
   ];
 };
 
-export const supportsVented: Rule = ({ design: { reservoir }, planter, figures }) => {
-  const support = reservoir.kind === 'platform' ? reservoir.supports : reservoir;
-  if (support.vents === 'both' || planter.layout.supports.length === 0) return [];
-  const name = { ring: 'ring', tubs: 'tubs', bottles: 'bottles' }[support.kind];
-  const path =
-    reservoir.kind === 'platform' ? ['reservoir', 'supports', 'vents'] : ['reservoir', 'vents'];
-  const propose = () => [
-    {
-      label:
-        support.kind === 'ring'
-          ? say`Split the ring open`
-          : say`Drill the ${name} at top and bottom`,
-      patch: [set(path, 'both')],
-    },
-  ];
-  return [
-    support.vents === 'foot'
-      ? {
-          id: 'supports-airlock',
-          severity: 'fault',
-          room: 'water',
-          text: say`The ${name} catch air: water cannot rise inside, and ${q(figures.caughtAir, 'volume')} of the reservoir stays empty. They need a hole at the top to breathe.`,
-          propose,
-        }
-      : {
-          id: 'supports-sealed',
-          severity: 'fault',
-          room: 'water',
-          text: say`The ${name} are shut all round: ${q(figures.caughtAir, 'volume')} holds no water, and they push up with ${q(figures.caughtAir * 998, 'mass')} when the reservoir fills.`,
-          propose,
-        },
-  ];
-};
+export const partsVented: Rule = ({ planter }) =>
+  planter.layout.parts.flatMap((part) => {
+    const { design, index } = part;
+    if (!('vents' in design) || design.vents === 'both' || part.placed === 0) return [];
+    if (design.kind === 'standing' && design.what === 'brick') return [];
+    const name = partName(part);
+    const brim = planter.heights.brim;
+    const caught = part.hollowBelow(brim) - part.waterBelow(brim);
+    const propose = () => [
+      {
+        label:
+          design.kind === 'ring' && !design.cutEnd
+            ? say`Split the ring open`
+            : say`Drill the ${name} at top and bottom`,
+        patch: [set(['reservoir', 'parts', index, 'vents'], 'both')],
+      },
+    ];
+    const many = design.kind === 'standing' && part.placed > 1;
+    return [
+      design.vents === 'foot'
+        ? {
+            id: `supports-airlock-${index}`,
+            severity: 'fault' as const,
+            room: 'water' as const,
+            text: say`The ${name} ${many ? 'catch' : 'catches'} air: water cannot rise inside, and ${q(caught, 'volume')} of the reservoir stays empty. ${many ? 'They need' : 'It needs'} a hole at the top to breathe.`,
+            propose,
+          }
+        : {
+            id: `supports-sealed-${index}`,
+            severity: 'fault' as const,
+            room: 'water' as const,
+            text: say`The ${name} ${many ? 'are' : 'is'} shut all round: ${q(caught, 'volume')} holds no water, and pushes up with ${q(caught * 998, 'mass')} when the reservoir fills.`,
+            propose,
+          },
+    ];
+  });
 
-export const supportsFit: Rule = ({ design, planter: { layout } }) => {
+export const partsFit: Rule = ({ planter: { layout } }) =>
+  layout.parts.flatMap((part) => {
+    const { design, index } = part;
+    if (part.placed >= part.wanted || design.kind === 'sticks') return [];
+    const path = (key: string) => ['reservoir', 'parts', index, key];
+    const room = part.room();
+    const name = partName({ design, placed: 2 });
+    const size =
+      design.kind === 'crates'
+        ? say`${q(design.length, 'length')} by ${q(design.width, 'length')}`
+        : q('diameter' in design ? design.diameter : design.width, 'length');
+    const smaller = [0.75, 0.5, 0.3].map((share): Remedy => {
+      if (design.kind === 'crates') {
+        const sides = [design.length, design.width].map((side) =>
+          Math.max(downToMm(side * share), 0.02),
+        ) as [number, number];
+        return {
+          label: say`Use ones of ${q(sides[0], 'length')} by ${q(sides[1], 'length')}`,
+          patch: [set(path('length'), sides[0]), set(path('width'), sides[1])],
+        };
+      }
+      const key = design.kind === 'arch' ? 'width' : 'diameter';
+      const now = design.kind === 'arch' ? design.width : design.diameter;
+      const least = design.kind === 'arch' ? 0.03 : 0.02;
+      const next = Math.max(downToMm(now * share), least);
+      return { label: say`Use ones of ${q(next, 'length')}`, patch: [set(path(key), next)] };
+    });
+    return [
+      {
+        id: `supports-crowded-${index}`,
+        severity: 'fault' as const,
+        room: 'water' as const,
+        text: say`${q(part.wanted, 'count')} ${name} of ${size} do not fit on the floor: there is room for ${q(room, 'count')} beside the tube and wicks.`,
+        propose: () => [
+          ...(room > 0 && 'count' in design
+            ? [{ label: say`Use ${q(room, 'count')}`, patch: [set(path('count'), room)] }]
+            : []),
+          ...smaller,
+        ],
+      },
+    ];
+  });
+
+/** The widest that fabric spans from pot to pot without sinking to the floor, metres. Typical. */
+const FABRIC_SPAN = 0.12;
+
+export const platformSpan: Rule = ({ design, planter, figures }) => {
   const { reservoir } = design;
-  const support = reservoir.kind === 'platform' ? reservoir.supports : reservoir;
-  if (support.kind === 'ring' || layout.supports.length >= support.count) return [];
-  const room = layout.supportRoom();
-  const path = reservoir.kind === 'platform' ? ['reservoir', 'supports'] : ['reservoir'];
-  const name = support.kind === 'tubs' ? 'tubs' : 'bottles';
-  return [
-    {
-      id: 'supports-crowded',
-      severity: 'fault',
-      room: 'water',
-      text: say`${q(support.count, 'count')} ${name} of ${q(support.diameter, 'length')} do not fit on the floor: there is room for ${q(room, 'count')} beside the tube and wicks.`,
-      propose: () => [
-        ...(room > 0
-          ? [{ label: say`Use ${q(room, 'count')}`, patch: [set([...path, 'count'], room)] }]
-          : []),
-        ...[0.75, 0.5, 0.3].map((share): Remedy => {
-          const diameter = Math.max(downToMm(support.diameter * share), 0.02);
-          return {
-            label: say`Use ones of ${q(diameter, 'length')}`,
-            patch: [set([...path, 'diameter'], diameter)],
-          };
-        }),
-      ],
-    },
-  ];
-};
-
-export const platformSpan: Rule = ({ design: { reservoir }, figures }) => {
-  if (reservoir.kind !== 'platform') return [];
+  const at = reservoir.parts.findIndex((part) => part.kind === 'standing');
+  const part = reservoir.parts[at];
+  const more = (name: string): Remedy[] =>
+    part?.kind === 'standing'
+      ? [1, 2, 3, 4, 6, 9].map((extra) => ({
+          label: say`Stand ${q(part.count + extra, 'count')} ${name} under it`,
+          patch: [set(['reservoir', 'parts', at, 'count'], part.count + extra)],
+        }))
+      : [];
+  const name = part?.kind === 'standing' ? `${STANDING[part.what].one}s` : 'supports';
+  if (reservoir.cover !== 'platform') {
+    return figures.span > FABRIC_SPAN
+      ? [
+          {
+            id: 'fabric-sags',
+            severity: 'watch',
+            room: 'water',
+            text: say`Fabric alone spans ${q(figures.span, 'length')} with nothing under it and sinks into the water: ${q(FABRIC_SPAN, 'length')} is about what it bears.`,
+            propose: () => [
+              ...more(name),
+              {
+                label: say`Lay a platform ${q(0.006, 'length')} thick`,
+                patch: [
+                  set(['reservoir', 'cover'], 'platform'),
+                  set(['reservoir', 'thickness'], 0.006),
+                ],
+              },
+              {
+                label: say`Lay a platform ${q(0.018, 'length')} thick`,
+                patch: [
+                  set(['reservoir', 'cover'], 'platform'),
+                  set(['reservoir', 'thickness'], 0.018),
+                ],
+              },
+            ],
+          },
+        ]
+      : [];
+  }
   const bears = reservoir.thickness * SPAN_PER_THICKNESS;
-  if (figures.span <= bears) return [];
-  const { supports } = reservoir;
+  if (figures.span <= bears || planter.bed.separate) return [];
   return [
     {
       id: 'platform-sags',
       severity: 'watch',
       room: 'water',
       text: say`The platform spans ${q(figures.span, 'length')} with nothing under it. At ${q(reservoir.thickness, 'length')} thick it will sag beyond about ${q(bears, 'length')}.`,
-      propose: () => {
-        const more: Remedy[] =
-          supports.kind === 'tubs'
-            ? [1, 2, 3, 4].map((extra) => ({
-                label: say`Stand ${q(supports.count + extra, 'count')} tubs under it`,
-                patch: [set(['reservoir', 'supports', 'count'], supports.count + extra)],
-              }))
-            : [];
-        const thicker = [0.003, 0.004, 0.006, 0.01, 0.015].map((thickness): Remedy => ({
-          label: say`Use a platform ${q(thickness, 'length')} thick`,
-          patch: [set(['reservoir', 'thickness'], thickness)],
-        }));
-        return [
-          ...more,
-          ...thicker.filter((_, i) => [0.003, 0.004, 0.006, 0.01, 0.015][i]! > reservoir.thickness),
-        ];
-      },
+      propose: () => [
+        ...more(name),
+        ...[0.003, 0.004, 0.006, 0.01, 0.015, 0.02]
+          .filter((thickness) => thickness > reservoir.thickness)
+          .map((thickness) => ({
+            label: say`Use a platform ${q(thickness, 'length')} thick`,
+            patch: [set(['reservoir', 'thickness'], thickness)],
+          })),
+      ],
     },
   ];
 };

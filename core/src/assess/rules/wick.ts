@@ -1,7 +1,15 @@
 import { CLOTHS } from '../../catalog';
-import { USUAL_CLOTH, USUAL_CUP, type ClothWickDesign, type CupWickDesign } from '../../design';
+import {
+  USUAL_CLOTH,
+  USUAL_CUP,
+  type ClothWickDesign,
+  type ColumnWickDesign,
+  type CupWickDesign,
+} from '../../design';
+import { baseName } from '../../planter';
 import { q, say } from '../../quantity';
 import type { Bench, Remedy, Rule } from '../finding';
+import { lastDropLevel } from '../autonomy';
 import { downToMm, gapToKeep, moveBase, set, upToMm } from '../moves';
 
 /** A wick's foot may hang this far above the floor before it is worth saying, metres. */
@@ -26,7 +34,7 @@ export const wickMissing: Rule = ({ design, planter }) =>
               label: say`Add a wide strip of cotton cloth`,
               patch: [set(['wicks'], [{ ...USUAL_CLOTH, legs: 8, width: 0.1 }])],
             },
-            ...(design.reservoir.kind === 'platform'
+            ...(design.reservoir.fill.length === 0
               ? [
                   {
                     label: say`Hang in a packed cup of ${q(0.1, 'length')}`,
@@ -57,22 +65,25 @@ export const wickFoot: Rule = ({ design, planter }) =>
 
 export const wickReach: Rule = (bench) => {
   const { design, planter } = bench;
+  // Where another wick goes all the way down, one that does not strands nothing.
+  const lowest = lastDropLevel(planter);
   return planter.wicks.flatMap((wick) => {
-    const lift = wick.top;
-    if (wick.reach >= lift - wick.foot - 1e-9) return [];
+    if (wick.kind === 'bag' || wick.lastDrop <= wick.foot + 1e-9) return [];
     const atBrim = wick.top - planter.heights.brim;
-    const nothing = atBrim >= wick.reach;
+    const nothing = wick.lastDrop >= planter.heights.brim - 1e-9;
+    if (wick.index === null && lowest < wick.lastDrop - 0.005) return [];
     const id = `wick-reach-${wick.index ?? 'between'}`;
-    const beyond = planter.storage.volumeBelow(
-      Math.min(wick.top - wick.reach, planter.heights.brim),
-    );
-    const lower = (): Remedy => {
+    const beyond = planter.storage.volumeBelow(Math.min(wick.lastDrop, planter.heights.brim));
+    const lower = (): Remedy[] => {
+      if (design.bed && design.bed.kind !== 'nested') return [];
       const slab = planter.heights.base - planter.heights.ceiling;
       const ceiling = downToMm(wick.reach - slab - 0.001);
-      return {
-        label: say`Lower the platform to ${q(ceiling, 'length')}`,
-        patch: moveBase(design, ceiling, gapToKeep(design)),
-      };
+      return [
+        {
+          label: say`Lower ${baseName(design)} to ${q(ceiling, 'length')}`,
+          patch: moveBase(design, ceiling, gapToKeep(design)),
+        },
+      ];
     };
     const index = wick.index;
     const other = (): Remedy[] =>
@@ -87,15 +98,20 @@ export const wickReach: Rule = (bench) => {
               ],
             }))
         : [];
+    const legs = (): Remedy[] =>
+      index === null ? [addCloth(bench, 4), addCloth(bench, 12), addCloth(bench, 24)] : [];
+    const what = wick.index === null ? wick.name : 'The wick';
     return [
       {
         id,
         severity: nothing ? ('fault' as const) : ('watch' as const),
         room: 'wick' as const,
         text: nothing
-          ? say`The wick lifts water ${q(wick.reach, 'length')}, and even from the full reservoir it would have to lift it ${q(atBrim, 'length')}. Nothing reaches the soil.`
-          : say`The wick must lift water ${q(lift, 'length')} from the floor and reaches ${q(wick.reach, 'length')}: the lowest ${q(beyond, 'volume')} stay below.`,
-        propose: () => [...other(), lower()],
+          ? say`${what} lifts water ${q(wick.reach, 'length')}, and even from the full reservoir it would have to lift it ${q(atBrim, 'length')}. Nothing reaches the soil.`
+          : wick.index === null
+            ? say`${what} lifts water only ${q(wick.reach, 'length')}: the lowest ${q(beyond, 'volume')} stay below, unless a wick goes down to the floor.`
+            : say`The wick must lift water ${q(wick.top, 'length')} from the floor and reaches ${q(wick.reach, 'length')}: the lowest ${q(beyond, 'volume')} stay below.`,
+        propose: () => [...other(), ...legs(), ...lower()],
       },
     ];
   });
@@ -105,7 +121,7 @@ export const wickReach: Rule = (bench) => {
 function stronger(bench: Bench, factor: number): Remedy[] {
   const { design } = bench;
   return design.wicks.flatMap((wick, i): Remedy[] =>
-    wick.kind === 'cloth' ? strongerCloth(wick, i, factor) : strongerCup(wick, i, factor),
+    wick.kind === 'cloth' ? strongerCloth(wick, i, factor) : strongerColumn(wick, i, factor),
   );
 }
 
@@ -139,18 +155,23 @@ function strongerCloth(wick: ClothWickDesign, i: number, factor: number): Remedy
   ];
 }
 
-function strongerCup(wick: CupWickDesign, i: number, factor: number): Remedy[] {
+function strongerColumn(
+  wick: CupWickDesign | ColumnWickDesign,
+  i: number,
+  factor: number,
+): Remedy[] {
+  const name = wick.kind === 'cup' ? 'cup' : 'column';
   const wider = upToMm(wick.diameter * Math.sqrt(factor));
   const count = Math.min(Math.ceil(wick.count * factor), 24);
   return [
     {
-      label: say`Use a cup ${q(wider, 'length')} across`,
+      label: say`Make each ${name} ${q(wider, 'length')} across`,
       patch: [set(['wicks', i, 'diameter'], wider)],
     },
     ...(count > wick.count
       ? [
           {
-            label: say`Hang in ${q(count, 'count')} cups`,
+            label: say`Use ${q(count, 'count')} ${name}s`,
             patch: [set(['wicks', i, 'count'], count)],
           },
         ]
@@ -167,12 +188,13 @@ const addCloth = (bench: Bench, legs: number): Remedy => ({
 export const wickWeak: Rule = (bench) => {
   const { planter, figures } = bench;
   if (planter.wicks.length === 0 || figures.duty >= 1 || figures.delivery <= 0) return [];
+  const what = planter.wicks.length > 1 ? 'the wicks bring' : 'the wick brings';
   return [
     {
       id: 'wick-weak',
       severity: 'fault',
       room: 'wick',
-      text: say`On a hot day the plants ask ${q(figures.hot.total, 'daily')}, and the wick brings up ${q(figures.delivery, 'daily')} at most, even from a full reservoir. They will go limp over standing water.`,
+      text: say`On a hot day the plants ask ${q(figures.hot.total, 'daily')}, and ${what} up ${q(figures.delivery, 'daily')} at most, even from a full reservoir. They will go limp over standing water.`,
       propose: () => [
         ...stronger(bench, MARGIN / figures.duty),
         ...stronger(bench, 1.6 * (MARGIN / figures.duty)),
@@ -199,7 +221,7 @@ export const wickStrands: Rule = (bench) => {
         addCloth(bench, 4),
         addCloth(bench, 8),
         {
-          label: say`Lower the platform to ${q(downToMm(planter.heights.ceiling * 0.75), 'length')}`,
+          label: say`Lower ${baseName(bench.design)} to ${q(downToMm(planter.heights.ceiling * 0.75), 'length')}`,
           patch: moveBase(
             bench.design,
             downToMm(planter.heights.ceiling * 0.75),
@@ -211,30 +233,33 @@ export const wickStrands: Rule = (bench) => {
   ];
 };
 
-export const cupsFit: Rule = ({ design, planter: { layout } }) =>
-  layout.cupRoom === null
-    ? []
-    : [
-        crowdedCups(
-          design.wicks.findIndex((wick) => wick.kind === 'cup'),
-          layout.cupRoom,
-        ),
-      ];
-
-function crowdedCups(index: number, room: number) {
-  return {
-    id: 'cups-crowded',
-    severity: 'fault' as const,
-    room: 'wick' as const,
-    text: say`The cups do not fit side by side with the tube and the supports: there is room for ${q(room, 'count')}.`,
-    propose: () => [
-      ...(room > 0
-        ? [{ label: say`Use ${q(room, 'count')}`, patch: [set(['wicks', index, 'count'], room)] }]
-        : []),
+export const wicksFit: Rule = ({ design, planter: { layout } }) =>
+  design.wicks.flatMap((wick, i) => {
+    if (wick.kind === 'cloth') return [];
+    const all = wick.kind === 'cup' ? layout.cups : layout.columns;
+    const placed = all.filter((one) => one.wick === i).length;
+    if (placed >= wick.count) return [];
+    const name = wick.kind === 'cup' ? 'cups' : 'columns';
+    return [
       {
-        label: say`Use one of ${q(0.06, 'length')}`,
-        patch: [set(['wicks', index, 'diameter'], 0.06), set(['wicks', index, 'count'], 1)],
+        id: `wicks-crowded-${i}`,
+        severity: 'fault' as const,
+        room: 'wick' as const,
+        text: say`${q(wick.count, 'count')} ${name} of ${q(wick.diameter, 'length')} do not fit side by side with the tube and the supports: there is room for ${q(placed, 'count')}.`,
+        propose: () => [
+          ...(placed > 0
+            ? [
+                {
+                  label: say`Use ${q(placed, 'count')}`,
+                  patch: [set(['wicks', i, 'count'], placed)],
+                },
+              ]
+            : []),
+          ...[0.06, 0.03].map((diameter) => ({
+            label: say`Use one of ${q(diameter, 'length')}`,
+            patch: [set(['wicks', i, 'diameter'], diameter), set(['wicks', i, 'count'], 1)],
+          })),
+        ],
       },
-    ],
-  };
-}
+    ];
+  });

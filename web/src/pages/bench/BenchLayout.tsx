@@ -14,6 +14,7 @@ import { PourControl } from './PourControl';
 import { Rooms } from './Rooms';
 import { SaveMark } from './SaveMark';
 import { ShortcutsDialog } from './ShortcutsDialog';
+import { Board } from './Board';
 import { Stage } from './Stage';
 import { useBenchKeys } from './useBenchKeys';
 import { useRoom } from './useRoom';
@@ -110,14 +111,20 @@ function Work() {
   // Until something is poured, the planter stands full, and stays full while lines move.
   const [poured, setPoured] = useState<number | null>(null);
   const fillUp = useCallback(() => setPoured(null), []);
-  const full = planter.heights.invert ?? planter.heights.ceiling;
+  const full = Math.min(
+    planter.heights.invert ?? planter.heights.ceiling,
+    planter.design.reservoir.supply?.level ?? Infinity,
+    planter.heights.waterRim,
+  );
   const volume = poured ?? planter.storage.volumeBelow(full);
   const result = useMemo(() => pour(planter, volume), [planter, volume]);
   const eased = useEased(result.level, poured !== null);
   return (
     <>
       <title>{`${design.name} · Huerta`}</title>
-      <Stage level={poured === null ? full : eased} />
+      <Board>
+        <Stage level={poured === null ? full : eased} />
+      </Board>
       <PourControl poured={volume} pour={result} onPour={setPoured} onFull={fillUp} />
     </>
   );

@@ -7,6 +7,13 @@ import { useBench } from './bench';
 /** Labels for a narrow screen. */
 const SHORT: Partial<Record<string, string>> = {
   'Overflow lip': 'Overflow',
+  'Bottles’ tops': 'Bottles',
+  'Top of the base': 'Base',
+  'Top of the panel': 'Panel',
+  'Crates’ tops': 'Crates',
+  'Pots’ tops': 'Pots',
+  'Upper vessel’s floor': 'Floor',
+  'Pails’ floor': 'Pails',
   'Soil surface': 'Soil',
 };
 
@@ -21,7 +28,7 @@ interface GripProps {
 
 /** A clay tab in the margin that moves a line: by hand, by arrows, and it is read out as a slider. */
 export function Grip({ level, top, scale, compact }: GripProps) {
-  const { design, change, store } = useBench();
+  const { planter, change, store } = useBench();
   const { write, units } = useWords();
   const step = nudgeStep(units);
   const snap = (height: number) => Math.round(height / step) * step;
@@ -32,7 +39,7 @@ export function Grip({ level, top, scale, compact }: GripProps) {
       const start = (memo as number | undefined) ?? level.height;
       if (first) store.hold();
       const height = snap(start - dy / scale);
-      store.slide(moveLevel(design, level.id, height));
+      store.slide(moveLevel(planter, level.id, height));
       if (last) store.release();
       return start;
     },
@@ -59,7 +66,7 @@ export function Grip({ level, top, scale, compact }: GripProps) {
             : snap(level.height + by * step * (event.shiftKey ? 10 : 1));
     if (target === null) return;
     event.preventDefault();
-    change(moveLevel(design, level.id, target));
+    change(moveLevel(planter, level.id, target));
   };
 
   return (

@@ -22,7 +22,8 @@ const PAST_FULL = 1.3;
 export function PourControl({ poured, pour, onPour, onFull }: PourControlProps) {
   const { write, units } = useWords();
   const { planter } = useBench();
-  const lip = planter.heights.invert ?? planter.heights.rim;
+  const { invert, waterRim } = planter.heights;
+  const lip = Math.min(invert ?? waterRim, waterRim);
   const most = planter.storage.volumeBelow(lip) * PAST_FULL;
   const jug = JUG[units];
   const vessel = units === 'us' ? '1 qt' : '1 L';

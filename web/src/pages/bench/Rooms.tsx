@@ -2,6 +2,7 @@ import { Box, Button } from '@chakra-ui/react';
 import { memo, type ReactNode } from 'react';
 import { Cautions } from '../../components/Cautions';
 import { useBench } from './bench';
+import { Schools } from './Schools';
 import { CheckRoom } from './rooms/CheckRoom';
 import { SoilRoom } from './rooms/SoilRoom';
 import { TubeRoom } from './rooms/TubeRoom';
@@ -117,6 +118,7 @@ function OpenRoom({ room }: { room: RoomId }) {
   return (
     <Box display="flex" flexDirection="column" gap="4">
       <Content />
+      {room !== 'check' && <Schools room={room} />}
       {room !== 'check' && <Cautions room={room} design={design} />}
     </Box>
   );

@@ -1,8 +1,9 @@
 import { Box } from '@chakra-ui/react';
-import { levelsOf, section, type Level } from '@huerta/core';
+import { halfAt, levelsOf, section, type Level } from '@huerta/core';
 import { useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { useWords } from '../../app/preferences';
 import { SectionArt } from '../../drawing/SectionArt';
+import { barFor, ScaleBar } from '../../drawing/ScaleBar';
 import { fitView, type View } from '../../drawing/view';
 import { useBench } from './bench';
 import { Dimensions } from './Dimensions';
@@ -20,7 +21,7 @@ const NARROW = 520;
 
 /** The section, true to scale and always whole, with its grips on the left and measures on the right. */
 export function Stage({ level }: StageProps) {
-  const { design, planter } = useBench();
+  const { planter } = useBench();
   const frame = useRef<HTMLDivElement>(null);
   const [size, setSize] = useState({ width: 0, height: 0 });
   useLayoutEffect(() => {
@@ -44,22 +45,24 @@ export function Stage({ level }: StageProps) {
         width,
         height,
         compact
-          ? { left: 100, right: 112, top: 14, bottom: 48 }
+          ? { left: 100, right: 124, top: 14, bottom: 48 }
           : { left: 170, right: 140, top: 22, bottom: 62 },
       ),
     [left, right, bottom, top, width, height, compact],
   );
-  const levels = levelsOf(design);
+  const levels = levelsOf(planter);
   const tops = spread(
     levels.map((l) => view.y(l.height)),
     GRIP_ROOM,
     24,
     Math.max(height - 26, 24 + GRIP_ROOM * levels.length),
   );
+  const { units } = useWords();
+  const bar = barFor(view, units);
   const ready = width > 0 && height > 0;
 
   return (
-    <Box ref={frame} position="relative" flex="1" minH="0" w="full" overflow="hidden">
+    <Box ref={frame} position="relative" flex="1" minH="0" minW="0" overflow="hidden">
       {ready && (
         <svg
           width={width}
@@ -84,7 +87,7 @@ export function Stage({ level }: StageProps) {
           {levels.map((l, i) => (
             <Leader key={l.id} level={l} y={tops[i] ?? 0} view={view} left={compact ? 98 : 142} />
           ))}
-          <ScaleBar view={view} width={width} height={height} />
+          <ScaleBar view={view} x={width - bar.pixels - 12} y={height - 12} />
         </svg>
       )}
       {ready &&
@@ -99,7 +102,9 @@ export function Stage({ level }: StageProps) {
 function Leader({ level, y, view, left }: { level: Level; y: number; view: View; left: number }) {
   const { planter } = useBench();
   const at = view.y(level.height);
-  const wall = view.x(-planter.vessel.radiusAt(level.height) - planter.vessel.wall);
+  const beds = level.height >= planter.heights.base ? planter.bed.places : [{ x: 0 }];
+  const leftmost = Math.min(...beds.map((place) => place.x));
+  const wall = view.x(leftmost - halfAt(planter, level.height) - planter.vessel.wall);
   const bend = Math.max(left, wall - 30);
   const end = level.id === 'overflow' ? wall : wall + 10;
   return <path className="leader" d={`M${left} ${y}L${bend} ${at}H${end}`} />;
@@ -128,30 +133,6 @@ function WaterMark({ water, view, compact }: WaterMarkProps) {
           {write(water.level, 'length')}
         </text>
       )}
-    </g>
-  );
-}
-
-const BAR_STEPS = [0.01, 0.02, 0.05, 0.1, 0.2, 0.5];
-const BAR_INCHES = [0.5, 1, 2, 4, 6, 12].map((inches) => inches * 0.0254);
-
-function ScaleBar({ view, width, height }: { view: View; width: number; height: number }) {
-  const { write, units } = useWords();
-  const steps = units === 'us' ? BAR_INCHES : BAR_STEPS;
-  const length = steps.find((step) => step * view.scale >= 46) ?? steps[steps.length - 1] ?? 0.1;
-  const pixels = length * view.scale;
-  const x = width - pixels - 12;
-  const y = height - 12;
-  return (
-    <g>
-      <path
-        d={`M${x} ${y - 5}V${y}H${x + pixels}V${y - 5}M${x + pixels / 2} ${y}V${y - 4}`}
-        className="dimension"
-        style={{ stroke: 'var(--hu-colors-ink)' }}
-      />
-      <text className="dimension-text" x={x + pixels / 2} y={y - 9} textAnchor="middle">
-        {write(length, 'length')}
-      </text>
     </g>
   );
 }

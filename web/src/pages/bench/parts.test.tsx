@@ -29,7 +29,8 @@ describe('findings', () => {
     expect(lines[0]!.textContent).toContain('Fault');
     expect(lines.at(-1)!.textContent).toContain('Note');
     await user.click(screen.getByRole('button', { name: /Move the mark/ }));
-    expect(store.getState().design.overflow!.centre).toBeCloseTo(0.086, 12);
+    const { overflow } = store.getState().design;
+    expect(overflow?.kind === 'hole' && overflow.centre).toBeCloseTo(0.086, 12);
     await waitFor(() => expect(screen.queryByText(/Fault/)).toBeNull());
   });
 

@@ -1,7 +1,8 @@
 import { Button, Dialog, Field, Input, Menu, Portal } from '@chakra-ui/react';
 import type { PlanterResource } from '@huerta/contract';
-import { Copy, Download, EllipsisVertical, Pencil, Trash2 } from 'lucide-react';
+import { Copy, Download, EllipsisVertical, GitBranch, Pencil, Trash2 } from 'lucide-react';
 import { useState, type FormEvent } from 'react';
+import { useNavigate } from 'react-router';
 import {
   useCreatePlanter,
   useDeletePlanter,
@@ -17,6 +18,7 @@ export function EntryMenu({ resource }: { resource: PlanterResource }) {
   const create = useCreatePlanter();
   const remove = useDeletePlanter();
   const restore = useRestorePlanter();
+  const navigate = useNavigate();
   const { design, id } = resource;
 
   const choose = (value: string) => {
@@ -29,6 +31,21 @@ export function EntryMenu({ resource }: { resource: PlanterResource }) {
         onSuccess: () => notify(`‘${copy.name}’ stands beside it now.`),
         onError: trouble,
       });
+    }
+    if (value === 'variant') {
+      const variant = `${design.variant ? `${design.variant.slice(0, 45)}, ` : ''}another way`;
+      create.mutate(
+        { ...design, variant },
+        {
+          onSuccess: ({ id: made }) => {
+            notify(`A variant of ‘${design.name}’ stands beside it now.`, {
+              label: 'Compare',
+              run: () => void navigate(`/compare?with=${id},${made}`),
+            });
+          },
+          onError: trouble,
+        },
+      );
     }
     if (value === 'delete') {
       remove.mutate(id, {
@@ -55,6 +72,9 @@ export function EntryMenu({ resource }: { resource: PlanterResource }) {
             <Menu.Content>
               <Menu.Item value="rename">
                 <Pencil size={18} aria-hidden /> Rename
+              </Menu.Item>
+              <Menu.Item value="variant">
+                <GitBranch size={18} aria-hidden /> Make a variant
               </Menu.Item>
               <Menu.Item value="duplicate">
                 <Copy size={18} aria-hidden /> Duplicate

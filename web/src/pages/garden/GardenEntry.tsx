@@ -60,7 +60,7 @@ export function GardenEntry({ resource, assessment, drawing, scale, height }: Ga
           <EntryMenu resource={resource} />
         </Box>
         <Text color="faint" fontSize="sm">
-          {design.place.name || 'No place yet'}
+          {[design.variant, design.place.name || 'No place yet'].filter(Boolean).join(' · ')}
         </Text>
         <Text mt="2">
           <b>{write(figures.usable, 'volume')}</b> to use

@@ -26,7 +26,13 @@ export function GardenPage() {
           <Text as="h1" fontSize="2xl">
             The garden
           </Text>
-          <HStack gap="3">
+          <HStack gap="3" flexWrap="wrap">
+            <Button asChild variant="ghost">
+              <Link to="/vessels">My vessels</Link>
+            </Button>
+            <Button asChild variant="ghost">
+              <Link to="/compare">Compare</Link>
+            </Button>
             <ImportButton />
             <Button asChild variant="solid">
               <Link to="/new">

@@ -1,5 +1,5 @@
 import { Box, Text } from '@chakra-ui/react';
-import { CLOTHS } from '@huerta/core';
+import { baseName, CLOTHS, needsOf } from '@huerta/core';
 import { useWords } from '../../../app/preferences';
 import { TextField } from '../../../components/TextField';
 import { useBench } from '../bench';
@@ -7,8 +7,8 @@ import { Group, Says } from './parts';
 
 /** Everything in numbers, and the test to make with water before any soil goes in. */
 export function CheckRoom() {
-  const { design, assessment, change } = useBench();
-  const { write } = useWords();
+  const { design, planter, assessment, change } = useBench();
+  const { write, tell } = useWords();
   const { figures: f } = assessment;
   const rows: [string, string][] = [
     ['Holds to the overflow', write(f.gross, 'volume')],
@@ -25,9 +25,13 @@ export function CheckRoom() {
     ['Lasts, mild', write(f.lastsMild.days, 'days')],
     ['Lasts, hot', write(f.lastsHot.days, 'days')],
     ['Weighs empty', write(f.weight.empty, 'mass')],
-    ['With dry mix', write(f.weight.dry, 'mass')],
+    ['With dry mix and stone', write(f.weight.dry, 'mass')],
     ['Full and wet', write(f.weight.full, 'mass')],
     ['Load on the floor', write(f.weight.pressure, 'pressure')],
+    ...(f.weight.perLeg === null
+      ? []
+      : [['On each leg', write(f.weight.perLeg, 'mass')] as [string, string]]),
+    ['To carry it empty', f.weight.carriers === 1 ? 'one person' : `${f.weight.carriers} people`],
     [
       'Storm climbs above lip',
       f.stormClimb === null ? 'no overflow' : write(f.stormClimb, 'length'),
@@ -41,35 +45,25 @@ export function CheckRoom() {
       <Group title="Test with water, before soil">
         <WaterTest />
       </Group>
+      <Group title="What it takes">
+        <Table rows={needsOf(planter, f).map(({ id, what, amount }) => [id, what, tell(amount)])} />
+      </Group>
       <Group title="All figures">
-        <Box as="table" w="full" fontSize="sm" style={{ borderCollapse: 'collapse' }}>
-          <tbody>
-            {rows.map(([label, value]) => (
-              <Box as="tr" key={label} borderBottom="1px solid" borderColor="rule">
-                <Box
-                  as="th"
-                  textAlign="left"
-                  fontWeight="normal"
-                  py="1"
-                  pe="2"
-                  color="faint"
-                  {...{ scope: 'row' }}
-                >
-                  {label}
-                </Box>
-                <Box as="td" textAlign="right" whiteSpace="nowrap" fontWeight="medium">
-                  {value}
-                </Box>
-              </Box>
-            ))}
-          </tbody>
-        </Box>
+        <Table rows={rows.map(([label, value]) => [label, label, value])} />
       </Group>
       {materials.length > 0 && (
         <Says>
           Renew the {materials[0]?.name.toLowerCase()} after about {materials[0]?.seasons} seasons.
         </Says>
       )}
+      <Group title="Variant">
+        <TextField
+          label="What sets this variant apart"
+          value={design.variant}
+          maxLength={60}
+          onCommit={(value) => change([{ path: ['variant'], value }])}
+        />
+      </Group>
       <Group title="Notes">
         <TextField
           label="Notes"
@@ -84,6 +78,39 @@ export function CheckRoom() {
   );
 }
 
+/** Names on the left, amounts on the right. */
+function Table({
+  rows,
+}: {
+  rows: readonly (readonly [id: string, label: string, value: string])[];
+}) {
+  return (
+    <Box as="table" w="full" fontSize="sm" style={{ borderCollapse: 'collapse' }}>
+      <tbody>
+        {rows.map(([id, label, value]) => (
+          <Box as="tr" key={id} borderBottom="1px solid" borderColor="rule">
+            <Box
+              as="th"
+              textAlign="left"
+              fontWeight="normal"
+              verticalAlign="top"
+              py="1"
+              pe="2"
+              color="faint"
+              {...{ scope: 'row' }}
+            >
+              {label}
+            </Box>
+            <Box as="td" textAlign="right" fontWeight="medium">
+              {value}
+            </Box>
+          </Box>
+        ))}
+      </tbody>
+    </Box>
+  );
+}
+
 /** What the pour must show, or why it cannot be made yet. */
 function WaterTest() {
   const { planter, assessment } = useBench();
@@ -92,21 +119,22 @@ function WaterTest() {
   if (invert === null) {
     return (
       <Text fontSize="sm">
-        There is no overflow to test. Pour <b>{write(assessment.figures.gross, 'volume')}</b>: it
+        There is no overflow to test. Pour <b>{write(assessment.figures.standing, 'volume')}</b>: it
         must stand at <b>{write(brim, 'length')}</b> in every corner and leak nowhere.
       </Text>
     );
   }
-  if (invert > ceiling) {
+  if (invert > ceiling + 1e-9) {
     return (
       <Text fontSize="sm">
-        Mend the overflow first: its lip at {write(invert, 'length')} is above the platform.
+        Mend the overflow first: its lip at {write(invert, 'length')} is above{' '}
+        {baseName(planter.design)}.
       </Text>
     );
   }
   return (
     <Text fontSize="sm">
-      Pour <b>{write(assessment.figures.gross, 'volume')}</b>. It must stand at{' '}
+      Pour <b>{write(assessment.figures.standing, 'volume')}</b>. It must stand at{' '}
       <b>{write(brim, 'length')}</b> in every corner, run out of the overflow with the next cup, and
       nowhere else.
     </Text>

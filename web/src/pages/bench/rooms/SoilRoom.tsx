@@ -3,14 +3,20 @@ import {
   FEED_DOSES,
   FEEDS,
   FIELDS,
+  FILLS,
+  fillMedium,
   MEDIA,
   MULCHES,
   SEPARATORS,
   cropOf,
   mediumOf,
+  plantingPlan,
+  plantingView,
 } from '@huerta/core';
+import { useMemo } from 'react';
 import { useWords } from '../../../app/preferences';
 import { ChoiceField } from '../../../components/ChoiceField';
+import { SmallPlan } from '../../../drawing/SmallPlan';
 import { useBench } from '../bench';
 import { Choice, Group, Measure, Pair, Says, Tick } from './parts';
 
@@ -57,6 +63,11 @@ function MixGroup() {
       <Choice label="Surface" value={soil.mulch} choices={MULCHES} path={['soil', 'mulch']} />
       <Measure path={['soil', 'bag']} spec={FIELDS.soil.bag} value={soil.bag} />
       <Tick
+        label="A straw layer marks where to stop digging"
+        checked={soil.marker}
+        path={['soil', 'marker']}
+      />
+      <Tick
         label="Moistened first, watered in layers"
         checked={soil.moistened}
         path={['soil', 'moistened']}
@@ -65,15 +76,22 @@ function MixGroup() {
         {write(figures.soilVolume, 'volume')} settled; buy {write(figures.looseVolume, 'volume')}{' '}
         loose, which is {figures.bags} {figures.bags === 1 ? 'bag' : 'bags'} of{' '}
         {write(soil.bag, 'volume')}.
+        {figures.aggregates.map(
+          ({ medium: stone, volume }) =>
+            ` ${write(volume, 'volume')} of ${FILLS[stone].name.toLowerCase()}, about ${write(volume * fillMedium(stone, soil.medium).dryDensity, 'mass')}.`,
+        )}
       </Says>
     </Group>
   );
 }
 
 function PlantsGroup() {
-  const { design, assessment, change } = useBench();
+  const { design, planter, assessment, change } = useBench();
   const { write } = useWords();
   const { planting, place } = design;
+  const drawing = useMemo(() => plantingView(planter), [planter]);
+  const { room } = useMemo(() => plantingPlan(planter), [planter]);
+  const crop = cropOf(planting.crop);
   const { figures } = assessment;
   return (
     <Group title="Plants and their thirst">
@@ -85,18 +103,35 @@ function PlantsGroup() {
           change([
             { path: ['planting', 'crop'], value },
             { path: ['planting', 'foliage'], value: cropOf(value).foliage },
+            { path: ['planting', 'spacing'], value: cropOf(value).spacing },
           ])
         }
-        help={`Wants ${write(cropOf(planting.crop).roots, 'span')} of root room.`}
+        help={`Wants ${write(crop.roots, 'span')} of root room${{ acid: ', acid soil and no lime', lime: '; likes lime', either: '' }[crop.likes]}. Typical.`}
       />
       <Pair>
-        <Measure path={['planting', 'count']} spec={FIELDS.planting.count} value={planting.count} />
+        <Measure
+          path={['planting', 'count']}
+          spec={FIELDS.planting.count}
+          value={planting.count}
+          help={`The surface takes ${room}`}
+        />
         <Measure
           path={['planting', 'foliage']}
           spec={FIELDS.planting.foliage}
           value={planting.foliage}
         />
       </Pair>
+      <Measure
+        path={['planting', 'spacing']}
+        spec={FIELDS.planting.spacing}
+        value={planting.spacing}
+      />
+      <SmallPlan
+        drawing={drawing}
+        width={262}
+        height={180}
+        label="Where the plants stand, seen from above, to scale"
+      />
       <Pair>
         <Measure
           path={['place', 'etMild']}

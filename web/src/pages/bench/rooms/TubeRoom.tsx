@@ -1,13 +1,33 @@
 import { Button } from '@chakra-ui/react';
-import { CAPS, FEET, FIELDS, holeForPipe, PIPES, usualTube } from '@huerta/core';
+import {
+  CAPS,
+  FEET,
+  FIELDS,
+  holeForPipe,
+  MAX_PIPES,
+  PIPE_USES,
+  PIPES,
+  usualTube,
+  type ExtraPipe,
+} from '@huerta/core';
 import { useState } from 'react';
 import { useWords } from '../../../app/preferences';
 import { ChoiceField } from '../../../components/ChoiceField';
 import { useBench } from '../bench';
-import { Choice, Group, Measure, Pair, Says } from './parts';
+import { Choice, Group, Measure, Pair, Says, Tick } from './parts';
+
+/** The pipes that stand in it: the fill tube, and those for looking in and for scraps. */
+export function TubeRoom() {
+  return (
+    <>
+      <FillTube />
+      <ExtraPipes />
+    </>
+  );
+}
 
 /** The pipe that water goes down by. */
-export function TubeRoom() {
+function FillTube() {
   const { design, planter, change } = useBench();
   const { write, tell } = useWords();
   const [refusal, setRefusal] = useState('');
@@ -31,6 +51,8 @@ export function TubeRoom() {
     );
   }
   const pipe = PIPES[fillTube.pipe];
+  const foot = planter.layout.tube?.foot ?? 0;
+  const top = foot + fillTube.length;
   return (
     <Group title="Fill tube">
       <ChoiceField
@@ -52,7 +74,7 @@ export function TubeRoom() {
       </Says>
       <Pair>
         <Measure path={['fillTube', 'length']} spec={FIELDS.tube.length} value={fillTube.length} />
-        {design.reservoir.kind === 'platform' && (
+        {(design.reservoir.cover === 'platform' || design.bed?.kind === 'nested') && (
           <Measure path={['fillTube', 'hole']} spec={FIELDS.tube.hole} value={fillTube.hole} />
         )}
       </Pair>
@@ -60,9 +82,11 @@ export function TubeRoom() {
         <Choice label="Foot" value={fillTube.foot} choices={FEET} path={['fillTube', 'foot']} />
         <Choice label="Top" value={fillTube.cap} choices={CAPS} path={['fillTube', 'cap']} />
       </Pair>
+      <Measure path={['fillTube', 'run']} spec={FIELDS.tube.run} value={fillTube.run} />
       <Says>
-        It stands {write(Math.max(fillTube.length - planter.heights.rim, 0), 'length')} proud of the
-        rim. Fix it to the wall so that nobody pulls it out.
+        It stands {write(Math.max(top - planter.heights.rim, 0), 'length')} proud of the rim
+        {foot > 0 ? `, its foot on the lying pipe at ${write(foot, 'length')}` : ''}. Fix it to the
+        wall so that nobody pulls it out.
       </Says>
       <Button
         variant="ghost"
@@ -71,6 +95,51 @@ export function TubeRoom() {
       >
         Plan without a tube
       </Button>
+    </Group>
+  );
+}
+
+const NEW_PIPES: Readonly<Record<ExtraPipe['use'], ExtraPipe>> = {
+  inspection: { use: 'inspection', diameter: 0.05, capped: true },
+  worm: { use: 'worm', diameter: 0.09, capped: true },
+};
+
+/** Inspection pipes and worm tubes. */
+function ExtraPipes() {
+  const { design, change } = useBench();
+  const { tell } = useWords();
+  const [refusal, setRefusal] = useState('');
+  const { pipes } = design;
+  const put = (value: readonly ExtraPipe[]) => {
+    const refused = change([{ path: ['pipes'], value }]);
+    setRefusal(refused ? tell(refused) : '');
+  };
+  return (
+    <Group title="Other pipes">
+      {pipes.map((pipe, i) => (
+        <Group key={i} title={PIPE_USES[pipe.use].name}>
+          <Measure
+            path={['pipes', i, 'diameter']}
+            spec={FIELDS.pipe.diameter}
+            value={pipe.diameter}
+          />
+          <Tick label="It has a cap" checked={pipe.capped} path={['pipes', i, 'capped']} />
+          <Button
+            variant="ghost"
+            alignSelf="flex-start"
+            onClick={() => put(pipes.filter((_, k) => k !== i))}
+          >
+            Leave it out
+          </Button>
+        </Group>
+      ))}
+      {pipes.length < MAX_PIPES &&
+        (Object.keys(PIPE_USES) as ExtraPipe['use'][]).map((use) => (
+          <Button key={use} alignSelf="flex-start" onClick={() => put([...pipes, NEW_PIPES[use]])}>
+            Add {use === 'worm' ? 'a worm tube' : 'an inspection pipe'}
+          </Button>
+        ))}
+      {refusal && <Says>Not taken: {refusal}</Says>}
     </Group>
   );
 }

@@ -1,74 +1,48 @@
-import { Button } from '@chakra-ui/react';
+import { Box, Button } from '@chakra-ui/react';
 import {
   COLOURS,
-  EXPOSURES,
-  FIELDS,
   FORMER_CONTENTS,
-  PLASTICS,
-  RAIN,
-  ROUND_VESSELS,
-  type RoundVesselId,
+  MATERIALS,
+  putVessel,
+  VESSEL_GROUPS,
+  VESSEL_IDS,
+  vesselFrom,
+  VESSELS,
+  type VesselDesign,
+  type VesselGroup,
 } from '@huerta/core';
 import { useState } from 'react';
 import { useWords } from '../../../app/preferences';
-import { ChoiceField } from '../../../components/ChoiceField';
+import { useKeepVessel, useVessels } from '../../../api/vessels';
+import { GroupedChoice, type ChoiceGroup } from '../../../components/GroupedChoice';
+import { notify } from '../../../components/notices';
 import { TextField } from '../../../components/TextField';
+import { VesselFields } from '../../../components/vessel/VesselFields';
 import { useBench } from '../bench';
-import { Choice, Group, Measure, Pair, Says, Tick } from './parts';
-
-const OWN = { own: { name: 'My own measures' } };
+import { BedGroup } from './BedGroup';
+import { Choice, Group, Says, Tick } from './parts';
+import { PlaceGroup } from './PlaceGroup';
 
 /** Choose, inspect and measure the vessel, and say where it will stand. */
 export function VesselRoom() {
   const { design, planter, change } = useBench();
-  const { write, tell } = useWords();
+  const { write } = useWords();
   const { vessel } = design;
-  const [refusal, setRefusal] = useState('');
-  const usual = (Object.keys(ROUND_VESSELS) as RoundVesselId[]).find((id) => {
-    const size = ROUND_VESSELS[id];
-    return (
-      size.topDiameter === vessel.topDiameter &&
-      size.bottomDiameter === vessel.bottomDiameter &&
-      size.depth === vessel.depth
-    );
-  });
-  const choose = (id: RoundVesselId | 'own') => {
-    if (id === 'own') return;
-    const { name: _name, ...size } = ROUND_VESSELS[id];
-    const refused = change([{ path: ['vessel'], value: { ...vessel, ...size } }]);
-    setRefusal(refused ? `Not taken: ${tell(refused)}` : '');
-  };
   return (
     <>
       <Group title="Measures">
-        <ChoiceField
-          label="Usual size, to start from"
-          value={usual ?? 'own'}
-          choices={{ ...OWN, ...ROUND_VESSELS }}
-          onChoose={choose}
-          help={refusal}
+        <UsualSize />
+        <VesselFields
+          vessel={vessel}
+          onChange={(next) => change([{ path: ['vessel'], value: next }])}
         />
-        <Pair>
-          <Measure
-            path={['vessel', 'topDiameter']}
-            spec={FIELDS.vessel.topDiameter}
-            value={vessel.topDiameter}
-          />
-          <Measure
-            path={['vessel', 'bottomDiameter']}
-            spec={FIELDS.vessel.bottomDiameter}
-            value={vessel.bottomDiameter}
-          />
-        </Pair>
-        <Pair>
-          <Measure path={['vessel', 'depth']} spec={FIELDS.vessel.depth} value={vessel.depth} />
-          <Measure path={['vessel', 'wall']} spec={FIELDS.vessel.wall} value={vessel.wall} />
-        </Pair>
         <Says>
-          Holds {write(planter.vessel.volumeBelow(vessel.depth), 'volume')} to the rim. Pour a known
-          amount in and compare: that beats the tape.
+          Holds {write(planter.vessel.volumeBelow(planter.vessel.depth), 'volume')} to the rim. Pour
+          a known amount in and compare: that beats the tape.
         </Says>
+        <KeepIt />
       </Group>
+      <BedGroup />
       <Group title="Inspect it">
         <Choice
           label="What it held before"
@@ -77,10 +51,10 @@ export function VesselRoom() {
           path={['vessel', 'formerContents']}
         />
         <Choice
-          label="Plastic"
-          value={vessel.plastic}
-          choices={PLASTICS}
-          path={['vessel', 'plastic']}
+          label="Made of"
+          value={vessel.material}
+          choices={MATERIALS}
+          path={['vessel', 'material']}
         />
         <Choice
           label="Colour"
@@ -93,68 +67,108 @@ export function VesselRoom() {
           checked={vessel.drainHole}
           path={['vessel', 'drainHole']}
         />
+        <Tick label="It has a crack" checked={vessel.cracked} path={['vessel', 'cracked']} />
+        <Tick
+          label="It keeps its shape when full"
+          checked={vessel.rigid}
+          path={['vessel', 'rigid']}
+        />
       </Group>
       <PlaceGroup />
     </>
   );
 }
 
-/** What the floor may bear, when somebody has said so: about 200 kg on a square metre. */
-const USUAL_FLOOR_LIMIT = 2000;
+/** Whether two vessels have the same measures, whatever they held. */
+function alike(one: VesselDesign, other: VesselDesign): boolean {
+  const measures = (vessel: VesselDesign) => {
+    const { formerContents: _f, material: _m, colour: _c, rigid: _r, ...rest } = vessel;
+    const { cracked: _k, drainHole: _d, wall: _w, ...sizes } = rest;
+    return JSON.stringify(sizes, Object.keys(sizes).sort());
+  };
+  return measures(one) === measures(other);
+}
 
-function PlaceGroup() {
+function UsualSize() {
   const { design, change } = useBench();
-  const { place } = design;
+  const { tell } = useWords();
+  const { data: mine = [] } = useVessels();
+  const [refusal, setRefusal] = useState('');
+  const usual = VESSEL_IDS.find((id) => alike(vesselFrom(id), design.vessel));
+  const own = mine.find((one) => alike(one.vessel, design.vessel));
+  const groups: ChoiceGroup[] = [
+    { label: 'Here', options: [{ value: 'own', label: 'My own measures' }] },
+    ...(mine.length > 0
+      ? [
+          {
+            label: 'My vessels',
+            options: mine.map(({ id, name }) => ({ value: id, label: name })),
+          },
+        ]
+      : []),
+    ...(Object.keys(VESSEL_GROUPS) as VesselGroup[]).map((group) => ({
+      label: VESSEL_GROUPS[group].name,
+      options: VESSEL_IDS.filter((id) => VESSELS[id].group === group).map((id) => ({
+        value: id,
+        label: VESSELS[id].name,
+      })),
+    })),
+  ];
+  const choose = (value: string) => {
+    const known = VESSEL_IDS.find((id) => id === value);
+    const kept = mine.find((one) => one.id === value)?.vessel;
+    if (!known && !kept) return;
+    const { formerContents, colour } = design.vessel;
+    const next = kept ?? { ...vesselFrom(known ?? 'pail-20'), formerContents, colour };
+    const refused = change(putVessel(design, next));
+    setRefusal(refused ? `Not taken: ${tell(refused)}` : '');
+  };
   return (
-    <Group title="Where it stands">
+    <GroupedChoice
+      label="Usual size, to start from"
+      value={own?.id ?? usual ?? 'own'}
+      groups={groups}
+      onChoose={choose}
+      help={refusal}
+    />
+  );
+}
+
+/** Keeps the measured vessel among the person's own, for other planters. */
+function KeepIt() {
+  const { design } = useBench();
+  const keep = useKeepVessel();
+  const [naming, setNaming] = useState(false);
+  if (!naming) {
+    return (
+      <Button alignSelf="flex-start" onClick={() => setNaming(true)}>
+        Keep it among my vessels
+      </Button>
+    );
+  }
+  return (
+    <Box display="flex" flexDirection="column" gap="2">
       <TextField
-        label="Place"
-        value={place.name}
-        maxLength={120}
-        onCommit={(value) => change([{ path: ['place', 'name'], value }])}
+        label="Name of the vessel"
+        value=""
+        maxLength={80}
+        required="Give it a name, such as where it stands."
+        onCommit={(name) =>
+          keep.mutate(
+            { name, vessel: design.vessel },
+            {
+              onSuccess: () => {
+                setNaming(false);
+                notify(`‘${name}’ is among your vessels.`);
+              },
+              onError: (error) => notify(error.message),
+            },
+          )
+        }
       />
-      <Choice
-        label="Sun and wind"
-        value={place.exposure}
-        choices={EXPOSURES}
-        path={['place', 'exposure']}
-      />
-      <Choice label="Rain" value={place.rain} choices={RAIN} path={['place', 'rain']} />
-      <Pair>
-        <Measure
-          path={['place', 'liftLimit']}
-          spec={FIELDS.place.liftLimit}
-          value={place.liftLimit}
-        />
-        <Measure path={['place', 'slope']} spec={FIELDS.place.slope} value={place.slope} />
-      </Pair>
-      {place.floorLimit === null ? (
-        <Button
-          onClick={() => change([{ path: ['place', 'floorLimit'], value: USUAL_FLOOR_LIMIT }])}
-        >
-          Give the floor a limit
-        </Button>
-      ) : (
-        <>
-          <Measure
-            path={['place', 'floorLimit']}
-            spec={FIELDS.place.floorLimit}
-            value={place.floorLimit}
-          />
-          <Button
-            variant="ghost"
-            onClick={() => change([{ path: ['place', 'floorLimit'], value: null }])}
-          >
-            No limit is known
-          </Button>
-        </>
-      )}
-      <Tick
-        label="Small children or animals come near"
-        checked={place.children}
-        path={['place', 'children']}
-      />
-      <Tick label="It freezes here in winter" checked={place.frost} path={['place', 'frost']} />
-    </Group>
+      <Button variant="ghost" alignSelf="flex-start" onClick={() => setNaming(false)}>
+        Not now
+      </Button>
+    </Box>
   );
 }

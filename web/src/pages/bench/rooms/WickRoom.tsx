@@ -4,8 +4,11 @@ import {
   FIELDS,
   MAX_WICKS,
   USUAL_CLOTH,
+  FILLS,
+  USUAL_COLUMN,
   USUAL_CUP,
   type ClothWickDesign,
+  type ColumnWickDesign,
   type CupWickDesign,
   type WickDesign,
 } from '@huerta/core';
@@ -21,7 +24,8 @@ export function WickRoom() {
   const [refusal, setRefusal] = useState('');
   const { wicks } = design;
   const { figures } = assessment;
-  const bottles = design.reservoir.kind === 'bottles';
+  const own = planter.wicks.filter((wick) => wick.index === null);
+  const cups = !design.reservoir.fill.some(({ medium, upTo }) => medium === 'mix' && upTo >= 1);
   const add = (wick: WickDesign) => {
     const refused = change([{ path: ['wicks'], value: [...wicks, wick] }]);
     setRefusal(refused ? tell(refused) : '');
@@ -30,23 +34,27 @@ export function WickRoom() {
     change([{ path: ['wicks'], value: wicks.filter((_, k) => k !== i) }]);
   return (
     <>
-      {bottles && (
-        <Says>
-          The mix that falls between the bottles is the wick: it stands in the water down to the
-          floor.
+      {own.map((wick) => (
+        <Says key={wick.kind}>
+          {wick.kind === 'bag'
+            ? 'The bag’s own base stands in the water and is the wick.'
+            : `${wick.name} fills the base and is a wick of its own: it lifts water ${write(wick.reach, 'length')} and reaches down to ${write(wick.lastDrop, 'length')}.`}
         </Says>
-      )}
+      ))}
       {wicks.map((wick, i) =>
         wick.kind === 'cloth' ? (
           <ClothFields key={i} wick={wick} index={i} onRemove={() => remove(i)} />
-        ) : (
+        ) : wick.kind === 'cup' ? (
           <CupFields key={i} wick={wick} index={i} onRemove={() => remove(i)} />
+        ) : (
+          <ColumnFields key={i} wick={wick} index={i} onRemove={() => remove(i)} />
         ),
       )}
       {wicks.length < MAX_WICKS && (
         <Box display="flex" gap="2" flexWrap="wrap">
           <Button onClick={() => add(USUAL_CLOTH)}>Add cloth</Button>
-          {!bottles && <Button onClick={() => add(USUAL_CUP)}>Add a packed cup</Button>}
+          {cups && <Button onClick={() => add(USUAL_CUP)}>Add a packed cup</Button>}
+          <Button onClick={() => add(usualColumn(planter.layout.floor))}>Add columns</Button>
         </Box>
       )}
       {refusal && (
@@ -66,6 +74,12 @@ export function WickRoom() {
     </>
   );
 }
+
+/** Columns that go into the corners of a floor this large. */
+const usualColumn = ({ a, b }: { a: number; b: number }): ColumnWickDesign => ({
+  ...USUAL_COLUMN,
+  diameter: Math.max(Math.min(USUAL_COLUMN.diameter, Math.min(a, b) * 0.4), 0.02),
+});
 
 interface WickFieldsProps<W> {
   wick: W;
@@ -143,6 +157,21 @@ function CupFields({ wick, index, onRemove }: WickFieldsProps<CupWickDesign>) {
       </Pair>
       <Measure path={at('foot')} spec={FIELDS.cup.foot} value={wick.foot} />
       <Says>Pack it wet and tight: a dry or loose cup lifts nothing.</Says>
+      <RemoveWick index={index} onRemove={onRemove} />
+    </Group>
+  );
+}
+
+function ColumnFields({ wick, index, onRemove }: WickFieldsProps<ColumnWickDesign>) {
+  const at = (key: string) => ['wicks', index, key];
+  return (
+    <Group title={`Wick ${index + 1}: columns`}>
+      <Choice label="Filled with" value={wick.medium} choices={FILLS} path={at('medium')} />
+      <Pair>
+        <Measure path={at('count')} spec={FIELDS.column.count} value={wick.count} />
+        <Measure path={at('diameter')} spec={FIELDS.column.diameter} value={wick.diameter} />
+      </Pair>
+      <Measure path={at('foot')} spec={FIELDS.column.foot} value={wick.foot} />
       <RemoveWick index={index} onRemove={onRemove} />
     </Group>
   );

@@ -1,0 +1,40 @@
+import type { Planter } from '../planter';
+
+/** What a floor out of level does to the water. Lengths in metres. */
+export interface Tilt {
+  /** From the highest to the lowest edge of the floor. */
+  across: number;
+  /** To put under the low end, side to side and back to front. */
+  shimAcross: number;
+  shimAlong: number;
+  /** Depth of water at its deepest and shallowest, with the water at the overflow's lip. */
+  wettest: number;
+  driest: number;
+  /** What it really holds, m³, with the depth taken where it is average. */
+  holds: number;
+}
+
+/**
+ * Water is level while the floor is not: it stands through the overflow's lip, so its depth changes
+ * across the plan. The volume is that of the depth over the middle of the floor, which is exact for
+ * upright walls and a floor that is wet all over.
+ */
+export function tiltOf({ design, vessel, storage, heights }: Planter): Tilt {
+  const { place } = design;
+  const { a, b, c } = vessel.outlineAt(vessel.flat ? 0 : vessel.depth);
+  const fall = design.vessel.kind === 'frame' ? design.vessel.fall : 0;
+  const long = a >= b;
+  const sx = place.slopeAcross + (long ? fall : 0);
+  const sy = place.slopeAlong + (long ? 0 : fall);
+  const towards = place.falls === 'towards';
+  const lip = heights.brim;
+  const middle = lip + (towards ? -1 : 1) * sx * a;
+  return {
+    across: 2 * (sx * (a - c) + sy * (b - c) + c * Math.hypot(sx, sy)),
+    shimAcross: 2 * sx * a,
+    shimAlong: 2 * sy * b,
+    wettest: lip + (towards ? 0 : 2 * sx * a) + sy * b,
+    driest: Math.max(lip - (towards ? 2 * sx * a : 0) - sy * b, 0),
+    holds: storage.volumeBelow(Math.max(middle, 0)),
+  };
+}

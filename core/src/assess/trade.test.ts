@@ -1,0 +1,123 @@
+import fc from 'fast-check';
+import { applyPatch, planterDesignSchema, STARTING_POINTS } from '../design';
+import { contradictions, resolve } from '../planter';
+import { tell } from '../quantity';
+import { anyDesign } from '../testing/designs';
+import { evaluate, follows, needsOf, outcomeOf, propose, schoolsFor, tradeCurve } from '.';
+
+const design = STARTING_POINTS[0]!.design;
+
+describe('water against roots', () => {
+  const curve = tradeCurve(design);
+
+  test('every point is a design that can exist and gives what the point says', () => {
+    expect(curve.length).toBeGreaterThan(50);
+    for (const point of curve.filter((_, i) => i % 9 === 0)) {
+      const moved = applyPatch(design, point.patch);
+      expect(contradictions(moved)).toEqual([]);
+      const { figures } = evaluate(moved).assessment;
+      expect(figures.usable).toBeCloseTo(point.usable, 12);
+      expect(figures.growingDepth).toBeCloseTo(point.growingDepth, 12);
+    }
+  });
+
+  test('raising the base takes from the roots all the way', () => {
+    const depths = curve.map((point) => point.growingDepth);
+    expect([...depths].sort((a, b) => b - a)).toEqual(depths);
+  });
+
+  test('the proposal lasts longest of those that leave the roots their room', () => {
+    const wish = { days: 8, roots: 0.2 };
+    const found = propose(curve, wish)!;
+    expect(found).toMatchObject({ lasts: true, roomy: true });
+    expect(found.point.growingDepth).toBeGreaterThanOrEqual(0.2);
+    const better = curve.filter((p) => p.growingDepth >= 0.2 && p.days > found.point.days);
+    expect(better).toEqual([]);
+  });
+
+  test('where both cannot be had, the roots are kept and the days said', () => {
+    const found = propose(curve, { days: 60, roots: 0.2 })!;
+    expect(found).toMatchObject({ lasts: false, roomy: true });
+    expect(found.point.growingDepth).toBeGreaterThanOrEqual(0.2);
+    expect(propose(curve, { days: 1, roots: 2 })).toMatchObject({ roomy: false });
+    expect(propose([], { days: 1, roots: 0.1 })).toBeNull();
+  });
+
+  test('any design has a curve or none, never a broken one', () => {
+    fc.assert(
+      fc.property(anyDesign, (any) => {
+        for (const point of tradeCurve(any, 6)) {
+          expect(Number.isFinite(point.usable) && point.usable >= 0).toBe(true);
+          expect(planterDesignSchema.safeParse(applyPatch(any, point.patch)).success).toBe(true);
+        }
+      }),
+      { numRuns: 60 },
+    );
+  });
+});
+
+describe('schools', () => {
+  test('every starting point is asked what it can answer, and each answer is worked out', () => {
+    const asked = new Set<string>();
+    for (const { design: from } of STARTING_POINTS) {
+      for (const { id, schools } of schoolsFor(resolve(from))) {
+        asked.add(id);
+        expect(schools.length).toBeGreaterThan(1);
+        const outcomes = schools.map((school) => outcomeOf(from, school));
+        for (const outcome of outcomes) {
+          if (outcome) expect(outcome.usable + outcome.stranded).toBeGreaterThan(0);
+        }
+      }
+    }
+    expect([...asked].sort()).toEqual(
+      [
+        'bottle',
+        'feed',
+        'gap',
+        'holes',
+        'rain',
+        'separator',
+        'share',
+        'tube',
+        'voids',
+        'wick',
+      ].sort(),
+    );
+  });
+
+  test('following a school is following it', () => {
+    const [share] = schoolsFor(resolve(design));
+    const quarter = share!.schools[0]!;
+    expect(follows(design, quarter)).toBe(false);
+    expect(follows(applyPatch(design, quarter.patch), quarter)).toBe(true);
+  });
+
+  test('deep coarse stone strands water, and legs of mix bring it up', () => {
+    const bed = STARTING_POINTS.find(({ id }) => id === 'rock-bed')!.design;
+    const voids = schoolsFor(resolve(bed)).find(({ id }) => id === 'voids')!.schools;
+    const bare = outcomeOf(
+      { ...bed, wicks: [] },
+      voids.find(({ id }) => id === 'stone')!,
+    )!;
+    const legs = outcomeOf(
+      bed,
+      voids.find(({ id }) => id === 'stone-leg')!,
+    )!;
+    expect(bare.stranded).toBeGreaterThan(0.6 * (bare.usable + bare.stranded));
+    expect(legs.usable).toBeGreaterThan(bare.usable);
+  });
+});
+
+test('what a planter takes is whole in either system, and nothing is taken twice', () => {
+  for (const { design: from } of STARTING_POINTS) {
+    const { planter, assessment } = evaluate(from);
+    const needs = needsOf(planter, assessment.figures);
+    expect(new Set(needs.map(({ id }) => id)).size).toBe(needs.length);
+    expect(needs.map(({ what }) => what)).toContain('Mix, loose');
+    for (const { amount } of needs) {
+      for (const units of ['metric', 'us'] as const) {
+        expect(tell(amount, units)).not.toMatch(/undefined|NaN|null/);
+      }
+    }
+  }
+});

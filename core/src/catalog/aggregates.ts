@@ -1,0 +1,155 @@
+import { MEDIA, mediumOf, type MediumId } from './media';
+
+/**
+ * Stone, sand and chip for the base of a planter.
+ *
+ * Porosity is `thetaS`, what never drains `thetaR`. Sand is after Carsel and Parrish (1988), made a
+ * little tighter for a washed coarse sand; the rest are typical values, marked as such on screen.
+ */
+
+export interface Aggregate {
+  name: string;
+  thetaR: number;
+  thetaS: number;
+  /** 1/m. */
+  alpha: number;
+  n: number;
+  /** m/s. */
+  Ks: number;
+  /** How high it practically lifts water, metres. */
+  reach: number;
+  /** Bulk density, kg/m³. */
+  dryDensity: number;
+  /** How it is drawn. */
+  grain: 'stone' | 'sand' | 'chip';
+  /** Sharp edges that go through a liner. */
+  angular: boolean;
+  /** Rots and shrinks. */
+  rots: boolean;
+}
+
+const CM_PER_DAY = 0.01 / 86_400;
+
+export const AGGREGATES = {
+  'coarse-sand': {
+    name: 'Coarse sand',
+    thetaR: 0.06,
+    thetaS: 0.36,
+    alpha: 14.5,
+    n: 2.68,
+    Ks: 712.8 * CM_PER_DAY,
+    reach: 0.15,
+    dryDensity: 1600,
+    grain: 'sand',
+    angular: false,
+    rots: false,
+  },
+  'pea-gravel': {
+    name: 'Pea gravel',
+    thetaR: 0.03,
+    thetaS: 0.37,
+    alpha: 55,
+    n: 3.2,
+    Ks: 2e5 * CM_PER_DAY,
+    reach: 0.05,
+    dryDensity: 1600,
+    grain: 'stone',
+    angular: false,
+    rots: false,
+  },
+  gravel: {
+    name: 'Rounded gravel',
+    thetaR: 0.02,
+    thetaS: 0.4,
+    alpha: 100,
+    n: 4,
+    Ks: 1e6 * CM_PER_DAY,
+    reach: 0.03,
+    dryDensity: 1550,
+    grain: 'stone',
+    angular: false,
+    rots: false,
+  },
+  'crushed-stone': {
+    name: 'Crushed stone',
+    thetaR: 0.02,
+    thetaS: 0.45,
+    alpha: 90,
+    n: 3.8,
+    Ks: 1e6 * CM_PER_DAY,
+    reach: 0.035,
+    dryDensity: 1500,
+    grain: 'stone',
+    angular: true,
+    rots: false,
+  },
+  'rounded-rock': {
+    name: 'Large rounded rock',
+    thetaR: 0.01,
+    thetaS: 0.42,
+    alpha: 200,
+    n: 4,
+    Ks: 5e6 * CM_PER_DAY,
+    reach: 0.015,
+    dryDensity: 1580,
+    grain: 'stone',
+    angular: false,
+    rots: false,
+  },
+  rubble: {
+    name: 'Broken pot and brick',
+    thetaR: 0.06,
+    thetaS: 0.45,
+    alpha: 45,
+    n: 2.6,
+    Ks: 3e5 * CM_PER_DAY,
+    reach: 0.06,
+    dryDensity: 1250,
+    grain: 'stone',
+    angular: true,
+    rots: false,
+  },
+  'wood-chip': {
+    name: 'Wood chip',
+    thetaR: 0.14,
+    thetaS: 0.55,
+    alpha: 30,
+    n: 2,
+    Ks: 3e4 * CM_PER_DAY,
+    reach: 0.08,
+    dryDensity: 320,
+    grain: 'chip',
+    angular: false,
+    rots: true,
+  },
+} as const satisfies Record<string, Aggregate>;
+
+export type AggregateId = keyof typeof AGGREGATES;
+export const AGGREGATE_IDS = Object.keys(AGGREGATES) as [AggregateId, ...AggregateId[]];
+
+/** What can lie in the base: the growing mix itself, or an aggregate. */
+export type FillId = 'mix' | AggregateId;
+export const FILL_IDS = ['mix', ...AGGREGATE_IDS] as [FillId, ...FillId[]];
+export const FILLS: Readonly<Record<FillId, { name: string }>> = {
+  mix: { name: 'The growing mix' },
+  ...AGGREGATES,
+};
+
+/** What a base or column needs to know of what fills it. */
+export type FillMedium = Pick<
+  Aggregate,
+  'name' | 'thetaR' | 'thetaS' | 'alpha' | 'n' | 'Ks' | 'reach' | 'dryDensity'
+>;
+
+/** The medium of a fill, given the planter's mix. The same object for the same ids. */
+export function fillMedium(fill: FillId, mix: MediumId): FillMedium {
+  return fill === 'mix' ? mediumOf(mix) : AGGREGATES[fill];
+}
+
+/** The aggregate of a fill, or null for the mix. */
+export const aggregateOf = (fill: FillId): Aggregate | null =>
+  fill === 'mix' ? null : AGGREGATES[fill];
+
+/** Names of all media, for sentences. */
+export const mediumName = (fill: FillId, mix: MediumId): string =>
+  fill === 'mix' ? MEDIA[mix].name : AGGREGATES[fill].name;

@@ -1,0 +1,117 @@
+import { Box, Button } from '@chakra-ui/react';
+import { plan, plantingView } from '@huerta/core';
+import { useLayoutEffect, useMemo, useRef, useState, type ReactNode } from 'react';
+import { PlanDrawing } from '../../drawing/PlanDrawing';
+import { useBench } from './bench';
+
+/** Narrower than this there is no room for a plan beside or under the section, pixels. */
+const ROOM_FOR_PLAN = 560;
+const BESIDE = 164;
+const UNDER = 170;
+
+type PlanView = 'floor' | 'plants' | 'none';
+const VIEWS: readonly (readonly [PlanView, string])[] = [
+  ['floor', 'Floor'],
+  ['plants', 'Plants'],
+  ['none', 'Hide'],
+];
+
+/** The section with the plan beside it, or under it where the planter is long. */
+export function Board({ children }: { children: ReactNode }) {
+  const { planter } = useBench();
+  const frame = useRef<HTMLDivElement>(null);
+  const [{ width, height }, setSize] = useState({ width: 0, height: 0 });
+  const [view, setView] = useState<PlanView>('floor');
+  useLayoutEffect(() => {
+    const element = frame.current;
+    if (!element) return undefined;
+    const measure = () => setSize({ width: element.clientWidth, height: element.clientHeight });
+    const observer = new ResizeObserver(measure);
+    observer.observe(element);
+    measure();
+    return () => observer.disconnect();
+  }, []);
+  const { vessel, bed, heights } = planter;
+  const rim = vessel.outlineAt(vessel.depth);
+  const across = Math.max(2 * rim.a, 2 * Math.max(...bed.places.map(({ x }) => Math.abs(x))));
+  // A plan that is wider than deep goes under a section that is wider than high.
+  const long = rim.a > rim.b * 1.1 && across > heights.rim * 1.15;
+  const roomy = width >= ROOM_FOR_PLAN;
+  return (
+    <Box
+      ref={frame}
+      flex="1"
+      minH="0"
+      display="flex"
+      flexDirection={long ? 'column' : 'row'}
+      position="relative"
+    >
+      {children}
+      {roomy && (
+        <Box
+          {...(long ? { h: view === 'none' ? 'auto' : `${UNDER}px` } : { w: `${BESIDE}px` })}
+          flexShrink="0"
+          display="flex"
+          flexDirection={long ? 'row' : 'column'}
+          justifyContent={long ? 'flex-start' : 'flex-end'}
+          alignItems={long ? 'center' : 'stretch'}
+          gap="2"
+          pb="2"
+        >
+          {view !== 'none' && <LivePlan view={view} beside={!long} width={width} height={height} />}
+          <Box
+            role="radiogroup"
+            aria-label="Seen from above"
+            display="flex"
+            flexDirection={long ? 'column' : 'row'}
+            justifyContent="center"
+          >
+            {VIEWS.map(([id, label]) => (
+              <Button
+                key={id}
+                role="radio"
+                aria-checked={view === id}
+                variant="ghost"
+                minH="2rem"
+                px="1.5"
+                fontSize="xs"
+                textDecoration={view === id ? 'underline' : 'none'}
+                onClick={() => setView(id)}
+              >
+                {label}
+              </Button>
+            ))}
+          </Box>
+        </Box>
+      )}
+    </Box>
+  );
+}
+
+interface LivePlanProps {
+  view: PlanView;
+  beside: boolean;
+  /** Of the whole board, pixels. */
+  width: number;
+  height: number;
+}
+
+function LivePlan({ view, beside, width, height }: LivePlanProps) {
+  const { planter } = useBench();
+  const drawing = useMemo(
+    () => (view === 'plants' ? plantingView(planter) : plan(planter)),
+    [planter, view],
+  );
+  const { left, right, bottom, top } = drawing.bounds;
+  const tall = (BESIDE * (top - bottom)) / (right - left) + 34;
+  return (
+    <PlanDrawing
+      drawing={drawing}
+      width={beside ? BESIDE - 4 : Math.max(width - 110, 200)}
+      height={beside ? Math.min(tall, Math.max(height - 60, 120)) : UNDER - 12}
+      label={
+        view === 'plants' ? 'Plants seen from above, to scale' : 'Floor seen from above, to scale'
+      }
+    />
+  );
+}

@@ -1,0 +1,239 @@
+import { Box, Button, Text } from '@chakra-ui/react';
+import {
+  AGGREGATES,
+  aggregateOf,
+  baseName,
+  baseOf,
+  BASES,
+  changeBase,
+  FIELDS,
+  FILLS,
+  fillMedium,
+  MAX_FILLS,
+  MAX_PARTS,
+  USUAL_LYING,
+  type BaseId,
+  type PartDesign,
+  type Patch,
+} from '@huerta/core';
+import { useState } from 'react';
+import { useWords } from '../../../app/preferences';
+import { ChoiceField } from '../../../components/ChoiceField';
+import { useBench } from '../bench';
+import { PartFields } from './PartFields';
+import { Choice, Group, Measure, Pair, Says } from './parts';
+
+const OWN = { own: { name: 'Its own mixture' } };
+const COVERS = {
+  platform: { name: 'A rigid platform' },
+  none: { name: 'Nothing rigid' },
+} as const;
+
+/** A part of each kind to add to a mixed base. */
+const NEW_PARTS: readonly (readonly [label: string, part: PartDesign])[] = [
+  [
+    'bottles',
+    { kind: 'standing', what: 'bottle', count: 3, diameter: 0.065, wall: 0.0004, vents: 'both' },
+  ],
+  [
+    'short pipes',
+    { kind: 'standing', what: 'pipe', count: 4, diameter: 0.05, wall: 0.0024, vents: 'both' },
+  ],
+  ['a lying pipe', { ...USUAL_LYING, diameter: 0.05 }],
+  ['boxes', { kind: 'crates', what: 'former', count: 2, length: 0.1, width: 0.08, voids: 0.95 }],
+];
+
+/** What keeps the soil out of the water: parts, what lies round them, and what covers them. */
+export function BaseGroup() {
+  const { design, planter, assessment, change } = useBench();
+  const { write, tell } = useWords();
+  const [refusal, setRefusal] = useState('');
+  const { reservoir, bed } = design;
+  const { platform } = assessment.figures;
+  const base = baseOf(design);
+  const attempt = (patch: Patch) => {
+    const refused = change(patch);
+    setRefusal(refused ? `Not taken: ${tell(refused)}` : '');
+  };
+  if (bed?.kind === 'bag') {
+    return (
+      <Group title="Reservoir">
+        <Says>The bags stand in the tray’s water; nothing else is needed.</Says>
+      </Group>
+    );
+  }
+  return (
+    <Group title="Reservoir">
+      <ChoiceField<BaseId | 'own'>
+        label="Soil is kept up by"
+        value={base ?? 'own'}
+        choices={base === null ? { ...OWN, ...BASES } : (BASES as never)}
+        onChoose={(next) => next !== 'own' && attempt(changeBase(design, next))}
+        help={refusal}
+      />
+      <Pair>
+        <Measure
+          path={['reservoir', 'top']}
+          spec={FIELDS.reservoir.top}
+          value={reservoir.top}
+          label={
+            reservoir.cover === 'platform' && !bed
+              ? 'Platform underside'
+              : capital(baseName(design).replace(/^the /, ''))
+          }
+        />
+        {reservoir.cover === 'platform' && !bed && (
+          <Measure
+            path={['reservoir', 'thickness']}
+            spec={FIELDS.reservoir.thickness}
+            value={reservoir.thickness}
+          />
+        )}
+      </Pair>
+      {planter.layout.parts.map((part) => (
+        <PartFields
+          key={part.index}
+          part={part}
+          onRemove={
+            reservoir.parts.length > 1
+              ? () =>
+                  attempt([
+                    {
+                      path: ['reservoir', 'parts'],
+                      value: reservoir.parts.filter((_, i) => i !== part.index),
+                    },
+                  ])
+              : null
+          }
+        />
+      ))}
+      {!bed && (
+        <Choice
+          label="Over it lies"
+          value={reservoir.cover}
+          choices={COVERS}
+          path={['reservoir', 'cover']}
+        />
+      )}
+      {reservoir.cover === 'platform' && !bed && (
+        <Says>
+          {platform.length === platform.width
+            ? `Cut the platform ${write(platform.length, 'length')} across`
+            : `Cut the platform ${write(platform.length, 'length')} by ${write(platform.width, 'length')}`}
+          : the inside at its height, less a little play.
+        </Says>
+      )}
+      <Fills onChange={attempt} />
+      {!bed && <Blanket onChange={attempt} />}
+      {reservoir.parts.length < MAX_PARTS && reservoir.parts.length > 0 && (
+        <Box>
+          <Text fontSize="xs" color="faint" mb="1">
+            Add to it
+          </Text>
+          <Box display="flex" gap="2" flexWrap="wrap">
+            {NEW_PARTS.map(([label, part]) => (
+              <Button
+                key={label}
+                px="2"
+                onClick={() =>
+                  attempt([{ path: ['reservoir', 'parts'], value: [...reservoir.parts, part] }])
+                }
+              >
+                {label}
+              </Button>
+            ))}
+          </Box>
+        </Box>
+      )}
+    </Group>
+  );
+}
+
+const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
+
+function Fills({ onChange }: { onChange(patch: Patch): void }) {
+  const { design, planter, assessment } = useBench();
+  const { write } = useWords();
+  const { fill } = design.reservoir;
+  const set = (value: unknown) => onChange([{ path: ['reservoir', 'fill'], value }]);
+  const last = fill[fill.length - 1];
+  return (
+    <>
+      {fill.map((layer, i) => {
+        const medium = fillMedium(layer.medium, design.soil.medium);
+        const stone = aggregateOf(layer.medium);
+        return (
+          <Box key={i} display="flex" flexDirection="column" gap="2">
+            <Choice
+              label={
+                fill.length > 1 ? `Around it, layer ${i + 1} from the floor` : 'Around it lies'
+              }
+              value={layer.medium}
+              choices={FILLS}
+              path={['reservoir', 'fill', i, 'medium']}
+              help={`${write(planter.storage.fills[i] ?? 0, 'volume')}${stone ? ', typical:' : ''} lifts water ${write(medium.reach, 'length')}${stone ? `, ${write(stone.thetaS, 'share')} of it water` : ''}.`}
+            />
+            <Pair>
+              <Measure
+                path={['reservoir', 'fill', i, 'upTo']}
+                spec={FIELDS.reservoir.upTo}
+                value={layer.upTo}
+                help={`${write(layer.upTo * design.reservoir.top, 'length')} from the floor`}
+              />
+              <Button
+                variant="ghost"
+                alignSelf="center"
+                onClick={() => set(fill.filter((_, k) => k !== i))}
+              >
+                Leave it out
+              </Button>
+            </Pair>
+          </Box>
+        );
+      })}
+      {fill.length < MAX_FILLS && (last?.upTo ?? 0) < 0.95 && (
+        <Button
+          alignSelf="flex-start"
+          onClick={() => set([...fill, { medium: fill.length > 0 ? 'mix' : 'gravel', upTo: 1 }])}
+        >
+          {fill.length > 0 ? 'Another layer on it' : 'Fill around it with stone or mix'}
+        </Button>
+      )}
+      {fill.length === 0 && assessment.figures.standing > 0 && (
+        <Says>Open water around it: nothing takes up its room.</Says>
+      )}
+    </>
+  );
+}
+
+const BLANKETS = { none: { name: 'None' }, ...AGGREGATES };
+
+function Blanket({ onChange }: { onChange(patch: Patch): void }) {
+  const { design } = useBench();
+  const { blanket } = design.reservoir;
+  return (
+    <Pair>
+      <ChoiceField
+        label="Wicking blanket"
+        value={blanket?.medium ?? 'none'}
+        choices={BLANKETS}
+        onChoose={(medium) =>
+          onChange([
+            {
+              path: ['reservoir', 'blanket'],
+              value: medium === 'none' ? null : { medium, thickness: blanket?.thickness ?? 0.02 },
+            },
+          ])
+        }
+      />
+      {blanket && (
+        <Measure
+          path={['reservoir', 'blanket', 'thickness']}
+          spec={FIELDS.reservoir.blanket}
+          value={blanket.thickness}
+          label="Thickness"
+        />
+      )}
+    </Pair>
+  );
+}

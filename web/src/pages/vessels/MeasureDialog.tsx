@@ -1,0 +1,123 @@
+import { Box, Button, Dialog, Portal, Text } from '@chakra-ui/react';
+import type { VesselResource } from '@huerta/contract';
+import {
+  MATERIALS,
+  shapeOf,
+  vesselContradictions,
+  vesselFrom,
+  type VesselDesign,
+} from '@huerta/core';
+import { useState } from 'react';
+import { useKeepVessel } from '../../api/vessels';
+import { useWords } from '../../app/preferences';
+import { ChoiceField } from '../../components/ChoiceField';
+import { notify } from '../../components/notices';
+import { TextField } from '../../components/TextField';
+import { VesselFields } from '../../components/vessel/VesselFields';
+import { VesselDrawing } from './VesselDrawing';
+
+interface MeasureDialogProps {
+  /** The vessel to change, or null to measure a new one. */
+  kept: VesselResource | null;
+  onClose(): void;
+}
+
+/** Takes a vessel's measures, by tape or by pour, and keeps it. */
+export function MeasureDialog({ kept, onClose }: MeasureDialogProps) {
+  const { write } = useWords();
+  const keep = useKeepVessel();
+  const [name, setName] = useState(kept?.name ?? '');
+  const [vessel, setVessel] = useState<VesselDesign>(kept?.vessel ?? vesselFrom('pail-20'));
+  const [missing, setMissing] = useState('');
+  const shape = shapeOf(vessel);
+  const holds = shape.volumeBelow(shape.depth);
+  const change = (next: VesselDesign) => {
+    const [first] = vesselContradictions(next);
+    if (first) return first.message;
+    setVessel(next);
+    return null;
+  };
+  const save = () => {
+    if (name === '') {
+      setMissing('Give it a name first, such as where it stands.');
+      return;
+    }
+    keep.mutate(
+      { ...(kept ? { id: kept.id } : {}), name, vessel },
+      {
+        onSuccess: () => {
+          notify(`‘${name}’ is among your vessels.`);
+          onClose();
+        },
+      },
+    );
+  };
+  return (
+    <Dialog.Root open size="lg" onOpenChange={(event) => !event.open && onClose()}>
+      <Portal>
+        <Dialog.Backdrop />
+        <Dialog.Positioner>
+          <Dialog.Content>
+            <Dialog.Header>
+              <Dialog.Title>
+                {kept ? `Measure ${kept.name} again` : 'Measure a vessel'}
+              </Dialog.Title>
+            </Dialog.Header>
+            <Dialog.Body>
+              <Box
+                display="grid"
+                gridTemplateColumns={{ base: '1fr', md: '20rem 1fr' }}
+                gap="6"
+                alignItems="start"
+              >
+                <Box display="flex" flexDirection="column" gap="4">
+                  <TextField
+                    label="Name of the vessel"
+                    value={name}
+                    maxLength={80}
+                    onCommit={(text) => {
+                      setName(text);
+                      setMissing('');
+                    }}
+                  />
+                  {missing && (
+                    <Text color="harm" fontSize="sm" role="alert">
+                      {missing}
+                    </Text>
+                  )}
+                  <ChoiceField
+                    label="Made of"
+                    value={vessel.material}
+                    choices={MATERIALS}
+                    onChoose={(material) => setVessel({ ...vessel, material })}
+                  />
+                  <VesselFields vessel={vessel} onChange={change} />
+                </Box>
+                <Box>
+                  <VesselDrawing vessel={vessel} width={300} height={260} />
+                  <Text mt="2">
+                    Holds <b>{write(holds, 'volume')}</b> to the rim, half of it at{' '}
+                    {write(shape.heightForVolume(holds / 2), 'length')}.
+                  </Text>
+                </Box>
+              </Box>
+              {keep.error && (
+                <Text color="harm" fontSize="sm" role="alert" mt="3">
+                  {keep.error.message} What you typed is still here.
+                </Text>
+              )}
+            </Dialog.Body>
+            <Dialog.Footer>
+              <Button variant="solid" onClick={save} disabled={keep.isPending}>
+                Keep it
+              </Button>
+              <Button variant="ghost" onClick={onClose}>
+                Close
+              </Button>
+            </Dialog.Footer>
+          </Dialog.Content>
+        </Dialog.Positioner>
+      </Portal>
+    </Dialog.Root>
+  );
+}

@@ -1,0 +1,117 @@
+import { Box, Button, Grid, HStack, Text } from '@chakra-ui/react';
+import type { VesselResource } from '@huerta/contract';
+import { MATERIALS, shapeOf, SHAPES } from '@huerta/core';
+import { Pencil, Plus, Trash2 } from 'lucide-react';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { useDeleteVessel, useRestoreVessel, useVessels } from '../../api/vessels';
+import { useWords } from '../../app/preferences';
+import { notify } from '../../components/notices';
+import { TopBar } from '../../components/TopBar';
+import { Trouble } from '../../components/Trouble';
+import { Waiting } from '../../components/Waiting';
+import { MeasureDialog } from './MeasureDialog';
+import { VesselDrawing } from './VesselDrawing';
+
+/** The vessels that somebody measured, to be used in any planter. */
+export default function VesselsPage() {
+  const { data, error, isPending, refetch } = useVessels();
+  const [open, setOpen] = useState<VesselResource | 'new' | null>(null);
+  return (
+    <Box minH="full">
+      <title>My vessels · Huerta</title>
+      <TopBar />
+      <Box as="main" px={{ base: '4', md: '8' }} pt={{ base: '4', md: '6' }} pb="16">
+        <HStack mb="6" gap="4" flexWrap="wrap" justify="space-between">
+          <Text as="h1" fontSize="2xl">
+            My vessels
+          </Text>
+          <Button variant="solid" onClick={() => setOpen('new')}>
+            <Plus size={20} aria-hidden /> Measure a vessel
+          </Button>
+        </HStack>
+        {isPending && <Waiting what="your vessels" />}
+        {error && !data && (
+          <Trouble
+            title="Your vessels cannot be fetched"
+            detail={error.message}
+            retry={() => void refetch()}
+          />
+        )}
+        {data?.length === 0 && (
+          <Box maxW="34rem" borderTop="2px solid" borderColor="ink" pt="5">
+            <Text as="h2" fontSize="xl">
+              No vessel measured yet
+            </Text>
+            <Text mt="2" mb="4">
+              Take a tape, or a measuring jug: pour a known amount in and read how high it stands. A
+              vessel that is kept here can go into any planter.
+            </Text>
+            <Button variant="solid" onClick={() => setOpen('new')}>
+              Measure the first vessel
+            </Button>
+          </Box>
+        )}
+        {data && data.length > 0 && (
+          <Grid
+            as="ul"
+            listStyleType="none"
+            templateColumns={{ base: '1fr', md: 'repeat(auto-fill, minmax(17rem, 1fr))' }}
+            gap="8"
+            aria-label="Vessels"
+          >
+            {data.map((one) => (
+              <Entry key={one.id} resource={one} onOpen={() => setOpen(one)} />
+            ))}
+          </Grid>
+        )}
+      </Box>
+      {open && <MeasureDialog kept={open === 'new' ? null : open} onClose={() => setOpen(null)} />}
+    </Box>
+  );
+}
+
+function Entry({ resource, onOpen }: { resource: VesselResource; onOpen(): void }) {
+  const { write } = useWords();
+  const remove = useDeleteVessel();
+  const restore = useRestoreVessel();
+  const { id, name, vessel } = resource;
+  const shape = shapeOf(vessel);
+  const discard = () =>
+    remove.mutate(id, {
+      onSuccess: () =>
+        notify(`‘${name}’ is no longer among your vessels.`, {
+          label: 'Undo',
+          run: () => restore.mutate(id),
+        }),
+      onError: (error) => notify(error.message),
+    });
+  return (
+    <Box as="li" display="flex" flexDirection="column">
+      <Box borderBottom="3px solid" borderColor="ink">
+        <VesselDrawing vessel={vessel} width={260} height={170} />
+      </Box>
+      <Text as="h2" fontSize="lg" mt="3" overflowWrap="anywhere">
+        {name}
+      </Text>
+      <Text color="faint" fontSize="sm">
+        {SHAPES[vessel.kind].name}, {MATERIALS[vessel.material].name.toLowerCase()}
+      </Text>
+      <Text mt="1">
+        <b>{write(shape.volumeBelow(shape.depth), 'volume')}</b> to the rim,{' '}
+        {write(shape.depth, 'length')} deep
+      </Text>
+      <HStack mt="2" gap="2" flexWrap="wrap">
+        <Button asChild>
+          <Link to={`/new?vessel=${id}`}>Begin a planter in it</Link>
+        </Button>
+        <Button variant="ghost" px="2" aria-label={`Change ${name}`} onClick={onOpen}>
+          <Pencil size={18} />
+        </Button>
+        <Button variant="ghost" px="2" aria-label={`Delete ${name}`} onClick={discard}>
+          <Trash2 size={18} />
+        </Button>
+      </HStack>
+    </Box>
+  );
+}
