@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
-import { chromium } from '@playwright/test';
+import { chromium, type Browser } from '@playwright/test';
 import type { PlanterDesign } from '@huerta/core';
 import { build } from 'vite';
 import { CHROMIUM } from '../e2e/playwright.config';
@@ -18,8 +18,10 @@ const quantile = (times: number[], share: number): number =>
 const median = (times: number[]): number => quantile(times, 0.5);
 const round = (value: number): number => Number(value.toPrecision(3));
 
+type Core = typeof import('@huerta/core');
+
 /** Core bundled as the pages get it, so that no development transform is measured. */
-async function evaluation(designs: PlanterDesign[]) {
+async function builtCore(): Promise<Core> {
   const { folder: outDir, remove } = scratchFolder();
   await build({
     root,
@@ -27,22 +29,29 @@ async function evaluation(designs: PlanterDesign[]) {
     build: { ssr: join(root, 'core/src/index.ts'), outDir, minify: true, emptyOutDir: true },
     ssr: { noExternal: true },
   });
-  const core = (await import(join(outDir, 'index.js'))) as typeof import('@huerta/core');
+  const core = (await import(join(outDir, 'index.js'))) as Core;
+  remove();
+  return core;
+}
+
+/** Resolve, assess and draw, for the demo garden and for every family. */
+function evaluation(core: Core, garden: PlanterDesign[]) {
   const once = (design: PlanterDesign): number => {
     const begin = performance.now();
     const { planter } = core.evaluate(design);
     core.section(planter);
     return performance.now() - begin;
   };
-  for (let i = 0; i < 300; i += 1) designs.forEach(once);
-  const byDesign = designs.map((design) => ({
-    name: design.name,
-    ms: round(median(Array.from({ length: 300 }, () => once(design)))),
-  }));
-  remove();
+  const families = core.STARTING_POINTS.map(({ design }) => design);
+  for (let i = 0; i < 150; i += 1) [...garden, ...families].forEach(once);
+  const timed = (designs: PlanterDesign[]) =>
+    designs.map((design) => ({
+      name: design.name,
+      ms: round(median(Array.from({ length: 200 }, () => once(design)))),
+    }));
   return {
-    medianMs: round(median(byDesign.map(({ ms }) => ms))),
-    heaviest: sortedBy(byDesign, ({ ms }) => -ms)[0],
+    medianMs: round(median(timed(garden).map(({ ms }) => ms))),
+    heaviestFamily: sortedBy(timed(families), ({ ms }) => -ms)[0],
   };
 }
 
@@ -113,14 +122,27 @@ const WATCH = `
   }, true);
 `;
 
+/** Planters that are dragged: pails, and the heaviest to draw and to work out. */
+const DRAGGED = [
+  'Peppers on the kitchen step',
+  'Lettuces in the round tub',
+  'Barrel at the stairs',
+  'Cabbages in the half tank',
+  'Salad box on legs',
+];
+
 /** Times from a pointer's move to the frame that shows it, while the overflow is dragged. */
-async function dragging(): Promise<{ p95Ms: number; medianMs: number }> {
-  const browser = await chromium.launch(CHROMIUM);
+async function dragging(browser: Browser) {
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
-  const times: number[] = [];
-  for (const { id } of (await plantersAt(base)).slice(0, 5)) {
+  const byPlanter: { name: string; p95Ms: number }[] = [];
+  const all: number[] = [];
+  const planters = await plantersAt(base);
+  for (const name of DRAGGED) {
+    const id = planters.find(({ design }) => design.name === name)?.id;
     await page.goto(`${base}/planters/${id}?room=water`);
     const grip = page.getByRole('slider', { name: 'Overflow lip' });
+    await grip.waitFor();
+    await page.waitForTimeout(500);
     const box = await grip.boundingBox();
     if (!box) continue;
     await page.evaluate(WATCH);
@@ -132,10 +154,82 @@ async function dragging(): Promise<{ p95Ms: number; medianMs: number }> {
       await page.waitForTimeout(8);
     }
     await page.mouse.up();
-    times.push(...((await page.evaluate('window.seen')) as number[]));
+    const times = (await page.evaluate('window.seen')) as number[];
+    byPlanter.push({ name, p95Ms: round(quantile(times, 0.95)) });
+    all.push(...times);
   }
-  await browser.close();
-  return { p95Ms: round(quantile(times, 0.95)), medianMs: round(median(times)) };
+  await page.close();
+  return {
+    p95Ms: round(quantile(all, 0.95)),
+    medianMs: round(median(all)),
+    heaviest: sortedBy(byPlanter, ({ p95Ms }) => -p95Ms)[0],
+  };
+}
+
+/** Runs in the page: keeps what workers are asked and when they answer. As text, like WATCH. */
+const LISTEN = `
+  window.answers = [];
+  const Real = window.Worker;
+  window.Worker = class extends Real {
+    postMessage(message) {
+      this.asked = performance.now();
+      super.postMessage(message);
+    }
+    set onmessage(heard) {
+      super.onmessage = (event) => {
+        window.answers.push(performance.now() - this.asked);
+        heard(event);
+      };
+    }
+  };
+`;
+
+/** The trade curve of 60 points in its worker, from the question to the answer. */
+async function tradeInWorker(browser: Browser): Promise<number> {
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  await page.addInitScript(LISTEN);
+  const times: number[] = [];
+  for (const { id, design } of await plantersAt(base)) {
+    if (!DRAGGED.includes(design.name)) continue;
+    await page.goto(`${base}/planters/${id}?room=water`);
+    const field = page.getByRole('textbox', { name: 'Must last' });
+    await field.waitFor();
+    for (const days of ['3', '5', '6', '8']) {
+      await field.fill(days);
+      await field.press('Enter');
+      await page.waitForTimeout(350);
+    }
+    times.push(...((await page.evaluate('window.answers')) as number[]).slice(1));
+  }
+  await page.close();
+  return median(times);
+}
+
+/** Four planters side by side: from the link that is followed to the table that stands there. */
+async function comparing(browser: Browser): Promise<number> {
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  const ids = (await plantersAt(base)).slice(6, 10).map(({ id }) => id);
+  const times: number[] = [];
+  for (let i = 0; i < 5; i += 1) {
+    await page.goto(`${base}/`);
+    await page.getByRole('link', { name: 'Compare' }).waitFor();
+    await page.waitForTimeout(300);
+    times.push(
+      (await page.evaluate(`new Promise((done) => {
+        const begin = performance.now();
+        window.history.pushState({}, '', '/compare?with=${ids.join(',')}');
+        window.dispatchEvent(new PopStateEvent('popstate'));
+        const look = () => {
+          if (document.querySelectorAll('thead svg').length === 4) {
+            requestAnimationFrame(() => done(performance.now() - begin));
+          } else requestAnimationFrame(look);
+        };
+        look();
+      })`)) as number,
+    );
+  }
+  await page.close();
+  return median(times);
 }
 
 const { folder, remove } = scratchFolder();
@@ -145,13 +239,18 @@ for (let i = 0; i < 5; i += 1) starts.push(await startTime(folder));
 const served = await serve(folder, PORT);
 try {
   const designs = (await plantersAt(base)).map(({ design }) => design);
+  const core = await builtCore();
+  const browser = await chromium.launch(CHROMIUM);
   const result = {
-    evaluate: await evaluation(designs),
-    drag: await dragging(),
+    evaluate: evaluation(core, designs),
+    drag: await dragging(browser),
+    tradeCurveInWorkerMs: round(await tradeInWorker(browser)),
+    compareFourMs: round(await comparing(browser)),
     firstPageKB: round(firstPageKilobytes()),
     serverStartMs: round(median(starts)),
     saveMs: round(await saves()),
   };
+  await browser.close();
   console.log(JSON.stringify(result, null, 2));
 } finally {
   await served.stop();

@@ -134,6 +134,7 @@ describe('findings', () => {
     ['floor-load', change(['place', 'floorLimit'], 1000)],
     ['lift', change(['place', 'liftLimit'], 10)],
     ['frost', change(['place', 'frost'], true)],
+    ['thin-wall', change(['vessel', 'wall'], 0.0005)],
     ['carry', [...change(['vessel', 'material'], 'metal'), ...change(['vessel', 'wall'], 0.012)]],
   ])('%s is said plainly, and no change of the design pretends to mend it', (id, patch) => {
     const finding = findingsOf(applyPatch(start('cloth-pail'), patch)).find((f) => f.id === id);

@@ -51,9 +51,8 @@ export interface Figures {
   weight: Weight;
   /** Hard rain on the open surface, m³/s; 0 under cover. */
   rainIn: number;
-  /** How high that rain, and a hose, make water climb above the overflow's lip, metres; null without one. */
+  /** How high that rain makes water climb above the overflow's lip, metres; null without one. */
   stormClimb: number | null;
-  hoseClimb: number | null;
   tilt: Tilt;
   /** Water that caught air keeps out of the full reservoir, m³. */
   caughtAir: number;
@@ -69,7 +68,7 @@ const PLATFORM_PLAY = 0.002;
 /** Works out all figures of a planter. */
 export function figuresOf(planter: Planter): Figures {
   const { design, vessel, storage, heights } = planter;
-  const { place, overflow } = design;
+  const { place } = design;
   const soilVolume = settledSoil(planter);
   const surface = surfaceArea(planter);
   const mild = demandOn(design, place.etMild, surface);
@@ -86,7 +85,6 @@ export function figuresOf(planter: Planter): Figures {
     ? Math.max(surface, vessel.areaAt(heights.waterRim))
     : vessel.areaAt(heights.rim);
   const rain = place.rain === 'open' ? place.storm * catches : 0;
-  const outlet = overflow ? outletOf(overflow, vessel.perimeterAt(heights.waterRim)) : null;
   const plate = vessel.outlineAt(Math.min(design.reservoir.top, vessel.depth));
   const gross = standing + supply;
   return {
@@ -111,13 +109,18 @@ export function figuresOf(planter: Planter): Figures {
     lastsHot: autonomyAt(planter, hot.total, buffer),
     weight: weigh(planter, soilVolume, standing),
     rainIn: rain,
-    stormClimb: outlet ? climb(outlet, rain) : null,
-    hoseClimb: outlet ? climb(outlet, place.hose) : null,
+    stormClimb: climbUnder(planter, rain),
     tilt: tiltOf(planter),
     caughtAir: storage.caughtAir(heights.brim),
     platform: { length: 2 * plate.a - PLATFORM_PLAY, width: 2 * plate.b - PLATFORM_PLAY },
     span: widestSpan(planter),
   };
+}
+
+/** How high an inflow (m³/s) makes water climb above the overflow's lip, metres; null without one. */
+export function climbUnder({ design, vessel, heights }: Planter, inflow: number): number | null {
+  const { overflow } = design;
+  return overflow ? climb(outletOf(overflow, vessel.perimeterAt(heights.waterRim)), inflow) : null;
 }
 
 /** Mix in place after settling: in the beds, in cups and columns, and where it fills the base. m³. */

@@ -97,6 +97,10 @@ export function needsOf({ design, layout, vessel }: Planter, figures: Figures): 
       say`${PIPES[fillTube.pipe].name}, ${q(fillTube.length + fillTube.run, 'length')}`,
     );
   }
+  const lies = layout.parts.some((part) => part.runs.length > 0);
+  if (fillTube && (fillTube.run > 0 || lies)) {
+    add('elbow', 'Elbow at its foot', say`1, for ${PIPES[fillTube.pipe].name}`);
+  }
   design.pipes.forEach((pipe, i) =>
     add(
       `pipe-${i}`,

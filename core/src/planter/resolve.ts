@@ -32,15 +32,37 @@ export interface Heights {
   readonly brim: number;
 }
 
+type Built = Pick<Planter, 'layout' | 'storage' | 'wicks'>;
+
+/** What was built lately, by the parts of the document that it was built from. */
+const lately: { parts: readonly unknown[]; built: Built }[] = [];
+const LATELY = 6;
+
+/**
+ * Floor, litres and wicks. A patch leaves the parts of a document that it does not touch as they were,
+ * so while an overflow is dragged or a remedy is tried these are found and not worked out again.
+ */
+function builtFrom(design: PlanterDesign): Built {
+  const { vessel, bed, reservoir, wicks, fillTube, pipes, soil } = design;
+  const parts = [vessel, bed, reservoir, wicks, fillTube, pipes, soil];
+  const known = lately.find((one) => one.parts.every((part, i) => part === parts[i]));
+  if (known) return known.built;
+  const layout = layOut(design);
+  const storage = storageOf(design, layout);
+  const built = { layout, storage, wicks: resolveWicks(design, layout, storage) };
+  lately.unshift({ parts, built });
+  lately.length = Math.min(lately.length, LATELY);
+  return built;
+}
+
 /**
  * Works out a design's geometry.
  *
  * @param design one without contradictions (see `contradictions`)
  */
 export function resolve(design: PlanterDesign): Planter {
-  const layout = layOut(design);
+  const { layout, storage, wicks } = builtFrom(design);
   const { vessel, bed } = layout;
-  const storage = storageOf(design, layout);
   const ceiling = airCeiling(design);
   const invert = invertOf(design);
   const rim = bed.floor + bed.inside.depth;
@@ -51,7 +73,7 @@ export function resolve(design: PlanterDesign): Planter {
     bed,
     layout,
     storage,
-    wicks: resolveWicks(design, layout, storage),
+    wicks,
     heights: {
       ceiling,
       base: soilBaseHeight(design),

@@ -53,6 +53,24 @@ export const crack: Rule = ({ design: { vessel }, figures }) =>
       ]
     : [];
 
+/** A plastic wall under this cracks when a full vessel of this weight is moved. Metres, kilograms. */
+const THIN_WALL = 0.0009;
+const THIN_BEARS = 12;
+
+export const thinWall: Rule = ({ design: { vessel }, figures: { weight } }) =>
+  ['pe', 'pp', 'pet', 'other', 'unknown'].includes(vessel.material) &&
+  vessel.wall < THIN_WALL &&
+  weight.full > THIN_BEARS
+    ? [
+        {
+          id: 'thin-wall',
+          severity: 'watch',
+          room: 'vessel',
+          text: say`A wall of ${q(vessel.wall, 'length')} is thin for ${q(weight.full, 'mass')}: it cracks when it is moved or knocked. Stand it inside something, and do not move it full.`,
+        },
+      ]
+    : [];
+
 /** A soft wall as long as this and with this much water behind it bulges, metres. */
 const SOFT_LENGTH = 0.45;
 const SOFT_HEAD = 0.1;

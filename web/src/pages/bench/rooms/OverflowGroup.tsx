@@ -1,5 +1,6 @@
 import { Button } from '@chakra-ui/react';
 import {
+  climbUnder,
   depthOf,
   FIELDS,
   FITTINGS,
@@ -63,6 +64,7 @@ export function OverflowGroup() {
   const { write, tell } = useWords();
   const [refusal, setRefusal] = useState('');
   const { overflow } = design;
+  const hose = climbUnder(planter, design.place.hose);
   const add = () => change([{ path: ['overflow'], value: usualOverflow(planter.heights.ceiling) }]);
   /** How high water rises above the lip, or that it runs over. */
   const climbs = (what: string, height: number): string => {
@@ -97,9 +99,9 @@ export function OverflowGroup() {
       {overflow.kind === 'rim' && (
         <Says>It runs over at {write(planter.heights.waterRim, 'length')}, all round.</Says>
       )}
-      {assessment.figures.hoseClimb !== null && (
+      {hose !== null && (
         <Says>
-          {climbs(`A hose of ${write(design.place.hose, 'flow')}`, assessment.figures.hoseClimb)}{' '}
+          {climbs(`A hose of ${write(design.place.hose, 'flow')}`, hose)}{' '}
           {assessment.figures.rainIn > 0 && climbs('Hard rain', assessment.figures.stormClimb ?? 0)}
         </Says>
       )}

@@ -129,7 +129,7 @@ function UsualSize() {
       value={own?.id ?? usual ?? 'own'}
       groups={groups}
       onChoose={choose}
-      help={refusal}
+      help={refusal || 'Typical sizes. Measure yours.'}
     />
   );
 }

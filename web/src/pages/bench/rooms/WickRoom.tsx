@@ -5,6 +5,7 @@ import {
   MAX_WICKS,
   USUAL_CLOTH,
   FILLS,
+  totalDelivery,
   USUAL_COLUMN,
   USUAL_CUP,
   type ClothWickDesign,
@@ -71,7 +72,40 @@ export function WickRoom() {
             : 'It does not keep up.'}
         </Says>
       )}
+      {planter.wicks.length > 0 && <ByLevel />}
     </>
+  );
+}
+
+/** What the wicks bring up as the water goes down. */
+function ByLevel() {
+  const { planter, assessment } = useBench();
+  const { write } = useWords();
+  const asked = assessment.figures.hot.total;
+  return (
+    <Group title="As the water goes down">
+      <Box as="table" w="full" fontSize="sm" style={{ borderCollapse: 'collapse' }}>
+        <tbody>
+          {[1, 0.75, 0.5, 0.25, 0.1].map((share) => {
+            const level = planter.heights.brim * share;
+            const brings = totalDelivery(planter.wicks, level);
+            return (
+              <Box as="tr" key={share} borderBottom="1px solid" borderColor="rule">
+                <Box as="th" textAlign="left" fontWeight="normal" py="1" {...{ scope: 'row' }}>
+                  at {write(level, 'length')}
+                </Box>
+                <Box as="td" textAlign="right" fontWeight="medium">
+                  {write(brings, 'daily')}
+                </Box>
+                <Box as="td" textAlign="right" color={brings >= asked ? 'faint' : 'harm'} ps="2">
+                  {brings >= asked ? 'enough' : 'too little'}
+                </Box>
+              </Box>
+            );
+          })}
+        </tbody>
+      </Box>
+    </Group>
   );
 }
 
