@@ -16,17 +16,36 @@ interface Picture {
   size: { width: number; height: number };
   dark?: boolean;
   us?: boolean;
+  /** A control to press first, by role and name. */
+  press?: ['button' | 'radio', string];
+  /** Words to bring into view. */
+  see?: string;
 }
 
 const PICTURES: Picture[] = [
   { file: 'garden', at: '/', size: DESK },
   { file: 'garden-phone', at: '/', size: PHONE },
   { file: 'start', at: '/new', size: DESK },
+  { file: 'start-phone', at: '/new', size: PHONE },
   { file: 'bench', at: { planter: 'Tomato on the roof', room: 'wick' }, size: DESK },
+  { file: 'bench-trough', at: { planter: 'Peppers in the trough', room: 'water' }, size: DESK },
   {
-    file: 'bench-bottles',
-    at: { planter: 'Lettuces in the round tub', room: 'water' },
+    file: 'bench-plants',
+    at: { planter: 'Cabbages in the half tank', room: 'soil' },
     size: DESK,
+    press: ['radio', 'Plants'],
+  },
+  {
+    file: 'bench-trade',
+    at: { planter: 'Peppers on the kitchen step', room: 'water' },
+    size: DESK,
+    see: 'How long must it last',
+  },
+  {
+    file: 'bench-schools',
+    at: { planter: 'Strawberries in the glazed pot', room: 'water' },
+    size: DESK,
+    press: ['button', 'Hollow or full of stone?'],
   },
   {
     file: 'bench-dark-us',
@@ -40,6 +59,16 @@ const PICTURES: Picture[] = [
     at: { planter: 'Chard along the north wall', room: 'water' },
     size: PHONE,
   },
+  { file: 'compare', at: '/compare', size: DESK },
+  { file: 'compare-phone', at: '/compare', size: PHONE },
+  { file: 'vessels', at: '/vessels', size: DESK },
+  {
+    file: 'vessels-measure',
+    at: '/vessels',
+    size: DESK,
+    press: ['button', 'Change The olive pail'],
+  },
+  { file: 'vessels-phone', at: '/vessels', size: PHONE },
 ];
 
 const { folder, remove } = scratchFolder();
@@ -48,7 +77,7 @@ try {
   const planters = await plantersAt(served.base);
   const browser = await chromium.launch(CHROMIUM);
   const only = process.argv.slice(2);
-  for (const { file, at, size, dark, us } of PICTURES) {
+  for (const { file, at, size, dark, us, press, see } of PICTURES) {
     if (only.length > 0 && !only.includes(file)) continue;
     const context = await browser.newContext({
       viewport: size,
@@ -66,7 +95,15 @@ try {
     await page.getByRole('heading', { level: 1 }).waitFor({ timeout: 60_000 });
     await page.getByText('Fetching').waitFor({ state: 'detached', timeout: 60_000 });
     await page.waitForLoadState('networkidle');
-    await page.waitForTimeout(400);
+    if (press) await page.getByRole(press[0], { name: press[1] }).click();
+    const words = see ?? (press?.[0] === 'button' ? press[1] : null);
+    if (words && !file.includes('measure')) {
+      await page
+        .getByText(words)
+        .first()
+        .evaluate((found) => found.scrollIntoView());
+    }
+    await page.waitForTimeout(600);
     await page.screenshot({ path: join(root, 'docs/screenshots', `${file}.png`) });
     await context.close();
   }

@@ -13,7 +13,8 @@ export interface Need {
 }
 
 /** What a planter takes, in the order of the work. */
-export function needsOf({ design, layout, vessel }: Planter, figures: Figures): Need[] {
+export function needsOf(planter: Planter, figures: Figures): Need[] {
+  const { design, layout, vessel, bed: ground } = planter;
   const list: Need[] = [];
   const add = (id: string, what: string, amount: Message) => list.push({ id, what, amount });
   const { reservoir, overflow, fillTube, bed, soil } = design;
@@ -111,7 +112,8 @@ export function needsOf({ design, layout, vessel }: Planter, figures: Figures): 
   if (reservoir.supply)
     add('supply', 'Supply barrel', say`${q(reservoir.supply.volume, 'volume')}`);
   if (design.separator !== 'none') {
-    const area = vessel.areaAt(reservoir.top);
+    const area =
+      bed === null ? vessel.areaAt(reservoir.top) : ground.places.length * ground.inside.areaAt(0);
     add(
       'separator',
       SEPARATORS[design.separator].name,

@@ -206,17 +206,49 @@ export function pack(
   count: number,
   free: Free = EMPTY,
 ): Rectangle[] {
-  const ways = [grid(floor, length / 2, width / 2, free), grid(floor, width / 2, length / 2, free)];
-  const best = ways.reduce((one, other) => (other.length > one.length ? other : one));
-  // The ones nearest to the middle are kept when fewer are wanted.
-  return [...best]
+  const sizes = [
+    [length / 2, width / 2],
+    [width / 2, length / 2],
+  ] as const;
+  const full = sizes.map(([a, b]) =>
+    grid(floor, a, b, roomFor(floor.a, a), roomFor(floor.b, b), free),
+  );
+  const most = full.reduce((one, other) => (other.length > one.length ? other : one));
+  if (most.length <= count) return most;
+  // Fewer than fit stand in the tidiest block that holds them.
+  const neat = sizes
+    .flatMap(([a, b]) =>
+      blocks(count, roomFor(floor.a, a), roomFor(floor.b, b)).map(([columns, rows]) =>
+        grid(floor, a, b, columns, rows, free).slice(0, count),
+      ),
+    )
+    .find((block) => block.length === count);
+  if (neat) return neat;
+  return [...most]
     .sort((one, other) => Math.hypot(one.x, one.y) - Math.hypot(other.x, other.y))
     .slice(0, count);
 }
 
-function grid(floor: Outline, a: number, b: number, free: Free): Rectangle[] {
-  const columns = Math.floor(floor.a / a + 1e-9);
-  const rows = Math.floor(floor.b / b + 1e-9);
+const roomFor = (half: number, one: number): number => Math.floor(half / one + 1e-9);
+
+/** Columns and rows of the blocks that hold `count`, those with the fewest empty places first. */
+function blocks(count: number, columns: number, rows: number): [number, number][] {
+  return Array.from({ length: Math.min(columns, count) }, (_, i): [number, number] => [
+    i + 1,
+    Math.ceil(count / (i + 1)),
+  ])
+    .filter(([, tall]) => tall <= rows)
+    .sort(([a, b], [c, d]) => a * b - c * d || Math.abs(a - b) - Math.abs(c - d));
+}
+
+function grid(
+  floor: Outline,
+  a: number,
+  b: number,
+  columns: number,
+  rows: number,
+  free: Free,
+): Rectangle[] {
   const placed: Rectangle[] = [];
   for (let row = 0; row < rows; row += 1) {
     for (let column = 0; column < columns; column += 1) {

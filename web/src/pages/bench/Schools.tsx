@@ -112,7 +112,11 @@ function Numbers({ outcome }: { outcome: Outcome | null }) {
       {outcome.stranded > 1e-4 ? ` (${write(outcome.stranded, 'volume')} stay below)` : ''},{' '}
       <b>{write(cautiousDays(outcome.days), 'days')}</b> when hot,{' '}
       {write(outcome.growingDepth, 'span')} for roots, {write(outcome.weight, 'mass')} full.
-      {outcome.worst && <SeverityMark severity={outcome.worst} />}
+      {outcome.worst && (
+        <Box>
+          <SeverityMark severity={outcome.worst} />
+        </Box>
+      )}
     </Box>
   );
 }

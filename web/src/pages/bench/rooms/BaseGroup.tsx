@@ -171,7 +171,7 @@ function Fills({ onChange }: { onChange(patch: Patch): void }) {
               value={layer.medium}
               choices={FILLS}
               path={['reservoir', 'fill', i, 'medium']}
-              help={`${write(planter.storage.fills[i] ?? 0, 'volume')}${stone ? ', typical:' : ''} lifts water ${write(medium.reach, 'length')}${stone ? `, ${write(stone.thetaS, 'share')} of it water` : ''}.`}
+              help={`${write(planter.storage.fills[i] ?? 0, 'volume')} of it. Typical: lifts water ${write(medium.reach, 'length')}${stone ? `, ${write(stone.thetaS, 'share')} of its space holds water` : ''}.`}
             />
             <Pair>
               <Measure

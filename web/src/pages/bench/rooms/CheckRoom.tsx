@@ -132,11 +132,12 @@ function WaterTest() {
       </Text>
     );
   }
+  // A float valve may keep the water lower; the test goes to the lip.
   return (
     <Text fontSize="sm">
-      Pour <b>{write(assessment.figures.standing, 'volume')}</b>. It must stand at{' '}
-      <b>{write(brim, 'length')}</b> in every corner, run out of the overflow with the next cup, and
-      nowhere else.
+      Pour <b>{write(planter.storage.volumeBelow(invert), 'volume')}</b>. It must stand at{' '}
+      <b>{write(invert, 'length')}</b> in every corner, run out of the overflow with the next cup,
+      and nowhere else.
     </Text>
   );
 }
