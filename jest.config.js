@@ -1,14 +1,14 @@
 import { join } from 'node:path';
 
 export default {
+  // Nothing is measured by these: a slow disk must not fail a test that waits for it.
+  testTimeout: 120_000,
   projects: ['core', 'contract', 'server', 'web'].map((name) => ({
     displayName: name,
     rootDir: `<rootDir>/${name}`,
     testMatch: ['<rootDir>/src/**/*.test.{ts,tsx}'],
     testEnvironment: 'node',
     setupFiles: [join(import.meta.dirname, 'jest.setup.cjs')],
-    // Nothing is measured by these: a slow disk must not fail a test that waits for it.
-    testTimeout: 120_000,
     transform: {
       '\\.[tj]sx?$': [
         '@swc/jest',

@@ -10,6 +10,8 @@ import {
   type Room,
   type Rule,
 } from './finding';
+import * as baseRules from './rules/base';
+import * as overflowRules from './rules/overflow';
 import * as soilRules from './rules/soil';
 import * as tubeRules from './rules/tube';
 import * as vesselRules from './rules/vessel';
@@ -23,9 +25,15 @@ export interface Assessment {
   findings: Finding[];
 }
 
-const RULES: readonly Rule[] = [vesselRules, waterRules, wickRules, tubeRules, soilRules].flatMap(
-  (room): Rule[] => Object.values(room),
-);
+const RULES: readonly Rule[] = [
+  vesselRules,
+  overflowRules,
+  waterRules,
+  baseRules,
+  wickRules,
+  tubeRules,
+  soilRules,
+].flatMap((room): Rule[] => Object.values(room));
 
 const ROOMS: readonly Room[] = ['vessel', 'water', 'wick', 'tube', 'soil'];
 

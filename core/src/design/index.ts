@@ -7,7 +7,6 @@ export {
   MAX_WICKS,
   planterDesignSchema,
   planterJsonSchema,
-  vesselDesignSchema,
   type BedDesign,
   type ClothWickDesign,
   type ColumnWickDesign,
@@ -27,6 +26,7 @@ export {
   type VesselKind,
   type WickDesign,
 } from './schema';
+export { vesselDesignSchema } from './vesselSchema';
 export { migrate, STEPS, type AnyDocument, type MigrationStep } from './migrations';
 export { applyPatch, type Change, type Patch } from './patch';
 export { baseOf, BASES, changeBase, standsOnFloor, type BaseId } from './builds';

@@ -3,16 +3,12 @@ import {
   AGGREGATE_IDS,
   CAP_IDS,
   CLOTH_IDS,
-  COLOUR_IDS,
   CRATE_IDS,
   CROP_IDS,
   FEED_IDS,
   FILL_IDS,
   FITTING_IDS,
   FOOT_IDS,
-  FORMER_CONTENT_IDS,
-  LINER_IDS,
-  MATERIAL_IDS,
   MEDIUM_IDS,
   MULCH_IDS,
   PIPE_IDS,
@@ -26,7 +22,9 @@ import {
   VENT_IDS,
   WIND_IDS,
 } from '../catalog';
-import { FIELDS, type FieldSpec } from './fields';
+import { FIELDS } from './fields';
+import { number } from './number';
+import { bedSchema, vesselDesignSchema } from './vesselSchema';
 
 /**
  * The PlanterDesign document: everything that a person decides about one planter, in SI units.
@@ -37,150 +35,7 @@ import { FIELDS, type FieldSpec } from './fields';
 /** Raised whenever the document changes shape; `migrations.ts` has a step for each. */
 export const DESIGN_VERSION = 2;
 
-const UNIT_OF: Partial<Record<FieldSpec['kind'], string>> = {
-  length: 'm',
-  span: 'm',
-  volume: 'm³',
-  mass: 'kg',
-  flow: 'm³/s',
-  evaporation: 'm/s of water depth',
-  rainfall: 'm/s of water depth',
-  pressure: 'Pa',
-  dose: 'kg/m³',
-  slope: 'm/m',
-  share: '0 to 1',
-  days: 'days',
-};
-
-function number(field: FieldSpec) {
-  const unit = UNIT_OF[field.kind];
-  const description = unit ? `${field.label} (${unit})` : field.label;
-  const base = field.kind === 'count' ? z.int() : z.number();
-  return base.min(field.min).max(field.max).describe(description);
-}
-
 const vents = z.enum(VENT_IDS);
-const V = FIELDS.vessel;
-
-/** What inspecting any vessel tells. */
-const inspected = {
-  wall: number(V.wall),
-  formerContents: z.enum(FORMER_CONTENT_IDS),
-  material: z.enum(MATERIAL_IDS),
-  colour: z.enum(COLOUR_IDS),
-  rigid: z.boolean().describe('Keeps its shape when full of water'),
-  cracked: z.boolean().describe('A crack that is not mended yet'),
-  drainHole: z.boolean().describe('An old hole in the floor that is not patched yet'),
-};
-
-const plan = z.enum(['round', 'box']).describe('Outline seen from above');
-
-const vessel = z.discriminatedUnion('kind', [
-  z.strictObject({
-    kind: z.literal('round'),
-    topDiameter: number(V.topDiameter),
-    bottomDiameter: number(V.bottomDiameter),
-    depth: number(V.depth),
-    ...inspected,
-  }),
-  z.strictObject({
-    kind: z.literal('box'),
-    topLength: number(V.topLength),
-    topWidth: number(V.topWidth),
-    bottomLength: number(V.bottomLength),
-    bottomWidth: number(V.bottomWidth),
-    corner: number(V.corner),
-    depth: number(V.depth),
-    ...inspected,
-  }),
-  z.strictObject({
-    kind: z.literal('stadium'),
-    topLength: number(V.topLength),
-    topWidth: number(V.topWidth),
-    bottomLength: number(V.bottomLength),
-    bottomWidth: number(V.bottomWidth),
-    depth: number(V.depth),
-    ...inspected,
-  }),
-  z.strictObject({
-    kind: z.literal('lying'),
-    diameter: number(V.diameter),
-    length: number(V.length),
-    depth: number(V.depth),
-    ...inspected,
-  }),
-  z.strictObject({
-    kind: z.literal('frame'),
-    length: number(V.length),
-    width: number(V.width),
-    depth: number(V.depth),
-    liner: z.enum(LINER_IDS),
-    legs: number(V.legs),
-    fall: number(V.fall),
-    ...inspected,
-  }),
-  z.strictObject({
-    kind: z.literal('stations'),
-    plan,
-    stations: z
-      .array(
-        z.strictObject({
-          height: number(V.stationHeight),
-          length: number(V.stationLength),
-          width: number(V.stationWidth),
-        }),
-      )
-      .min(2)
-      .max(12)
-      .describe('Inside sizes from the floor (height 0) to the rim'),
-    ...inspected,
-  }),
-  z.strictObject({
-    kind: z.literal('poured'),
-    plan,
-    ratio: number(V.ratio),
-    depth: number(V.depth),
-    readings: z
-      .array(z.strictObject({ volume: number(V.poured), height: number(V.pouredHeight) }))
-      .min(2)
-      .max(20)
-      .describe('Water poured in so far, and how high it stood'),
-    ...inspected,
-  }),
-]);
-
-const B = FIELDS.bed;
-const bed = z.discriminatedUnion('kind', [
-  z.strictObject({ kind: z.literal('nested') }).describe('An equal vessel set into this one'),
-  z
-    .strictObject({
-      kind: z.literal('neck'),
-      neckDiameter: number(B.neckDiameter),
-      shoulder: number(B.shoulder),
-      depth: number(B.depth),
-    })
-    .describe('The bottle’s own upper part, turned over'),
-  z
-    .strictObject({
-      kind: z.literal('row'),
-      count: number(B.count),
-      topDiameter: number(B.topDiameter),
-      bottomDiameter: number(B.bottomDiameter),
-      depth: number(B.depth),
-      wall: number(B.wall),
-    })
-    .describe('Pails side by side on top of the channel'),
-  z
-    .strictObject({
-      kind: z.literal('bag'),
-      count: number(B.count),
-      topDiameter: number(B.topDiameter),
-      bottomDiameter: number(B.bottomDiameter),
-      depth: number(B.depth),
-      wall: number(B.wall),
-    })
-    .describe('Bags or pots standing in the tray'),
-]);
 
 const S = FIELDS.support;
 const part = z.discriminatedUnion('kind', [
@@ -335,8 +190,8 @@ export const planterDesignSchema = z
     name: z.string().trim().min(1).max(120),
     variant: z.string().trim().max(60).describe('What sets it apart from others of its name'),
     notes: z.string().max(4000),
-    vessel,
-    bed: bed.nullable().describe('What holds the soil, where it is not the vessel itself'),
+    vessel: vesselDesignSchema,
+    bed: bedSchema.nullable().describe('What holds the soil, where it is not the vessel itself'),
     reservoir,
     overflow: overflow.nullable(),
     wicks: z.array(z.discriminatedUnion('kind', [clothWick, cupWick, columnWick])).max(MAX_WICKS),
@@ -397,7 +252,6 @@ export const planterDesignSchema = z
   });
 
 export type PlanterDesign = z.infer<typeof planterDesignSchema>;
-export const vesselDesignSchema = vessel;
 export type VesselDesign = PlanterDesign['vessel'];
 export type VesselKind = VesselDesign['kind'];
 export type BedDesign = NonNullable<PlanterDesign['bed']>;

@@ -1,31 +1,23 @@
-import { PIPES, STANDING } from '../catalog';
+import { PIPES } from '../catalog';
 import {
-  airCeiling,
   boreOf,
   depthOf,
   leastWidth,
   lipBelowMark,
   soilBaseHeight,
   type PlanterDesign,
-  type VesselDesign,
 } from '../design';
-import { q, say, type Message } from '../quantity';
-import { clearBetween, shapeOf, type Vessel } from '../vessel';
-
-/** Something in a design that cannot exist, where it stands, and what to do. */
-export interface Contradiction {
-  path: readonly (string | number)[];
-  message: Message;
-}
+import { q, say } from '../quantity';
+import { shapeOf, type Vessel } from '../vessel';
+import { baseName } from './baseName';
+import { found, type Contradiction } from './contradiction';
+import { partSizes } from './partContradictions';
+import { bedMeasures, vesselContradictions } from './vesselContradictions';
 
 /** Share of the floor that one cloth wick’s legs may fill. */
 const MOST_CLOTH = 0.1;
 /** Least depth of soil that still makes a planter rather than a bucket of water, metres. */
 export const LEAST_SOIL = 0.02;
-/** A nested vessel may stand this far above the rim of the lower one, metres. */
-const MOST_LIFT = 0.1;
-
-const found = (path: Contradiction['path'], message: Message): Contradiction => ({ path, message });
 
 /**
  * Measures that contradict each other, as against unwise ones, which are findings. A design with
@@ -48,166 +40,6 @@ export function contradictions(design: PlanterDesign): Contradiction[] {
     ...tubeSize(design),
     ...stripTests(design),
   ];
-}
-
-/** What in a vessel's own measures cannot be; paths begin with `vessel`. */
-export function vesselContradictions(vessel: VesselDesign): Contradiction[] {
-  const list: Contradiction[] = [];
-  if (vessel.kind === 'box') {
-    const half =
-      Math.min(vessel.topWidth, vessel.bottomWidth, vessel.topLength, vessel.bottomLength) / 2;
-    if (vessel.corner > half + 1e-9) {
-      list.push(
-        found(
-          ['vessel', 'corner'],
-          say`A corner radius of ${q(vessel.corner, 'length')} is more than half of the width. Give ${q(half, 'length')} or less.`,
-        ),
-      );
-    }
-  }
-  if (vessel.kind === 'lying' && vessel.depth > vessel.diameter * 0.95 + 1e-9) {
-    list.push(
-      found(
-        ['vessel', 'depth'],
-        say`Cut at ${q(vessel.depth, 'length')} a round of ${q(vessel.diameter, 'length')} has no opening to plant in. Cut it at ${q(vessel.diameter * 0.95, 'length')} or lower.`,
-      ),
-    );
-  }
-  if (vessel.kind === 'stations') {
-    vessel.stations.forEach(({ height }, i) => {
-      const before = vessel.stations[i - 1]?.height;
-      if (i === 0 && height !== 0) {
-        list.push(
-          found(
-            ['vessel', 'stations', 0, 'height'],
-            say`The first size is taken at the floor. Give a height of 0 there.`,
-          ),
-        );
-      } else if (before !== undefined && height < before + 1e-3) {
-        list.push(
-          found(
-            ['vessel', 'stations', i, 'height'],
-            say`Sizes go up from the floor: this one must stand higher than ${q(before, 'length')}.`,
-          ),
-        );
-      }
-    });
-  }
-  if (vessel.kind === 'poured') {
-    vessel.readings.forEach((reading, i) => {
-      const before = vessel.readings[i - 1] ?? { volume: 0, height: 0 };
-      if (reading.volume <= before.volume || reading.height < before.height + 1e-3) {
-        list.push(
-          found(
-            ['vessel', 'readings', i, reading.volume <= before.volume ? 'volume' : 'height'],
-            say`Water only rises as more is poured in: after ${q(before.volume, 'volume')} at ${q(before.height, 'length')} both must be more.`,
-          ),
-        );
-      }
-    });
-    const last = vessel.readings[vessel.readings.length - 1];
-    if (last && last.height > vessel.depth + 1e-9) {
-      list.push(
-        found(
-          ['vessel', 'depth'],
-          say`Water stood at ${q(last.height, 'length')}, so the vessel is at least that deep. Measure floor to rim again.`,
-        ),
-      );
-    }
-  }
-  if (depthOf(vessel) < 0.03) {
-    list.push(
-      found(
-        vessel.kind === 'stations'
-          ? ['vessel', 'stations', vessel.stations.length - 1, 'height']
-          : ['vessel', 'depth'],
-        say`A vessel needs at least ${q(0.03, 'length')} of depth.`,
-      ),
-    );
-  }
-  return list;
-}
-
-function bedMeasures({ bed, vessel, reservoir }: PlanterDesign, shape: Vessel): Contradiction[] {
-  if (!bed) return [];
-  const list: Contradiction[] = [];
-  const rim = shape.outlineAt(shape.depth);
-  const narrow = 2 * Math.min(rim.a, rim.b);
-  if (bed.kind === 'neck') {
-    if (vessel.kind !== 'round') {
-      list.push(found(['bed'], say`Only a round bottle can be turned over into its own base.`));
-    } else if (bed.neckDiameter > narrow * 0.9) {
-      list.push(
-        found(
-          ['bed', 'neckDiameter'],
-          say`A neck of ${q(bed.neckDiameter, 'length')} is no neck on a bottle ${q(narrow, 'length')} across. Measure the opening under the cap.`,
-        ),
-      );
-    }
-    if (bed.shoulder > bed.depth * 0.9) {
-      list.push(
-        found(
-          ['bed', 'shoulder'],
-          say`The shoulder takes all of the ${q(bed.depth, 'length')} that the upper part has. Give ${q(bed.depth * 0.9, 'length')} or less.`,
-        ),
-      );
-    }
-  }
-  if (bed.kind === 'bag') {
-    const floor = shape.outlineAt(0);
-    const room = 2 * Math.min(floor.a, floor.b);
-    const across = Math.max(bed.topDiameter, bed.bottomDiameter) + 2 * bed.wall;
-    if (across > room + 1e-9) {
-      list.push(
-        found(
-          ['bed', bed.topDiameter >= bed.bottomDiameter ? 'topDiameter' : 'bottomDiameter'],
-          say`A bag ${q(across, 'length')} across does not stand in a tray that is ${q(room, 'length')} wide. Use one of ${q(room, 'length')} or less.`,
-        ),
-      );
-    }
-  }
-  if (bed.kind === 'row') {
-    const across = Math.max(bed.topDiameter, bed.bottomDiameter) + 2 * bed.wall;
-    const room = (2 * rim.a) / bed.count;
-    if (across > room + 1e-9) {
-      list.push(
-        found(
-          ['bed', 'count'],
-          say`${q(bed.count, 'count')} pails of ${q(across, 'length')} do not stand side by side on ${q(2 * rim.a, 'length')}. There is room for ${q(Math.floor((2 * rim.a) / across + 1e-9), 'count')}.`,
-        ),
-      );
-    }
-  }
-  const most =
-    bed.kind === 'row'
-      ? shape.depth
-      : bed.kind === 'nested'
-        ? shape.depth + MOST_LIFT
-        : shape.depth;
-  if (bed.kind !== 'bag' && reservoir.top > most + 1e-9) {
-    list.push(
-      found(
-        ['reservoir', 'top'],
-        say`At ${q(reservoir.top, 'length')} it would stand above the ${q(shape.depth, 'length')} deep vessel that holds its water. Lower it to ${q(most, 'length')}.`,
-      ),
-    );
-  }
-  return list;
-}
-
-/** How the top of the base is spoken of. */
-export function baseName({ reservoir, bed }: PlanterDesign): string {
-  if (bed?.kind === 'nested') return 'the upper vessel’s floor';
-  if (bed?.kind === 'neck') return 'the cap';
-  if (bed?.kind === 'row') return 'the pails’ floor';
-  if (bed?.kind === 'bag') return 'the tray’s rim';
-  if (reservoir.cover === 'platform') return 'the platform';
-  const part = reservoir.parts[0];
-  if (reservoir.fill.some((layer) => layer.medium !== 'mix')) return 'the top of the base';
-  if (part?.kind === 'standing') return `the ${STANDING[part.what].one}s’ tops`;
-  if (part?.kind === 'crates') return 'the crates’ tops';
-  if (part?.kind === 'arch') return 'the top of the panel';
-  return 'the top of the base';
 }
 
 const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
@@ -303,100 +135,6 @@ function fills({ reservoir }: PlanterDesign): Contradiction[] {
           ),
         ]
       : [];
-  });
-}
-
-function partSizes(design: PlanterDesign, shape: Vessel): Contradiction[] {
-  const { reservoir } = design;
-  const top = Math.min(airCeiling(design), reservoir.top, shape.depth);
-  const floor = clearBetween(shape, 0, top);
-  const narrowest = 2 * Math.min(floor.a, floor.b);
-  const widest = 2 * Math.max(floor.a, floor.b);
-  return reservoir.parts.flatMap((part, i): Contradiction[] => {
-    const at = (key: string) => ['reservoir', 'parts', i, key];
-    const list: Contradiction[] = [];
-    const flatOnly = part.kind !== 'lying' && part.kind !== 'sticks';
-    if (flatOnly && !shape.flat) {
-      return [
-        found(
-          at('kind'),
-          say`The floor is curved, and what stands needs a flat one. Lay pipes or stone in it instead.`,
-        ),
-      ];
-    }
-    if (part.kind === 'ring' || part.kind === 'standing') {
-      const name =
-        part.kind === 'ring' ? (part.cutEnd ? 'cut end' : 'ring') : STANDING[part.what].one;
-      if (part.diameter > narrowest + 1e-9) {
-        list.push(
-          found(
-            at('diameter'),
-            say`A ${name} ${q(part.diameter, 'length')} across cannot stand in a vessel that is ${q(narrowest, 'length')} across there. Use one of ${q(narrowest, 'length')} or less.`,
-          ),
-        );
-      }
-    }
-    if ('wall' in part && 'diameter' in part && part.wall * 2 >= part.diameter) {
-      list.push(
-        found(
-          at('wall'),
-          say`Walls of ${q(part.wall, 'length')} fill all of something ${q(part.diameter, 'length')} across. Give a thinner wall.`,
-        ),
-      );
-    }
-    if (part.kind === 'lying') {
-      if (part.diameter > top + 1e-9) {
-        list.push(
-          found(
-            at('diameter'),
-            say`A pipe ${q(part.diameter, 'length')} across stands out of a base that is ${q(top, 'length')} high. Use one of ${q(top, 'length')} or less, or raise the base.`,
-          ),
-        );
-      } else if (part.diameter > leastWidth(design.vessel) * 0.95) {
-        list.push(
-          found(
-            at('diameter'),
-            say`A pipe ${q(part.diameter, 'length')} across does not lie in a vessel ${q(leastWidth(design.vessel), 'length')} wide. Use a thinner one.`,
-          ),
-        );
-      }
-    }
-    if (part.kind === 'crates') {
-      const [long, short] = [Math.max(part.length, part.width), Math.min(part.length, part.width)];
-      if (long > widest + 1e-9 || short > narrowest + 1e-9) {
-        list.push(
-          found(
-            at(
-              long > widest
-                ? part.length >= part.width
-                  ? 'length'
-                  : 'width'
-                : part.length < part.width
-                  ? 'length'
-                  : 'width',
-            ),
-            say`One of ${q(part.length, 'length')} by ${q(part.width, 'length')} does not go into ${q(widest, 'length')} by ${q(narrowest, 'length')}. Give a smaller one, or one cut down.`,
-          ),
-        );
-      }
-    }
-    if (part.kind === 'arch' && part.width > narrowest + 1e-9) {
-      list.push(
-        found(
-          at('width'),
-          say`A panel ${q(part.width, 'length')} wide does not lie in a vessel ${q(narrowest, 'length')} across there. Cut it to ${q(narrowest, 'length')} or less.`,
-        ),
-      );
-    }
-    if (part.kind === 'sticks' && part.spacing < part.diameter - 1e-9) {
-      list.push(
-        found(
-          at('spacing'),
-          say`Sticks of ${q(part.diameter, 'length')} lie at least that far apart. Give their spacing from middle to middle.`,
-        ),
-      );
-    }
-    return list;
   });
 }
 

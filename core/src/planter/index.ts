@@ -1,10 +1,7 @@
-export {
-  baseName,
-  contradictions,
-  LEAST_SOIL,
-  vesselContradictions,
-  type Contradiction,
-} from './contradictions';
+export { baseName } from './baseName';
+export { type Contradiction } from './contradiction';
+export { contradictions, LEAST_SOIL } from './contradictions';
+export { vesselContradictions } from './vesselContradictions';
 export {
   readPlanterFile,
   readPlanterDocument,

@@ -9,7 +9,8 @@ import {
   type PlanterDesign,
 } from '../design';
 import { shapeOf } from '../vessel';
-import { baseName, LEAST_SOIL } from './contradictions';
+import { baseName } from './baseName';
+import { LEAST_SOIL } from './contradictions';
 import type { Planter } from './resolve';
 
 /** A line in the section that is a decision and can be taken hold of. Metres above the floor. */

@@ -238,7 +238,10 @@ function blocks(count: number, columns: number, rows: number): [number, number][
     Math.ceil(count / (i + 1)),
   ])
     .filter(([, tall]) => tall <= rows)
-    .sort(([a, b], [c, d]) => a * b - c * d || Math.abs(a - b) - Math.abs(c - d));
+    .sort(
+      ([a, b], [c, d]) =>
+        a * b - c * d || Math.abs(a - b) - Math.abs(c - d) || (columns >= rows ? c - a : a - c),
+    );
 }
 
 function grid(

@@ -8,6 +8,9 @@ import { system } from '../app/theme';
 window.matchMedia ??= (query) =>
   ({ matches: false, media: query, addEventListener() {}, removeEventListener() {} }) as never;
 
+// jsdom has no pointer events; a mouse stands in for the pointer.
+window.PointerEvent ??= MouseEvent as never;
+
 // As patient as the tests themselves, for machines that are busy with something else.
 configure({ asyncUtilTimeout: 20_000 });
 

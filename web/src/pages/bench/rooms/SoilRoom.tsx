@@ -16,7 +16,7 @@ import {
 import { useMemo } from 'react';
 import { useWords } from '../../../app/preferences';
 import { ChoiceField } from '../../../components/ChoiceField';
-import { SmallPlan } from '../../../drawing/SmallPlan';
+import { PlanDrawing } from '../../../drawing/PlanDrawing';
 import { useBench } from '../bench';
 import { Choice, Group, Measure, Pair, Says, Tick } from './parts';
 
@@ -126,7 +126,7 @@ function PlantsGroup() {
         spec={FIELDS.planting.spacing}
         value={planting.spacing}
       />
-      <SmallPlan
+      <PlanDrawing
         drawing={drawing}
         width={262}
         height={180}

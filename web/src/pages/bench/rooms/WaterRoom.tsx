@@ -1,6 +1,6 @@
 import { FIELDS, plan } from '@huerta/core';
 import { useMemo } from 'react';
-import { SmallPlan } from '../../../drawing/SmallPlan';
+import { PlanDrawing } from '../../../drawing/PlanDrawing';
 import { useBench } from '../bench';
 import { BaseGroup } from './BaseGroup';
 import { OverflowGroup } from './OverflowGroup';
@@ -15,7 +15,7 @@ export function WaterRoom() {
   return (
     <>
       <BaseGroup />
-      <SmallPlan
+      <PlanDrawing
         drawing={drawing}
         width={262}
         height={180}

@@ -1,0 +1,108 @@
+/** @jest-environment jsdom */
+import { screen, within } from '@testing-library/react';
+import { designOf, openPart } from '../../../testing/bench';
+import { BaseGroup } from './BaseGroup';
+import { OverflowGroup } from './OverflowGroup';
+import { SupplyGroup } from './SupplyGroup';
+
+const type = async (
+  user: ReturnType<typeof openPart>['user'],
+  field: HTMLElement,
+  text: string,
+) => {
+  await user.clear(field);
+  await user.type(field, `${text}{Enter}`);
+};
+
+describe('the base', () => {
+  test('another one keeps its height and says how many of its parts fit', async () => {
+    const { now, user } = openPart(designOf('tote-pipes'), <BaseGroup />);
+    await user.selectOptions(screen.getByLabelText('Soil is kept up by'), 'lying');
+    expect(now().reservoir).toMatchObject({ top: 0.09, cover: 'none', parts: [{ kind: 'lying' }] });
+    expect(screen.getByText(/Room for \d+/)).toBeTruthy();
+  });
+
+  test('a base that cannot stand there is not taken, and why is said', async () => {
+    const { now, user } = openPart(designOf('lying-barrel'), <BaseGroup />);
+    await user.selectOptions(screen.getByLabelText('Soil is kept up by'), 'tubs');
+    expect(screen.getByText(/Not taken: The floor is curved/)).toBeTruthy();
+    expect(now()).toEqual(designOf('lying-barrel'));
+  });
+
+  test('parts are added to a mixture and left out again, without losing the others', async () => {
+    const { now, user } = openPart(designOf('trough-pipes'), <BaseGroup />);
+    await user.click(screen.getByRole('button', { name: 'bottles' }));
+    expect(now().reservoir.parts.map(({ kind }) => kind)).toEqual(['lying', 'standing']);
+    expect(screen.getByLabelText<HTMLSelectElement>('Soil is kept up by').value).toBe('own');
+    const bottles = screen.getByRole('group', { name: 'bottles' });
+    await user.click(within(bottles).getByRole('button', { name: 'Leave out' }));
+    expect(now()).toEqual(designOf('trough-pipes'));
+  });
+
+  test('layers lie on one another, and a layer that cannot be is refused at its field', async () => {
+    const { now, user } = openPart(designOf('rock-bed'), <BaseGroup />);
+    const [, upper] = screen.getAllByLabelText<HTMLInputElement>('Reaches up to');
+    await type(user, upper!, '40');
+    expect(screen.getByText(/lies on one that reaches 80%/)).toBeTruthy();
+    expect(upper!.value).toBe('40');
+    await user.selectOptions(screen.getByLabelText(/layer 1/), 'gravel');
+    expect(now().reservoir.fill[0]).toMatchObject({ medium: 'gravel', upTo: 0.8 });
+  });
+
+  test('a blanket is laid and taken up', async () => {
+    const { now, user } = openPart(designOf('tank-crates'), <BaseGroup />);
+    const blanket = screen.getByLabelText('Wicking blanket');
+    await user.selectOptions(blanket, 'none');
+    expect(now().reservoir.blanket).toBeNull();
+    await user.selectOptions(blanket, 'pea-gravel');
+    expect(now().reservoir.blanket).toEqual({ medium: 'pea-gravel', thickness: 0.02 });
+  });
+
+  test('bags in a tray need none', () => {
+    openPart(designOf('bag-tray'), <BaseGroup />);
+    expect(screen.getByText(/nothing else is needed/)).toBeTruthy();
+  });
+});
+
+describe('the overflow', () => {
+  test.each([
+    ['fitting', /Bore of the fitting/],
+    ['rows', /Rows of holes/],
+  ])('as a %s keeps its lip', async (kind, field) => {
+    const { now, user, store } = openPart(designOf('tote-pipes'), <OverflowGroup />);
+    const lip = store.evaluation().planter.heights.invert!;
+    await user.selectOptions(screen.getByLabelText('Water runs out by'), kind);
+    expect(now().overflow?.kind).toBe(kind);
+    expect(store.evaluation().planter.heights.invert).toBeCloseTo(lip, 9);
+    expect(screen.getByLabelText(field)).toBeTruthy();
+  });
+
+  test('over the rim it has no mark, and says at what height it runs', async () => {
+    const { user } = openPart(designOf('tote-pipes'), <OverflowGroup />);
+    await user.selectOptions(screen.getByLabelText('Water runs out by'), 'rim');
+    expect(screen.getByText(/runs over at 340.mm, all round/)).toBeTruthy();
+    expect(screen.queryByLabelText(/Centre/)).toBeNull();
+  });
+
+  test('says what a hose does to it, also when that is too much', async () => {
+    const { user, now } = openPart(designOf('cloth-pail'), <OverflowGroup />);
+    expect(screen.getByText(/more than it carries: the water rises until/)).toBeTruthy();
+    await type(user, screen.getByLabelText('Hole diameter'), '30');
+    await type(user, screen.getByLabelText('Centre of the hole'), '90');
+    expect(screen.getByText(/A hose of 10.L\/min makes the water climb \d+/)).toBeTruthy();
+    await user.click(screen.getByRole('button', { name: 'Plan without an overflow' }));
+    expect(now().overflow).toBeNull();
+    await user.click(screen.getByRole('button', { name: 'Mark an overflow' }));
+    expect(now().overflow).toMatchObject({ kind: 'hole', screened: true });
+  });
+});
+
+test('a barrel behind a valve is joined and taken away', async () => {
+  const { now, user } = openPart(designOf('trough-pipes'), <SupplyGroup />);
+  await user.click(screen.getByRole('button', { name: /Feed it from a barrel/ }));
+  expect(now().reservoir.supply).toMatchObject({ volume: 0.1 });
+  await type(user, screen.getByLabelText('Valve keeps the water at'), '9 m');
+  expect(screen.getByText(/can be from/)).toBeTruthy();
+  await user.click(screen.getByRole('button', { name: 'Fill it by hand' }));
+  expect(now().reservoir.supply).toBeNull();
+});

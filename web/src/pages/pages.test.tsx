@@ -1,0 +1,118 @@
+/** @jest-environment jsdom */
+import { screen, waitFor, within } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { vesselFrom } from '@huerta/core';
+import { answers, Around, designOf } from '../testing/bench';
+import { show } from '../testing/render';
+import ComparePage from './compare/ComparePage';
+import StartPage from './start/StartPage';
+import VesselsPage from './vessels/VesselsPage';
+
+const id = (n: number) => `00000000-0000-4000-8000-00000000000${n}`;
+const at = { createdAt: '2026-05-01T08:00:00.000Z', updatedAt: '2026-05-01T08:00:00.000Z' };
+const planter = (n: number, design = designOf('cloth-pail')) => ({
+  id: id(n),
+  revision: 1,
+  ...at,
+  design,
+});
+const open = (page: React.ReactNode, address = '/') => show(<Around at={address}>{page}</Around>);
+
+describe('side by side', () => {
+  const twins = [
+    planter(1, designOf('cup-pail', [{ path: ['name'], value: 'Twin' }])),
+    planter(
+      2,
+      designOf('cup-pail', [
+        { path: ['name'], value: 'Twin' },
+        { path: ['variant'], value: 'lower' },
+        { path: ['reservoir', 'top'], value: 0.06 },
+        { path: ['overflow', 'centre'], value: 0.046 },
+      ]),
+    ),
+    planter(3, designOf('trough-pipes')),
+  ];
+
+  test('begins with the variants of one planter, and marks what is better', async () => {
+    answers({ '/planters': { planters: twins } });
+    open(<ComparePage />);
+    const heads = await screen.findAllByRole('columnheader');
+    expect(heads.map((head) => head.textContent)).toEqual(['At one scale', 'Twin', 'Twinlower']);
+    const cells = (name: string) =>
+      within(screen.getByRole('row', { name: new RegExp(`^${name}`) })).getAllByRole('cell');
+    expect(cells('Root room')[1]!.textContent).toContain('best');
+    expect(cells('Water to use')[0]!.textContent).toContain('best');
+    expect(cells('Drinks, hot day')[0]!.textContent).not.toContain('best');
+  });
+
+  test('takes others in and out, and at most four', async () => {
+    answers({ '/planters': { planters: twins } });
+    open(<ComparePage />, `/?with=${id(1)},${id(2)}`);
+    const user = userEvent.setup();
+    await user.click(await screen.findByRole('button', { name: /Stock trough/ }));
+    expect(screen.getAllByRole('columnheader')).toHaveLength(4);
+    expect(screen.getByRole('row', { name: /^Perforated pipe/ }).textContent).toContain('–');
+    await user.click(screen.getByRole('button', { name: 'Twin' }));
+    await user.click(screen.getByRole('button', { name: /Stock trough/ }));
+    expect(screen.getByText('Choose two to four planters.')).toBeTruthy();
+  });
+
+  test('one planter alone is told what to do', async () => {
+    answers({ '/planters': { planters: [twins[2]] } });
+    open(<ComparePage />);
+    expect(await screen.findByText(/Duplicate it in the/)).toBeTruthy();
+  });
+});
+
+describe('what have you got', () => {
+  test('only what is begun with that vessel is shown', async () => {
+    answers({ '/vessels': { vessels: [] } });
+    open(<StartPage />);
+    const user = userEvent.setup();
+    expect((await screen.findAllByRole('heading', { level: 2 })).length).toBeGreaterThan(18);
+    await user.click(screen.getByRole('button', { name: 'Barrel' }));
+    const titles = screen.getAllByRole('heading', { level: 2 }).map((h) => h.textContent);
+    expect(titles).toHaveLength(5);
+    expect(titles.join()).toMatch(/barrel/i);
+  });
+
+  test('a vessel of one’s own is offered only the builds that go into it', async () => {
+    const mine = { id: id(7), name: 'Zinc box', vessel: vesselFrom('tote-50'), ...at };
+    answers({ '/vessels': { vessels: [mine] } });
+    open(<StartPage />, `/new?vessel=${id(7)}`);
+    expect(await screen.findByText('What goes into Zinc box?')).toBeTruthy();
+    const titles = screen.getAllByRole('heading', { level: 2 }).map((h) => h.textContent);
+    expect(titles).toContain('A tote, its lid and pipe offcuts');
+    expect(titles).not.toContain('A bottle and twine');
+  });
+});
+
+describe('my vessels', () => {
+  test('none yet says what to do', async () => {
+    answers({ '/vessels': { vessels: [] } });
+    open(<VesselsPage />);
+    expect(await screen.findByText('No vessel measured yet')).toBeTruthy();
+  });
+
+  test('a server that does not answer is said', async () => {
+    answers({});
+    open(<VesselsPage />);
+    expect(await screen.findByText('Your vessels cannot be fetched')).toBeTruthy();
+    expect(screen.getByRole('button', { name: 'Try again' })).toBeTruthy();
+  });
+
+  test('each shows its litres, and is measured again in a dialog', async () => {
+    const mine = { id: id(7), name: 'Olive pail', vessel: vesselFrom('pail-15'), ...at };
+    answers({ '/vessels': { vessels: [mine] } });
+    open(<VesselsPage />);
+    const user = userEvent.setup();
+    const entry = await screen.findByRole('listitem');
+    expect(entry.textContent).toMatch(/16.L to the rim/);
+    await user.click(within(entry).getByRole('button', { name: 'Change Olive pail' }));
+    const dialog = await screen.findByRole('dialog', { name: 'Measure Olive pail again' });
+    const depth = within(dialog).getByLabelText('Inside depth');
+    await user.clear(depth);
+    await user.type(depth, '0.4 m{Enter}');
+    await waitFor(() => expect(dialog.textContent).toMatch(/Holds 22\.\d.L/));
+  });
+});
