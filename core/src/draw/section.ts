@@ -41,6 +41,8 @@ export function section(planter: Planter, level: number = planter.heights.brim):
     : [];
   const widest = Math.max(...vessel.bends.map((z) => vessel.halfAt(z) + vessel.wall), ...beds);
   const legs = design.vessel.kind === 'frame' ? design.vessel.legs : 0;
+  // Water stands in its own vessel, and in a bed of its own only above that vessel's rim.
+  const waterHalf = water <= vessel.depth ? vessel.halfAt(water) : halfAt(planter, water);
   return {
     bounds: {
       left: -widest,
@@ -55,10 +57,7 @@ export function section(planter: Planter, level: number = planter.heights.brim):
     },
     shapes,
     dimensions: dimensionsOf(planter, widest),
-    water:
-      water > 0
-        ? { level: water, left: -halfAt(planter, water), right: halfAt(planter, water) }
-        : null,
+    water: water > 0 ? { level: water, left: -waterHalf, right: waterHalf } : null,
   };
 }
 

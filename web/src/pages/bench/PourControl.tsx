@@ -13,8 +13,11 @@ interface PourControlProps {
   onFull(): void;
 }
 
-/** One jug: a litre, or a quart. */
-const JUG = { metric: 0.001, us: 0.000946352946 };
+/** One jug: a litre, or a quart; for what holds less than two of them a cup. */
+const JUG = {
+  metric: { large: [0.001, '1 L'], small: [0.0001, '0.1 L'] },
+  us: { large: [0.000946352946, '1 qt'], small: [0.000118294118, '1/2 cup'] },
+} as const;
 /** The slider goes this far past full, so that the overflow can be seen to run. */
 const PAST_FULL = 1.3;
 
@@ -25,8 +28,7 @@ export function PourControl({ poured, pour, onPour, onFull }: PourControlProps) 
   const { invert, waterRim } = planter.heights;
   const lip = Math.min(invert ?? waterRim, waterRim);
   const most = planter.storage.volumeBelow(lip) * PAST_FULL;
-  const jug = JUG[units];
-  const vessel = units === 'us' ? '1 qt' : '1 L';
+  const [jug, vessel] = JUG[units][most > 2 * JUG[units].large[0] ? 'large' : 'small'];
   const now = useRef({ poured, most, onPour });
   useEffect(() => {
     now.current = { poured, most, onPour };

@@ -16,6 +16,13 @@ export function CheckRoom() {
     ['Comes up too slowly', write(f.stranded - f.beyondReach, 'volume')],
     ['Beyond the wick’s reach', write(f.beyondReach, 'volume')],
     ['Air gap', f.airGap === null ? 'no overflow' : write(f.airGap, 'length')],
+    ...(f.tilt.across > 5e-4
+      ? ([
+          ['Out of level, deepest', write(f.tilt.wettest, 'length')],
+          ['Out of level, shallowest', write(f.tilt.driest, 'length')],
+          ['Out of level it holds', write(f.tilt.holds, 'volume')],
+        ] as [string, string][])
+      : []),
     ['Growing depth', write(f.growingDepth, 'span')],
     ['Water’s share of the height', write(f.waterShare, 'share')],
     ['Drinks, mild day', write(f.mild.total, 'daily')],
