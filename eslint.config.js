@@ -18,6 +18,7 @@ const CORE_LAYERS = [
   'climate',
   'planter',
   'assess',
+  'build',
   'draw',
   'testing',
 ];

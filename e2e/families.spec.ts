@@ -176,3 +176,24 @@ for (const path of ['/new', '/vessels', '/compare']) {
     expect(grave.map(({ id, nodes }) => `${id}: ${nodes[0]?.html}`)).toEqual([]);
   });
 }
+
+test('from the bench to the sheet: holes that exist, cuts on bars, and what is still to mend', async ({
+  page,
+}) => {
+  await openBench(page, designOf('tote-pipes', [{ path: ['vessel', 'cracked'], value: true }]));
+  await page.getByRole('link', { name: 'Build it: holes, cuts and parts' }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('Build: Tote with its lid');
+  await expect(page.getByText('One thing is still to mend on the bench')).toBeVisible();
+  await expect(page.getByRole('row', { name: /^Wall 1 20.mm/ })).toBeVisible();
+  await expect(page.getByRole('img', { name: /^Length 1: / }).first()).toBeVisible();
+  const stock = page.getByRole('textbox', { name: 'Lengths on sale' });
+  await stock.fill('0.2 m');
+  await expect(page.getByText(/is longer than what is on sale/)).toBeVisible();
+  await stock.fill('long');
+  await expect(page.getByText(/not a length that can be read/)).toBeVisible();
+  await expect(stock).toHaveValue('long');
+  await page.getByRole('radio', { name: 'US units' }).click();
+  await expect(page.getByRole('row', { name: /^Wall 1 7\/8.in/ })).toBeVisible();
+  const { violations } = await new AxeBuilder({ page }).analyze();
+  expect(violations.filter(({ impact }) => impact === 'serious').map(({ id }) => id)).toEqual([]);
+});

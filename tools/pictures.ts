@@ -59,6 +59,7 @@ const PICTURES: Picture[] = [
     at: { planter: 'Chard along the north wall', room: 'water' },
     size: PHONE,
   },
+  { file: 'build', at: { planter: 'Salad box on legs', room: 'build' }, size: DESK },
   { file: 'compare', at: '/compare', size: DESK },
   { file: 'compare-phone', at: '/compare', size: PHONE },
   { file: 'vessels', at: '/vessels', size: DESK },
@@ -89,7 +90,12 @@ try {
     const planter =
       typeof at === 'string' ? null : planters.find(({ design }) => design.name === at.planter);
     await page.goto(
-      served.base + (typeof at === 'string' ? at : `/planters/${planter?.id}?room=${at.room}`),
+      served.base +
+        (typeof at === 'string'
+          ? at
+          : at.room === 'build'
+            ? `/planters/${planter?.id}/build`
+            : `/planters/${planter?.id}?room=${at.room}`),
     );
     // The network is idle before a page's own code has come, so the page itself is waited for.
     await page.getByRole('heading', { level: 1 }).waitFor({ timeout: 60_000 });

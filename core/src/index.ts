@@ -9,4 +9,5 @@ export * from './wick';
 export * from './climate';
 export * from './planter';
 export * from './assess';
+export * from './build';
 export * from './draw';

@@ -10,6 +10,7 @@ import { NotFoundPage } from '../pages/NotFoundPage';
 const BenchPage = lazy(() => import('../pages/bench/BenchPage'));
 const StartPage = lazy(() => import('../pages/start/StartPage'));
 const VesselsPage = lazy(() => import('../pages/vessels/VesselsPage'));
+const BuildPage = lazy(() => import('../pages/build/BuildPage'));
 const ComparePage = lazy(() => import('../pages/compare/ComparePage'));
 
 export function App() {
@@ -23,6 +24,7 @@ export function App() {
             <Route path="/vessels" element={<VesselsPage />} />
             <Route path="/compare" element={<ComparePage />} />
             <Route path="/planters/:id" element={<BenchPage />} />
+            <Route path="/planters/:id/build" element={<BuildPage />} />
             <Route path="*" element={<NotFoundPage />} />
           </Routes>
         </Suspense>

@@ -1,7 +1,8 @@
 import { Box, Button, HStack, useBreakpointValue } from '@chakra-ui/react';
 import { pour } from '@huerta/core';
-import { Download, Keyboard, Redo2, Undo2 } from 'lucide-react';
+import { Download, Hammer, Keyboard, Redo2, Undo2 } from 'lucide-react';
 import { memo, useCallback, useMemo, useState } from 'react';
+import { Link } from 'react-router';
 import { exportPlanter } from '../../components/exportPlanter';
 import { TextField } from '../../components/TextField';
 import { TopBar } from '../../components/TopBar';
@@ -147,6 +148,11 @@ const BenchBar = memo(function BenchBar({ saving, onHelp }: BenchBarProps) {
       <BenchTitle />
       <SaveMark saving={saving} />
       <HistoryButtons />
+      <Button asChild variant="ghost" px="2">
+        <Link to="build" relative="path" aria-label="Build it: holes, cuts and parts">
+          <Hammer size={20} />
+        </Link>
+      </Button>
       <Button
         variant="ghost"
         px="2"
