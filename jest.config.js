@@ -9,6 +9,7 @@ export default {
     testMatch: ['<rootDir>/src/**/*.test.{ts,tsx}'],
     testEnvironment: 'node',
     setupFiles: [join(import.meta.dirname, 'jest.setup.cjs')],
+    moduleNameMapper: { '\\.css$': join(import.meta.dirname, 'jest.css.cjs') },
     transform: {
       '\\.[tj]sx?$': [
         '@swc/jest',

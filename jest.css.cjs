@@ -1,0 +1,2 @@
+// Styles mean nothing to component tests.
+module.exports = {};
