@@ -37,7 +37,7 @@ const RULES: readonly Rule[] = [
 
 const ROOMS: readonly Room[] = ['vessel', 'water', 'wick', 'tube', 'soil'];
 
-/** How many remedies a finding offers at the most. */
+/** How many remedies a finding offers at the most; a note, which is only good to know, offers one. */
 const MOST_REMEDIES = 2;
 
 /** Works out figures and findings; every remedy offered has been tried on this design. */
@@ -71,7 +71,7 @@ function tried(
 ): Remedy[] {
   const good: Remedy[] = [];
   for (const remedy of proposals) {
-    if (good.length >= MOST_REMEDIES) break;
+    if (good.length >= (finding.severity === 'note' ? 1 : MOST_REMEDIES)) break;
     if (mends(design, finding, before, remedy)) good.push(remedy);
   }
   return good;

@@ -229,6 +229,9 @@ export function pack(
     .slice(0, count);
 }
 
+/** A rectangle may touch the wall: so much is rounding, metres. */
+const TOUCH = 1e-9;
+
 const roomFor = (half: number, one: number): number => Math.floor(half / one + 1e-9);
 
 /** Columns and rows of the blocks that hold `count`, those with the fewest empty places first. */
@@ -252,13 +255,14 @@ function grid(
   rows: number,
   free: Free,
 ): Rectangle[] {
+  const wide = grown(floor, TOUCH);
   const placed: Rectangle[] = [];
   for (let row = 0; row < rows; row += 1) {
     for (let column = 0; column < columns; column += 1) {
       const x = (2 * column + 1 - columns) * a;
       const y = (2 * row + 1 - rows) * b;
       const box = { x, y, a, b };
-      if (holdsRectangle(floor, box) && free.box(box)) placed.push(box);
+      if (holds(wide, Math.abs(x) + a, Math.abs(y) + b) && free.box(box)) placed.push(box);
     }
   }
   return placed;
@@ -266,7 +270,7 @@ function grid(
 
 /** Whether a rectangle lies on the floor: its outer corner does. */
 export function holdsRectangle(floor: Outline, { x, y, a, b }: Rectangle): boolean {
-  return holdsCircle(grown(floor, 1e-9), Math.abs(x) + a, Math.abs(y) + b, 0);
+  return holds(grown(floor, TOUCH), Math.abs(x) + a, Math.abs(y) + b);
 }
 
 /** Whether two rectangles keep clear of each other. */

@@ -2,7 +2,7 @@ import { Box, Button } from '@chakra-ui/react';
 import { plan, plantingView } from '@huerta/core';
 import { useLayoutEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import { PlanDrawing } from '../../drawing/PlanDrawing';
-import { useBench } from './bench';
+import { BenchBehind, useBench } from './bench';
 
 /** Narrower than this there is no room for a plan beside or under the section, pixels. */
 const ROOM_FOR_PLAN = 560;
@@ -58,7 +58,11 @@ export function Board({ children }: { children: ReactNode }) {
           gap="2"
           pb="2"
         >
-          {view !== 'none' && <LivePlan view={view} beside={!long} width={width} height={height} />}
+          {view !== 'none' && (
+            <BenchBehind>
+              <LivePlan view={view} beside={!long} width={width} height={height} />
+            </BenchBehind>
+          )}
           <Box
             role="radiogroup"
             aria-label="Seen from above"
