@@ -40,15 +40,29 @@ const ROOMS: readonly Room[] = ['vessel', 'water', 'wick', 'tube', 'soil'];
 /** How many remedies a finding offers at the most; a note, which is only good to know, offers one. */
 const MOST_REMEDIES = 2;
 
-/** Works out figures and findings; every remedy offered has been tried on this design. */
+/**
+ * Works out figures and findings. Every remedy offered has been tried on this design, at the first
+ * look at a finding's `remedies`: a line that is being moved asks for figures and sentences alone.
+ */
 export function assess(planter: Planter): Assessment {
   const figures = figuresOf(planter);
   const drafts = draft({ design: planter.design, planter, figures });
-  const findings = drafts.map(({ propose, ...rest }) => ({
-    ...rest,
-    remedies: propose ? tried(planter.design, rest, drafts, propose()) : [],
-  }));
+  const findings = drafts.map(({ propose, ...rest }): Finding => {
+    const mending = propose && once(() => tried(planter.design, rest, drafts, propose()));
+    return {
+      ...rest,
+      get remedies() {
+        return mending?.() ?? [];
+      },
+    };
+  });
   return { figures, findings: findings.sort(worstFirst) };
+}
+
+/** Works a value out when it is first asked for, and keeps it. */
+function once<T>(work: () => T): () => T {
+  let kept: { value: T } | null = null;
+  return () => (kept ??= { value: work() }).value;
 }
 
 function draft(bench: Bench): Draft[] {

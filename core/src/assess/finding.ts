@@ -30,8 +30,8 @@ export interface Finding {
   room: Room;
   /** What is wrong and why it matters, with its numbers. */
   text: Message;
-  /** Ways to mend it that have been tried on this very design; may be empty. */
-  remedies: Remedy[];
+  /** Ways to mend it that have been tried on this very design, at the first look; may be empty. */
+  readonly remedies: Remedy[];
 }
 
 /** What a check looks at. */

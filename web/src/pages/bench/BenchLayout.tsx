@@ -30,14 +30,14 @@ export const BenchLayout = memo(function BenchLayout({ saving }: { saving: Savin
   const openHelp = useCallback(() => setHelp(true), []);
   const closeHelp = useCallback(() => setHelp(false), []);
   const rooms = (
-    <BenchBehind>
+    <BenchBehind untilRest>
       <Rooms room={room} onRoom={setRoom} tabs={!wide} />
     </BenchBehind>
   );
   return (
     <Box h={{ lg: '100dvh' }} display="flex" flexDirection="column">
       <BenchKeys setRoom={setRoom} openHelp={openHelp} />
-      <BenchBehind>
+      <BenchBehind untilRest>
         <BenchBar saving={saving} onHelp={openHelp} />
       </BenchBehind>
       {wide ? (
@@ -66,7 +66,9 @@ export const BenchLayout = memo(function BenchLayout({ saving }: { saving: Savin
           >
             <Figures compact={false} />
             <Box mt="5">
-              <Findings />
+              <BenchBehind>
+                <Findings />
+              </BenchBehind>
             </Box>
           </Box>
         </Box>
@@ -94,7 +96,9 @@ export const BenchLayout = memo(function BenchLayout({ saving }: { saving: Savin
             {rooms}
           </Box>
           <Box px="4" pt="5" pb="16">
-            <Findings />
+            <BenchBehind>
+              <Findings />
+            </BenchBehind>
           </Box>
         </>
       )}

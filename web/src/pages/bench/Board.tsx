@@ -1,6 +1,6 @@
 import { Box, Button } from '@chakra-ui/react';
 import { plan, plantingView } from '@huerta/core';
-import { useLayoutEffect, useMemo, useRef, useState, type ReactNode } from 'react';
+import { memo, useLayoutEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import { PlanDrawing } from '../../drawing/PlanDrawing';
 import { BenchBehind, useBench } from './bench';
 
@@ -38,59 +38,59 @@ export function Board({ children }: { children: ReactNode }) {
   const long = rim.a > rim.b * 1.1 && across > heights.rim * 1.15;
   const roomy = width >= ROOM_FOR_PLAN;
   return (
-    <Box
-      ref={frame}
-      flex="1"
-      minH="0"
-      display="flex"
-      flexDirection={long ? 'column' : 'row'}
-      position="relative"
-    >
+    <div ref={frame} className={long ? 'board is-long' : 'board'}>
       {children}
       {roomy && (
-        <Box
-          {...(long ? { h: view === 'none' ? 'auto' : `${UNDER}px` } : { w: `${BESIDE}px` })}
-          flexShrink="0"
-          display="flex"
-          flexDirection={long ? 'row' : 'column'}
-          justifyContent={long ? 'flex-start' : 'flex-end'}
-          alignItems={long ? 'center' : 'stretch'}
-          gap="2"
-          pb="2"
+        <div
+          className="board-plan"
+          style={long ? { height: view === 'none' ? 'auto' : UNDER } : { width: BESIDE }}
         >
           {view !== 'none' && (
             <BenchBehind>
               <LivePlan view={view} beside={!long} width={width} height={height} />
             </BenchBehind>
           )}
-          <Box
-            role="radiogroup"
-            aria-label="Seen from above"
-            display="flex"
-            flexDirection={long ? 'column' : 'row'}
-            justifyContent="center"
-          >
-            {VIEWS.map(([id, label]) => (
-              <Button
-                key={id}
-                role="radio"
-                aria-checked={view === id}
-                variant="ghost"
-                minH="2rem"
-                px="1.5"
-                fontSize="xs"
-                textDecoration={view === id ? 'underline' : 'none'}
-                onClick={() => setView(id)}
-              >
-                {label}
-              </Button>
-            ))}
-          </Box>
-        </Box>
+          <ViewChoice view={view} onView={setView} upright={long} />
+        </div>
       )}
-    </Box>
+    </div>
   );
 }
+
+interface ViewChoiceProps {
+  view: PlanView;
+  onView(view: PlanView): void;
+  upright: boolean;
+}
+
+/** What the plan shows; drawn anew only when that changes, not while a line moves. */
+const ViewChoice = memo(function ViewChoice({ view, onView, upright }: ViewChoiceProps) {
+  return (
+    <Box
+      role="radiogroup"
+      aria-label="Seen from above"
+      display="flex"
+      flexDirection={upright ? 'column' : 'row'}
+      justifyContent="center"
+    >
+      {VIEWS.map(([id, label]) => (
+        <Button
+          key={id}
+          role="radio"
+          aria-checked={view === id}
+          variant="ghost"
+          minH="2rem"
+          px="1.5"
+          fontSize="xs"
+          textDecoration={view === id ? 'underline' : 'none'}
+          onClick={() => onView(id)}
+        >
+          {label}
+        </Button>
+      ))}
+    </Box>
+  );
+});
 
 interface LivePlanProps {
   view: PlanView;

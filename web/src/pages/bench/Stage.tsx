@@ -1,4 +1,3 @@
-import { Box } from '@chakra-ui/react';
 import { halfAt, levelsOf, section, type Level } from '@huerta/core';
 import { useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { useWords } from '../../app/preferences';
@@ -62,7 +61,7 @@ export function Stage({ level }: StageProps) {
   const ready = width > 0 && height > 0;
 
   return (
-    <Box ref={frame} position="relative" flex="1" minH="0" minW="0" overflow="hidden">
+    <div ref={frame} className="stage">
       {ready && (
         <svg
           width={width}
@@ -94,7 +93,7 @@ export function Stage({ level }: StageProps) {
         levels.map((l, i) => (
           <Grip key={l.id} level={l} top={tops[i] ?? 0} scale={view.scale} compact={compact} />
         ))}
-    </Box>
+    </div>
   );
 }
 

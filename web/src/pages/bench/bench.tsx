@@ -42,27 +42,38 @@ export function BenchProvider({ store, children }: { store: BenchStore; children
   );
 }
 
-/** Fields follow a line that is being moved this often, milliseconds. */
+/** Findings and the plan follow a line that is being moved this often, milliseconds. */
 const BEHIND_MS = 90;
+/** Fields follow it when the hand has rested this long, milliseconds. */
+const REST_MS = 140;
+
+interface BenchBehindProps {
+  /** Waits for the hand to rest, instead of following every moment. */
+  untilRest?: boolean;
+  children: ReactNode;
+}
 
 /**
- * Lets its children see the bench a moment later than the drawing, so that fields with much markup
- * do not hold up a line that is being moved.
+ * Lets its children see the bench a moment later than the drawing, or when the hand rests, so that
+ * what takes long to draw does not hold up a line that is being moved.
  */
-export function BenchBehind({ children }: { children: ReactNode }) {
+export function BenchBehind({ untilRest = false, children }: BenchBehindProps) {
   const bench = useBench();
   const [shown, setShown] = useState(bench);
   const lastShown = useRef(0);
   const moving = bench.store.isHeld();
   useEffect(() => {
     if (shown === bench) return undefined;
-    const rest = !moving ? 0 : Math.max(BEHIND_MS - (performance.now() - lastShown.current), 0);
-    const timer = setTimeout(() => {
-      lastShown.current = performance.now();
-      startTransition(() => setShown(bench));
-    }, rest);
+    const wait = untilRest ? REST_MS : BEHIND_MS - (performance.now() - lastShown.current);
+    const timer = setTimeout(
+      () => {
+        lastShown.current = performance.now();
+        startTransition(() => setShown(bench));
+      },
+      moving ? Math.max(wait, 0) : 0,
+    );
     return () => clearTimeout(timer);
-  }, [bench, shown, moving]);
+  }, [bench, shown, moving, untilRest]);
   return <BenchContext value={moving ? shown : bench}>{children}</BenchContext>;
 }
 
