@@ -123,6 +123,11 @@ export function climbUnder({ design, vessel, heights }: Planter, inflow: number)
   return overflow ? climb(outletOf(overflow, vessel.perimeterAt(heights.waterRim)), inflow) : null;
 }
 
+/** Whether water that climbs so far (metres) above the lip runs over the rim. */
+export function runsOver({ design, heights }: Planter, climb: number): boolean {
+  return design.overflow?.kind !== 'rim' && climb >= heights.waterRim - (heights.invert ?? 0);
+}
+
 /** Mix in place after settling: in the beds, in cups and columns, and where it fills the base. m³. */
 function settledSoil({ design, bed, heights, layout, storage }: Planter): number {
   const inBeds =

@@ -1,5 +1,5 @@
 export { assess, evaluate, type Assessment } from './assess';
-export { climbUnder, plantingPlan, type Figures, type PlantingPlan } from './figures';
+export { climbUnder, runsOver, plantingPlan, type Figures, type PlantingPlan } from './figures';
 export { partName } from './words';
 export { type Tilt } from './level';
 export { cautiousDays, type Autonomy } from './autonomy';

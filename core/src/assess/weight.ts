@@ -35,8 +35,9 @@ export interface Weight {
 /** An amount of stone, sand or chip. */
 export interface Amount {
   medium: FillId;
-  /** m³. */
+  /** m³, and kilograms as it lies there dry. */
   volume: number;
+  mass: number;
 }
 
 /** Stone, sand and chip in base, blanket and columns, by kind. */
@@ -56,7 +57,11 @@ export function aggregatesIn({ design, vessel, layout, storage, heights }: Plant
     const placed = layout.columns.filter((column) => column.wick === i).length;
     add(wick.medium, placed * (Math.PI / 4) * wick.diameter ** 2 * (heights.base - wick.foot));
   });
-  return [...by].map(([medium, volume]) => ({ medium, volume }));
+  return [...by].map(([medium, volume]) => ({
+    medium,
+    volume,
+    mass: volume * fillMedium(medium, design.soil.medium).dryDensity,
+  }));
 }
 
 function density(part: PartDesign): number {
@@ -90,10 +95,7 @@ export function weigh(planter: Planter, soilVolume: number, water: number): Weig
     parts +
     platform * PLASTIC_DENSITY +
     tube * PIPE_DENSITY;
-  const stone = aggregatesIn(planter).reduce(
-    (sum, amount) => sum + amount.volume * fillMedium(amount.medium, design.soil.medium).dryDensity,
-    0,
-  );
+  const stone = aggregatesIn(planter).reduce((sum, { mass }) => sum + mass, 0);
   const dry = empty + stone + soilVolume * medium.dryDensity;
   const moisture = meanWaterContent(
     medium,

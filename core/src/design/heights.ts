@@ -1,4 +1,4 @@
-import type { OverflowDesign, PlanterDesign, VesselDesign } from './schema';
+import type { FillLayer, OverflowDesign, PlanterDesign, VesselDesign } from './schema';
 
 /** Inside depth of a vessel, floor to rim. Metres. */
 export function depthOf(vessel: VesselDesign): number {
@@ -97,4 +97,9 @@ export function invertOf({ overflow, vessel }: PlanterDesign): number | null {
   if (!overflow) return null;
   if (overflow.kind === 'rim') return depthOf(vessel);
   return overflow.centre - lipBelowMark(overflow);
+}
+
+/** Height to which a layer of the fill reaches, from the floor. Metres. */
+export function layerTop({ reservoir }: PlanterDesign, layer: FillLayer): number {
+  return layer.upTo * reservoir.top;
 }

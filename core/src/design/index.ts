@@ -38,6 +38,7 @@ export {
   deckHeight,
   depthOf,
   invertOf,
+  layerTop,
   leastWidth,
   lipBelowMark,
   soilBaseHeight,
@@ -55,4 +56,5 @@ export {
   usualTube,
   usualTubeLength,
 } from './usual';
+export { overflowAs, usualBed, type BedKind } from './otherwise';
 export { putVessel, reshape, SHAPES } from './reshape';

@@ -9,6 +9,7 @@ import {
   FIELDS,
   FILLS,
   fillMedium,
+  layerTop,
   MAX_FILLS,
   MAX_PARTS,
   USUAL_LYING,
@@ -178,7 +179,7 @@ function Fills({ onChange }: { onChange(patch: Patch): void }) {
                 path={['reservoir', 'fill', i, 'upTo']}
                 spec={FIELDS.reservoir.upTo}
                 value={layer.upTo}
-                help={`${write(layer.upTo * design.reservoir.top, 'length')} from the floor`}
+                help={`${write(layerTop(design, layer), 'length')} from the floor`}
               />
               <Button
                 variant="ghost"

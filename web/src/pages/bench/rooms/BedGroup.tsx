@@ -1,5 +1,5 @@
 import { Box, Text } from '@chakra-ui/react';
-import { FIELDS, leastWidth, depthOf, type BedDesign, type PlanterDesign } from '@huerta/core';
+import { FIELDS, usualBed, type BedKind } from '@huerta/core';
 import { useState } from 'react';
 import { useWords } from '../../../app/preferences';
 import { ChoiceField } from '../../../components/ChoiceField';
@@ -12,42 +12,7 @@ const BEDS = {
   neck: { name: 'The bottle’s top, turned over' },
   row: { name: 'Pails in a row on top' },
   bag: { name: 'Bags or pots standing in it' },
-} as const;
-type BedId = keyof typeof BEDS;
-
-/** A bed of this kind in usual sizes for the vessel. */
-function usualBed(kind: BedId, { vessel }: PlanterDesign): BedDesign | null {
-  const width = leastWidth(vessel);
-  const depth = depthOf(vessel);
-  switch (kind) {
-    case 'own':
-      return null;
-    case 'nested':
-      return { kind };
-    case 'neck':
-      return { kind, neckDiameter: width * 0.3, shoulder: depth * 0.4, depth };
-    case 'row':
-      return {
-        kind,
-        count: 1,
-        topDiameter: 0.295,
-        bottomDiameter: 0.262,
-        depth: 0.368,
-        wall: 0.002,
-      };
-    case 'bag': {
-      const across = Math.min(0.26, width * 0.9);
-      return {
-        kind,
-        count: 1,
-        topDiameter: across,
-        bottomDiameter: across,
-        depth: 0.28,
-        wall: 0.003,
-      };
-    }
-  }
-}
+} as const satisfies Record<BedKind, { name: string }>;
 
 /** What holds the soil. */
 export function BedGroup() {

@@ -1,14 +1,14 @@
 import { Button } from '@chakra-ui/react';
 import {
   climbUnder,
-  depthOf,
   FIELDS,
   FITTINGS,
   invertOf,
+  overflowAs,
+  runsOver,
   usualOverflow,
   type OverflowDesign,
   type OverflowKind,
-  type PlanterDesign,
 } from '@huerta/core';
 import { useState } from 'react';
 import { useWords } from '../../../app/preferences';
@@ -25,39 +25,6 @@ const KINDS: Readonly<Record<OverflowKind, { name: string }>> = {
 
 const O = FIELDS.overflow;
 
-/** The same lip by other means. */
-function as(kind: OverflowKind, design: PlanterDesign): OverflowDesign {
-  if (kind === 'rim') return { kind };
-  const depth = depthOf(design.vessel);
-  const lip = Math.min(invertOf(design) ?? depth * 0.25, depth * 0.6);
-  const old = design.overflow;
-  const diameter = old && old.kind !== 'rim' ? old.diameter : 0.016;
-  const screened = old && old.kind !== 'rim' ? old.screened : true;
-  const centre = lip + diameter / 2;
-  switch (kind) {
-    case 'hole':
-      return { kind, centre, diameter, count: 1, screened };
-    case 'fitting': {
-      const bore = Math.max(diameter * 0.75, 0.002);
-      return {
-        kind,
-        style: 'barb',
-        centre: lip + bore / 2,
-        diameter: Math.min(diameter, 2 * lip + bore),
-        bore,
-        rise: 0,
-        count: 1,
-        screened,
-      };
-    }
-    case 'rows': {
-      const pitch = 0.06;
-      const rows = Math.max(Math.min(3, Math.floor((depth - centre - diameter) / pitch)), 1);
-      return { kind, centre, diameter, count: 8, rows, pitch, screened };
-    }
-  }
-}
-
 /** Where the water runs out: what it is made of, its mark, its lip, and what it can carry. */
 export function OverflowGroup() {
   const { design, planter, assessment, change } = useBench();
@@ -67,12 +34,10 @@ export function OverflowGroup() {
   const hose = climbUnder(planter, design.place.hose);
   const add = () => change([{ path: ['overflow'], value: usualOverflow(planter.heights.ceiling) }]);
   /** How high water rises above the lip, or that it runs over. */
-  const climbs = (what: string, height: number): string => {
-    const room = planter.heights.waterRim - (planter.heights.invert ?? 0);
-    return height >= room && overflow?.kind !== 'rim'
+  const climbs = (what: string, height: number): string =>
+    runsOver(planter, height)
       ? `${what} is more than it carries: the water rises until it runs over the rim.`
       : `${what} makes the water climb ${write(height, 'length')} above the lip.`;
-  };
   if (!overflow) {
     return (
       <Group title="Overflow">
@@ -90,7 +55,7 @@ export function OverflowGroup() {
         value={overflow.kind}
         choices={KINDS}
         onChoose={(kind) => {
-          const refused = change([{ path: ['overflow'], value: as(kind, design) }]);
+          const refused = change([{ path: ['overflow'], value: overflowAs(kind, design) }]);
           setRefusal(refused ? `Not taken: ${tell(refused)}` : '');
         }}
         help={refusal}

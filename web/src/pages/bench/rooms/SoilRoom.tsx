@@ -4,7 +4,6 @@ import {
   FEEDS,
   FIELDS,
   FILLS,
-  fillMedium,
   MEDIA,
   MULCHES,
   SEPARATORS,
@@ -77,8 +76,8 @@ function MixGroup() {
         loose, which is {figures.bags} {figures.bags === 1 ? 'bag' : 'bags'} of{' '}
         {write(soil.bag, 'volume')}.
         {figures.aggregates.map(
-          ({ medium: stone, volume }) =>
-            ` ${write(volume, 'volume')} of ${FILLS[stone].name.toLowerCase()}, about ${write(volume * fillMedium(stone, soil.medium).dryDensity, 'mass')}.`,
+          ({ medium: stone, volume, mass }) =>
+            ` ${write(volume, 'volume')} of ${FILLS[stone].name.toLowerCase()}, about ${write(mass, 'mass')}.`,
         )}
       </Says>
     </Group>
