@@ -2,7 +2,15 @@ import { cropOf, mediumOf } from '../catalog';
 import { demandOn, type Demand } from '../climate';
 import { airCeiling, baseStyle } from '../design';
 import { surfaceArea, type Planter } from '../planter';
-import { arrange, beside, climb, fullest, outletOf, type Circle } from '../reservoir';
+import {
+  arrange,
+  beside,
+  climb,
+  fullest,
+  outletOf,
+  PLATFORM_PLAY,
+  type Circle,
+} from '../reservoir';
 import { bagsFor, looseVolume } from '../soil';
 import { grown } from '../vessel';
 import { totalDelivery } from '../wick';
@@ -61,9 +69,6 @@ export interface Figures {
   /** The widest stretch of platform or fabric with nothing under it, metres. */
   span: number;
 }
-
-/** Play left round a platform so that it drops in, metres. */
-const PLATFORM_PLAY = 0.002;
 
 /** Works out all figures of a planter. */
 export function figuresOf(planter: Planter): Figures {

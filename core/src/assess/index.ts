@@ -5,8 +5,7 @@ export { type Tilt } from './level';
 export { cautiousDays, type Autonomy } from './autonomy';
 export { type Amount, type Weight } from './weight';
 export { SEVERITIES, rank, type Finding, type Remedy, type Room, type Severity } from './finding';
-export { cautionsFor, type Caution } from './cautions';
-export { needsOf, type Need } from './needs';
+export { caution, cautionsFor, type Caution, type CautionId } from './cautions';
 export {
   follows,
   outcomeOf,

@@ -1,75 +1,118 @@
-import { PIPES } from '../catalog';
+import {
+  boardGood,
+  drainPipe,
+  FEET,
+  FLOOR_BOARD,
+  legGood,
+  pipeGood,
+  PIPES,
+  plainPipe,
+  type Good,
+} from '../catalog';
 import type { Planter } from '../planter';
 import { q, say, type Message } from '../quantity';
-import { lengthOf } from '../reservoir';
+import { lengthOf, PIPE_PROUD } from '../reservoir';
 import type { Piece } from './cuts';
+
+/** Pieces of one length that a planter takes. */
+export interface CutPiece extends Piece {
+  /** Which part of the planter they belong to. */
+  part: string;
+  /** How the end is cut, where it is not square. */
+  note: Message | null;
+}
 
 /** Pieces that come out of one kind of stock. */
 export interface StockCuts {
-  id: string;
   /** What is bought by the length. */
-  stock: Message;
-  pieces: Piece[];
+  good: Good;
+  pieces: CutPiece[];
 }
 
-/** Everything of a planter that is cut from lengths: tubes, supports, lying pipes, boards. */
-export function piecesOf({ design, layout, vessel }: Planter): StockCuts[] {
+const SQUARE = null;
+/** A notch in a tube's foot is about this high, metres. */
+const NOTCH = 0.015;
+/** Four legs, outside the corners. */
+const LEGS = 4;
+
+/** Everything of a planter that is cut from lengths: tubes, supports, lying pipes, boards, legs. */
+export function piecesOf({ design, layout, heights }: Planter): StockCuts[] {
   const list = new Map<string, StockCuts>();
-  const add = (id: string, stock: Message, piece: Piece) => {
-    const known = list.get(id) ?? { id, stock, pieces: [] };
-    known.pieces.push(piece);
-    list.set(id, known);
+  const add = (
+    good: Good,
+    part: string,
+    label: string,
+    length: number,
+    count = 1,
+    note: Message | null = SQUARE,
+  ) => {
+    if (count <= 0 || length <= 0) return;
+    const known = list.get(good.id) ?? { good, pieces: [] };
+    const same = known.pieces.find(
+      (piece) => piece.label === label && Math.abs(piece.length - length) < 1e-6,
+    );
+    if (same) same.count += count;
+    else known.pieces.push({ label, length, count, part, note });
+    list.set(good.id, known);
   };
   const { fillTube, pipes } = design;
   if (fillTube) {
-    const { name } = PIPES[fillTube.pipe];
-    add(fillTube.pipe, say`${name}`, { label: 'Fill tube', length: fillTube.length, count: 1 });
-    if (fillTube.run > 0) {
-      add(fillTube.pipe, say`${name}`, {
-        label: 'Run on the floor',
-        length: fillTube.run,
-        count: 1,
-      });
-    }
+    const good = pipeGood(fillTube.pipe);
+    add(good, 'tube', 'Fill tube', fillTube.length, 1, footNote(fillTube));
+    add(good, 'tube', 'Run on the floor', fillTube.run);
   }
-  layout.parts.forEach((part) => {
+  layout.parts.forEach((part, i) => {
     const what = part.design;
-    if (what.kind === 'standing' && what.what === 'pipe' && part.placed > 0) {
-      add(`pipe-${what.diameter}`, say`Pipe of ${q(what.diameter, 'length')}`, {
-        label: 'Support',
-        length: part.height,
-        count: part.placed,
-      });
+    const id = `part-${i}`;
+    if (what.kind === 'standing' && what.what === 'pipe') {
+      add(plainPipe(what.diameter), id, 'Support', part.height, part.placed);
     }
-    if (what.kind === 'ring' && !what.cutEnd && part.placed > 0) {
-      add(`pipe-${what.diameter}`, say`Pipe of ${q(what.diameter, 'length')}`, {
-        label: 'Ring',
-        length: part.height,
-        count: 1,
-      });
+    if (what.kind === 'ring' && !what.cutEnd) {
+      const split = say`split along one side, so that it breathes and can be opened to fit`;
+      add(plainPipe(what.diameter), id, 'Ring', part.height, part.placed, split);
     }
     if (what.kind === 'lying') {
-      part.runs.forEach((run, i) =>
-        add(`lying-${what.diameter}`, say`Perforated pipe of ${q(what.diameter, 'length')}`, {
-          label: run.kind === 'straight' ? `Run ${i + 1}` : `Turn ${i + 1}`,
-          length: lengthOf(run),
-          count: 1,
-        }),
-      );
+      const good = drainPipe(what.diameter, what.sock);
+      part.runs.forEach((run, k) => {
+        const turn = run.kind !== 'straight';
+        const label = turn ? `Turn ${k + 1}` : `Run ${k + 1}`;
+        const bent = turn ? say`laid round, its ends together` : SQUARE;
+        add(good, id, label, lengthOf(run), 1, bent);
+      });
     }
   });
-  pipes.forEach((pipe) =>
-    add(`pipe-${pipe.diameter}`, say`Pipe of ${q(pipe.diameter, 'length')}`, {
-      label: pipe.use === 'worm' ? 'Worm tube' : 'Inspection pipe',
-      length: vessel.depth,
-      count: 1,
-    }),
-  );
+  layout.pipes.forEach((pipe, i) => {
+    const worm = pipes[i]?.use === 'worm';
+    const long = heights.rim + PIPE_PROUD - pipe.foot;
+    const label = worm ? 'Worm tube' : 'Inspection pipe';
+    add(plainPipe(2 * pipe.r), `pipe-${i}`, label, long);
+  });
   if (design.vessel.kind === 'frame') {
-    const { length, width, wall } = design.vessel;
-    const boards = say`Boards of ${q(wall, 'length')}`;
-    add('boards', boards, { label: 'Long side', length: length + 2 * wall, count: 2 });
-    add('boards', boards, { label: 'Short side', length: width, count: 2 });
+    const { length, width, wall, depth, legs } = design.vessel;
+    const sides = boardGood(wall, depth);
+    add(sides, 'boards', 'Long side', length + 2 * wall, 2);
+    add(sides, 'boards', 'Short side', width, 2);
+    if (legs > 0) {
+      const across = Math.ceil((width + 2 * wall) / FLOOR_BOARD - 1e-9);
+      add(boardGood(wall, FLOOR_BOARD), 'floor', 'Floor board', length + 2 * wall, across);
+      add(legGood(), 'legs', 'Leg', legs + depth, LEGS, say`up the outside of each corner`);
+    }
   }
   return [...list.values()];
+}
+
+function footNote({
+  foot,
+  length,
+  pipe,
+}: NonNullable<Planter['design']['fillTube']>): Message | null {
+  const { outside } = PIPES[pipe];
+  switch (foot) {
+    case 'bevel':
+      return say`foot cut at 45°: ${q(length, 'length')} on its long side, ${q(length - outside, 'length')} on its short side`;
+    case 'notch':
+      return say`two notches in its foot, ${q(NOTCH, 'length')} high`;
+    case 'square':
+      return say`cut square: ${FEET.bevel.name.toLowerCase()} or notched it cannot seal against the floor`;
+  }
 }

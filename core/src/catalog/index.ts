@@ -4,5 +4,6 @@ export * from './aggregates';
 export * from './cloths';
 export * from './crops';
 export * from './drills';
+export * from './goods';
 export * from './words';
 export * from './vessels';

@@ -1,5 +1,6 @@
 import { PIPES } from '../catalog';
 import { halfAt, type Planter } from '../planter';
+import { PIPE_PROUD } from '../reservoir';
 import { area, box, circlePoints, line, type Point, type Shape } from './shape';
 
 /** The fill tube: two cut walls, open foot, water inside, cap. */
@@ -77,7 +78,7 @@ export function extraPipesOf(planter: Planter, level: number): Shape[] {
   const { design, layout, heights } = planter;
   return layout.pipes.flatMap((pipe, i): Shape[] => {
     const { use, capped } = design.pipes[i] ?? { use: 'worm', capped: true };
-    const top = heights.rim + 0.03;
+    const top = heights.rim + PIPE_PROUD;
     const { r, foot } = pipe;
     const x = Math.max(pipe.x, -(halfAt(planter, heights.surface) - r));
     const wall = Math.min(0.003, r / 3);

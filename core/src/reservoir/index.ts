@@ -15,6 +15,8 @@ export {
   cutAcross,
   CUP_WALL,
   layOut,
+  PIPE_PROUD,
+  PLATFORM_PLAY,
   PIPE_WALL,
   type Bed,
   type FloorLayout,

@@ -20,6 +20,10 @@ import { placePart, type BasePart } from './parts';
 export const CUP_WALL = 0.001;
 /** Wall of an inspection pipe or worm tube, metres. */
 export const PIPE_WALL = 0.003;
+/** Play left round a platform so that it drops in, metres. */
+export const PLATFORM_PLAY = 0.002;
+/** How far an inspection pipe or worm tube stands over the rim, metres. */
+export const PIPE_PROUD = 0.03;
 
 /** A packed cup or a column of sand on the floor. */
 export interface StandingWick extends Circle {

@@ -33,7 +33,7 @@ test('the sheet of a tote: parts, holes with their drill, and cuts on bars', asy
   ).toBeTruthy();
   const wall = screen.getByRole('row', { name: /^Wall 1 20.mm/ });
   expect(wall.textContent).toMatch(/lip comes to 70.mm/);
-  expect(screen.getByText(/^Pipe of 50.mm: 1 of 2000.mm$/)).toBeTruthy();
+  expect(screen.getByText(/^50 mm pipe: 1 of 2000.mm$/)).toBeTruthy();
   const bars = screen.getAllByRole('img', { name: /^Length 1:/ });
   expect(bars).toHaveLength(2);
   expect(bars[1]!.getAttribute('aria-label')).toMatch(/Support 90.mm, Support/);

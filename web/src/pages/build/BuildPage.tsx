@@ -2,7 +2,7 @@ import { Box, Button, Field, Input, Text } from '@chakra-ui/react';
 import {
   evaluate,
   holesOf,
-  needsOf,
+  partsOf,
   piecesOf,
   planCuts,
   readQuantity,
@@ -84,7 +84,7 @@ function Sheet({ id, design }: { id: string; design: PlanterDesign }) {
       <Part title="What it takes">
         <Table
           head={['Part', 'How much']}
-          rows={needsOf(planter, assessment.figures).map(({ id: key, what, amount }) => [
+          rows={partsOf(planter, assessment.figures).map(({ id: key, what, amount }) => [
             key,
             what,
             tell(amount),
@@ -129,10 +129,10 @@ function Sheet({ id, design }: { id: string; design: PlanterDesign }) {
           />
         </Box>
         {sound &&
-          piecesOf(planter).map(({ id: key, stock: name, pieces }) => (
+          piecesOf(planter).map(({ good, pieces }) => (
             <Cut
-              key={key}
-              name={tell(name)}
+              key={good.id}
+              name={tell(good.name)}
               length={stock.value}
               plan={planCuts(pieces, { length: stock.value, kerf: saw.value })}
             />

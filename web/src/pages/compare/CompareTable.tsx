@@ -3,7 +3,7 @@ import type { PlanterResource } from '@huerta/contract';
 import {
   cautiousDays,
   evaluate,
-  needsOf,
+  partsOf,
   section,
   type Figures,
   type QuantityKind,
@@ -61,7 +61,7 @@ export function CompareTable({ planters }: { planters: PlanterResource[] }) {
     () =>
       planters.map(({ id, design }) => {
         const { planter, assessment } = evaluate(design);
-        const needs = needsOf(planter, assessment.figures);
+        const needs = partsOf(planter, assessment.figures);
         return { id, design, drawing: section(planter), needs, ...assessment };
       }),
     [planters],

@@ -1,5 +1,5 @@
 import { Box, Text } from '@chakra-ui/react';
-import { baseName, CLOTHS, needsOf } from '@huerta/core';
+import { baseName, CLOTHS, partsOf } from '@huerta/core';
 import { useWords } from '../../../app/preferences';
 import { TextField } from '../../../components/TextField';
 import { useBench } from '../bench';
@@ -53,7 +53,7 @@ export function CheckRoom() {
         <WaterTest />
       </Group>
       <Group title="What it takes">
-        <Table rows={needsOf(planter, f).map(({ id, what, amount }) => [id, what, tell(amount)])} />
+        <Table rows={partsOf(planter, f).map(({ id, what, amount }) => [id, what, tell(amount)])} />
       </Group>
       <Group title="All figures">
         <Table rows={rows.map(([label, value]) => [label, label, value])} />

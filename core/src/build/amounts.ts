@@ -1,0 +1,94 @@
+import type { Figures } from '../assess';
+import {
+  CROPS,
+  cropOf,
+  FEED_DOSES,
+  INGREDIENT_DENSITY,
+  INGREDIENTS,
+  RECIPES,
+  type IngredientId,
+} from '../catalog';
+import type { PlanterDesign } from '../design';
+import { q, say, type Message } from '../quantity';
+
+/** One ingredient of the mix. */
+export interface Ingredient {
+  id: IngredientId;
+  parts: number;
+  /** Loose, before mixing. m³ */
+  volume: number;
+  /** The same in the unit that it is sold in: m³, or kilograms for sand. */
+  amount: number;
+}
+
+/**
+ * What the mix is made of, by parts. Small particles fall between large ones, so the ingredients
+ * together are more than the loose mix, and that is more than what is left once it has settled.
+ *
+ * @param loose mix to fill in, m³
+ * @returns null where the mix has no recipe
+ */
+export function ingredientsOf({ soil }: PlanterDesign, loose: number): Ingredient[] | null {
+  const recipe = RECIPES[soil.medium];
+  if (!recipe) return null;
+  const parts = recipe.parts.reduce((sum, [, share]) => sum + share, 0);
+  const before = loose / (1 - recipe.shrinks);
+  return recipe.parts.map(([id, share]) => {
+    const volume = (before * share) / parts;
+    const density = INGREDIENTS[id].unit === 'mass' ? (INGREDIENT_DENSITY[id] ?? 1) : 1;
+    return { id, parts: share, volume, amount: volume * density };
+  });
+}
+
+/** Feed and lime for the soil of a planter. Kilograms. */
+export interface Feeding {
+  feed: { kind: 'organic' | 'synthetic'; mass: number; text: Message } | null;
+  lime: { mass: number; text: Message } | null;
+  /** What to know before either is bought. */
+  says: Message[];
+}
+
+/** Usual dose of lime in a mix whose crop likes it, kilograms per cubic metre. Typical. */
+const USUAL_LIME = 3;
+
+/** Works out feed and lime by soil volume and crop. */
+export function feedingOf({ soil, planting }: PlanterDesign, { soilVolume }: Figures): Feeding {
+  const crop = cropOf(planting.crop);
+  const name = CROPS[planting.crop].name.toLowerCase();
+  const says: Message[] = [];
+  const dosed = soil.feed === 'organic' || soil.feed === 'synthetic';
+  const mass = dosed ? soil.feedDose * soilVolume : 0;
+  if (!dosed || mass === 0) {
+    const { organic, synthetic } = FEED_DOSES;
+    says.push(
+      say`No granules are chosen. The usual dose here is ${q(organic * soilVolume, 'mass')} of organic or ${q(synthetic * soilVolume, 'mass')} of synthetic ones, in a strip away from the stems. Never synthetic ones at the organic rate.`,
+    );
+  }
+  if (soil.feed === 'liquid') {
+    says.push(
+      say`Liquid feed in standing water brings algae, smell and salt: weak, and flush twice a season.`,
+    );
+  }
+  const lime = soil.limeDose * soilVolume;
+  if (crop.likes === 'acid') {
+    says.push(
+      say`No lime: ${name} wants acid soil${lime > 0 ? ', so the lime in this design is left out' : ''}.`,
+    );
+  } else if (crop.likes === 'lime' && lime === 0) {
+    says.push(
+      say`${crop.name} likes lime: usually ${q(USUAL_LIME * soilVolume, 'mass')} for this soil. Not for blueberries, strawberries or potatoes.`,
+    );
+  }
+  const rate = dosed ? say`${q(mass, 'mass')}, ${q(soil.feedDose, 'dose')} of mix` : say``;
+  return {
+    feed:
+      mass > 0
+        ? { kind: soil.feed === 'organic' ? 'organic' : 'synthetic', mass, text: rate }
+        : null,
+    lime:
+      lime > 0 && crop.likes !== 'acid'
+        ? { mass: lime, text: say`${q(lime, 'mass')}, ${q(soil.limeDose, 'dose')} of mix` }
+        : null,
+    says,
+  };
+}

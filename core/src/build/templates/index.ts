@@ -1,0 +1,34 @@
+import type { Figures } from '../../assess';
+import type { Planter } from '../../planter';
+import type { UnitSystem } from '../../quantity';
+import type { Deck } from '../deck';
+import type { Hole } from '../holes';
+import { dipStick, floatScale } from './gauge';
+import { platformTemplate } from './platform';
+import type { Template } from './template';
+import { overflowStrip, rowsStrip } from './wall';
+
+export type { Stroke, Template, TemplateShape } from './template';
+export { PAPERS, PAPER_IDS, tilesOf, RULE, type PaperId, type Tile } from './tiles';
+
+/** Every template of a planter, in the order of the work. */
+export function templatesOf(
+  planter: Planter,
+  figures: Figures,
+  deck: Deck | null,
+  holes: readonly Hole[],
+  set: UnitSystem,
+): Template[] {
+  const overflow = holes.find(({ id }) => id === 'overflow');
+  const rows = planter.design.overflow?.kind === 'rows';
+  const gauge =
+    planter.design.fillTube !== null ||
+    planter.design.pipes.some(({ use }) => use === 'inspection');
+  return [
+    overflow && !rows ? overflowStrip(planter, overflow, set) : null,
+    overflow && rows ? rowsStrip(planter, overflow, set) : null,
+    deck ? platformTemplate(deck, set) : null,
+    gauge ? dipStick(planter, figures, set) : null,
+    floatScale(planter, figures, set),
+  ].filter((template) => template !== null);
+}
