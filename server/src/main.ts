@@ -3,8 +3,7 @@ import { join, resolve } from 'node:path';
 import { pino } from 'pino';
 import { loadDemoGarden, loadDemoVessels } from './demo/garden';
 import { createApp } from './http/app';
-import { planterService } from './services/planters';
-import { vesselService } from './services/vessels';
+import { servicesOf } from './services';
 import { openDatabase } from './store/database';
 
 /**
@@ -19,14 +18,13 @@ async function main(): Promise<void> {
   const webRoot = resolve(process.env.HUERTA_WEB ?? 'web/dist');
 
   const database = await openDatabase(join(folder, 'huerta.sqlite'));
-  const planters = planterService(database.planters);
-  const vessels = vesselService(database.vessels);
+  const services = servicesOf(database);
   if (process.env.HUERTA_DEMO === '1') {
-    await loadDemoGarden(planters);
-    await loadDemoVessels(vessels);
+    await loadDemoGarden(services.planters);
+    await loadDemoVessels(services.vessels);
   }
 
-  const server = createApp({ planters, vessels, logger, webRoot }).listen(port, '127.0.0.1');
+  const server = createApp({ services, logger, webRoot }).listen(port, '127.0.0.1');
   await once(server, 'listening');
   const address = server.address();
   const open = typeof address === 'object' && address ? address.port : port;

@@ -61,7 +61,7 @@ export function feedingOf({ soil, planting }: PlanterDesign, { soilVolume }: Fig
   if (!dosed || mass === 0) {
     const { organic, synthetic } = FEED_DOSES;
     says.push(
-      say`No granules are chosen. The usual dose here is ${q(organic * soilVolume, 'mass')} of organic or ${q(synthetic * soilVolume, 'mass')} of synthetic ones, in a strip away from the stems. Never synthetic ones at the organic rate.`,
+      say`No granules are chosen. The usual dose here is ${q(organic * soilVolume, 'dash')} of organic or ${q(synthetic * soilVolume, 'dash')} of synthetic ones, in a strip away from the stems. Never synthetic ones at the organic rate.`,
     );
   }
   if (soil.feed === 'liquid') {
@@ -76,10 +76,10 @@ export function feedingOf({ soil, planting }: PlanterDesign, { soilVolume }: Fig
     );
   } else if (crop.likes === 'lime' && lime === 0) {
     says.push(
-      say`${crop.name} likes lime: usually ${q(USUAL_LIME * soilVolume, 'mass')} for this soil. Not for blueberries, strawberries or potatoes.`,
+      say`${crop.name} likes lime: usually ${q(USUAL_LIME * soilVolume, 'dash')} for this soil. Not for blueberries, strawberries or potatoes.`,
     );
   }
-  const rate = dosed ? say`${q(mass, 'mass')}, ${q(soil.feedDose, 'dose')} of mix` : say``;
+  const rate = dosed ? say`${q(mass, 'dash')}, ${q(soil.feedDose, 'dose')} of mix` : say``;
   return {
     feed:
       mass > 0
@@ -87,7 +87,7 @@ export function feedingOf({ soil, planting }: PlanterDesign, { soilVolume }: Fig
         : null,
     lime:
       lime > 0 && crop.likes !== 'acid'
-        ? { mass: lime, text: say`${q(lime, 'mass')}, ${q(soil.limeDose, 'dose')} of mix` }
+        ? { mass: lime, text: say`${q(lime, 'dash')}, ${q(soil.limeDose, 'dose')} of mix` }
         : null,
     says,
   };

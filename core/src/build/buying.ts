@@ -1,4 +1,30 @@
-import type { Good, Pack } from '../catalog';
+import type { Currency, Good, GoodUnit, Pack } from '../catalog';
+import { q, say, type Message, type QuantityKind } from '../quantity';
+
+/** How an amount of a good is written. */
+export const KIND_OF_UNIT: Readonly<Record<GoodUnit, QuantityKind>> = {
+  piece: 'count',
+  length: 'stock',
+  area: 'area',
+  volume: 'volume',
+  mass: 'mass',
+};
+
+/** An amount of a good, in words. */
+export const amountOf = ({ unit }: Pick<Good, 'unit'>, amount: number): Message =>
+  say`${q(amount, KIND_OF_UNIT[unit])}`;
+
+/** What is bought, in words: `2 × 20 L, 1 × 50 L`; of things by the piece only how many. */
+export function boughtOf({ unit }: Pick<Good, 'unit'>, bought: readonly Bought[]): Message {
+  return bought.flatMap(({ count, size }, i): Message => {
+    const pack = unit === 'piece' && size === 1 ? say`` : say` × ${q(size, KIND_OF_UNIT[unit])}`;
+    return say`${i > 0 ? ', ' : ''}${q(count, 'count')}${pack}`;
+  });
+}
+
+/** A sum of money as it is written in English. */
+export const writeMoney = (value: number, currency: Currency): string =>
+  new Intl.NumberFormat('en', { style: 'currency', currency }).format(value);
 
 /** How many packs of one size. */
 export interface Bought extends Pack {

@@ -5,7 +5,7 @@ export { piecesOf, type CutPiece, type StockCuts } from './pieces';
 export { sheetsOf, type SheetPiece } from './sheets';
 export { partsOf, type Part } from './parts';
 export { feedingOf, ingredientsOf, type Feeding, type Ingredient } from './amounts';
-export { packsFor, type Bought } from './buying';
+export { amountOf, boughtOf, KIND_OF_UNIT, packsFor, writeMoney, type Bought } from './buying';
 export { NEW_BOOK, packsIn, priceBookSchema, type PriceBook } from './priceBook';
 export { shoppingFor, type Shopper, type ShoppingLine, type ShoppingList } from './shopping';
 export { buildSheet, type BuildSheet } from './sheet';

@@ -96,6 +96,29 @@ export const KINDS = {
     },
     example: { metric: '30 cm', us: '12 in' },
   },
+  /** Metres. A length of stock as it is sold. */
+  stock: {
+    noun: 'length',
+    units: lengths,
+    style: {
+      metric: { unit: 'm', symbol: 'm', decimals: [{ below: Infinity, places: 2 }] },
+      us: { unit: 'ft', symbol: 'ft', decimals: [{ below: Infinity, places: 1 }] },
+    },
+    example: { metric: '2 m', us: '10 ft' },
+  },
+  /** Square metres of sheet. */
+  area: {
+    noun: 'area',
+    units: {
+      ...spelled('m2 m² sqm', 1),
+      ...spelled('ft2 ft² sqft', (12 * INCH) ** 2),
+    },
+    style: {
+      metric: { unit: 'm²', symbol: 'm²', decimals: [{ below: Infinity, places: 2 }] },
+      us: { unit: 'ft²', symbol: 'ft²', decimals: [{ below: Infinity, places: 1 }] },
+    },
+    example: { metric: '1 m²', us: '10 ft²' },
+  },
   /** Cubic metres. */
   volume: {
     noun: 'volume',
@@ -120,6 +143,21 @@ export const KINDS = {
       us: { unit: 'lb', symbol: 'lb', decimals: fewDecimals },
     },
     example: { metric: '40 kg', us: '90 lb' },
+  },
+  /** Kilograms of something that is weighed out by the spoon or the handful. */
+  dash: {
+    noun: 'weight',
+    units: {
+      ...spelled('g gram grams', 1e-3),
+      ...spelled('kg kilo kilos kilogram kilograms', 1),
+      ...spelled('oz ounce ounces', POUND / 16),
+      ...spelled('lb lbs pound pounds', POUND),
+    },
+    style: {
+      metric: { unit: 'g', symbol: 'g', decimals: whole },
+      us: { unit: 'oz', symbol: 'oz', decimals: fewDecimals },
+    },
+    example: { metric: '75 g', us: '2.5 oz' },
   },
   /** Cubic metres per second, as a hose or an overflow runs. */
   flow: {

@@ -10,8 +10,7 @@ import {
   type PlanterResource,
 } from '@huerta/contract';
 import { applyPatch, STARTING_POINTS, vesselFrom } from '@huerta/core';
-import { planterService } from '../services/planters';
-import { vesselService } from '../services/vessels';
+import { servicesOf } from '../services';
 import { openDatabase, type Database } from '../store/database';
 import { createApp } from './app';
 
@@ -24,11 +23,7 @@ let api: ReturnType<typeof request>;
 async function open(): Promise<void> {
   database = await openDatabase(join(folder, 'huerta.sqlite'));
   const logger = pino({ level: 'silent' });
-  const app = createApp({
-    planters: planterService(database.planters),
-    vessels: vesselService(database.vessels),
-    logger,
-  });
+  const app = createApp({ services: servicesOf(database), logger });
   api = request(app);
 }
 

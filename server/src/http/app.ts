@@ -7,24 +7,24 @@ import { type Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
 import { MAX_BODY_BYTES } from '@huerta/contract';
 import { planterJsonSchema } from '@huerta/core';
-import type { PlanterService } from '../services/planters';
-import type { VesselService } from '../services/vessels';
+import type { Services } from '../services';
 import { notFound } from '../services/problems';
 import { answerProblems } from './errors';
 import { localHostsOnly } from './local';
+import { buildRoutes } from './build';
 import { planterRoutes } from './planters';
+import { priceRoutes } from './prices';
 import { vesselRoutes } from './vessels';
 
 export interface AppOptions {
-  planters: PlanterService;
-  vessels: VesselService;
+  services: Services;
   logger: Logger;
   /** Folder with the built web application, if it is to be served. */
   webRoot?: string;
 }
 
 /** The whole HTTP application: API under /api, the built pages everywhere else. */
-export function createApp({ planters, vessels, logger, webRoot }: AppOptions): Express {
+export function createApp({ services, logger, webRoot }: AppOptions): Express {
   const app = express();
   app.disable('x-powered-by');
   app.use(pinoHttp({ logger, autoLogging: false }));
@@ -60,7 +60,9 @@ export function createApp({ planters, vessels, logger, webRoot }: AppOptions): E
     response.json(planterJsonSchema());
   });
   const json = express.json({ limit: MAX_BODY_BYTES });
-  app.use('/api/planters', json, planterRoutes(planters));
+  const { planters, vessels, progress, prices, files } = services;
+  app.use('/api/planters', json, planterRoutes(planters), buildRoutes(progress, files));
+  app.use('/api/prices', json, priceRoutes(prices));
   app.use('/api/vessels', json, vesselRoutes(vessels));
   app.use('/api', () => {
     throw notFound('There is nothing at this address.');

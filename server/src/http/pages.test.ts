@@ -4,8 +4,7 @@ import { join } from 'node:path';
 import { Writable } from 'node:stream';
 import { pino } from 'pino';
 import request from 'supertest';
-import type { PlanterService } from '../services/planters';
-import type { VesselService } from '../services/vessels';
+import type { Services } from '../services';
 import { createApp } from './app';
 
 let webRoot: string;
@@ -18,22 +17,15 @@ beforeAll(async () => {
 afterAll(() => rm(webRoot, { recursive: true }));
 
 const broken = (): Promise<never> => Promise.reject(new Error('disk full at /secret/place'));
-const service: PlanterService = {
-  list: broken,
-  get: broken,
-  create: broken,
-  save: broken,
-  remove: broken,
-  restore: broken,
-};
-
-const vessels: VesselService = {
-  list: broken,
-  create: broken,
-  save: broken,
-  remove: broken,
-  restore: broken,
-};
+/** Whatever is asked of it fails. */
+const nothing = new Proxy({}, { get: () => broken });
+const services = {
+  planters: nothing,
+  vessels: nothing,
+  progress: nothing,
+  prices: nothing,
+  files: nothing,
+} as Services;
 
 function open() {
   const lines: string[] = [];
@@ -44,7 +36,7 @@ function open() {
     },
   });
   return {
-    api: request(createApp({ planters: service, vessels, logger: pino(sink), webRoot })),
+    api: request(createApp({ services, logger: pino(sink), webRoot })),
     lines,
   };
 }

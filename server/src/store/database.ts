@@ -4,12 +4,15 @@ import { Sequelize } from 'sequelize';
 import sqlite3 from 'sqlite3';
 import { definePlanters, type PlanterModel } from './planters';
 import { migrateDatabase } from './migrate';
+import { definePriceBooks, defineProgress, type PriceBookModel, type ProgressModel } from './build';
 import { defineVessels, type VesselModel } from './vessels';
 
 export interface Database {
   sequelize: Sequelize;
   planters: PlanterModel;
   vessels: VesselModel;
+  progress: ProgressModel;
+  priceBooks: PriceBookModel;
   close(): Promise<void>;
 }
 
@@ -38,6 +41,8 @@ export async function openDatabase(file: string): Promise<Database> {
     sequelize,
     planters: definePlanters(sequelize),
     vessels: defineVessels(sequelize),
+    progress: defineProgress(sequelize),
+    priceBooks: definePriceBooks(sequelize),
     close: () => sequelize.close(),
   };
 }

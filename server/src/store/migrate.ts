@@ -2,9 +2,14 @@ import { type QueryInterface, type Sequelize } from 'sequelize';
 import { SequelizeStorage, Umzug, type RunnableMigration } from 'umzug';
 import { createPlanters } from './migrations/001-create-planters';
 import { createVessels } from './migrations/002-create-vessels';
+import { createBuild } from './migrations/003-create-build';
 
 /** Every change of the tables, oldest first. A migration that has been released is never edited. */
-const MIGRATIONS: RunnableMigration<QueryInterface>[] = [createPlanters, createVessels];
+const MIGRATIONS: RunnableMigration<QueryInterface>[] = [
+  createPlanters,
+  createVessels,
+  createBuild,
+];
 
 /** Runs the migrations that this file has not seen yet. */
 export async function migrateDatabase(sequelize: Sequelize): Promise<void> {

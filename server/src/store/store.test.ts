@@ -31,7 +31,11 @@ test('makes its folder, and opening again migrates nothing twice', async () => {
   await first.close();
   const second = await open();
   const [rows] = await second.sequelize.query('SELECT name FROM migrations');
-  expect(rows).toEqual([{ name: '001-create-planters' }, { name: '002-create-vessels' }]);
+  expect(rows).toEqual([
+    { name: '001-create-planters' },
+    { name: '002-create-vessels' },
+    { name: '003-create-build' },
+  ]);
   expect(await planterService(second.planters).list()).toHaveLength(1);
 });
 

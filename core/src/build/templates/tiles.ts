@@ -50,12 +50,17 @@ function lay(template: Template, width: number, height: number): Tile[] {
   const columns = sheets(need.x, room.x);
   const rows = sheets(need.y, room.y);
   const step = { x: room.x - OVERLAP, y: room.y - OVERLAP };
-  const marks = seamMarks(template, columns, rows, step, room);
+  // The sheets together are larger than the template: it comes into their middle.
+  const first = {
+    left: template.left - ((columns - 1) * step.x + room.x - need.x) / 2,
+    bottom: template.bottom - ((rows - 1) * step.y + room.y - need.y) / 2,
+  };
+  const marks = seamMarks(first, columns, rows, step, room);
   const tiles: Tile[] = [];
   for (let row = 0; row < rows; row += 1) {
     for (let column = 0; column < columns; column += 1) {
-      const left = template.left + column * step.x;
-      const bottom = template.bottom + row * step.y;
+      const left = first.left + column * step.x;
+      const bottom = first.bottom + row * step.y;
       const window = { left, bottom, width: room.x, height: room.y };
       if (!template.shapes.some((shape) => shows(shape, window))) continue;
       tiles.push({
@@ -81,7 +86,7 @@ const sheets = (need: number, room: number): number =>
 
 /** Two marks on every seam between two sheets, in the middle of what both show. */
 function seamMarks(
-  { left, bottom }: Template,
+  { left, bottom }: { left: number; bottom: number },
   columns: number,
   rows: number,
   step: { x: number; y: number },

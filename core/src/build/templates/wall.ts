@@ -16,6 +16,8 @@ import {
 /** Paper beside the outermost hole and over the topmost, metres. */
 const BESIDE = 0.025;
 const OVER = 0.03;
+/** Half of a strip’s least width, for the words on it. */
+const LEAST_HALF = 0.034;
 /** A row's segment is about this wide; it is moved along for the rest. Metres. */
 const SEGMENT = 0.2;
 /** A strip has this many holes of a row, so that their distance can be checked on it. */
@@ -34,7 +36,8 @@ function floorThickness({ design, vessel }: Planter): number {
 export function overflowStrip(planter: Planter, hole: Hole, set: UnitSystem): Template {
   const { design, vessel, heights } = planter;
   const write = (value: number) => writeQuantity(value, 'length', set);
-  const half = Math.max(...hole.marks.map(({ along }) => Math.abs(along))) + BESIDE;
+  const outermost = Math.max(...hole.marks.map(({ along }) => Math.abs(along)));
+  const half = Math.max(outermost + BESIDE, LEAST_HALF);
   const down = floorThickness(planter);
   const base = upTheWall(design, vessel, heights.ceiling);
   const topmost = Math.max(...hole.marks.map(({ up }) => up)) + hole.bit / 2;

@@ -1,0 +1,40 @@
+import { PAPER_IDS, priceBookSchema, progressEntrySchema } from '@huerta/core';
+import { z } from 'zod';
+
+/** How far a planter's build has come: answer to GET and PATCH /api/planters/:id/progress. */
+export const progressSchema = z.object({ entries: z.array(progressEntrySchema) });
+export type ProgressResource = z.infer<typeof progressSchema>;
+
+/** Body of PATCH /api/planters/:id/progress: what was ticked, measured or noted. */
+export const sendProgressSchema = z.strictObject({
+  entries: z.array(progressEntrySchema).min(1).max(300),
+});
+
+/** The price book: answer to GET and PUT /api/prices. Revision 0 is a book never written in. */
+export const priceBookResourceSchema = z.object({
+  revision: z.int().min(0),
+  book: priceBookSchema,
+});
+export type PriceBookResource = z.infer<typeof priceBookResourceSchema>;
+
+/** Body of PUT /api/prices. */
+export const savePriceBookSchema = z.strictObject({
+  revision: z.int().min(0),
+  book: priceBookSchema,
+});
+
+/** Query of the files of a build sheet. */
+export const fileQuerySchema = z.object({
+  units: z.enum(['metric', 'us']).default('metric'),
+  paper: z.enum(PAPER_IDS).default('a4'),
+});
+export type FileQuery = z.infer<typeof fileQuerySchema>;
+
+/** Query of the label: the address under which Huerta is open, and the day that is written on it. */
+export const labelQuerySchema = fileQuerySchema.extend({
+  at: z
+    .url({ protocol: /^https?$/, error: 'The address begins with http:// or https://.' })
+    .max(200),
+  day: z.iso.date({ error: 'A day is written as 2026-05-01.' }),
+});
+export type LabelQuery = z.infer<typeof labelQuerySchema>;

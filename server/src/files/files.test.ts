@@ -1,0 +1,111 @@
+import { mkdtemp, rm } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { applyPatch, NEW_BOOK, STARTING_POINTS } from '@huerta/core';
+import jsQR from 'jsqr';
+import Papa from 'papaparse';
+import { servicesOf, type Services } from '../services';
+import { openDatabase, type Database } from '../store/database';
+import { readPdf } from '../testing/readPdf';
+
+let folder: string;
+let database: Database;
+let services: Services;
+beforeAll(async () => {
+  folder = await mkdtemp(join(tmpdir(), 'huerta-files-'));
+  database = await openDatabase(join(folder, 'huerta.sqlite'));
+  services = servicesOf(database);
+});
+afterAll(async () => {
+  await database.close();
+  await rm(folder, { recursive: true });
+});
+
+const make = async (id: string, name = id): Promise<string> => {
+  const { design } = STARTING_POINTS.find((one) => one.id === id)!;
+  return (await services.planters.create(applyPatch(design, [{ path: ['name'], value: name }]))).id;
+};
+const metric = { units: 'metric', paper: 'a4' } as const;
+
+test('every family’s sheet can be printed, a pail’s on two pages of either paper', async () => {
+  for (const { id, group } of STARTING_POINTS) {
+    const planter = await make(id);
+    for (const query of [metric, { units: 'us', paper: 'letter' } as const]) {
+      const { name, content } = await services.files.sheet(planter, query);
+      expect(name).toMatch(/ build sheet\.pdf$/);
+      const pages = readPdf(content);
+      expect([id, pages.length <= (group === 'pail' ? 2 : 4)]).toEqual([id, true]);
+      // Nothing is drawn off the paper.
+      for (const page of pages) {
+        for (const { x1, y1 } of page.lines) {
+          expect(x1 > 0 && x1 < page.width && y1 > 0 && y1 < page.height).toBe(true);
+        }
+      }
+    }
+  }
+});
+
+test('the label’s code opens this planter, on both labels', async () => {
+  const id = await make('cloth-pail');
+  const { content } = await services.files.label(id, {
+    ...metric,
+    at: 'http://huerta.lan:4700',
+    day: '2026-05-01',
+  });
+  const [page] = readPdf(content);
+  const size = Math.min(...page!.boxes.map(({ width }) => width));
+  const sizes = [...new Set(page!.boxes.map(({ width }) => Math.round(width * 1e7)))].filter(
+    (w) => w < 2e4,
+  );
+  expect(sizes.length).toBeGreaterThanOrEqual(2);
+  expect(size).toBeGreaterThan(4e-4);
+  for (const wide of sizes) {
+    const modules = page!.boxes.filter(({ width }) => Math.round(width * 1e7) === wide);
+    expect(decode(modules, wide / 1e7)).toBe(`http://huerta.lan:4700/planters/${id}`);
+  }
+});
+
+/** Paints the squares of a code at four pixels each, and reads it as a telephone would. */
+function decode(modules: { x: number; y: number }[], step: number): string | undefined {
+  const left = Math.min(...modules.map(({ x }) => x));
+  const top = Math.max(...modules.map(({ y }) => y));
+  const count = Math.round((Math.max(...modules.map(({ x }) => x)) - left) / step) + 1;
+  const side = (count + 8) * 4;
+  const pixels = new Uint8ClampedArray(side * side * 4).fill(255);
+  for (const { x, y } of modules) {
+    const [column, row] = [Math.round((x - left) / step) + 4, Math.round((top - y) / step) + 4];
+    for (let i = 0; i < 16; i += 1) {
+      const at = ((row * 4 + (i >> 2)) * side + column * 4 + (i & 3)) * 4;
+      pixels.fill(0, at, at + 3);
+    }
+  }
+  return jsQR(pixels, side, side)?.data;
+}
+
+test('parts and cuts come back from CSV; a name that looks like a formula is none', async () => {
+  const id = await make('tote-pipes', '=1+1');
+  const rows = (text: string) =>
+    Papa.parse<Record<string, string>>(text.trim(), { header: true }).data;
+  const parts = rows((await services.files.parts(id, metric)).content);
+  expect(parts.find(({ good }) => good === '50 mm pipe')).toMatchObject({
+    unit: 'm',
+    buy: '1 x 2 m',
+  });
+  const cuts = rows((await services.files.cuts(id, metric)).content);
+  const supports = cuts.filter(({ piece }) => piece === 'Support');
+  expect(supports).toHaveLength(14);
+  expect(supports[1]!['from mm']).toBe('93');
+  expect(cuts.every((row) => !row.piece!.startsWith('='))).toBe(true);
+});
+
+test('the price book counts in the files, and two that save at once do not undo each other', async () => {
+  const id = await make('cloth-pail');
+  const book = { ...NEW_BOOK, prices: { EUR: { cap: [{ size: 1, price: 9 }] } } };
+  const saved = await services.prices.save(0, book);
+  expect(saved).toEqual({ revision: 1, book });
+  await expect(services.prices.save(0, book)).rejects.toThrow('changed in another window');
+  await expect(services.prices.save(7, book)).rejects.toThrow('changed in another window');
+  const parts = (await services.files.parts(id, metric)).content;
+  expect(parts).toMatch(/Cap for a tube,Cap,1,0,piece,1 x 1 piece,9,EUR/);
+  expect(await services.prices.get()).toEqual(saved);
+});

@@ -1,0 +1,324 @@
+import {
+  boughtOf,
+  cautiousDays,
+  section,
+  tell,
+  writeMoney,
+  writeQuantity,
+  type Assessment,
+  type BuildSheet,
+  type CutPlan,
+  type Deck,
+  type PaperId,
+  type Planter,
+  type ShoppingList,
+  type Step,
+  type UnitSystem,
+} from '@huerta/core';
+import {
+  beginFlow,
+  heading,
+  here,
+  inColumns,
+  need,
+  square,
+  table,
+  write,
+  type Flow,
+} from './column';
+import { makePdf, type } from './paper';
+import { drawSection } from './sectionPdf';
+
+/** What the paper sheet is made of. */
+export interface Printed {
+  planter: Planter;
+  assessment: Assessment;
+  sheet: BuildSheet;
+  shopping: ShoppingList;
+  units: UnitSystem;
+  paper: PaperId;
+}
+
+const SECTION_HIGH = 172;
+const SECTION_WIDE = 232;
+/** What the drawing of the deck takes on the right. */
+const DECK_WIDE = 136;
+
+/** The whole build sheet on paper, legible in black and white. */
+export function sheetPdf(printed: Printed): Promise<Buffer> {
+  const { planter, sheet, paper } = printed;
+  return makePdf(`Build: ${planter.design.name}`, (pdf) => {
+    const flow = beginFlow(pdf, paper);
+    top(flow, printed);
+    parts(flow, printed);
+    holes(flow, printed);
+    cuts(flow, printed);
+    steps(flow, printed);
+    cautions(flow, sheet.steps);
+  });
+}
+
+function top(flow: Flow, { planter, assessment, sheet, shopping, units }: Printed): void {
+  const { design } = planter;
+  const { figures, findings } = assessment;
+  const quantity = (value: number, kind: Parameters<typeof writeQuantity>[1]) =>
+    writeQuantity(value, kind, units);
+  write(flow, `Build: ${design.name}`, 'heading', 18, 0, 2);
+  const about = [design.variant, design.place.name].filter(Boolean).join(' · ');
+  if (about) write(flow, about, 'body', 9.5, 0, 4);
+  const y = flow.y + 6;
+  const { x, width } = here(flow);
+  drawSection(
+    flow.pdf,
+    section(planter),
+    { x, y, width: SECTION_WIDE, height: SECTION_HIGH },
+    units,
+  );
+  const beside = x + SECTION_WIDE + 12;
+  const [own] = shopping.planters;
+  const lines: [string, string][] = [
+    ['Holds', quantity(figures.gross, 'volume')],
+    ['Usable', quantity(figures.usable, 'volume')],
+    ['Lasts, hot days', quantity(cautiousDays(figures.lastsHot.days), 'days')],
+    ['Root room', quantity(figures.growingDepth, 'span')],
+    ['Weighs empty', quantity(figures.weight.empty, 'mass')],
+    ['Weighs full', quantity(figures.weight.full, 'mass')],
+    ['Mix, loose', quantity(figures.looseVolume, 'volume')],
+    ['Cost of all', writeMoney(shopping.total, shopping.currency)],
+    ...(own?.perUsable != null
+      ? [
+          ['For a usable litre', writeMoney(own.perUsable / 1000, shopping.currency)] as [
+            string,
+            string,
+          ],
+        ]
+      : []),
+  ];
+  if (sheet.deck) drawDeck(flow, sheet.deck, { x: x + width - DECK_WIDE, y, size: DECK_WIDE });
+  let at = y;
+  for (const [label, value] of lines) {
+    type(flow.pdf, 'body', 9).text(label, beside, at, { lineBreak: false });
+    type(flow.pdf, 'bold', 10).text(value, beside + 84, at - 1, {
+      width: width - SECTION_WIDE - 104,
+    });
+    at += 15;
+  }
+  const serious = findings.filter(({ severity }) => severity === 'danger' || severity === 'fault');
+  if (serious.length > 0) {
+    const words = `Still to mend before anything is cut: ${serious.map(({ text }) => tell(text, units)).join(' ')}`;
+    type(flow.pdf, 'bold', 8.5).text(words, beside, at + 4, {
+      width: width - SECTION_WIDE - 12 - (sheet.deck ? DECK_WIDE : 0),
+      height: Math.max(y + SECTION_HIGH - at, 20),
+      ellipsis: true,
+    });
+  }
+  flow.y = y + SECTION_HIGH + 4;
+}
+
+/** The deck from above with its holes, small; its template is at 1:1. */
+function drawDeck(flow: Flow, deck: Deck, box: { x: number; y: number; size: number }): void {
+  const { a, b } = deck.outline;
+  const scale = (box.size - 6) / (2 * Math.max(a, b));
+  const [cx, cy] = [box.x + box.size / 2, box.y + b * scale + 2];
+  const { pdf } = flow;
+  pdf.undash().lineWidth(0.9).strokeColor('#000');
+  const { c } = deck.outline;
+  pdf.roundedRect(cx - a * scale, cy - b * scale, 2 * a * scale, 2 * b * scale, c * scale).stroke();
+  pdf.lineWidth(0.5);
+  for (const { bit, spots } of deck.holes) {
+    for (const spot of spots) {
+      pdf
+        .circle(cx + spot.x * scale, cy - spot.y * scale, Math.max((bit / 2) * scale, 0.8))
+        .stroke();
+    }
+  }
+  type(pdf, 'body', 8).text(`${deck.name}, from above`, box.x, cy + b * scale + 4, {
+    width: box.size,
+    align: 'center',
+  });
+}
+
+function parts(flow: Flow, { sheet, shopping, units }: Printed): void {
+  heading(flow, 'What it takes');
+  const bought = new Map(
+    shopping.lines.map(({ good, buy, atHand }) => [
+      good.id,
+      buy.length > 0 ? tell(boughtOf(good, buy), units) : atHand > 0 ? 'at hand' : '',
+    ]),
+  );
+  const said = new Set<string>();
+  const buy = (id: string | undefined): string => {
+    if (!id || said.has(id)) return id ? 'as above' : 'not bought';
+    said.add(id);
+    return bought.get(id) ?? '';
+  };
+  table(
+    flow,
+    ['Part', 'How much', 'Where', 'Buy'],
+    [0.22, 0.34, 0.26, 0.18],
+    sheet.parts.flatMap(({ what, amount, use, good, ingredients }) => {
+      const mixed = ingredients && !bought.has(good?.id ?? '');
+      const own = [what, tell(amount, units), use, mixed ? 'mixed from:' : buy(good?.id)];
+      const from = mixed
+        ? shopping.lines
+            .filter((line) =>
+              ingredients.some(
+                ({ id }) =>
+                  line.good.id === `ingredient:${id}` ||
+                  (id === 'sand' && line.good.id === 'fill:coarse-sand'),
+              ),
+            )
+            .map((line) => {
+              const part = ingredients.find(({ id }) => line.good.id.endsWith(id));
+              return [
+                '',
+                `${part ? `${part.parts} ${part.parts === 1 ? 'part' : 'parts'}, ${writeQuantity(part.volume, 'volume', units)}` : ''}`,
+                tell(line.good.name, units),
+                buy(line.good.id),
+              ];
+            })
+        : [];
+      return [own, ...from];
+    }),
+  );
+  for (const words of sheet.feeding.says) write(flow, tell(words, units), 'body', 8, 0, 1);
+}
+
+function holes(flow: Flow, { sheet, units }: Printed): void {
+  if (sheet.holes.length === 0) return;
+  heading(flow, 'Holes');
+  table(
+    flow,
+    ['In', 'Number', 'Drill', 'Where', 'Why'],
+    [0.17, 0.08, 0.2, 0.31, 0.24],
+    sheet.holes.map((hole) => [
+      hole.part,
+      String(hole.count),
+      `${writeQuantity(hole.bit, 'length', units)} ${hole.tool.toLowerCase()}`,
+      tell(hole.where, units),
+      tell(hole.why, units),
+    ]),
+  );
+}
+
+function cuts(flow: Flow, { sheet, shopping, units }: Printed): void {
+  const lines = shopping.lines.filter(({ plan }) => plan !== null);
+  if (lines.length === 0 && sheet.sheets.length === 0) return;
+  heading(flow, 'Cuts');
+  for (const { good, plan, buy } of lines) {
+    if (!plan) continue;
+    const words = `${tell(good.name, units)}: ${buy.length > 0 ? tell(boughtOf(good, buy), units) : 'from what is at hand'}`;
+    need(flow, 34);
+    write(flow, words, 'bold', 8.5, 0, 2);
+    bars(flow, plan, units);
+  }
+  const notes = sheet.cuts.flatMap(({ pieces }) => pieces.filter(({ note }) => note !== null));
+  for (const { label, note } of notes) {
+    if (note) write(flow, `${label}: ${tell(note, units)}.`, 'body', 8, 0, 2);
+  }
+  if (sheet.sheets.length > 0) {
+    flow.y += 4;
+    table(
+      flow,
+      ['Flat piece', 'Size', 'From'],
+      [0.22, 0.26, 0.52],
+      sheet.sheets.map(({ what, count, length, width, from }) => [
+        count > 1 ? `${what}, ${count} of them` : what,
+        `${writeQuantity(length, 'length', units)} by ${writeQuantity(width, 'length', units)}`,
+        tell(from, units),
+      ]),
+    );
+  }
+}
+
+const BAR = 12;
+
+/** Lengths as bars with their pieces; equal bars once, with how many. */
+function bars(flow: Flow, plan: CutPlan, units: UnitSystem): void {
+  const same = new Map<string, { bar: CutPlan['bars'][number]; count: number }>();
+  for (const bar of plan.bars) {
+    const id = `${bar.length} ${bar.pieces.map(({ length }) => length).join(' ')}`;
+    const known = same.get(id);
+    if (known) known.count += 1;
+    else same.set(id, { bar, count: 1 });
+  }
+  for (const { bar, count } of same.values()) {
+    need(flow, BAR + 6);
+    const { x, width } = here(flow);
+    const whole = width - 34;
+    const { pdf } = flow;
+    type(pdf, 'body', 8).text(count > 1 ? `${count} ×` : '', x, flow.y + 2, { lineBreak: false });
+    const left = x + 30;
+    pdf.lineWidth(0.4).strokeColor('#000').dash(2, { space: 2 });
+    pdf.rect(left, flow.y, whole, BAR).stroke().undash();
+    for (const piece of bar.pieces) {
+      const from = left + (piece.at / bar.length) * whole;
+      const wide = (piece.length / bar.length) * whole;
+      pdf.lineWidth(0.8).rect(from, flow.y, wide, BAR).fillAndStroke('#eee', '#000');
+      const words = writeQuantity(piece.length, 'length', units);
+      type(pdf, 'body', 7.5);
+      if (pdf.widthOfString(words) < wide - 2) {
+        pdf.text(words, from, flow.y + 2, { width: wide, align: 'center', lineBreak: false });
+      }
+    }
+    flow.y += BAR + 4;
+  }
+}
+
+const BOX = 9;
+/** Type size of steps and cautions. */
+const SMALL = 8;
+const INDENT = 15;
+
+function steps(flow: Flow, { sheet, units }: Printed): void {
+  heading(flow, 'Steps', 120);
+  inColumns(flow, 2);
+  const letters = lettersOf(sheet.steps);
+  for (const step of sheet.steps) {
+    need(flow, 46);
+    const { x } = here(flow);
+    square(flow, x, flow.y + 1, BOX);
+    write(flow, `${step.title} (${step.minutes} min)`, 'bold', 9, INDENT, 0.5);
+    const warned = step.cautions.map(({ id }) => letters.get(id)).join(', ');
+    const tools = [step.tools.join(', '), warned ? `Caution ${warned}` : ''].filter(Boolean);
+    write(flow, tools.join('. '), 'bold', 7.5, INDENT, 0.5);
+    for (const words of step.doing) write(flow, tell(words, units), 'body', SMALL, INDENT, 1);
+    for (const { must } of step.checks) {
+      need(flow, 12);
+      square(flow, here(flow).x + INDENT, flow.y + 1.5, 6);
+      write(flow, tell(must, units), 'body', SMALL, INDENT + 11, 1);
+    }
+    for (const { label, planned, kind } of step.measures) {
+      write(
+        flow,
+        `${label}: ${writeQuantity(planned, kind, units)} planned, built ____________`,
+        'body',
+        SMALL,
+        INDENT,
+        1,
+      );
+    }
+    flow.y += 4;
+  }
+}
+
+/** A letter for each caution, in the order in which they are met. */
+function lettersOf(list: readonly Step[]): Map<string, string> {
+  const ids = [...new Set(list.flatMap((step) => step.cautions.map(({ id }) => id)))];
+  return new Map(ids.map((id, i) => [id, String.fromCharCode(65 + i)]));
+}
+
+function cautions(flow: Flow, list: readonly Step[]): void {
+  const letters = lettersOf(list);
+  heading(flow, 'Cautions');
+  const texts = new Map(list.flatMap(({ cautions: all }) => all.map(({ id, text }) => [id, text])));
+  for (const [id, letter] of letters) {
+    write(flow, `${letter}  ${texts.get(id as never) ?? ''}`, 'body', SMALL, 0, 1);
+  }
+  write(
+    flow,
+    'Huerta gives loads and figures, never permission. Local codes and licensed practice come first.',
+    'bold',
+    SMALL,
+  );
+}
