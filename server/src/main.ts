@@ -1,6 +1,7 @@
 import { once } from 'node:events';
 import { join, resolve } from 'node:path';
 import { pino } from 'pino';
+import { loadDemoBuild } from './demo/build';
 import { loadDemoGarden, loadDemoVessels } from './demo/garden';
 import { createApp } from './http/app';
 import { servicesOf } from './services';
@@ -22,6 +23,7 @@ async function main(): Promise<void> {
   if (process.env.HUERTA_DEMO === '1') {
     await loadDemoGarden(services.planters);
     await loadDemoVessels(services.vessels);
+    await loadDemoBuild(services);
   }
 
   const server = createApp({ services, logger, webRoot }).listen(port, '127.0.0.1');

@@ -60,13 +60,7 @@ export function need(flow: Flow, height: number): void {
 }
 
 /** Height of some words in the column, from `indent` on. */
-function heightOf(
-  flow: Flow,
-  words: string,
-  font: FontId,
-  size: number,
-  indent = 0,
-): number {
+function heightOf(flow: Flow, words: string, font: FontId, size: number, indent = 0): number {
   type(flow.pdf, font, size);
   return flow.pdf.heightOfString(words, { width: here(flow).width - indent });
 }

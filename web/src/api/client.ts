@@ -16,7 +16,7 @@ export class UnreachableError extends Error {
 }
 
 interface Call {
-  method?: 'GET' | 'POST' | 'PUT' | 'DELETE';
+  method?: 'GET' | 'POST' | 'PUT' | 'PATCH' | 'DELETE';
   body?: object;
   /** Let the request outlive the page. */
   keepalive?: boolean;

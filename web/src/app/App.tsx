@@ -11,6 +11,8 @@ const BenchPage = lazy(() => import('../pages/bench/BenchPage'));
 const StartPage = lazy(() => import('../pages/start/StartPage'));
 const VesselsPage = lazy(() => import('../pages/vessels/VesselsPage'));
 const BuildPage = lazy(() => import('../pages/build/BuildPage'));
+const ShoppingPage = lazy(() => import('../pages/shopping/ShoppingPage'));
+const PricesPage = lazy(() => import('../pages/prices/PricesPage'));
 const ComparePage = lazy(() => import('../pages/compare/ComparePage'));
 
 export function App() {
@@ -23,6 +25,8 @@ export function App() {
             <Route path="/new" element={<StartPage />} />
             <Route path="/vessels" element={<VesselsPage />} />
             <Route path="/compare" element={<ComparePage />} />
+            <Route path="/shopping" element={<ShoppingPage />} />
+            <Route path="/prices" element={<PricesPage />} />
             <Route path="/planters/:id" element={<BenchPage />} />
             <Route path="/planters/:id/build" element={<BuildPage />} />
             <Route path="*" element={<NotFoundPage />} />

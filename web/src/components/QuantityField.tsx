@@ -1,7 +1,8 @@
 import { Field, Input } from '@chakra-ui/react';
-import { q, readQuantity, say, type FieldSpec, type Message } from '@huerta/core';
+import type { FieldSpec, Message } from '@huerta/core';
 import { useState, type KeyboardEvent, type ReactNode } from 'react';
 import { useWords } from '../app/preferences';
+import { readWithin } from './readWithin';
 
 interface QuantityFieldProps {
   spec: FieldSpec;
@@ -37,14 +38,8 @@ export function QuantityField({ spec, value, onCommit, label, help }: QuantityFi
   };
 
   const take = (text: string): Message | null => {
-    const reading = readQuantity(text, spec.kind, units);
-    if (!reading.ok) return [reading.message];
-    const size = reading.value;
-    const edge = 1e-9 * Math.max(Math.abs(size), 1e-6);
-    if (size < spec.min - edge || size > spec.max + edge) {
-      return say`This can be from ${q(spec.min, spec.kind)} to ${q(spec.max, spec.kind)}.`;
-    }
-    return onCommit(Math.min(Math.max(size, spec.min), spec.max));
+    const reading = readWithin(text, spec, units);
+    return reading.ok ? onCommit(reading.value) : reading.message;
   };
 
   const onKeyDown = (event: KeyboardEvent) => {

@@ -1,8 +1,9 @@
-import { Box, Button, Text } from '@chakra-ui/react';
+import { Box, Text } from '@chakra-ui/react';
 import type { PlanterResource } from '@huerta/contract';
 import { useMemo } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { usePlanters } from '../../api/planters';
+import { Chooser } from '../../components/Chooser';
 import { TopBar } from '../../components/TopBar';
 import { Trouble } from '../../components/Trouble';
 import { Waiting } from '../../components/Waiting';
@@ -41,7 +42,12 @@ export default function ComparePage() {
         )}
         {data && (
           <>
-            <Chooser planters={data} chosen={chosen} onToggle={toggle} />
+            <Chooser
+              label="Planters to compare"
+              planters={data}
+              chosen={chosen}
+              onToggle={toggle}
+            />
             {chosen.length >= LEAST ? (
               <CompareTable planters={chosen} />
             ) : (
@@ -76,43 +82,4 @@ function chosenFrom(planters: PlanterResource[], wanted: string | null): Planter
     planters.some((other) => other.id !== one.id && other.design.name === one.design.name),
   );
   return planters.filter(({ design }) => design.name === twins?.design.name).slice(0, MOST);
-}
-
-interface ChooserProps {
-  planters: PlanterResource[];
-  chosen: PlanterResource[];
-  onToggle(id: string): void;
-}
-
-function Chooser({ planters, chosen, onToggle }: ChooserProps) {
-  return (
-    <Box
-      role="group"
-      aria-label="Planters to compare"
-      display="flex"
-      gap="2"
-      flexWrap={{ base: 'nowrap', md: 'wrap' }}
-      overflowX="auto"
-      mt="3"
-      pb="2"
-    >
-      {planters.map(({ id, design }) => {
-        const on = chosen.some((one) => one.id === id);
-        return (
-          <Button
-            key={id}
-            aria-pressed={on}
-            flexShrink="0"
-            bg={on ? 'ink' : 'transparent'}
-            color={on ? 'wall' : 'ink'}
-            _hover={{ bg: on ? 'ink' : 'clayWash' }}
-            onClick={() => onToggle(id)}
-          >
-            {design.name}
-            {design.variant && `, ${design.variant}`}
-          </Button>
-        );
-      })}
-    </Box>
-  );
 }

@@ -1,6 +1,6 @@
 import { Button, Dialog, Field, Input, Menu, Portal } from '@chakra-ui/react';
 import type { PlanterResource } from '@huerta/contract';
-import { Copy, Download, EllipsisVertical, GitBranch, Pencil, Trash2 } from 'lucide-react';
+import { Copy, Download, EllipsisVertical, GitBranch, Hammer, Pencil, Trash2 } from 'lucide-react';
 import { useState, type FormEvent } from 'react';
 import { useNavigate } from 'react-router';
 import {
@@ -24,6 +24,7 @@ export function EntryMenu({ resource }: { resource: PlanterResource }) {
   const choose = (value: string) => {
     const trouble = (error: Error) => notify(error.message);
     if (value === 'rename') setRenaming(true);
+    if (value === 'build') void navigate(`/planters/${id}/build`);
     if (value === 'export') exportPlanter(design);
     if (value === 'duplicate') {
       const copy = { ...design, name: `${design.name.slice(0, 112)} (copy)` };
@@ -72,6 +73,9 @@ export function EntryMenu({ resource }: { resource: PlanterResource }) {
             <Menu.Content>
               <Menu.Item value="rename">
                 <Pencil size={18} aria-hidden /> Rename
+              </Menu.Item>
+              <Menu.Item value="build">
+                <Hammer size={18} aria-hidden /> Build sheet
               </Menu.Item>
               <Menu.Item value="variant">
                 <GitBranch size={18} aria-hidden /> Make a variant

@@ -26,15 +26,21 @@ export function GardenPage() {
           <Text as="h1" fontSize="2xl">
             The garden
           </Text>
-          <HStack gap="3" flexWrap="wrap">
-            <Button asChild variant="ghost">
+          <HStack gap="3" maxW="full" overflowX="auto">
+            <Button asChild variant="ghost" flexShrink="0">
               <Link to="/vessels">My vessels</Link>
             </Button>
-            <Button asChild variant="ghost">
+            <Button asChild variant="ghost" flexShrink="0">
               <Link to="/compare">Compare</Link>
             </Button>
+            <Button asChild variant="ghost" flexShrink="0">
+              <Link to="/shopping">Shopping list</Link>
+            </Button>
+            <Button asChild variant="ghost" flexShrink="0">
+              <Link to="/prices">Price book</Link>
+            </Button>
             <ImportButton />
-            <Button asChild variant="solid">
+            <Button asChild variant="solid" order={{ base: -1, md: 0 }} flexShrink="0">
               <Link to="/new">
                 <Plus size={20} aria-hidden /> New planter
               </Link>

@@ -1,0 +1,49 @@
+import { NEW_BOOK, type PriceBook, type ProgressEntry } from '@huerta/core';
+import type { Services } from '../services';
+
+/** A build that is half done on the kitchen step, and a price book with a shed behind it. */
+
+const HALF_BUILT = 'Peppers on the kitchen step';
+const at = (minute: number): string => new Date(Date.UTC(2026, 3, 18, 9, minute)).toISOString();
+const mark = (minute: number, key: string, value: ProgressEntry['value']): ProgressEntry => ({
+  key,
+  value,
+  at: at(minute),
+});
+
+const MARKS: readonly ProgressEntry[] = [
+  mark(5, 'done/inspect', true),
+  mark(5, 'check/inspect/sound', 'good'),
+  mark(12, 'done/measure', true),
+  mark(20, 'check/overflow/recheck', 'good'),
+  mark(26, 'measure/overflow/centre', 0.084),
+  mark(27, 'note/overflow', 'The drill slipped: 3 mm too high, still under the ring.'),
+  mark(28, 'done/overflow', true),
+  mark(45, 'check/supports/height', 'good'),
+  mark(46, 'done/supports', true),
+];
+
+const BOOK: PriceBook = {
+  ...NEW_BOOK,
+  prices: {
+    EUR: {
+      'ingredient:coir': [
+        { size: 0.02, price: 4.2 },
+        { size: 0.05, price: 8.4 },
+      ],
+      'pipe:mm-32': [{ size: 2, price: 3.6 }],
+    },
+  },
+  atHand: { straw: 0.04, clip: 4, 'dip-stick': 2 },
+  offcuts: { 'pipe:mm-160': [0.35], 'pipe:mm-32': [0.52] },
+};
+
+/** Puts them into a garden where nothing is built yet. */
+export async function loadDemoBuild({ planters, progress, prices }: Services): Promise<void> {
+  const planter = (await planters.list()).find(({ design }) => design.name === HALF_BUILT);
+  if (planter && (await progress.get(planter.id)).entries.length === 0) {
+    await progress.send(planter.id, MARKS);
+  }
+  const { revision } = await prices.get();
+  if (revision === 0) await prices.save(0, BOOK);
+}

@@ -1,0 +1,116 @@
+import { Box, Button, Text } from '@chakra-ui/react';
+import type { PlanterResource } from '@huerta/contract';
+import {
+  applyPatch,
+  AS_BUILT,
+  asBuilt,
+  cautiousDays,
+  contradictions,
+  deviations,
+  evaluate,
+  type Figures,
+  type Progress,
+  type QuantityKind,
+  type Step,
+} from '@huerta/core';
+import { useMemo } from 'react';
+import { useNavigate } from 'react-router';
+import { useCreatePlanter, usePlanters, useSavePlanter } from '../../api/planters';
+import { useWords } from '../../app/preferences';
+import { notify } from '../../components/notices';
+import { Table } from './sheet';
+
+const FIGURES: readonly [label: string, kind: QuantityKind, value: (figures: Figures) => number][] =
+  [
+    ['Holds', 'volume', (figures) => figures.gross],
+    ['Usable', 'volume', (figures) => figures.usable],
+    ['Lasts, hot days', 'days', (figures) => cautiousDays(figures.lastsHot.days)],
+    ['Air gap', 'length', (figures) => figures.airGap ?? NaN],
+    ['Root room', 'span', (figures) => figures.growingDepth],
+  ];
+
+interface AsBuiltProps {
+  resource: PlanterResource;
+  steps: readonly Step[];
+  progress: Progress;
+}
+
+/** What came out otherwise than planned, what that does, and a variant that holds it. */
+export function AsBuilt({ resource, steps, progress }: AsBuiltProps) {
+  const { write, tell } = useWords();
+  const { data: garden } = usePlanters();
+  const create = useCreatePlanter();
+  const save = useSavePlanter();
+  const navigate = useNavigate();
+  const { design } = resource;
+  const differ = deviations(steps, progress);
+  const built = useMemo(
+    () => ({ ...applyPatch(design, asBuilt(steps, progress)), variant: AS_BUILT }),
+    [design, steps, progress],
+  );
+  const broken = useMemo(() => contradictions(built), [built]);
+  const figures = useMemo(
+    () =>
+      broken.length > 0
+        ? null
+        : ([evaluate(design), evaluate(built)].map(({ assessment }) => assessment.figures) as [
+            Figures,
+            Figures,
+          ]),
+    [design, built, broken],
+  );
+  if (differ.length === 0) return null;
+  const twin = garden?.find(
+    ({ id, design: other }) =>
+      id !== resource.id && other.name === design.name && other.variant === AS_BUILT,
+  );
+  const keep = () => {
+    const say = {
+      onSuccess: ({ id }: PlanterResource) =>
+        notify(`The variant ‘${AS_BUILT}’ stands in the garden.`, {
+          label: 'Compare',
+          run: () => void navigate(`/compare?with=${resource.id},${id}`),
+        }),
+      onError: (error: Error) => notify(error.message),
+    };
+    if (twin) save.mutate({ ...twin, design: built }, say);
+    else create.mutate(built, say);
+  };
+  const changes = asBuilt(steps, progress).length > 0;
+  return (
+    <Box as="section" className="as-built" aria-label="As built">
+      <Text as="h2" fontSize="lg">
+        As built
+      </Text>
+      <Box as="ul" listStyleType="none" mt="1">
+        {differ.map(({ step, measure, built: value }) => (
+          <li key={`${step.id}/${measure.id}`}>
+            {measure.label}: {write(value, measure.kind)}, planned{' '}
+            {write(measure.planned, measure.kind)}
+          </li>
+        ))}
+      </Box>
+      {broken[0] && (
+        <Text color="harm" mt="2">
+          These measures contradict each other: {tell(broken[0].message)} Measure again.
+        </Text>
+      )}
+      {changes && figures && (
+        <>
+          <Table
+            head={['', 'Planned', 'As built']}
+            rows={FIGURES.map(([label, kind, value]) => [
+              label,
+              label,
+              write(value(figures[0]), kind),
+              write(value(figures[1]), kind),
+            ])}
+          />
+          <Button mt="3" disabled={create.isPending || save.isPending} onClick={keep}>
+            {twin ? 'Put them into the variant ‘as built’' : 'Keep them as a variant ‘as built’'}
+          </Button>
+        </>
+      )}
+    </Box>
+  );
+}

@@ -1,0 +1,62 @@
+import { Box, Text } from '@chakra-ui/react';
+import { PAPERS, type PaperId } from '@huerta/core';
+import { Printer } from 'lucide-react';
+import { format } from 'date-fns';
+import { fileAddress } from '../../api/build';
+import { usePreferences } from '../../app/preferences';
+import { ChoiceField } from '../../components/ChoiceField';
+
+interface PaperProps {
+  id: string;
+  paper: PaperId;
+  hasTemplates: boolean;
+  hasCuts: boolean;
+  onPaper(paper: PaperId): void;
+}
+
+/** What can be taken along: paper sheet, templates, label, and the tables as files. */
+export function Paper({ id, paper, hasTemplates, hasCuts, onPaper }: PaperProps) {
+  const { units } = usePreferences();
+  const query = { units, paper };
+  const label = { ...query, at: window.location.origin, day: format(new Date(), 'yyyy-MM-dd') };
+  return (
+    <Box as="section" className="not-printed paper" aria-label="On paper">
+      <Text as="h2" fontSize="lg">
+        On paper
+      </Text>
+      <ChoiceField label="Paper" value={paper} choices={PAPERS} onChoose={onPaper} />
+      <Box as="ul" listStyleType="none" mt="2">
+        <li>
+          <a className="file-link" href={fileAddress(id, 'sheet.pdf', query)} target="_blank">
+            <Printer size={18} aria-hidden /> The whole sheet (PDF)
+          </a>
+        </li>
+        {hasTemplates && (
+          <li>
+            <a className="file-link" href={fileAddress(id, 'templates.pdf', query)} target="_blank">
+              <Printer size={18} aria-hidden /> Templates at 1:1 (PDF)
+            </a>
+          </li>
+        )}
+        <li>
+          <a className="file-link" href={fileAddress(id, 'label.pdf', label)} target="_blank">
+            <Printer size={18} aria-hidden /> Labels with a code (PDF)
+          </a>
+        </li>
+        <li>
+          <a className="file-link" href={fileAddress(id, 'parts.csv', query)} download>
+            Parts (CSV)
+          </a>
+          {hasCuts && (
+            <>
+              {' '}
+              <a className="file-link" href={fileAddress(id, 'cuts.csv', query)} download>
+                Cuts (CSV)
+              </a>
+            </>
+          )}
+        </li>
+      </Box>
+    </Box>
+  );
+}

@@ -1,0 +1,186 @@
+import { Box, Button, Text } from '@chakra-ui/react';
+import type { PlanterResource, PriceBookResource } from '@huerta/contract';
+import {
+  CURRENCIES,
+  INGREDIENTS,
+  packsIn,
+  q,
+  say,
+  SMALL_GOODS,
+  type FieldSpec,
+  type Good,
+  type PriceBook,
+} from '@huerta/core';
+import { useMemo, useState } from 'react';
+import { Link } from 'react-router';
+import { usePriceBook, useSavePriceBook } from '../../api/build';
+import { usePlanters } from '../../api/planters';
+import { useWords } from '../../app/preferences';
+import { ChoiceField } from '../../components/ChoiceField';
+import { notify } from '../../components/notices';
+import { QuantityField } from '../../components/QuantityField';
+import { TopBar } from '../../components/TopBar';
+import { Trouble } from '../../components/Trouble';
+import { Waiting } from '../../components/Waiting';
+import { useShoppers } from '../shopping/useShoppers';
+import { draftOf, readDraft, withGood, type DraftErrors, type GoodDraft } from './draft';
+import { GoodRow } from './GoodRow';
+import './prices.css';
+
+/** One's own prices, what lies in the shed, and how one buys. */
+export default function PricesPage() {
+  const prices = usePriceBook();
+  const planters = usePlanters();
+  const error = prices.error ?? planters.error;
+  const ready = prices.data && planters.data;
+  return (
+    <Box minH="full">
+      <title>Price book · Huerta</title>
+      <TopBar />
+      <Box as="main" px={{ base: '4', md: '8' }} pt={{ base: '4', md: '6' }} pb="16" maxW="70rem">
+        <Text as="h1" fontSize="2xl">
+          Price book
+        </Text>
+        <Text maxW="40rem" mt="1">
+          What the goods of your planters cost where you buy, and what you have at hand. The{' '}
+          <Link to="/shopping" style={{ textDecoration: 'underline' }}>
+            shopping list
+          </Link>{' '}
+          and every build sheet count with it.
+        </Text>
+        {!ready && !error && <Waiting what="the price book" />}
+        {!ready && error && (
+          <Trouble
+            title="The price book cannot be fetched"
+            detail={error.message}
+            retry={() => {
+              void prices.refetch();
+              void planters.refetch();
+            }}
+          />
+        )}
+        {prices.data && planters.data && (
+          <Book key={prices.data.revision} saved={prices.data} planters={planters.data} />
+        )}
+      </Box>
+    </Box>
+  );
+}
+
+const MIXING = {
+  own: { name: 'Mixed at home from its ingredients' },
+  ready: { name: 'Bought ready mixed' },
+} as const;
+const KERF: FieldSpec = {
+  label: 'The saw takes',
+  kind: 'length',
+  min: 0,
+  max: 0.02,
+  help: 'With each cut.',
+};
+
+function Book({ saved, planters }: { saved: PriceBookResource; planters: PlanterResource[] }) {
+  const { units } = useWords();
+  const [general, setGeneral] = useState<PriceBook>(saved.book);
+  const [drafts, setDrafts] = useState<Readonly<Record<string, GoodDraft>>>({});
+  const [errors, setErrors] = useState<Readonly<Record<string, DraftErrors>>>({});
+  const save = useSavePriceBook();
+  const shoppers = useShoppers(planters, units);
+  const goods = useMemo(() => goodsOf(shoppers), [shoppers]);
+  const dirty = general !== saved.book || Object.keys(drafts).length > 0;
+
+  const keep = () => {
+    const wrong: Record<string, DraftErrors> = {};
+    let book = general;
+    for (const good of goods) {
+      const draft = drafts[good.id];
+      if (!draft) continue;
+      const read = readDraft(good, draft, units);
+      if (read.ok) book = withGood(book, good, read);
+      else wrong[good.id] = read.errors;
+    }
+    setErrors(wrong);
+    if (Object.keys(wrong).length > 0) return;
+    save.mutate(
+      { revision: saved.revision, book },
+      { onSuccess: () => notify('The price book is saved.') },
+    );
+  };
+  const wrongs = Object.keys(errors).length;
+  return (
+    <>
+      <Box className="book-general">
+        <ChoiceField
+          label="Currency"
+          value={general.currency}
+          choices={CURRENCIES}
+          help={
+            Object.keys(drafts).length > 0
+              ? 'Save what you typed before you change it.'
+              : 'Each has prices of its own.'
+          }
+          onChoose={(currency) => {
+            if (Object.keys(drafts).length === 0) setGeneral((now) => ({ ...now, currency }));
+          }}
+        />
+        <ChoiceField
+          label="Growing mix"
+          value={general.mixing}
+          choices={MIXING}
+          onChoose={(mixing) => setGeneral((now) => ({ ...now, mixing }))}
+        />
+        <QuantityField
+          spec={KERF}
+          value={general.kerf}
+          onCommit={(kerf) => {
+            if (kerf > KERF.max) return say`${q(KERF.max, 'length')} at most.`;
+            setGeneral((now) => ({ ...now, kerf }));
+            return null;
+          }}
+        />
+      </Box>
+      <Box className="book-save">
+        <Button variant="solid" disabled={!dirty || save.isPending} onClick={keep}>
+          Save the price book
+        </Button>
+        {wrongs > 0 && (
+          <Text role="alert" color="harm">
+            {wrongs === 1 ? 'One good has' : `${wrongs} goods have`} something that cannot be read.
+            Nothing is lost; see below.
+          </Text>
+        )}
+        {save.error && (
+          <Text role="alert" color="harm">
+            {save.error.message}
+          </Text>
+        )}
+      </Box>
+      {goods.map((good) => (
+        <GoodRow
+          key={good.id}
+          good={good}
+          draft={drafts[good.id] ?? draftOf(good, general, units)}
+          errors={errors[good.id] ?? {}}
+          typical={packsIn(general, good).typical}
+          currency={general.currency}
+          onChange={(draft) => {
+            setDrafts((now) => ({ ...now, [good.id]: draft }));
+            setErrors(({ [good.id]: _gone, ...rest }) => rest);
+          }}
+        />
+      ))}
+    </>
+  );
+}
+
+/** Every good that the garden's planters take, and the usual small ones, each once. */
+function goodsOf(shoppers: ReturnType<typeof useShoppers>): Good[] {
+  const all: Good[] = shoppers.flatMap(({ parts }) =>
+    parts.flatMap(({ good, ingredients }) => [
+      ...(good ? [good] : []),
+      ...(ingredients ?? []).map(({ id }) => INGREDIENTS[id]),
+    ]),
+  );
+  all.push(...Object.values(SMALL_GOODS));
+  return [...new Map(all.map((good) => [good.id, good])).values()];
+}

@@ -1,0 +1,182 @@
+import { Box, Button, Text } from '@chakra-ui/react';
+import type { PlanterResource } from '@huerta/contract';
+import { amountOf, boughtOf, writeMoney, type ShoppingList } from '@huerta/core';
+import { Printer } from 'lucide-react';
+import { useMemo } from 'react';
+import { Link, useSearchParams } from 'react-router';
+import { usePriceBook } from '../../api/build';
+import { usePlanters } from '../../api/planters';
+import { useWords } from '../../app/preferences';
+import { Chooser } from '../../components/Chooser';
+import { TopBar } from '../../components/TopBar';
+import { Trouble } from '../../components/Trouble';
+import { Waiting } from '../../components/Waiting';
+import { useShopping } from '../../workers/shopping';
+import { Bars } from '../build/Bars';
+import '../build/build.css';
+import { Part, Table } from '../build/sheet';
+import { useShoppers } from './useShoppers';
+
+/** One shopping list over chosen planters: packs, cuts from shared lengths, and what each costs. */
+export default function ShoppingPage() {
+  const { data, error, isPending, refetch } = usePlanters();
+  const [search, setSearch] = useSearchParams();
+  const wanted = search.get('with');
+  const chosen = useMemo(() => {
+    const ids = wanted?.split(',') ?? [];
+    return (data ?? []).filter(({ id }) => ids.includes(id));
+  }, [data, wanted]);
+  const toggle = (id: string) => {
+    const ids = chosen.map((planter) => planter.id);
+    const next = ids.includes(id) ? ids.filter((one) => one !== id) : [...ids, id];
+    setSearch(next.length > 0 ? { with: next.join(',') } : {}, { replace: true });
+  };
+  return (
+    <Box minH="full">
+      <title>Shopping list · Huerta</title>
+      <TopBar />
+      <Box
+        as="main"
+        className="sheet"
+        px={{ base: '4', md: '8' }}
+        pt={{ base: '4', md: '6' }}
+        pb="16"
+      >
+        <Box className="sheet-top">
+          <Text as="h1" fontSize="2xl">
+            Shopping list
+          </Text>
+          <Link className="not-printed" to="/prices" style={{ textDecoration: 'underline' }}>
+            Price book
+          </Link>
+        </Box>
+        {isPending && <Waiting what="the garden" />}
+        {error && !data && (
+          <Trouble
+            title="The garden cannot be fetched"
+            detail={error.message}
+            retry={() => void refetch()}
+          />
+        )}
+        {data && (
+          <>
+            <Chooser
+              label="Planters to buy for"
+              planters={data}
+              chosen={chosen}
+              onToggle={toggle}
+            />
+            {chosen.length > 0 ? (
+              <List planters={chosen} />
+            ) : (
+              <Text mt="6" maxW="34rem">
+                {data.length === 0
+                  ? 'There is no planter to buy for yet. Begin one in the garden.'
+                  : 'Choose the planters that you build together. What they share is bought once: one length of pipe, one bag.'}
+              </Text>
+            )}
+          </>
+        )}
+      </Box>
+    </Box>
+  );
+}
+
+function List({ planters }: { planters: readonly PlanterResource[] }) {
+  const { units } = useWords();
+  const prices = usePriceBook();
+  const shoppers = useShoppers(planters, units);
+  const { list, trouble } = useShopping(shoppers, prices.data?.book);
+  if (prices.error && !prices.data) {
+    return (
+      <Trouble
+        title="The price book cannot be fetched"
+        detail={prices.error.message}
+        retry={() => void prices.refetch()}
+      />
+    );
+  }
+  // The list of another choice is not shown for this one.
+  const whole = list?.planters.length === shoppers.length ? list : null;
+  return (
+    <>
+      {trouble && (
+        <Text role="alert" className="unsent">
+          {trouble}
+        </Text>
+      )}
+      {whole ? <Lines list={whole} /> : !trouble && <Waiting what="packs and cuts" />}
+    </>
+  );
+}
+
+function Lines({ list }: { list: ShoppingList }) {
+  const { tell } = useWords();
+  const { currency } = list;
+  const money = (value: number) => writeMoney(value, currency);
+  const several = list.planters.length > 1;
+  const typical = list.lines.some((line) => line.typical && line.cost > 0);
+  return (
+    <>
+      <Box display="flex" gap="4" alignItems="center" flexWrap="wrap" mt="4">
+        <Text fontSize="xl" fontFamily="heading" fontWeight="bold">
+          {money(list.total)}
+        </Text>
+        <Button className="not-printed" onClick={() => window.print()}>
+          <Printer size={18} aria-hidden /> Print
+        </Button>
+      </Box>
+      <Part title="To buy">
+        <Table
+          head={['What', 'Wanted', 'At hand', 'Buy', 'Cost', ...(several ? ['For'] : [])]}
+          rows={list.lines.map((line) => [
+            line.good.id,
+            tell(line.good.name),
+            tell(amountOf(line.good, line.wanted)),
+            line.atHand > 0 ? tell(amountOf(line.good, line.atHand)) : '',
+            line.buy.length > 0 ? tell(boughtOf(line.good, line.buy)) : 'nothing',
+            `${money(line.cost)}${line.typical && line.cost > 0 ? '*' : ''}`,
+            ...(several ? [takers(line.amounts, list)] : []),
+          ])}
+          foot={['All of it', '', '', '', money(list.total), ...(several ? [''] : [])]}
+        />
+        {typical && (
+          <Text mt="2" fontSize="sm" color="faint">
+            * A typical price, until your own is in the price book.
+          </Text>
+        )}
+      </Part>
+      <Part title="What each costs">
+        <Table
+          head={['Planter', 'Its share', 'For a usable litre']}
+          rows={list.planters.map(({ name, cost, perUsable }, i) => [
+            `${i}`,
+            name,
+            money(cost),
+            perUsable === null ? 'no usable water' : money(perUsable / 1000),
+          ])}
+        />
+      </Part>
+      {list.lines.some(({ plan }) => plan) && (
+        <Part title="Cuts">
+          {list.lines.map((line) =>
+            line.plan ? (
+              <Bars
+                key={line.good.id}
+                name={tell(line.good.name)}
+                buy={tell(boughtOf(line.good, line.buy))}
+                plan={line.plan}
+              />
+            ) : null,
+          )}
+        </Part>
+      )}
+    </>
+  );
+}
+
+/** Which planters take of it; all of them are not named. */
+function takers(amounts: readonly number[], { planters }: ShoppingList): string {
+  const names = planters.filter((_, i) => (amounts[i] ?? 0) > 0).map(({ name }) => name);
+  return names.length === planters.length ? 'all' : names.join(', ');
+}

@@ -1,0 +1,51 @@
+import { shoppingFor, type PriceBook, type Shopper } from '@huerta/core';
+
+/** Stands in for the worker of the shopping list, which jsdom has not: it answers a moment later. */
+class ShoppingWorker {
+  onmessage: ((event: { data: unknown }) => void) | null = null;
+  onerror: (() => void) | null = null;
+  postMessage({ id, planters, book }: { id: number; planters: Shopper[]; book: PriceBook }): void {
+    setTimeout(() => this.onmessage?.({ data: { id, list: shoppingFor(planters, book) } }), 0);
+  }
+  terminate(): void {
+    this.onmessage = null;
+  }
+}
+
+export function installWorker(): void {
+  globalThis.Worker = ShoppingWorker as never;
+}
+
+interface Asked {
+  method: string;
+  path: string;
+  body: unknown;
+}
+
+/**
+ * A server of one's own: `answer` gives a body, or null for nothing there, or throws for no server.
+ * Returns what was asked.
+ */
+export function serveWith(answer: (asked: Asked) => unknown): Asked[] {
+  const log: Asked[] = [];
+  globalThis.fetch = ((address: string, init?: { method?: string; body?: string }) => {
+    const asked = {
+      method: init?.method ?? 'GET',
+      path: address.replace(/^\/api/, ''),
+      body: init?.body ? (JSON.parse(init.body) as unknown) : null,
+    };
+    log.push(asked);
+    try {
+      const body = answer(asked);
+      const ok = body !== null && body !== undefined;
+      return Promise.resolve({
+        ok,
+        status: ok ? 200 : 404,
+        json: () => Promise.resolve(body ?? null),
+      } as Response);
+    } catch (error) {
+      return Promise.reject(error as Error);
+    }
+  }) as typeof fetch;
+  return log;
+}
