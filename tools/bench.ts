@@ -1,4 +1,4 @@
-import { readFileSync } from 'node:fs';
+import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
 import { chromium, type Browser } from '@playwright/test';
@@ -238,6 +238,84 @@ async function comparing(browser: Browser): Promise<number> {
   return median(times);
 }
 
+/** A whole build sheet of each family, worked out anew. */
+function sheets(core: Core) {
+  const made = core.STARTING_POINTS.map(({ design }) => ({
+    name: design.name,
+    ...core.evaluate(design),
+  }));
+  const once = ({ planter, assessment }: (typeof made)[number]): number => {
+    const begin = performance.now();
+    core.buildSheet(planter, assessment.figures, 'metric');
+    return performance.now() - begin;
+  };
+  for (let i = 0; i < 20; i += 1) made.forEach(once);
+  const timed = made.map((one) => ({
+    name: one.name,
+    ms: round(median(Array.from({ length: 40 }, () => once(one)))),
+  }));
+  return {
+    medianMs: round(median(timed.map(({ ms }) => ms))),
+    heaviest: sortedBy(timed, ({ ms }) => -ms)[0],
+  };
+}
+
+/** Four sheets of templates and the paper sheet of a pail, from the question to the whole answer. */
+async function pdfs() {
+  const pail = (await plantersAt(base)).find(({ design }) => design.name === DRAGGED[0]);
+  const timed = async (file: string, times: number) => {
+    const all: number[] = [];
+    let pages = 0;
+    for (let i = 0; i < times; i += 1) {
+      const begin = performance.now();
+      const answer = await fetch(`${base}/api/planters/${pail?.id}/build/${file}`);
+      const body = Buffer.from(await answer.arrayBuffer()).toString('latin1');
+      all.push(performance.now() - begin);
+      pages = body.match(/\/MediaBox/g)?.length ?? 0;
+    }
+    return { ms: round(median(all)), pages };
+  };
+  return { sheet: await timed('sheet.pdf', 9), templates: await timed('templates.pdf', 9) };
+}
+
+/** Sixty pieces of many lengths, cut in the shopping list's worker. */
+async function cutting(browser: Browser) {
+  const page = await browser.newPage();
+  await page.goto(`${base}/shopping`);
+  const script = readdirSync(join(root, 'web/dist/assets')).find((name) =>
+    name.startsWith('shopping.worker'),
+  );
+  const lengths = Array.from({ length: 60 }, (_, i) => 0.15 + ((i * 37) % 60) / 66);
+  const good = { id: 'bench', name: ['bench'], unit: 'length', packs: [{ size: 2, price: 1 }] };
+  const pieces = lengths.map((length, i) => ({
+    label: `${i}`,
+    length,
+    count: 1,
+    part: '',
+    note: null,
+  }));
+  const planters = [{ name: 'bench', parts: [], cuts: [{ good, pieces }], usable: 0.01 }];
+  const answers = (await page.evaluate(
+    `new Promise((done) => {
+      const worker = new Worker('/assets/${script}', { type: 'module' });
+      const times = [];
+      const book = ${JSON.stringify({ currency: 'EUR', mixing: 'own', kerf: 0.003, prices: {}, atHand: {}, offcuts: {} })};
+      const ask = () => { begin = performance.now(); worker.postMessage({ id: 1, planters: ${JSON.stringify(planters)}, book }); };
+      let begin = 0;
+      worker.onmessage = ({ data }) => {
+        times.push(performance.now() - begin);
+        const { plan } = data.list.lines[0];
+        if (times.length < 9) ask();
+        else done({ times: times.slice(1), bought: plan.bought, bound: plan.bound, proven: plan.proven });
+      };
+      ask();
+    })`,
+  )) as { times: number[]; bought: number; bound: number; proven: boolean };
+  await page.close();
+  const { times, ...plan } = answers;
+  return { ms: round(median(times)), ...plan };
+}
+
 const { folder, remove } = scratchFolder();
 await startTime(folder);
 const starts: number[] = [];
@@ -252,6 +330,9 @@ try {
     drag: await dragging(browser),
     tradeCurveInWorkerMs: round(await tradeInWorker(browser)),
     compareFourMs: round(await comparing(browser)),
+    buildSheet: sheets(core),
+    pdf: await pdfs(),
+    cutSixtyInWorker: await cutting(browser),
     firstPageKB: round(firstPageKilobytes()),
     serverStartMs: round(median(starts)),
     saveMs: round(await saves()),

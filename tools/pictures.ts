@@ -1,7 +1,9 @@
+import { spawnSync } from 'node:child_process';
+import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { chromium } from '@playwright/test';
+import { chromium, type Browser } from '@playwright/test';
 import { CHROMIUM } from '../e2e/playwright.config';
-import { plantersAt, root, scratchFolder, serve } from './served';
+import { plantersAt, root, scratchFolder, serve, type ServedPlanter } from './served';
 
 /** Takes the pictures of the main views that the README shows, from the demo garden. */
 
@@ -24,9 +26,7 @@ interface Picture {
 
 const PICTURES: Picture[] = [
   { file: 'garden', at: '/', size: DESK },
-  { file: 'garden-phone', at: '/', size: PHONE },
   { file: 'start', at: '/new', size: DESK },
-  { file: 'start-phone', at: '/new', size: PHONE },
   { file: 'bench', at: { planter: 'Tomato on the roof', room: 'wick' }, size: DESK },
   { file: 'bench-trough', at: { planter: 'Peppers in the trough', room: 'water' }, size: DESK },
   {
@@ -54,23 +54,87 @@ const PICTURES: Picture[] = [
     dark: true,
     us: true,
   },
+  { file: 'build', at: { planter: 'Peppers on the kitchen step', room: 'build' }, size: DESK },
   {
-    file: 'bench-phone',
-    at: { planter: 'Chard along the north wall', room: 'water' },
-    size: PHONE,
-  },
-  { file: 'build', at: { planter: 'Salad box on legs', room: 'build' }, size: DESK },
-  { file: 'compare', at: '/compare', size: DESK },
-  { file: 'compare-phone', at: '/compare', size: PHONE },
-  { file: 'vessels', at: '/vessels', size: DESK },
-  {
-    file: 'vessels-measure',
-    at: '/vessels',
+    file: 'build-cuts',
+    at: { planter: 'Salad box on legs', room: 'build?view=cuts' },
     size: DESK,
-    press: ['button', 'Change The olive pail'],
   },
-  { file: 'vessels-phone', at: '/vessels', size: PHONE },
+  { file: 'shopping', at: { planter: 'Salad box on legs', room: 'shopping' }, size: DESK },
+  { file: 'prices', at: '/prices', size: DESK },
+  { file: 'compare', at: '/compare', size: DESK },
+  { file: 'vessels', at: '/vessels', size: DESK },
 ];
+
+/** Seen on a phone, all in one picture. */
+const ON_A_PHONE: Picture['at'][] = [
+  '/',
+  '/new',
+  { planter: 'Chard along the north wall', room: 'water' },
+  { planter: 'Peppers on the kitchen step', room: 'build' },
+  '/compare',
+  '/vessels',
+];
+
+/** Where a picture is taken. */
+function addressOf(at: Picture['at'], planters: readonly ServedPlanter[]): string {
+  if (typeof at === 'string') return at;
+  const { planter, room } = at;
+  const index = planters.findIndex(({ design }) => design.name === planter);
+  const id = planters[index]?.id ?? '';
+  if (room.startsWith('build')) return `/planters/${id}/${room}`;
+  if (room === 'shopping') {
+    const together = [planters[0], planters[1], planters[index]].map((one) => one?.id);
+    return `/shopping?with=${together.join(',')}`;
+  }
+  return `/planters/${id}?room=${room}`;
+}
+
+/** Several phones side by side. */
+async function phones(browser: Browser, planters: readonly ServedPlanter[]): Promise<void> {
+  const shots: Buffer[] = [];
+  for (const at of ON_A_PHONE) {
+    const page = await browser.newPage({ viewport: PHONE, reducedMotion: 'reduce' });
+    await page.goto(served.base + addressOf(at, planters));
+    await page.getByRole('heading', { level: 1 }).waitFor({ timeout: 60_000 });
+    await page.getByText('Fetching').waitFor({ state: 'detached', timeout: 60_000 });
+    await page.waitForLoadState('networkidle');
+    await page.waitForTimeout(600);
+    shots.push(await page.screenshot());
+    await page.close();
+  }
+  const page = await browser.newPage({ viewport: { width: 1240, height: 1740 } });
+  const images = shots.map(
+    (shot) => `<img src="data:image/png;base64,${shot.toString('base64')}">`,
+  );
+  await page.setContent(
+    `<body style="margin:10px;display:grid;grid-template-columns:repeat(3,390px);gap:15px;background:#cdc4ae">${images.join('')}</body>`,
+  );
+  await page.waitForTimeout(300);
+  await page.screenshot({ path: join(root, 'docs/screenshots', 'phones.png') });
+  await page.close();
+}
+
+/** The first page of a paper sheet, rendered by poppler’s pdftoppm. */
+async function paper(planters: readonly ServedPlanter[]): Promise<void> {
+  const { folder: scratch, remove: clear } = scratchFolder();
+  const answer = await fetch(`${served.base}/api/planters/${planters[0]?.id}/build/sheet.pdf`);
+  const file = join(scratch, 'sheet.pdf');
+  writeFileSync(file, Buffer.from(await answer.arrayBuffer()));
+  const out = join(root, 'docs/screenshots', 'paper');
+  const { status } = spawnSync('pdftoppm', [
+    '-png',
+    '-r',
+    '90',
+    '-f',
+    '1',
+    '-singlefile',
+    file,
+    out,
+  ]);
+  if (status !== 0) console.error('The paper sheet wants pdftoppm (package poppler-utils).');
+  clear();
+}
 
 const { folder, remove } = scratchFolder();
 const served = await serve(folder, PORT);
@@ -87,16 +151,7 @@ try {
     });
     const page = await context.newPage();
     if (us) await page.addInitScript("localStorage.setItem('huerta.units', 'us')");
-    const planter =
-      typeof at === 'string' ? null : planters.find(({ design }) => design.name === at.planter);
-    await page.goto(
-      served.base +
-        (typeof at === 'string'
-          ? at
-          : at.room === 'build'
-            ? `/planters/${planter?.id}/build`
-            : `/planters/${planter?.id}?room=${at.room}`),
-    );
+    await page.goto(served.base + addressOf(at, planters));
     // The network is idle before a page's own code has come, so the page itself is waited for.
     await page.getByRole('heading', { level: 1 }).waitFor({ timeout: 60_000 });
     await page.getByText('Fetching').waitFor({ state: 'detached', timeout: 60_000 });
@@ -113,6 +168,8 @@ try {
     await page.screenshot({ path: join(root, 'docs/screenshots', `${file}.png`) });
     await context.close();
   }
+  if (only.length === 0 || only.includes('phones')) await phones(browser, planters);
+  if (only.length === 0 || only.includes('paper')) await paper(planters);
   await browser.close();
 } finally {
   await served.stop();

@@ -10,12 +10,14 @@ import { openDatabase } from './store/database';
 /**
  * Starts Huerta on 127.0.0.1. Settings come from the environment: HUERTA_DATA (folder, .data),
  * HUERTA_PORT (4700), HUERTA_WEB (folder of the built pages) and HUERTA_DEMO=1 (fill an empty
- * garden with the demo planters).
+ * garden with the demo planters). HUERTA_HOST, a name or address of this machine in the house’s network,
+ * lets a phone at the bench in; there is no login, so whoever is in that network can change the garden.
  */
 async function main(): Promise<void> {
   const logger = pino({ level: process.env.HUERTA_LOG ?? 'info' });
   const folder = resolve(process.env.HUERTA_DATA ?? '.data');
   const port = Number(process.env.HUERTA_PORT ?? 4700);
+  const host = process.env.HUERTA_HOST;
   const webRoot = resolve(process.env.HUERTA_WEB ?? 'web/dist');
 
   const database = await openDatabase(join(folder, 'huerta.sqlite'));
@@ -26,11 +28,16 @@ async function main(): Promise<void> {
     await loadDemoBuild(services);
   }
 
-  const server = createApp({ services, logger, webRoot }).listen(port, '127.0.0.1');
+  const server = createApp({
+    services,
+    logger,
+    webRoot,
+    ...(host ? { host } : {}),
+  }).listen(port, host ? '0.0.0.0' : '127.0.0.1');
   await once(server, 'listening');
   const address = server.address();
   const open = typeof address === 'object' && address ? address.port : port;
-  logger.info(`Huerta is at http://localhost:${open}`);
+  logger.info(`Huerta is at http://${host ?? 'localhost'}:${open}`);
 
   const stop = (signal: string): void => {
     logger.info(`${signal}: finishing what is under way`);

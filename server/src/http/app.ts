@@ -10,7 +10,7 @@ import { planterJsonSchema } from '@huerta/core';
 import type { Services } from '../services';
 import { notFound } from '../services/problems';
 import { answerProblems } from './errors';
-import { localHostsOnly } from './local';
+import { knownHostsOnly } from './local';
 import { buildRoutes } from './build';
 import { planterRoutes } from './planters';
 import { priceRoutes } from './prices';
@@ -21,14 +21,16 @@ export interface AppOptions {
   logger: Logger;
   /** Folder with the built web application, if it is to be served. */
   webRoot?: string;
+  /** Name or address of this machine in the house’s network, if it is to answer there too. */
+  host?: string;
 }
 
 /** The whole HTTP application: API under /api, the built pages everywhere else. */
-export function createApp({ services, logger, webRoot }: AppOptions): Express {
+export function createApp({ services, logger, webRoot, host }: AppOptions): Express {
   const app = express();
   app.disable('x-powered-by');
   app.use(pinoHttp({ logger, autoLogging: false }));
-  app.use(localHostsOnly);
+  app.use(knownHostsOnly(host ?? null));
   app.use(
     helmet({
       contentSecurityPolicy: {

@@ -82,3 +82,11 @@ test.each(['localhost', 'localhost:4700', '127.0.0.1:1', '[::1]:4700', 'LOCALHOS
     await open().api.get('/api/health').set('Host', host).expect(200);
   },
 );
+
+test('in the house’s network it answers to the name it was given, and to no other', async () => {
+  const api = request(
+    createApp({ services, logger: pino({ level: 'silent' }), webRoot, host: 'huerta.lan' }),
+  );
+  await api.get('/api/health').set('Host', 'huerta.lan:4700').expect(200);
+  await api.get('/api/health').set('Host', 'evil.example').expect(403);
+});
