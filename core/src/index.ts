@@ -8,6 +8,8 @@ export * from './soil';
 export * from './wick';
 export * from './climate';
 export * from './planter';
+export * from './crop';
 export * from './assess';
+export * from './season';
 export * from './build';
 export * from './draw';

@@ -1,4 +1,5 @@
 export * from './pipes';
+export * from './sites';
 export * from './media';
 export * from './aggregates';
 export * from './cloths';

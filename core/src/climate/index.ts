@@ -1,1 +1,15 @@
 export { demandOn, exposureOf, type Demand } from './demand';
+export {
+  hargreavesEt,
+  referenceEt,
+  saturationPressure,
+  sky,
+  sunlight,
+  vapourPressure,
+  windAtTwoMetres,
+  type DayAir,
+  type Spot as Ground,
+} from './et0';
+export { chance, type Chance } from './random';
+export { readWeather, type BadRow, type WeatherReading } from './readWeather';
+export { dayAfter, dayOfYear, daysBetween, normalOn, weatherOf, type WeatherDay } from './weather';

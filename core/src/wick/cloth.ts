@@ -49,9 +49,12 @@ export function clothDelivery(
   spread: number,
 ): number {
   if (lift >= cloth.reach) return 0;
-  const path = Math.max(lift + spread / 2, SHORTEST_PATH);
-  return (area * cloth.K * (cloth.reach - lift)) / path;
+  return (area * cloth.K * (cloth.reach - lift)) / clothPath(lift, spread);
 }
+
+/** Path that water takes through a cloth: the lift, and half of what lies spread. Metres. */
+export const clothPath = (lift: number, spread: number): number =>
+  Math.max(lift + spread / 2, SHORTEST_PATH);
 
 /**
  * Height to which a pore of given radius raises water: Jurin's law, h = 2γ·cosθ/(ρ·g·r).

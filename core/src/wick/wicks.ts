@@ -7,7 +7,8 @@ import {
   type PlanterDesign,
 } from '../design';
 import type { FloorLayout, Storage } from '../reservoir';
-import { clothDelivery, clothProperties } from './cloth';
+import { conductivity } from '../soil';
+import { clothDelivery, clothPath, clothProperties } from './cloth';
 import { columnFlux } from './column';
 
 /** One capillary bridge from the water to the soil. Heights in metres above the inside floor. */
@@ -28,6 +29,11 @@ export interface Wick {
   readonly seasons: number | null;
   /** Steady delivery with the water standing at `level`, m³/s. Never falls as the level rises. */
   deliveryAt(level: number): number;
+  /**
+   * Steady flow up to the soil base with the water at `level` and the base at a suction (metres),
+   * m³/s; below zero where the soil is wetter than it would hang and gives water back.
+   */
+  flowAt(level: number, suction: number): number;
 }
 
 /**
@@ -92,6 +98,14 @@ function clothWick(wick: ClothWickDesign, index: number, top: number): Wick {
       level <= wick.foot
         ? 0
         : clothDelivery(properties, area, Math.max(top - level, 0), wick.spread),
+    flowAt(level, suction) {
+      if (level <= wick.foot) return 0;
+      const lift = Math.max(top - level, 0);
+      // A cloth that must lift higher than it reaches has run dry; it still lets water down.
+      if (suction >= lift && lift >= properties.reach) return 0;
+      const pull = Math.min(suction, properties.reach) - lift;
+      return (area * properties.K * pull) / clothPath(lift, wick.spread);
+    },
   };
 }
 
@@ -117,7 +131,17 @@ function columnOf(
       if (level <= foot || lift >= medium.reach) return 0;
       return area * columnFlux(medium, lift, BASE_SUCTION);
     },
+    flowAt(level, suction) {
+      const lift = Math.max(top - level, LEAST_LIFT);
+      return level <= foot ? 0 : throughColumn(medium, area, lift, suction);
+    },
   };
+}
+
+/** Up a column or, where its top is wetter than it would hang, down it again. m³/s */
+function throughColumn(medium: FillMedium, area: number, lift: number, suction: number): number {
+  if (suction < lift) return (-area * conductivity(medium, suction) * (lift - suction)) / lift;
+  return lift >= medium.reach ? 0 : area * columnFlux(medium, lift, suction);
 }
 
 /** Even heights at which a fill's narrowest place is looked for, beside the middles of lying pipes. */
@@ -162,6 +186,20 @@ function baseFill(design: PlanterDesign, layout: FloorLayout, storage: Storage):
     }
     return least;
   };
+  /** Up all layers, the last of which ends at a suction. */
+  const up = (level: number, suction: number): number => {
+    if (level <= beyond) return 0;
+    let least = Infinity;
+    for (const layer of layers) {
+      if (layer.to <= level && layer !== last) continue;
+      const lift = Math.max(layer.to - level, LEAST_LIFT);
+      if (lift >= layer.medium.reach) return 0;
+      const area = narrowest(Math.max(level, layer.from), layer.to);
+      const end = layer === last ? suction : BASE_SUCTION;
+      least = Math.min(least, area * columnFlux(layer.medium, lift, end));
+    }
+    return Number.isFinite(least) ? least : 0;
+  };
   const beyond = layers.reduce((low, layer) => Math.max(low, layer.to - layer.medium.reach), 0);
   return {
     index: null,
@@ -172,17 +210,11 @@ function baseFill(design: PlanterDesign, layout: FloorLayout, storage: Storage):
     reach: top - Math.min(beyond, top),
     lastDrop: beyond,
     seasons: null,
-    deliveryAt(level) {
-      if (level <= beyond) return 0;
-      let least = Infinity;
-      for (const layer of layers) {
-        if (layer.to <= level && layer !== last) continue;
-        const lift = Math.max(layer.to - level, LEAST_LIFT);
-        if (lift >= layer.medium.reach) return 0;
-        const area = narrowest(Math.max(level, layer.from), layer.to);
-        least = Math.min(least, area * columnFlux(layer.medium, lift, BASE_SUCTION));
-      }
-      return Number.isFinite(least) ? least : 0;
+    deliveryAt: (level) => up(level, BASE_SUCTION),
+    flowAt(level, suction) {
+      const lift = Math.max(top - level, LEAST_LIFT);
+      if (suction >= lift) return up(level, suction);
+      return throughColumn(last.medium, narrowest(Math.max(level, last.from), top), lift, suction);
     },
   };
 }
@@ -203,5 +235,7 @@ function bagBase(design: PlanterDesign, { bed }: FloorLayout): Wick {
     seasons: null,
     deliveryAt: (level) =>
       level <= 0 ? 0 : area * columnFlux(medium, Math.max(top - level, LEAST_LIFT), BASE_SUCTION),
+    flowAt: (level, suction) =>
+      level <= 0 ? 0 : throughColumn(medium, area, Math.max(top - level, LEAST_LIFT), suction),
   };
 }

@@ -1,0 +1,36 @@
+/** Seeded chance: the same seed gives the same numbers on every machine. */
+export interface Chance {
+  /** Evenly spread, from 0 up to but not 1. */
+  even(): number;
+  /** Standard normal (Box and Muller 1958). */
+  normal(): number;
+  /** Gamma with a shape and a scale (Marsaglia and Tsang 2000). */
+  gamma(shape: number, scale: number): number;
+}
+
+/** A small generator of 32 bits of state, whose numbers pass for chance in what is done here. */
+export function chance(seed: number): Chance {
+  let state = seed >>> 0;
+  const even = (): number => {
+    state = (state + 0x6d2b79f5) >>> 0;
+    let t = state;
+    t = Math.imul(t ^ (t >>> 15), t | 1);
+    t ^= t + Math.imul(t ^ (t >>> 7), t | 61);
+    return ((t ^ (t >>> 14)) >>> 0) / 4_294_967_296;
+  };
+  const normal = (): number =>
+    Math.sqrt(-2 * Math.log(1 - even())) * Math.cos(2 * Math.PI * even());
+  const gamma = (shape: number, scale: number): number => {
+    if (shape < 1) return gamma(shape + 1, scale) * (1 - even()) ** (1 / shape);
+    const d = shape - 1 / 3;
+    const c = 1 / Math.sqrt(9 * d);
+    for (;;) {
+      const x = normal();
+      const v = (1 + c * x) ** 3;
+      if (v > 0 && Math.log(1 - even()) < 0.5 * x * x + d - d * v + d * Math.log(v)) {
+        return d * v * scale;
+      }
+    }
+  };
+  return { even, normal, gamma };
+}

@@ -1,0 +1,1 @@
+export { seasonLength, stageOn, type Stage } from './stages';

@@ -1,0 +1,106 @@
+import type { SeasonRun } from './season';
+
+/** The same season in many weathers: what is likely, and how sure that is. */
+
+/** 10th, 50th and 90th percentile. */
+export interface Spread {
+  low: number;
+  middle: number;
+  high: number;
+}
+
+/** Percentiles of some numbers, in a straight line between them. NaN without any. */
+export function spreadOf(values: readonly number[]): Spread {
+  const sorted = [...values].sort((a, b) => a - b);
+  const at = (share: number): number => {
+    const place = share * (sorted.length - 1);
+    const low = sorted[Math.floor(place)] ?? NaN;
+    const high = sorted[Math.ceil(place)] ?? NaN;
+    return low + (high - low) * (place - Math.floor(place));
+  };
+  return { low: at(0.1), middle: at(0.5), high: at(0.9) };
+}
+
+/** A season in numbers. Volumes m³. */
+export interface Totals {
+  drunk: number;
+  asked: number;
+  filled: number;
+  fills: number;
+  rain: number;
+  overflow: number;
+  evaporated: number;
+  dryDays: number;
+  drownedDays: number;
+}
+
+export function totalsOf({ days }: Pick<SeasonRun, 'days'>): Totals {
+  const sum = (value: (day: SeasonRun['days'][number]) => number): number =>
+    days.reduce((total, day) => total + value(day), 0);
+  return {
+    drunk: sum((day) => day.drunk),
+    asked: sum((day) => day.asked),
+    filled: sum((day) => day.filled),
+    fills: sum((day) => (day.filled > 0 ? 1 : 0)),
+    rain: sum((day) => day.rain),
+    overflow: sum((day) => day.overflow),
+    evaporated: sum((day) => day.evaporated),
+    dryDays: sum((day) => (day.stress === 'dry' ? 1 : 0)),
+    drownedDays: sum((day) => (day.stress === 'drowned' ? 1 : 0)),
+  };
+}
+
+/** Level by day over many runs. */
+export const levelSpread = (runs: readonly Pick<SeasonRun, 'days'>[]): Spread[] =>
+  (runs[0]?.days ?? []).map((_, d) => spreadOf(runs.map(({ days }) => days[d]?.level ?? 0)));
+
+/**
+ * From each day of a season on, how many days a full reservoir lasts until no more is left than
+ * `beyond`, by what was drawn from it on those days; the last days, which the season is too short for,
+ * have null.
+ *
+ * @param full and @param beyond m³
+ */
+export function lastsFrom(
+  { days }: Pick<SeasonRun, 'days'>,
+  full: number,
+  beyond: number,
+): (number | null)[] {
+  const drawn = days.map((day, i) => {
+    const before = i === 0 ? full : (days[i - 1]?.water ?? full);
+    return before + day.filled - day.water;
+  });
+  return days.map((_, from) => {
+    let left = full - beyond;
+    for (let d = from; d < drawn.length; d += 1) {
+      left = Math.min(left - (drawn[d] as number), full - beyond);
+      if (left <= 0) return d - from;
+    }
+    return null;
+  });
+}
+
+/** How sure one can be that plants do not go short. */
+export interface Absence {
+  /** Share of weathers in which they do not, 0 to 1. */
+  sure: number;
+  /** Days that are safe in nine weathers of ten. */
+  safe: number;
+  /** Days until they go short in the middling weather; null when that lies beyond what was looked at. */
+  middling: number | null;
+}
+
+/**
+ * An absence, from runs that begin full on the day of leaving and are never filled.
+ *
+ * @param lasted days before the first short one, in each weather; @param wanted days away
+ */
+export function absenceOf(lasted: readonly number[], wanted: number, most: number): Absence {
+  const { low, middle } = spreadOf(lasted);
+  const ok = lasted.filter((days) => days >= wanted).length;
+  return {
+    sure: lasted.length > 0 ? ok / lasted.length : 0,
+    safe: Math.floor(low + 1e-9),
+    middling: middle >= most ? null : Math.round(middle),
+  };
+}

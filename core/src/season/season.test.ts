@@ -1,0 +1,209 @@
+import { SITES, SITE_IDS } from '../catalog';
+import { evaluate } from '../assess';
+import { weatherOf, type WeatherDay } from '../climate';
+import { applyPatch, STARTING_POINTS, type Patch } from '../design';
+import {
+  absenceOf,
+  lastsFrom,
+  runSeason,
+  spreadOf,
+  totalsOf,
+  whatIfs,
+  type SeasonOptions,
+} from '.';
+
+const START = '2026-05-01';
+const designOf = (id: string, patch: Patch = []) =>
+  applyPatch(STARTING_POINTS.find((point) => point.id === id)!.design, patch);
+const hills = weatherOf(SITES.vallesol, START, 120, 1);
+
+interface Asked extends Partial<SeasonOptions> {
+  patch?: Patch;
+  weather?: readonly WeatherDay[];
+}
+const run = (id: string, { patch = [], weather = hills, ...options }: Asked = {}) => {
+  const { planter, assessment } = evaluate(designOf(id, patch));
+  const all: SeasonOptions = { planted: START, filling: { kind: 'when-low' }, ...options };
+  return { planter, ...runSeason(planter, weather, all, assessment.figures.usableLevel) };
+};
+/** Grown plants from the first day, in the same hot and dry day over and over. */
+const GROWN = '2026-02-20';
+const sameDay = (days: number, et = 0.0075, rain = 0): WeatherDay[] =>
+  Array.from({ length: days }, (_, i) => ({
+    date: new Date(Date.UTC(2026, 4, 1 + i)).toISOString().slice(0, 10),
+    tMin: 18,
+    tMax: 34,
+    rain,
+    et: et / 86_400,
+  }));
+const lasted = (id: string, patch: Patch = [], weather = sameDay(90)) =>
+  run(id, { patch, weather, planted: GROWN, filling: { kind: 'never' }, untilShort: true }).days
+    .length - 1;
+
+test.each(STARTING_POINTS.map(({ id }) => id))(
+  '%s: every litre of a season is accounted for, to a thousandth',
+  (id) => {
+    const season = run(id);
+    expect(season.balance).toBeLessThan(1e-3);
+    for (const day of season.days) {
+      expect(day.drunk).toBeLessThanOrEqual(day.asked * (1 + 1e-9));
+      expect(day.water).toBeGreaterThanOrEqual(-1e-6);
+      expect(Number.isFinite(day.level)).toBe(true);
+    }
+  },
+);
+
+test.each(['cloth-pail', 'tote-pipes', 'air-barrel'])(
+  '%s: half the cells and half the steps change a season by less than two in a hundred',
+  (id) => {
+    const usual = totalsOf(run(id));
+    const coarse = totalsOf(run(id, { cells: 30 }));
+    const short = totalsOf(run(id, { longest: 1800 }));
+    for (const other of [coarse, short]) {
+      for (const key of ['drunk', 'filled', 'evaporated'] as const) {
+        expect(Math.abs(other[key] - usual[key]) / usual[key]).toBeLessThan(0.02);
+      }
+    }
+  },
+);
+
+describe('what gardeners know', () => {
+  test('twice the usable water does not double the days when the wick is the limit', () => {
+    const weak: Patch = [
+      { path: ['wicks', 0, 'legs'], value: 1 },
+      { path: ['wicks', 0, 'width'], value: 0.008 },
+      { path: ['planting', 'foliage'], value: 0.6 },
+    ];
+    const shallow: Patch = [...weak, { path: ['overflow', 'centre'], value: 0.046 }];
+    const half = evaluate(designOf('cloth-pail', shallow)).assessment.figures.gross;
+    const whole = evaluate(designOf('cloth-pail', weak)).assessment.figures.gross;
+    expect(whole / half).toBeGreaterThan(1.9);
+    expect(lasted('cloth-pail', weak)).toBeLessThan(
+      1.6 * Math.max(lasted('cloth-pail', shallow), 1),
+    );
+  });
+
+  test('deep coarse stone strands water: plants wilt over it', () => {
+    const bare = run('rock-bed', {
+      patch: [{ path: ['wicks'], value: [] }],
+      weather: sameDay(60),
+      planted: GROWN,
+      filling: { kind: 'never' },
+      untilShort: true,
+    });
+    const last = bare.days[bare.days.length - 1]!;
+    expect(last.stress).toBe('dry');
+    expect(last.water).toBeGreaterThan(
+      0.4 * bare.planter.storage.volumeBelow(bare.planter.heights.brim),
+    );
+  });
+
+  test('a covered surface never drowns, where an open one over a clogged overflow does', () => {
+    const wet = sameDay(60, 0.002, 0.012);
+    const clogged = { weather: wet, planted: GROWN, clogged: true };
+    const open = totalsOf(
+      run('cloth-pail', { ...clogged, patch: [{ path: ['soil', 'mulch'], value: 'none' }] }),
+    );
+    const covered = totalsOf(
+      run('cloth-pail', { ...clogged, patch: [{ path: ['place', 'rain'], value: 'covered' }] }),
+    );
+    expect(open.drownedDays).toBeGreaterThan(10);
+    expect(covered.drownedDays).toBe(0);
+  });
+
+  test('a wick too small wilts plants over a full reservoir', () => {
+    const thread: Patch = [
+      { path: ['wicks', 0, 'legs'], value: 1 },
+      { path: ['wicks', 0, 'width'], value: 0.003 },
+      { path: ['planting', 'foliage'], value: 0.7 },
+    ];
+    const dry = run('cloth-pail', { patch: thread, weather: sameDay(40), planted: GROWN });
+    const short = dry.days.find(({ stress }) => stress === 'dry')!;
+    expect(short.water).toBeGreaterThan(
+      0.7 * dry.planter.storage.volumeBelow(dry.planter.heights.brim),
+    );
+  });
+
+  test('a finer mix rises higher but drains slower', () => {
+    const rise = (medium: string) => {
+      const { days, moisture, heights } = run('bottle-pail', {
+        patch: [{ path: ['soil', 'medium'], value: medium }],
+        weather: sameDay(30, 0.003),
+        planted: GROWN,
+      });
+      return moisture[days.length * heights.length - 1]!;
+    };
+    // At the surface, as a share of the pores.
+    expect(rise('compost-mix') / 0.75).toBeGreaterThan(rise('coir-perlite') / 0.87);
+    // A day after a soaking the open mix holds more air at its middle than the heavy one.
+    const airAfter = (medium: string, pores: number) => {
+      const storm = sameDay(3, 0.0005).map((day, i) => (i === 0 ? { ...day, rain: 0.15 } : day));
+      const soaked = run('cloth-pail', {
+        patch: [
+          { path: ['soil', 'medium'], value: medium },
+          { path: ['soil', 'mulch'], value: 'none' },
+        ],
+        weather: storm,
+        planted: START,
+      });
+      const cells = soaked.heights.length;
+      return pores - soaked.moisture[cells + Math.floor(cells / 2)]!;
+    };
+    expect(airAfter('coir-perlite', 0.87)).toBeGreaterThan(airAfter('ground-soil', 0.43));
+  });
+
+  test('without a wick the reservoir stays full and the plants wilt', () => {
+    const broken = run('cloth-pail', { broken: true, weather: sameDay(40), planted: GROWN });
+    expect(totalsOf(broken).dryDays).toBeGreaterThan(10);
+    expect(totalsOf(broken).fills).toBe(0);
+  });
+});
+
+test('how long it lasts agrees with the figure on the bench, which takes grown plants and a hot day', () => {
+  for (const id of ['cloth-pail', 'tote-pipes', 'coil-barrel', 'trough-pipes']) {
+    const { assessment } = evaluate(designOf(id));
+    const hot = designOf(id).place.etHot * 86_400;
+    const days = lasted(id, [], sameDay(90, hot));
+    const said = assessment.figures.lastsHot.days;
+    expect([id, days > 0.7 * said && days < 1.4 * said + 1]).toEqual([id, true]);
+  }
+});
+
+test('percentiles, an absence, and days from any date', () => {
+  expect(spreadOf([1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11])).toEqual({ low: 2, middle: 6, high: 10 });
+  expect(absenceOf([5, 6, 7, 8, 9, 10, 11, 12, 13, 14, 15], 7, 60)).toEqual({
+    sure: 9 / 11,
+    safe: 6,
+    middling: 10,
+  });
+  const season = run('cloth-pail');
+  const { storage, heights } = season.planter;
+  const from = lastsFrom(season, storage.volumeBelow(heights.brim), 0);
+  // Longer in May, with young plants, than in July.
+  expect(from[0]!).toBeGreaterThan(2 * from[80]!);
+  expect(from[119]).toBeNull();
+});
+
+test('what if: only what a design can take, and each makes a difference that is plausible', () => {
+  const design = designOf('cloth-pail');
+  const base = totalsOf(run('cloth-pail'));
+  for (const one of whatIfs(design)) {
+    const other = totalsOf(
+      run('cloth-pail', { patch: one.patch, weather: one.weather(hills), ...one.options }),
+    );
+    if (one.id === 'shade') expect(other.drunk).toBeLessThan(base.drunk * 0.9);
+    if (one.id === 'heat') expect(other.asked).toBeGreaterThan(base.asked * 1.01);
+    if (one.id === 'covered') expect(other.rain).toBe(0);
+    if (one.id === 'broken') expect(other.dryDays).toBeGreaterThan(base.dryDays);
+    if (one.id === 'downpour') expect(other.overflow).toBeGreaterThan(base.overflow);
+  }
+  expect(whatIfs(design).map(({ id }) => id)).toContain('clogged');
+});
+
+test('every made-up site runs a season, and the same seed gives the same one', () => {
+  for (const id of SITE_IDS) {
+    const weather = weatherOf(SITES[id], '2026-01-01', 60, 3);
+    expect(weatherOf(SITES[id], '2026-01-01', 60, 3)).toEqual(weather);
+    expect(run('cloth-pail', { weather, planted: '2026-01-01' }).balance).toBeLessThan(1e-3);
+  }
+});

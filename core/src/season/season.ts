@@ -1,0 +1,370 @@
+import { cropOf, MULCHES } from '../catalog';
+import { daysBetween, exposureOf, type WeatherDay } from '../climate';
+import { solver, type End, type Step } from '../column';
+import { stageOn, type Stage } from '../crop';
+import type { Planter } from '../planter';
+import { cellsOf, reservoirOf } from './setting';
+import { supplyOfWicks } from './supply';
+import { rootsTo, takeUp } from './uptake';
+
+// By name: looked up once, these loops run millions of times.
+const { abs, log, min, max, sin, PI, ceil } = Math;
+
+/**
+ * A planter through its days: a column of soil over a reservoir whose level moves. The soil follows
+ * Richards' equation; the wicks between water and soil are quasi-steady, because they answer within the
+ * hour while the soil takes days. Their flow is that of the bench's own figures, at the suction that the
+ * soil base has at the time. So cloth, cups, columns, shoulders of mix and several of them together are
+ * one function, and what they hold is part of the reservoir's litres, as everywhere else in Huerta.
+ */
+
+/** How the gardener fills: when the stick says so, every so many days, or not at all. */
+export type Filling = { kind: 'when-low' } | { kind: 'every'; days: number } | { kind: 'never' };
+
+export interface SeasonOptions {
+  /** ISO date of planting; the crop's stages count from it. */
+  planted: string;
+  filling: Filling;
+  /** Nothing runs out of the overflow. */
+  clogged?: boolean;
+  /** The wicks bring nothing up. */
+  broken?: boolean;
+  /** Stops after the first day on which plants go short. */
+  untilShort?: boolean;
+  /** Cells of the column; 60 by default. */
+  cells?: number;
+  /** Longest step, seconds; an hour by default. */
+  longest?: number;
+}
+
+export type Stress = 'none' | 'dry' | 'drowned';
+
+/** One day. Volumes m³, level metres above the inside floor. */
+export interface SeasonDay {
+  date: string;
+  stage: Stage['name'];
+  /** At the end of the day. */
+  level: number;
+  water: number;
+  /** What plants asked for and what they drank. */
+  asked: number;
+  drunk: number;
+  evaporated: number;
+  /** Rain that came onto the soil or into the water, and what ran away. */
+  rain: number;
+  overflow: number;
+  filled: number;
+  stress: Stress;
+}
+
+export interface SeasonRun {
+  days: SeasonDay[];
+  /** Heights of the cells' middles above the inside floor, metres. */
+  heights: Float64Array;
+  /** Water content by day and cell, day after day. */
+  moisture: Float32Array;
+  /** Water that came in or went out and is not accounted for, as a share of all that passed through. */
+  balance: number;
+  /** How often the soil's functions were worked out over the whole column. */
+  evaluations: number;
+}
+
+const HOURS = 24;
+const HOUR = 3600;
+const CELLS = 60;
+/** Below this share of what they ask plants count as going short. */
+const SHORT = 0.9;
+/** Share of rain that comes through a cover with plant holes; mulch lets all of it in. */
+const THROUGH_COVER = 0.03;
+/** Part of a crop coefficient that is the soil's own evaporation (FAO-56, table 17). */
+const SOIL_PART_OF_KC = 0.05;
+/** When the stick is read, and how near its mark it must be to be filled. */
+const MORNING = 7;
+const NEAR_LOW = 0.002;
+const LEAST_LEFT = 0.08;
+/** Suctions at the surface between which it dries, metres. */
+const STILL_MOIST = 0.5;
+const CRUST = 20;
+/** Rain of a day falls at most this fast, metres an hour, from this hour on. */
+const HEAVY = 0.008;
+const RAIN_FROM = 14;
+
+/** Heads that matter to plants are centimetres; the mass is kept far better than this. */
+const REST = { metres: 2e-5, share: 2e-3 };
+
+/** Share of a day's evaporation in each hour: a half sine from six to six. */
+const DAYLIGHT = Array.from({ length: HOURS }, (_, hour) =>
+  max(sin((PI * (hour + 0.5 - 6)) / 12), 0),
+);
+const SUN_SUM = DAYLIGHT.reduce((sum, one) => sum + one, 0);
+
+/**
+ * Runs a planter through some days of weather, beginning with a full reservoir and soil that hangs above
+ * it.
+ *
+ * @param low level at which the stick says to fill, metres
+ */
+export function runSeason(
+  planter: Planter,
+  weather: readonly WeatherDay[],
+  options: SeasonOptions,
+  low: number,
+): SeasonRun {
+  const { design, heights, storage } = planter;
+  const count = options.cells ?? CELLS;
+  const cells = cellsOf(planter, count);
+  const { dz, face, medium } = cells;
+  const solve = solver(cells, REST);
+  const supply = supplyOfWicks(planter, options.broken ?? false);
+  const reservoir = reservoirOf(planter, options.clogged ?? false);
+  const { brim, base } = heights;
+  const depth = count * dz;
+  const surface = face[count] as number;
+  const exposure = exposureOf(design.place);
+  const foliage = design.planting.count * (PI / 4) * design.planting.foliage ** 2;
+  const open = design.place.rain === 'open';
+  const letsIn = design.soil.mulch === 'cover' ? THROUGH_COVER : 1;
+  const tray =
+    design.bed?.kind === 'bag' ? max(planter.vessel.areaAt(heights.waterRim) - surface, 0) : 0;
+  const mulch = MULCHES[design.soil.mulch].evaporation;
+  const roots = cropOf(design.planting.crop).roots;
+
+  const h = Float64Array.from({ length: count }, (_, i) => brim - base - (i + 0.5) * dz);
+  const sink = new Float64Array(count);
+  const two = new Float64Array(2);
+  let water = storage.volumeBelow(brim);
+  let barrel = design.reservoir.supply?.volume ?? 0;
+  let pond = 0;
+  let level = brim;
+  const begin = solve.stored(h) + water + barrel;
+  const sum = { in: 0, out: 0 };
+
+  // The ends read these at every look.
+  let rainRate = 0;
+  let dryRate = 0;
+  let span = HOUR;
+  let held = false;
+  const before = new Float64Array(count);
+  const bottom: End = {
+    flux(head, out) {
+      const wet = head + dz / 2;
+      const lip = reservoir.lip(water);
+      if (wet > lip) {
+        // Water stands on the base and runs through it.
+        const G = ((face[0] as number) * medium.soil.Ks) / (dz / 2);
+        supply.look(level, 0, two);
+        out[0] = min(two[0] as number, 0) - G * (wet - lip);
+        out[1] = -G;
+        return;
+      }
+      if (lip > 0 && wet > 0) {
+        out[0] = 0;
+        out[1] = 0;
+        return;
+      }
+      supply.look(level, -wet, two);
+      const flow = two[0] as number;
+      // A reservoir that is full and shut takes nothing back.
+      if (flow < 0 && lip === Infinity) {
+        out[0] = 0;
+        out[1] = 0;
+        return;
+      }
+      // No more than is there.
+      if (flow * span > water) {
+        out[0] = max(water, 0) / span;
+        out[1] = 0;
+        return;
+      }
+      out[0] = flow;
+      out[1] = -(two[1] as number);
+    },
+  };
+  const top: End = {
+    flux(head, out) {
+      if (held) {
+        // Water stands on the surface.
+        const G = (surface * (medium.soil.Ks + medium.K(head))) / 2 / (dz / 2);
+        out[0] = G * (pond - head + dz / 2);
+        out[1] = -G;
+        return;
+      }
+      const offered = rainRate + (pond * surface) / span;
+      if (offered > 0) {
+        out[0] = offered;
+        out[1] = 0;
+        return;
+      }
+      const dry = dryness(head);
+      out[0] = -dryRate * dry;
+      // Drier soil gives less; the slope keeps the step calm.
+      out[1] = dry > 0 && dry < 1 ? -dryRate / (log(CRUST / STILL_MOIST) * -head) : 0;
+    },
+  };
+
+  const heightsOf = Float64Array.from({ length: count }, (_, i) => base + (i + 0.5) * dz);
+  const moisture = new Float32Array(weather.length * count);
+  const full = storage.volumeBelow(brim);
+  let sinceFill = 0;
+  let density = rootsTo(roots, depth, count);
+  let dt = 600;
+
+  const days: SeasonDay[] = [];
+  for (const [d, air] of weather.entries()) {
+    const day = through(air, d);
+    days.push(day);
+    if (options.untilShort && day.stress !== 'none') break;
+  }
+
+  const end = solve.stored(h) + water + barrel + pond * surface;
+  const passed = max(sum.in + sum.out, begin * 1e-3);
+  return {
+    days,
+    heights: heightsOf,
+    moisture: moisture.slice(0, days.length * count),
+    balance: abs(begin + sum.in - sum.out - end) / passed,
+    evaluations: solve.evaluations(),
+  };
+
+  function through(air: WeatherDay, d: number): SeasonDay {
+    const stage = stageOn(design.planting.crop, daysBetween(options.planted, air.date));
+    density = rootsTo(max(roots * stage.roots, 2 * dz), depth, count);
+    const thirst = max(stage.kc - SOIL_PART_OF_KC, 0) * air.et * foliage * stage.cover * exposure;
+    const drying = mulch * air.et * surface * exposure;
+    const wetHours = min(max(ceil(air.rain / HEAVY), 1), HOURS);
+    const from = min(RAIN_FROM, HOURS - wetHours);
+    const day: SeasonDay = {
+      date: air.date,
+      stage: stage.name,
+      level,
+      water,
+      asked: 0,
+      drunk: 0,
+      evaporated: 0,
+      rain: 0,
+      overflow: 0,
+      filled: 0,
+      stress: 'none',
+    };
+    let lackOfAir = 0;
+    let lackOfWater = 0;
+    for (let hour = 0; hour < HOURS; hour += 1) {
+      if (hour === MORNING) fill(day);
+      const falls = open && air.rain > 0 && hour >= from && hour < from + wetHours;
+      const perHour = falls ? air.rain / wetHours : 0;
+      rainRate = (perHour * surface * letsIn) / HOUR;
+      const light = (HOURS * (DAYLIGHT[hour] as number)) / SUN_SUM;
+      dryRate = drying * light;
+      const asks = thirst * light;
+      const caught = perHour * tray;
+      water += caught;
+      day.rain += caught + rainRate * HOUR;
+      sum.in += caught + rainRate * HOUR;
+      for (let t = 0; t < HOUR - 1e-6;) {
+        span = min(dt, HOUR - t, options.longest ?? HOUR);
+        topUp();
+        const taken = takeUp(h, density, asks, sink);
+        const result = advance();
+        if (!result.done) {
+          dt = span / 3;
+          if (dt < 1e-3) throw new Error('The soil’s water does not come to rest');
+          continue;
+        }
+        t += span;
+        const drunk = asks * taken.share * span;
+        day.asked += asks * span;
+        day.drunk += drunk;
+        sum.out += drunk;
+        if (asks > 0) {
+          lackOfAir += (1 - taken.air) * span;
+          lackOfWater += (1 - taken.moist) * span;
+        }
+        const offered = rainRate * span + pond * surface;
+        if (offered > 0) {
+          pond = max(offered - result.top * span, 0) / surface;
+          if (pond > design.soil.freeboard) {
+            const runs = (pond - design.soil.freeboard) * surface;
+            pond = design.soil.freeboard;
+            day.overflow += runs;
+            sum.out += runs;
+          }
+        } else {
+          const gone = -result.top * span;
+          day.evaporated += gone;
+          sum.out += gone;
+        }
+        water -= result.bottom * span;
+        const over = reservoir.over(water);
+        if (over > 0) {
+          water -= over;
+          day.overflow += over;
+          sum.out += over;
+        }
+        level = reservoir.level(water);
+        if (result.iterations <= 4) dt = min(span * 1.5, HOUR);
+        else dt = result.iterations >= 9 ? span * 0.6 : span;
+      }
+    }
+    for (let i = 0; i < count; i += 1) moisture[d * count + i] = medium.theta(h[i] as number);
+    day.level = level + max((h[0] as number) + dz / 2, 0) * (level >= base - 1e-6 ? 1 : 0);
+    day.water = water + barrel;
+    if (day.asked > 0 && day.drunk < SHORT * day.asked) {
+      day.stress = lackOfAir > lackOfWater ? 'drowned' : 'dry';
+    }
+    return day;
+  }
+
+  /**
+   * One step. Rain either all goes in, or stands on the surface, whose head is then kept; which of the
+   * two holds is seen from the outcome, and the step is taken again if it was the other.
+   */
+  function advance(): Step {
+    const offered = rainRate + (pond * surface) / span;
+    held = offered > 0 && (pond > 0 || (h[count - 1] as number) > -dz / 2);
+    before.set(h);
+    const first = solve.step(h, span, bottom, top, sink);
+    if (!first.done || offered <= 0) return first;
+    const other = held
+      ? first.top > offered * (1 + 1e-9)
+      : (h[count - 1] as number) - dz / 2 > pond + 1e-6;
+    if (!other) return first;
+    h.set(before);
+    held = !held;
+    return solve.step(h, span, bottom, top, sink);
+  }
+
+  /** What the gardener does in the morning. */
+  function fill(day: SeasonDay): void {
+    sinceFill += 1;
+    const { filling } = options;
+    const supplied = design.reservoir.supply;
+    const lowNow = supplied
+      ? barrel <= supplied.volume * LEAST_LEFT
+      : level <= low + NEAR_LOW || water <= full * LEAST_LEFT;
+    const now =
+      filling.kind === 'when-low' ? lowNow : filling.kind === 'every' && sinceFill >= filling.days;
+    if (!now) return;
+    const more = supplied ? supplied.volume - barrel : max(full - water, 0);
+    if (supplied) barrel += more;
+    else water += more;
+    day.filled += more;
+    sum.in += more;
+    sinceFill = 0;
+    level = reservoir.level(water);
+  }
+
+  /** What a float valve lets in from its barrel. */
+  function topUp(): void {
+    const supplied = design.reservoir.supply;
+    if (!supplied || barrel <= 0) return;
+    const want = min(max(storage.volumeBelow(min(supplied.level, brim)) - water, 0), barrel);
+    barrel -= want;
+    water += want;
+    level = reservoir.level(water);
+  }
+
+  function dryness(head: number): number {
+    if (-head <= STILL_MOIST) return 1;
+    return max(1 - log(-head / STILL_MOIST) / log(CRUST / STILL_MOIST), 0);
+  }
+}

@@ -1,0 +1,98 @@
+import type { WeatherDay } from '../climate';
+import { applyPatch, type Patch, type PlanterDesign } from '../design';
+import { contradictions } from '../planter';
+import type { SeasonOptions } from './season';
+
+/** Something that could be otherwise, in the planter, in its weather, or by mishap. */
+export interface WhatIf {
+  id: string;
+  label: string;
+  /** The change of the design; empty when only weather or luck differs. */
+  patch: Patch;
+  options: Partial<SeasonOptions>;
+  weather(days: readonly WeatherDay[]): WeatherDay[];
+}
+
+/** A downpour of two days, metres of rain on each, and a heat wave. Typical of what people fear. */
+const DOWNPOUR = 0.06;
+const HEAT = { days: 7, factor: 1.4 };
+const MORE_WATER = 0.02;
+/** The middle of a season, when plants are grown. */
+const MIDDLE = 0.5;
+
+const same = (days: readonly WeatherDay[]): WeatherDay[] => [...days];
+const middleOf = (days: readonly WeatherDay[]): number => Math.floor(days.length * MIDDLE);
+
+/** What is worth asking of a design; changes that it cannot take are left out. */
+export function whatIfs(design: PlanterDesign): WhatIf[] {
+  const { place, soil, wicks, overflow, planting } = design;
+  const change = (id: string, label: string, patch: Patch): WhatIf => ({
+    id,
+    label,
+    patch,
+    options: {},
+    weather: same,
+  });
+  const mishap = (
+    id: string,
+    label: string,
+    options: Partial<SeasonOptions>,
+    weather: WhatIf['weather'] = same,
+  ): WhatIf => ({ id, label, patch: [], options, weather });
+  const all: (WhatIf | null)[] = [
+    place.rain === 'open'
+      ? change('covered', 'Covered against the rain', [
+          { path: ['place', 'rain'], value: 'covered' },
+        ])
+      : change('open', 'Open to the rain', [{ path: ['place', 'rain'], value: 'open' }]),
+    soil.mulch === 'none'
+      ? change('mulch', 'Mulched with straw', [{ path: ['soil', 'mulch'], value: 'straw' }])
+      : soil.mulch === 'straw'
+        ? change('cover', 'A cover instead of straw', [{ path: ['soil', 'mulch'], value: 'cover' }])
+        : null,
+    wicks.length > 0 ? change('wick', 'Twice the wick', twice(wicks)) : null,
+    overflow && overflow.kind !== 'rim'
+      ? change('overflow', 'The overflow 20 mm higher', [
+          { path: ['overflow', 'centre'], value: overflow.centre + MORE_WATER },
+        ])
+      : null,
+    planting.count > 1
+      ? change('second', 'Half the plants, the others in a second planter', [
+          { path: ['planting', 'count'], value: Math.ceil(planting.count / 2) },
+        ])
+      : null,
+    place.sun === 'full'
+      ? change('shade', 'Moved to where it has half the day’s sun', [
+          { path: ['place', 'sun'], value: 'half' },
+        ])
+      : change('sun', 'Moved into full sun', [{ path: ['place', 'sun'], value: 'full' }]),
+    mishap('clogged', 'The overflow clogs', { clogged: true }),
+    mishap('broken', 'The wick breaks', { broken: true }),
+    mishap('downpour', 'A downpour of two days', {}, (days) => {
+      const at = middleOf(days);
+      return days.map((day, i) =>
+        i === at || i === at + 1 ? { ...day, rain: day.rain + DOWNPOUR } : day,
+      );
+    }),
+    mishap('heat', 'A heat wave of a week', {}, (days) => {
+      const at = middleOf(days);
+      return days.map((day, i) =>
+        i >= at && i < at + HEAT.days
+          ? { ...day, et: day.et * HEAT.factor, tMax: day.tMax + 5 }
+          : day,
+      );
+    }),
+  ];
+  return all.filter(
+    (one): one is WhatIf =>
+      one !== null && contradictions(applyPatch(design, one.patch)).length === 0,
+  );
+}
+
+function twice(wicks: PlanterDesign['wicks']): Patch {
+  return wicks.map((wick, i) =>
+    wick.kind === 'cloth'
+      ? { path: ['wicks', i, 'legs'], value: wick.legs * 2 }
+      : { path: ['wicks', i, 'count'], value: wick.count * 2 },
+  );
+}

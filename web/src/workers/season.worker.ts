@@ -1,0 +1,156 @@
+import {
+  absenceOf,
+  applyPatch,
+  evaluate,
+  lastsFrom,
+  levelSpread,
+  runSeason,
+  spreadOf,
+  totalsOf,
+  weatherOf,
+  whatIfs,
+  type PlanterDesign,
+  type SeasonOptions,
+  type SeasonRun,
+  type WeatherDay,
+} from '@huerta/core';
+import type { SeasonMessage, SeasonQuestion } from './season';
+
+/** Works a season out, away from the screen: first the one season, then what many weathers tell. */
+self.onmessage = ({ data }: MessageEvent<{ id: number; question: SeasonQuestion }>) => {
+  try {
+    answer(data.id, data.question);
+  } catch (error) {
+    tell({
+      id: data.id,
+      kind: 'trouble',
+      trouble: `${error instanceof Error ? error.message : 'Something broke'}. The last season is shown.`,
+    });
+  }
+};
+
+const tell = (message: SeasonMessage): void => self.postMessage(message);
+
+/** Longest absence that is looked at, days. */
+const MOST_AWAY = 60;
+/** Weathers between two looks at the bands. */
+const PORTION = 6;
+
+function answer(id: number, question: SeasonQuestion): void {
+  const { design, planted, days, seeds, away } = question;
+  const { planter, assessment } = evaluate(design);
+  const { figures } = assessment;
+  const options: SeasonOptions = { planted, filling: { kind: 'when-low' } };
+  const weather = weatherFrom(question, planted, days, 0);
+  const run = runSeason(planter, weather, options, figures.usableLevel);
+  const full = planter.storage.volumeBelow(planter.heights.brim);
+  const supplied = design.reservoir.supply?.volume ?? 0;
+  tell({
+    id,
+    kind: 'season',
+    answer: {
+      run,
+      weather,
+      totals: totalsOf(run),
+      lasts: lastsFrom(run, full + supplied, figures.stranded),
+    },
+  });
+  if (away) tellAway(id, question, away);
+  const runs: Pick<SeasonRun, 'days'>[] = [run];
+  for (let seed = 1; seed < seeds && 'site' in question.weather; seed += 1) {
+    const other = weatherFrom(question, planted, days, seed);
+    runs.push({ days: runSeason(planter, other, options, figures.usableLevel).days });
+    if (runs.length % PORTION === 0 || seed === seeds - 1) tellOutlook(id, runs, seeds);
+  }
+  tell({
+    id,
+    kind: 'what-if',
+    answer: whatIfs(design).map((one) => {
+      try {
+        const changed = evaluate(applyPatch(design, one.patch));
+        const totals = totalsOf(
+          runSeason(
+            changed.planter,
+            one.weather(weather),
+            { ...options, ...one.options },
+            changed.assessment.figures.usableLevel,
+          ),
+        );
+        return { id: one.id, label: one.label, totals, trouble: null };
+      } catch (error) {
+        const trouble = error instanceof Error ? error.message : 'It could not be worked out';
+        return { id: one.id, label: one.label, totals: totalsOf({ days: [] }), trouble };
+      }
+    }),
+  });
+}
+
+function tellOutlook(id: number, runs: readonly Pick<SeasonRun, 'days'>[], of: number): void {
+  const totals = runs.map(totalsOf);
+  tell({
+    id,
+    kind: 'outlook',
+    of,
+    answer: {
+      level: levelSpread(runs),
+      fills: spreadOf(totals.map(({ fills }) => fills)),
+      filled: spreadOf(totals.map(({ filled }) => filled)),
+      shortDays: spreadOf(totals.map(({ dryDays, drownedDays }) => dryDays + drownedDays)),
+      seeds: runs.length,
+    },
+  });
+}
+
+/** How long it lasts from a date, and which changes would make it last longer. */
+function tellAway(
+  id: number,
+  question: SeasonQuestion,
+  away: NonNullable<SeasonQuestion['away']>,
+): void {
+  const own = absence(question, question.design, away);
+  const mends =
+    own.safe >= away.days
+      ? []
+      : whatIfs(question.design)
+          .filter(({ patch, id: name }) => patch.length > 0 && name !== 'open' && name !== 'sun')
+          .map(({ label, patch }) => ({
+            label,
+            safe: absence(question, applyPatch(question.design, patch), away).safe,
+          }))
+          .filter(({ safe }) => safe > own.safe)
+          .sort((a, b) => b.safe - a.safe);
+  tell({ id, kind: 'away', answer: own, mends });
+}
+
+function absence(
+  question: SeasonQuestion,
+  design: PlanterDesign,
+  away: NonNullable<SeasonQuestion['away']>,
+) {
+  const { planter, assessment } = evaluate(design);
+  const options: SeasonOptions = {
+    planted: question.planted,
+    filling: { kind: 'never' },
+    untilShort: true,
+  };
+  const count = 'site' in question.weather ? question.seeds : 1;
+  const lasted = Array.from({ length: count }, (_, seed) => {
+    const weather = weatherFrom(question, away.from, MOST_AWAY, seed);
+    const { days } = runSeason(planter, weather, options, assessment.figures.usableLevel);
+    return days[days.length - 1]?.stress === 'none' ? days.length : days.length - 1;
+  });
+  return absenceOf(lasted, away.days, MOST_AWAY);
+}
+
+/** Days of weather: made up for a site, or of one's own from a date on. */
+function weatherFrom(
+  { weather }: SeasonQuestion,
+  from: string,
+  days: number,
+  seed: number,
+): WeatherDay[] {
+  if ('site' in weather) return weatherOf(weather.site, from, days, seed);
+  const own = weather.days.filter(({ date }) => date >= from).slice(0, days);
+  if (own.length === 0) throw new Error(`Your weather has no day from ${from} on`);
+  return own;
+}
