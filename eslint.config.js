@@ -22,6 +22,7 @@ const CORE_LAYERS = [
   'assess',
   'season',
   'build',
+  'search',
   'draw',
   'testing',
 ];

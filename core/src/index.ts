@@ -12,4 +12,5 @@ export * from './crop';
 export * from './assess';
 export * from './season';
 export * from './build';
+export * from './search';
 export * from './draw';

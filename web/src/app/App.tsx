@@ -13,6 +13,7 @@ const VesselsPage = lazy(() => import('../pages/vessels/VesselsPage'));
 const BuildPage = lazy(() => import('../pages/build/BuildPage'));
 const ShoppingPage = lazy(() => import('../pages/shopping/ShoppingPage'));
 const PricesPage = lazy(() => import('../pages/prices/PricesPage'));
+const SeasonPage = lazy(() => import('../pages/season/SeasonPage'));
 const ComparePage = lazy(() => import('../pages/compare/ComparePage'));
 
 export function App() {
@@ -29,6 +30,7 @@ export function App() {
             <Route path="/prices" element={<PricesPage />} />
             <Route path="/planters/:id" element={<BenchPage />} />
             <Route path="/planters/:id/build" element={<BuildPage />} />
+            <Route path="/planters/:id/season" element={<SeasonPage />} />
             <Route path="*" element={<NotFoundPage />} />
           </Routes>
         </Suspense>

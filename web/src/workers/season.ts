@@ -87,7 +87,8 @@ export function useSeason(question: SeasonQuestion | null): SeasonState {
     const broke = () =>
       setState((now) => ({
         ...now,
-        trouble: 'The season could not be worked out. The last one is shown; change something to try again.',
+        trouble:
+          'The season could not be worked out. The last one is shown; change something to try again.',
       }));
     worker.onmessage = ({ data }: MessageEvent<SeasonMessage>) => {
       if (data.id !== asked.current) return;

@@ -117,6 +117,13 @@ function Sheet({ resource }: { resource: PlanterResource }) {
         >
           To the bench
         </Link>
+        <Link
+          className="not-printed"
+          to={`/planters/${id}/season`}
+          style={{ textDecoration: 'underline' }}
+        >
+          The season ahead
+        </Link>
       </Box>
       {serious > 0 && (
         <Text color="harm" fontWeight="medium" mb="2">

@@ -1,6 +1,15 @@
 import { Button, Dialog, Field, Input, Menu, Portal } from '@chakra-ui/react';
 import type { PlanterResource } from '@huerta/contract';
-import { Copy, Download, EllipsisVertical, GitBranch, Hammer, Pencil, Trash2 } from 'lucide-react';
+import {
+  Copy,
+  Download,
+  EllipsisVertical,
+  GitBranch,
+  Hammer,
+  Pencil,
+  Sun,
+  Trash2,
+} from 'lucide-react';
 import { useState, type FormEvent } from 'react';
 import { useNavigate } from 'react-router';
 import {
@@ -24,6 +33,7 @@ export function EntryMenu({ resource }: { resource: PlanterResource }) {
   const choose = (value: string) => {
     const trouble = (error: Error) => notify(error.message);
     if (value === 'rename') setRenaming(true);
+    if (value === 'season') void navigate(`/planters/${id}/season`);
     if (value === 'build') void navigate(`/planters/${id}/build`);
     if (value === 'export') exportPlanter(design);
     if (value === 'duplicate') {
@@ -76,6 +86,9 @@ export function EntryMenu({ resource }: { resource: PlanterResource }) {
               </Menu.Item>
               <Menu.Item value="build">
                 <Hammer size={18} aria-hidden /> Build sheet
+              </Menu.Item>
+              <Menu.Item value="season">
+                <Sun size={18} aria-hidden /> The season ahead
               </Menu.Item>
               <Menu.Item value="variant">
                 <GitBranch size={18} aria-hidden /> Make a variant

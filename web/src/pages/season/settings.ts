@@ -38,4 +38,8 @@ export const weatherChoice = createStore<WeatherChoice>()(
 
 /** The site whose normals count: the chosen one, or that of one's own normals. */
 export const siteOf = ({ site, normals }: Pick<WeatherChoice, 'site' | 'normals'>): Site =>
-  site === 'own-normals' && normals ? normals : site in SITES ? SITES[site as SiteId] : SITES.vallesol;
+  site === 'own-normals' && normals
+    ? normals
+    : site in SITES
+      ? SITES[site as SiteId]
+      : SITES.vallesol;

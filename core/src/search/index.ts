@@ -1,0 +1,10 @@
+export {
+  candidatesOf,
+  frontOf,
+  meets,
+  score,
+  SEARCH_DAYS,
+  type Candidate,
+  type Scored,
+  type Wishes,
+} from './search';

@@ -1,0 +1,43 @@
+import { SITES } from '../catalog';
+import { weatherOf } from '../climate';
+import { applyPatch, STARTING_POINTS } from '../design';
+import { contradictions, resolve } from '../planter';
+import { candidatesOf, frontOf, meets, score, type Scored } from '.';
+
+const design = STARTING_POINTS[0]!.design;
+const weathers = [1, 2].map((seed) => weatherOf(SITES.vallesol, '2026-07-15', 30, seed));
+
+test('every family has candidates that can exist, the design as it is among them', () => {
+  for (const { design: from } of STARTING_POINTS) {
+    const list = candidatesOf(from);
+    expect(list.length).toBeLessThanOrEqual(200);
+    expect(list[0]!.patch).toEqual([]);
+    for (const { patch, lip } of list) {
+      const changed = applyPatch(from, patch);
+      expect(contradictions(changed)).toEqual([]);
+      expect(resolve(changed).heights.invert).toBe(lip);
+    }
+  }
+});
+
+test('more water lasts longer and leaves the roots less; the front holds no point that another beats', () => {
+  const all = candidatesOf(design).filter((_, i) => i % 9 === 0);
+  const points = all.map((one) => score(design, one, weathers, '2026-05-01'));
+  const front = frontOf(points);
+  expect(front.length).toBeGreaterThan(1);
+  expect(front.length).toBeLessThan(points.length);
+  front.forEach((one, i) => {
+    const next = front[i + 1];
+    if (next) expect(one.days).toBeGreaterThanOrEqual(next.days);
+    expect(one.faults).toBe(0);
+  });
+  const deep = points.reduce((a, b) => (b.roots < a.roots ? b : a));
+  const shallow = points.reduce((a, b) => (b.roots > a.roots ? b : a));
+  expect(deep.days).toBeGreaterThan(shallow.days);
+});
+
+test('wishes', () => {
+  const one = { days: 9, roots: 0.24, weight: 20, cost: 40 } as Scored;
+  expect(meets(one, { days: 9, roots: 0.24, weight: 20, cost: 40 })).toBe(true);
+  expect(meets(one, { days: 10, roots: 0.24, weight: 20, cost: 40 })).toBe(false);
+});

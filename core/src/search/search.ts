@@ -1,0 +1,181 @@
+import { evaluate } from '../assess';
+import { buildSheet, NEW_BOOK, shoppingFor, type PriceBook } from '../build';
+import { MEDIA, MEDIUM_IDS, type MediumId } from '../catalog';
+import type { WeatherDay } from '../climate';
+import { applyPatch, type Patch, type PlanterDesign } from '../design';
+import { contradictions, levelsOf, moveLevel, resolve } from '../planter';
+import { runSeason, spreadOf } from '../season';
+
+/** Other designs in the same vessel: tried, scored against what people wish for, and the best kept. */
+
+/** One way to change a design. */
+export interface Candidate {
+  patch: Patch;
+  /** Its base and lip, metres; how many times the wick; the mix. */
+  base: number;
+  lip: number | null;
+  wick: number;
+  medium: MediumId;
+}
+
+/** A candidate with what it yields. */
+export interface Scored extends Candidate {
+  /** Days that it is sure to last in nine weathers of ten. */
+  days: number;
+  /** Growing depth, metres; full weight, kilograms; cost of all parts in the book's currency. */
+  roots: number;
+  weight: number;
+  cost: number;
+  /** Dangers and faults that the bench finds in it. */
+  faults: number;
+}
+
+const BASES = 10;
+/** Air between base and lip, metres. */
+const GAPS = [0.012, 0.02, 0.035];
+const WICKS = [1, 2, 3];
+/** Candidates that are tried at the most. */
+const MOST = 200;
+
+/** The candidates that this vessel allows, the design as it is first. */
+export function candidatesOf(design: PlanterDesign): Candidate[] {
+  const planter = resolve(design);
+  const platform = levelsOf(planter).find(({ id }) => id === 'platform');
+  const bases = platform
+    ? Array.from({ length: BASES }, (_, i) => {
+        const share = 0.05 + (0.75 * i) / (BASES - 1);
+        return platform.min + (platform.max - platform.min) * share;
+      })
+    : [planter.heights.ceiling];
+  const mixes = [
+    design.soil.medium,
+    ...MEDIUM_IDS.filter((id) => id !== design.soil.medium && MEDIA[id].wicks),
+  ].slice(0, 2);
+  const list: Candidate[] = [
+    {
+      patch: [],
+      base: planter.heights.ceiling,
+      lip: planter.heights.invert,
+      wick: 1,
+      medium: design.soil.medium,
+    },
+  ];
+  for (const base of bases) {
+    for (const gap of platform ? GAPS : GAPS.slice(0, 1)) {
+      for (const wick of design.wicks.length > 0 ? WICKS : [1]) {
+        for (const medium of mixes) {
+          const one = candidate(design, base, gap, wick, medium, platform !== undefined);
+          if (one && list.length < MOST) list.push(one);
+        }
+      }
+    }
+  }
+  return list;
+}
+
+function candidate(
+  design: PlanterDesign,
+  base: number,
+  gap: number,
+  wick: number,
+  medium: MediumId,
+  moves: boolean,
+): Candidate | null {
+  const patch: Patch = [
+    ...(moves ? moveLevel(resolve(design), 'platform', base) : []),
+    ...(medium === design.soil.medium
+      ? []
+      : [
+          { path: ['soil', 'medium'], value: medium },
+          { path: ['soil', 'settlement'], value: MEDIA[medium].settles },
+        ]),
+    ...design.wicks.map((one, i) =>
+      one.kind === 'cloth'
+        ? { path: ['wicks', i, 'legs'], value: one.legs * wick }
+        : { path: ['wicks', i, 'count'], value: one.count * wick },
+    ),
+  ];
+  const moved = applyPatch(design, patch);
+  const lip = base - gap;
+  const hole =
+    design.overflow && design.overflow.kind !== 'rim' && moves
+      ? moveLevel(resolve(moved), 'overflow', lip)
+      : [];
+  const whole = [...patch, ...hole];
+  const changed = applyPatch(design, whole);
+  if (contradictions(changed).length > 0) return null;
+  return { patch: whole, base, lip: resolve(changed).heights.invert, wick, medium };
+}
+
+/**
+ * Scores a candidate: how long it lasts without filling in some weathers, and what it costs.
+ *
+ * @param weathers from the day of leaving on, one for each chance
+ */
+export function score(
+  design: PlanterDesign,
+  one: Candidate,
+  weathers: readonly (readonly WeatherDay[])[],
+  planted: string,
+  book: PriceBook = NEW_BOOK,
+): Scored {
+  const { planter, assessment } = evaluate(applyPatch(design, one.patch));
+  const { figures, findings } = assessment;
+  const lasted = weathers.map((weather) => {
+    const { days } = runSeason(
+      planter,
+      weather,
+      { planted, filling: { kind: 'never' }, untilShort: true, cells: 30 },
+      figures.usableLevel,
+    );
+    return days[days.length - 1]?.stress === 'none' ? days.length : days.length - 1;
+  });
+  const { parts, cuts } = buildSheet(planter, figures, 'metric');
+  const list = shoppingFor([{ name: '', parts, cuts, usable: figures.usable }], book);
+  return {
+    ...one,
+    days: Math.floor(spreadOf(lasted).low + 1e-9),
+    roots: figures.growingDepth,
+    weight: figures.weight.full,
+    cost: list.total,
+    faults: findings.filter(({ severity }) => severity === 'danger' || severity === 'fault').length,
+  };
+}
+
+/** What is wished for. */
+export interface Wishes {
+  /** Least days and least root room, metres; most weight, kilograms, and most cost. */
+  days: number;
+  roots: number;
+  weight: number;
+  cost: number;
+}
+
+export const meets = (one: Scored, wishes: Wishes): boolean =>
+  one.days >= wishes.days &&
+  one.roots >= wishes.roots - 1e-9 &&
+  one.weight <= wishes.weight &&
+  one.cost <= wishes.cost;
+
+/**
+ * Those that no other beats in everything: days, root room, weight and cost, among those without faults;
+ * longest first.
+ */
+export function frontOf(points: readonly Scored[]): Scored[] {
+  const sound = points.filter(({ faults }) => faults === 0);
+  const beats = (a: Scored, b: Scored): boolean =>
+    a.days >= b.days &&
+    a.roots >= b.roots - 1e-4 &&
+    a.weight <= b.weight + 0.05 &&
+    a.cost <= b.cost + 0.01 &&
+    (a.days > b.days ||
+      a.roots > b.roots + 1e-4 ||
+      a.weight < b.weight - 0.05 ||
+      a.cost < b.cost - 0.01);
+  return sound
+    .filter((one) => !sound.some((other) => other !== one && beats(other, one)))
+    .sort((a, b) => b.days - a.days || b.roots - a.roots);
+}
+
+/** Days of a stay away, for the search's weathers. */
+export const SEARCH_DAYS = 50;

@@ -1,0 +1,230 @@
+import { Box, Button, Text } from '@chakra-ui/react';
+import {
+  applyPatch,
+  candidatesOf,
+  evaluate,
+  frontOf,
+  MEDIA,
+  meets,
+  NEW_BOOK,
+  SEARCH_DAYS,
+  weatherOf,
+  writeMoney,
+  type FieldSpec,
+  type PlanterDesign,
+  type Scored,
+  type Site,
+  type WeatherDay,
+  type Wishes,
+} from '@huerta/core';
+import { format, parseISO } from 'date-fns';
+import { Search, Square } from 'lucide-react';
+import { useState } from 'react';
+import { useNavigate } from 'react-router';
+import { CartesianGrid, ResponsiveContainer, Scatter, ScatterChart, XAxis, YAxis } from 'recharts';
+import { usePriceBook } from '../../api/build';
+import { useCreatePlanter } from '../../api/planters';
+import { useWords } from '../../app/preferences';
+import { notify } from '../../components/notices';
+import { QuantityField } from '../../components/QuantityField';
+import { useSearch } from '../../workers/search';
+import { Table } from '../build/sheet';
+
+interface SearchViewProps {
+  design: PlanterDesign;
+  weather: { site: Site } | { days: readonly WeatherDay[] };
+  planted: string;
+  /** The day from which it must last. */
+  leave: string;
+}
+
+/** Weathers that each design is tried in. */
+const TRIES = 4;
+const SPECS = {
+  days: { label: 'Must be sure for', kind: 'days', min: 0, max: SEARCH_DAYS },
+  roots: { label: 'Root room at least', kind: 'span', min: 0, max: 1.5 },
+  weight: { label: 'Weighs at most, full', kind: 'mass', min: 1, max: 10_000 },
+} as const satisfies Record<string, FieldSpec>;
+
+/** Other heights, wicks and mixes in the same vessel, and those that no other beats. */
+export function SearchView({ design, weather, planted, leave }: SearchViewProps) {
+  const { write } = useWords();
+  const prices = usePriceBook();
+  const book = prices.data?.book ?? NEW_BOOK;
+  const { points, done, of, running, trouble, start, stop } = useSearch();
+  const [wishes, setWishes] = useState<Wishes>(() => {
+    const { figures } = evaluate(design).assessment;
+    return {
+      days: design.place.daysAway,
+      roots: Math.round(figures.growingDepth * 80) / 100,
+      weight: Math.ceil(figures.weight.full * 1.25),
+      cost: Infinity,
+    };
+  });
+  const begin = () =>
+    start({
+      design,
+      candidates: candidatesOf(design),
+      weathers:
+        'site' in weather
+          ? Array.from({ length: TRIES }, (_, seed) =>
+              weatherOf(weather.site, leave, SEARCH_DAYS, seed),
+            )
+          : [weather.days.filter(({ date }) => date >= leave).slice(0, SEARCH_DAYS)],
+      planted,
+      book,
+    });
+  const front = frontOf(points);
+  const good = front.filter((one) => meets(one, wishes));
+  const wish = (key: keyof typeof SPECS) => (
+    <QuantityField
+      spec={SPECS[key]}
+      value={wishes[key]}
+      onCommit={(value) => {
+        setWishes((now) => ({ ...now, [key]: value }));
+        return null;
+      }}
+    />
+  );
+  return (
+    <Box>
+      <Text maxW="44rem" mt="4">
+        Huerta tries other heights of base and overflow, more wick and another mix in this vessel,
+        lets each go without filling from {format(parseISO(leave), 'd MMMM')} on, and keeps those
+        that no other beats.
+      </Text>
+      <Box className="away-dates">
+        {wish('days')}
+        {wish('roots')}
+        {wish('weight')}
+      </Box>
+      <Box className="progress">
+        {running ? (
+          <Button onClick={stop}>
+            <Square size={16} aria-hidden /> Stop
+          </Button>
+        ) : (
+          <Button variant="solid" onClick={begin}>
+            <Search size={18} aria-hidden /> {of > 0 ? 'Search again' : 'Search'}
+          </Button>
+        )}
+        {of > 0 && (
+          <>
+            <Text role="status">
+              {done} of {of} designs tried{running ? '' : done < of ? ', then stopped' : ''}.
+            </Text>
+            <progress value={done} max={of} aria-label="Designs tried" />
+          </>
+        )}
+      </Box>
+      {trouble && (
+        <Text role="alert" className="unsent">
+          {trouble}
+        </Text>
+      )}
+      {front.length > 0 && <Front front={front} good={good} />}
+      {points.length > 0 && !running && good.length === 0 && (
+        <Text mt="4">
+          None of {points.length} designs gives all of that. The nearest are below: ask for fewer
+          days, or for less room.
+        </Text>
+      )}
+      {front.length > 0 && (
+        <Choices
+          design={design}
+          list={good.length > 0 ? good : front}
+          write={write}
+          currency={book.currency}
+        />
+      )}
+    </Box>
+  );
+}
+
+/** Days against root room; what meets every wish is filled. */
+function Front({ front, good }: { front: readonly Scored[]; good: readonly Scored[] }) {
+  const data = (list: readonly Scored[]) =>
+    list.map(({ days, roots }) => ({ days, roots: Math.round(roots * 1000) / 10 }));
+  return (
+    <Box
+      mt="4"
+      h="14rem"
+      role="img"
+      aria-label="Days that it lasts against root room; the table below has the numbers"
+    >
+      <ResponsiveContainer>
+        <ScatterChart margin={{ top: 8, right: 12, bottom: 18, left: 0 }}>
+          <CartesianGrid stroke="var(--hu-colors-rule)" />
+          <XAxis
+            type="number"
+            dataKey="roots"
+            domain={[
+              (least: number) => Math.floor(least - 1),
+              (most: number) => Math.ceil(most + 1),
+            ]}
+            allowDecimals={false}
+            stroke="var(--hu-colors-ink)"
+            tick={{ fontSize: 14 }}
+            label={{ value: 'root room, cm', position: 'insideBottom', offset: -8, fontSize: 14 }}
+          />
+          <YAxis
+            type="number"
+            dataKey="days"
+            stroke="var(--hu-colors-ink)"
+            tick={{ fontSize: 14 }}
+          />
+          <Scatter
+            data={data(front)}
+            fill="none"
+            stroke="var(--hu-colors-ink)"
+            isAnimationActive={false}
+          />
+          <Scatter data={data(good)} fill="var(--hu-colors-clay)" isAnimationActive={false} />
+        </ScatterChart>
+      </ResponsiveContainer>
+    </Box>
+  );
+}
+
+interface ChoicesProps {
+  design: PlanterDesign;
+  list: readonly Scored[];
+  write: ReturnType<typeof useWords>['write'];
+  currency: Parameters<typeof writeMoney>[1];
+}
+
+const MOST_SHOWN = 14;
+
+function Choices({ design, list, write, currency }: ChoicesProps) {
+  const create = useCreatePlanter();
+  const navigate = useNavigate();
+  const open = (one: Scored) => {
+    const variant = `sure for ${one.days} days, ${write(one.roots, 'span')} of roots`.slice(0, 60);
+    create.mutate(
+      { ...applyPatch(design, one.patch), variant },
+      {
+        onSuccess: ({ id }) => void navigate(`/planters/${id}`),
+        onError: (error) => notify(error.message),
+      },
+    );
+  };
+  return (
+    <Box mt="4">
+      <Table
+        head={['Sure for', 'Root room', 'Weighs full', 'Costs', 'Base, lip', 'Wick, mix', 'Open']}
+        rows={list.slice(0, MOST_SHOWN).map((one, i) => [
+          `${i}`,
+          write(one.days, 'days'),
+          write(one.roots, 'span'),
+          write(one.weight, 'mass'),
+          writeMoney(one.cost, currency),
+          `${write(one.base, 'length')}, ${one.lip === null ? 'none' : write(one.lip, 'length')}`,
+          `${one.wick === 1 ? 'as it is' : `${one.wick} times`}, ${MEDIA[one.medium].name.toLowerCase()}`,
+          <Button key="open" disabled={create.isPending} onClick={() => open(one)}>
+            {one.patch.length === 0 ? 'As it is' : 'As a variant'}
+          </Button>,
+        ])}
+      />
+    </Box>
+  );
+}

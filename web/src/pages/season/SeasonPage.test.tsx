@@ -1,0 +1,163 @@
+/** @jest-environment jsdom */
+import { fireEvent, screen, waitFor, within } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { applyPatch, evaluate, SITES, totalsOf, type Patch } from '@huerta/core';
+import { Route, Routes } from 'react-router';
+import { answers, Around, designOf } from '../../testing/bench';
+import { show } from '../../testing/render';
+import '../../workers/season.worker';
+import SeasonPage from './SeasonPage';
+import { siteOf, weatherChoice } from './settings';
+import { difference, seasonSentence } from './words';
+
+const id = '00000000-0000-4000-8000-000000000001';
+const at = '2026-05-01T08:00:00.000Z';
+const work = self.onmessage as (event: { data: unknown }) => void;
+let broken = false;
+
+/** Runs the worker's own code in the page. */
+class PageWorker {
+  onmessage: ((event: { data: unknown }) => void) | null = null;
+  onerror: (() => void) | null = null;
+  postMessage(data: { question: { seeds: number } }): void {
+    setTimeout(() => {
+      if (broken) {
+        this.onerror?.();
+        return;
+      }
+      self.postMessage = ((message: unknown) => this.onmessage?.({ data: message })) as never;
+      work.call(self, { data: { ...data, question: { ...data.question, seeds: 4 } } });
+    }, 0);
+  }
+  terminate(): void {
+    this.onmessage = null;
+  }
+}
+
+beforeAll(() => {
+  globalThis.Worker = PageWorker as never;
+  globalThis.ResizeObserver ??= class {
+    observe() {}
+    unobserve() {}
+    disconnect() {}
+  } as never;
+});
+beforeEach(() => {
+  broken = false;
+  localStorage.clear();
+  weatherChoice.setState({ site: 'vallesol', normals: null, days: null });
+});
+
+const open = (view: string, patch: Patch = []) => {
+  const design = designOf('cloth-pail', patch);
+  answers({ [`/planters/${id}`]: { id, revision: 1, createdAt: at, updatedAt: at, design } });
+  show(
+    <Around at={`/planters/${id}/season?view=${view}`}>
+      <Routes>
+        <Route path="/planters/:id/season" element={<SeasonPage />} />
+      </Routes>
+    </Around>,
+  );
+  return userEvent.setup();
+};
+
+test('the season in a sentence, its days as a table, and the drawing of any day', async () => {
+  open('season');
+  expect(
+    await screen.findByText(/^Over 125 days plants drink \d+(\.\d)?.L, and it is filled/),
+  ).toBeTruthy();
+  const slider = screen.getByRole('slider', { name: 'Day of the season' });
+  fireEvent.change(slider, { target: { value: '0' } });
+  expect(screen.getByText(/^1 May: water at/)).toBeTruthy();
+  expect(screen.getAllByRole('row').length).toBe(126);
+  expect(await screen.findByText(/In eight weathers of ten/)).toBeTruthy();
+});
+
+test('going away: yes for a few days, no for long ones, with what would help', async () => {
+  const user = open('away');
+  expect(
+    await screen.findByText(/^Yes\. Filled when you leave on|^No\. Filled when you leave on/),
+  ).toBeTruthy();
+  const back = screen.getByLabelText('and are back on');
+  fireEvent.change(back, { target: { value: '2020-01-01' } });
+  expect(screen.getByText(/You are back before you leave/)).toBeTruthy();
+  const leave = screen.getByLabelText<HTMLInputElement>('You leave on').value;
+  fireEvent.change(back, { target: { value: `${leave.slice(0, 4)}-08-30` } });
+  expect(await screen.findByText(/^No\. Filled when you leave on/)).toBeTruthy();
+  expect(
+    within(screen.getByRole('main')).getByText(/The overflow 20 mm higher: sure for/),
+  ).toBeTruthy();
+  await user.click(screen.getByRole('link', { name: 'What if' }));
+  const row = await screen.findByRole('row', { name: /^The wick breaks/ });
+  expect(row.textContent).toMatch(/days more of thirst/);
+  await user.click(screen.getByRole('checkbox', { name: 'The wick breaks' }));
+  expect(screen.queryByRole('row', { name: /^The wick breaks/ })).toBeNull();
+});
+
+test('a worker that fails leaves a sentence and the last good season', async () => {
+  open('season');
+  await screen.findByText(/^Over 125 days/);
+  broken = true;
+  fireEvent.change(screen.getByLabelText(/planted on/), { target: { value: '2026-06-01' } });
+  expect(await screen.findByText(/The last one is shown/)).toBeTruthy();
+  expect(screen.getByText(/^Over 125 days/)).toBeTruthy();
+});
+
+test('weather of one’s own: a file with bad rows is previewed; one that is none is explained', async () => {
+  open('weather');
+  const input = await screen.findByLabelText('Weather file');
+  const file = (name: string, ...rows: string[]) => {
+    const made = new File([rows.join('\n')], name, { type: 'text/csv' });
+    made.text ??= () => Promise.resolve(rows.join('\n'));
+    return made;
+  };
+  fireEvent.change(input, { target: { files: [file('photos.csv', 'a,b', '1,2')] } });
+  expect(
+    await screen.findByText(/‘photos.csv’ is not taken: The heading has no column for ‘date’/),
+  ).toBeTruthy();
+  const days = Array.from(
+    { length: 20 },
+    (_, i) => `2026-05-${String(i + 1).padStart(2, '0')},12,27,0`,
+  );
+  fireEvent.change(input, {
+    target: { files: [file('yard.csv', 'date,tmin,tmax,rain', ...days, '2026-05-21,30,10,0')] },
+  });
+  expect(await screen.findByText(/^20 days from 2026-05-01 to 2026-05-20/)).toBeTruthy();
+  expect(screen.getByText(/Row 22: The least, 30, is above the greatest, 10/)).toBeTruthy();
+  const user = userEvent.setup();
+  await user.click(screen.getByRole('button', { name: 'Use these days' }));
+  expect(weatherChoice.getState()).toMatchObject({ site: 'own-days', days: { name: 'yard.csv' } });
+  expect(screen.getByText(/Weather of ‘yard.csv’/)).toBeTruthy();
+});
+
+test('normals of one’s own are checked at the field and kept', async () => {
+  const user = open('weather');
+  await user.click(await screen.findByRole('button', { name: 'Make your own from these' }));
+  const july = screen.getByLabelText('Greatest °C, Jul');
+  fireEvent.change(july, { target: { value: 'hot' } });
+  await user.click(screen.getByRole('button', { name: 'Keep them as normals of your own' }));
+  expect(screen.getByText('Greatest °C of Jul is a number from -40 to 55.')).toBeTruthy();
+  expect((july as HTMLInputElement).value).toBe('hot');
+  fireEvent.change(july, { target: { value: '38' } });
+  await user.click(screen.getByRole('button', { name: 'Keep them as normals of your own' }));
+  await waitFor(() => expect(siteOf(weatherChoice.getState()).tMax[6]).toBe(38));
+  expect(SITES.vallesol.tMax[6]).toBe(34);
+});
+
+test('differences are said in words', () => {
+  const zero = totalsOf({ days: [] });
+  const write = (value: number) => `${Math.round(value * 1000)} L`;
+  expect(difference(zero, { ...zero, fills: 1, filled: 0.004, dryDays: 2 }, write)).toBe(
+    '1 more filling, 4 L more to give, 2 days more of thirst.',
+  );
+  expect(difference(zero, zero, write)).toBe('Next to no difference.');
+  const { planter } = evaluate(applyPatch(designOf('cloth-pail'), []));
+  const run = { days: Array(10).fill({}), heights: planter.heights } as never;
+  expect(
+    seasonSentence(
+      { run, totals: { ...zero, drownedDays: 1 }, weather: [], lasts: [] },
+      null,
+      write,
+    ),
+  ).toBe('Over 10 days plants drink 0 L, and it is never filled. Roots stand in water on one day.');
+});

@@ -1,0 +1,100 @@
+import { Box, Button, Text } from '@chakra-ui/react';
+import { mediumOf, type Planter } from '@huerta/core';
+import { Download } from 'lucide-react';
+import Papa from 'papaparse';
+import { useWords } from '../../app/preferences';
+import type { OutlookAnswer, SeasonAnswer } from '../../workers/season';
+import { Table } from '../build/sheet';
+import { DayDrawing } from './DayDrawing';
+import { LevelChart } from './LevelChart';
+import { MoisturePicture } from './MoisturePicture';
+import { seasonSentence } from './words';
+
+interface SeasonViewProps {
+  name: string;
+  planter: Planter;
+  season: SeasonAnswer;
+  outlook: OutlookAnswer | null;
+  toCome: number;
+  day: number;
+  onDay(day: number): void;
+}
+
+/** The season in a sentence, as curves, as a picture, and as numbers. */
+export function SeasonView({
+  name,
+  planter,
+  season,
+  outlook,
+  toCome,
+  day,
+  onDay,
+}: SeasonViewProps) {
+  const { write } = useWords();
+  const pores = mediumOf(planter.design.soil.medium).thetaS;
+  const last = season.run.days.length - 1;
+  const shown = Math.min(day, last);
+  return (
+    <>
+      <Text fontSize="lg" my="3" role="status">
+        {seasonSentence(season, outlook, write)}
+        {toCome > 0 && ` ${toCome} more weathers are being worked out.`}
+      </Text>
+      <Box className="season-columns">
+        <Box minW="0">
+          <LevelChart season={season} outlook={outlook} day={shown} onDay={onDay} />
+          <MoisturePicture run={season.run} pores={pores} day={shown} />
+        </Box>
+        <Box className="season-side">
+          <DayDrawing planter={planter} run={season.run} pores={pores} day={shown} onDay={onDay} />
+        </Box>
+      </Box>
+      <details className="season-numbers">
+        <summary>The numbers, day by day</summary>
+        <Button my="2" onClick={() => keepCsv(name, season)}>
+          <Download size={18} aria-hidden /> As CSV
+        </Button>
+        <Table
+          head={['Day', 'Level', 'Water', 'Drunk', 'Rain', 'Filled', 'Lasts from here']}
+          rows={season.run.days.map((one, i) => [
+            one.date,
+            one.date,
+            write(one.level, 'length'),
+            write(one.water, 'volume'),
+            write(one.drunk, 'volume'),
+            one.rain > 0 ? write(one.rain, 'volume') : '',
+            one.filled > 0 ? write(one.filled, 'volume') : '',
+            season.lasts[i] === null ? 'beyond the season' : write(season.lasts[i] ?? 0, 'days'),
+          ])}
+        />
+      </details>
+      <Text fontSize="sm" color="faint" mt="2">
+        All water is accounted for to {Number((season.run.balance * 100).toPrecision(1))} percent;
+        the soil’s functions were worked out {season.run.evaluations.toLocaleString('en')} times.
+      </Text>
+    </>
+  );
+}
+
+/** Saves the days as a CSV file, in litres and millimetres. */
+function keepCsv(name: string, { run, weather }: SeasonAnswer): void {
+  const rows = run.days.map((one, i) => ({
+    date: one.date,
+    'level mm': (one.level * 1000).toFixed(1),
+    'water L': (one.water * 1000).toFixed(2),
+    'asked L': (one.asked * 1000).toFixed(3),
+    'drunk L': (one.drunk * 1000).toFixed(3),
+    'evaporated L': (one.evaporated * 1000).toFixed(3),
+    'filled L': (one.filled * 1000).toFixed(2),
+    'overflow L': (one.overflow * 1000).toFixed(3),
+    'rain mm': ((weather[i]?.rain ?? 0) * 1000).toFixed(1),
+    'et0 mm': ((weather[i]?.et ?? 0) * 86_400_000).toFixed(2),
+    plants: one.stress,
+  }));
+  const blob = new Blob([`${Papa.unparse(rows)}\r\n`], { type: 'text/csv' });
+  const link = document.createElement('a');
+  link.href = URL.createObjectURL(blob);
+  link.download = `${name.replace(/[^\p{L}\p{N}]+/gu, ' ').trim()} season.csv`;
+  link.click();
+  URL.revokeObjectURL(link.href);
+}

@@ -1,0 +1,240 @@
+import { Box, Button, Field, Input, Text } from '@chakra-ui/react';
+import { readWeather, SITES, type Months, type Site, type WeatherReading } from '@huerta/core';
+import Papa from 'papaparse';
+import { useRef, useState } from 'react';
+import { useStore } from 'zustand';
+import { ChoiceField } from '../../components/ChoiceField';
+import { Table } from '../build/sheet';
+import { siteOf, weatherChoice } from './settings';
+
+const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
+
+type Normal = 'tMin' | 'tMax' | 'rain' | 'wetDays' | 'humidity' | 'wind' | 'sun';
+/** What each normal is, what it is shown times, and what it can be as shown. */
+const NORMALS: Readonly<Record<Normal, { name: string; times: number; min: number; max: number }>> =
+  {
+    tMin: { name: 'Least °C', times: 1, min: -50, max: 40 },
+    tMax: { name: 'Greatest °C', times: 1, min: -40, max: 55 },
+    rain: { name: 'Rain mm', times: 1, min: 0, max: 1500 },
+    wetDays: { name: 'Wet days', times: 1, min: 0, max: 29 },
+    humidity: { name: 'Humidity %', times: 100, min: 5, max: 100 },
+    wind: { name: 'Wind m/s', times: 1, min: 0, max: 20 },
+    sun: { name: 'Sun %', times: 100, min: 0, max: 100 },
+  };
+const KEYS = Object.keys(NORMALS) as Normal[];
+const MOST_BYTES = 5_000_000;
+const MOST_SHOWN = 12;
+
+/** Where the weather comes from: made-up places, normals of one's own, or days from a file. */
+export function WeatherView() {
+  const choice = useStore(weatherChoice);
+  const site = siteOf(choice);
+  const choices: Record<string, { name: string }> = {
+    ...SITES,
+    ...(choice.normals ? { 'own-normals': { name: choice.normals.name } } : {}),
+    ...(choice.days ? { 'own-days': { name: `Days of ${choice.days.name}` } } : {}),
+  };
+  return (
+    <Box className="weather">
+      <ChoiceField
+        label="Weather of"
+        value={choice.site}
+        choices={choices as Record<typeof choice.site, { name: string }>}
+        onChoose={choice.choose}
+        help={
+          choice.site === 'own-days'
+            ? 'One series of days: there are no bands.'
+            : `${Math.abs(site.latitude)}° ${site.latitude < 0 ? 'south' : 'north'}, ${site.altitude} m above the sea.`
+        }
+      />
+      <Import site={site} />
+      <Normals key={`${choice.site} ${site.name}`} site={site} />
+    </Box>
+  );
+}
+
+function Import({ site }: { site: Site }) {
+  const keepDays = useStore(weatherChoice, (state) => state.keepDays);
+  const file = useRef<HTMLInputElement>(null);
+  const [read, setRead] = useState<{ name: string; reading: WeatherReading } | null>(null);
+  const take = async (chosen: File) => {
+    if (chosen.size > MOST_BYTES) {
+      const message = 'This file is larger than 5 MB; daily weather of many years is far less.';
+      setRead({ name: chosen.name, reading: { ok: false, message } });
+      return;
+    }
+    const { data } = Papa.parse<string[]>(await chosen.text(), { skipEmptyLines: 'greedy' });
+    setRead({ name: chosen.name, reading: readWeather(data, site) });
+  };
+  return (
+    <Box as="section" mt="5" aria-label="Days from a file">
+      <Text as="h2" fontSize="lg">
+        Days from a file
+      </Text>
+      <Text maxW="40rem">
+        A CSV with a heading: date (as 2026-05-01), tmin, tmax in °C and rain in mm. Columns for et0
+        (mm), wind (m/s), humidity (%) and sun (hours) are taken if they are there.
+      </Text>
+      <input
+        ref={file}
+        type="file"
+        accept=".csv,text/csv"
+        aria-label="Weather file"
+        hidden
+        onChange={(event) => {
+          const [chosen] = event.target.files ?? [];
+          if (chosen) void take(chosen);
+          event.target.value = '';
+        }}
+      />
+      <Button mt="2" onClick={() => file.current?.click()}>
+        Choose a file
+      </Button>
+      {read && !read.reading.ok && (
+        <Text role="alert" color="harm" mt="2">
+          ‘{read.name}’ is not taken: {read.reading.message}
+        </Text>
+      )}
+      {read?.reading.ok && (
+        <Preview
+          reading={read.reading}
+          onUse={() => {
+            if (read.reading.ok) keepDays({ name: read.name, days: read.reading.days });
+            setRead(null);
+          }}
+        />
+      )}
+    </Box>
+  );
+}
+
+function Preview({
+  reading,
+  onUse,
+}: {
+  reading: Extract<WeatherReading, { ok: true }>;
+  onUse(): void;
+}) {
+  const { days, bad, filled, fahrenheit } = reading;
+  const rain = days.reduce((sum, day) => sum + day.rain, 0) * 1000;
+  return (
+    <Box mt="3" role="status">
+      <Text>
+        {days.length} days from {days[0]?.date} to {days[days.length - 1]?.date}, {Math.round(rain)}{' '}
+        mm of rain.
+        {filled > 0 && ` ${filled} missing days are filled with the day before.`}
+        {fahrenheit && ' The temperatures are in Fahrenheit and were turned into Celsius.'}
+      </Text>
+      {bad.length > 0 && (
+        <Box mt="2">
+          <Text fontWeight="medium">
+            {bad.length === 1 ? 'One row is left out:' : `${bad.length} rows are left out:`}
+          </Text>
+          <Box as="ul" listStyleType="none" fontSize="sm">
+            {bad.slice(0, MOST_SHOWN).map(({ row, message }) => (
+              <li key={`${row} ${message}`}>
+                {row > 0 ? `Row ${row}: ` : ''}
+                {message}
+              </li>
+            ))}
+            {bad.length > MOST_SHOWN && <li>and {bad.length - MOST_SHOWN} more.</li>}
+          </Box>
+        </Box>
+      )}
+      <Button mt="2" variant="solid" onClick={onUse}>
+        Use these days
+      </Button>
+    </Box>
+  );
+}
+
+/** The months' normals: to look at, and to begin one's own from. */
+function Normals({ site }: { site: Site }) {
+  const keepNormals = useStore(weatherChoice, (state) => state.keepNormals);
+  const [drafts, setDrafts] = useState<Record<Normal, string[]> | null>(null);
+  const [errors, setErrors] = useState<string[]>([]);
+  const shown = (key: Normal, month: number) =>
+    String(Math.round((site[key][month] ?? 0) * NORMALS[key].times * 10) / 10);
+  const begin = () =>
+    setDrafts(
+      Object.fromEntries(KEYS.map((key) => [key, MONTHS.map((_, m) => shown(key, m))])) as Record<
+        Normal,
+        string[]
+      >,
+    );
+  const keep = () => {
+    if (!drafts) return;
+    const wrong: string[] = [];
+    const values = Object.fromEntries(
+      KEYS.map((key) => {
+        const { name, times, min, max } = NORMALS[key];
+        return [
+          key,
+          drafts[key].map((text, m) => {
+            const value = Number(text.trim().replace(',', '.'));
+            if (text.trim() === '' || !(value >= min && value <= max)) {
+              wrong.push(`${name} of ${MONTHS[m]} is a number from ${min} to ${max}.`);
+            }
+            return value / times;
+          }) as unknown as Months,
+        ];
+      }),
+    ) as Record<Normal, Months>;
+    values.tMin.forEach((low, m) => {
+      if (low >= (values.tMax[m] ?? 0))
+        wrong.push(`In ${MONTHS[m]} the least is not below the greatest.`);
+    });
+    setErrors(wrong);
+    if (wrong.length > 0) return;
+    keepNormals({ ...site, ...values, name: 'Normals of your own' });
+  };
+  return (
+    <Box as="section" mt="5" aria-label="Normals of the months">
+      <Text as="h2" fontSize="lg">
+        Normals of the months
+      </Text>
+      <Table
+        head={['Month', ...KEYS.map((key) => NORMALS[key].name)]}
+        rows={MONTHS.map((month, m) => [
+          month,
+          month,
+          ...KEYS.map((key) =>
+            drafts ? (
+              <Field.Root key={key}>
+                <Input
+                  aria-label={`${NORMALS[key].name}, ${month}`}
+                  value={drafts[key][m] ?? ''}
+                  minW="4rem"
+                  onChange={(event) =>
+                    setDrafts({
+                      ...drafts,
+                      [key]: drafts[key].map((text, i) => (i === m ? event.target.value : text)),
+                    })
+                  }
+                />
+              </Field.Root>
+            ) : (
+              shown(key, m)
+            ),
+          ),
+        ])}
+      />
+      {errors.length > 0 && (
+        <Box role="alert" color="harm" mt="2">
+          {errors.slice(0, 4).map((error) => (
+            <Text key={error}>{error}</Text>
+          ))}
+        </Box>
+      )}
+      {drafts ? (
+        <Button mt="3" variant="solid" onClick={keep}>
+          Keep them as normals of your own
+        </Button>
+      ) : (
+        <Button mt="3" onClick={begin}>
+          Make your own from these
+        </Button>
+      )}
+    </Box>
+  );
+}

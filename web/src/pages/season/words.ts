@@ -1,0 +1,57 @@
+import type { Totals } from '@huerta/core';
+import type { OutlookAnswer, SeasonAnswer } from '../../workers/season';
+
+/** What a season comes to, in a sentence or two. */
+export function seasonSentence(
+  { run, totals }: SeasonAnswer,
+  outlook: OutlookAnswer | null,
+  write: (value: number, kind: 'volume') => string,
+): string {
+  const days = run.days.length;
+  const { fills, filled, drunk, dryDays, drownedDays } = totals;
+  const every = fills > 0 ? Math.round(days / fills) : 0;
+  const given =
+    fills === 0
+      ? 'it is never filled'
+      : `it is filled ${times(fills)}, ${write(filled, 'volume')} in all, about every ${every === 1 ? 'day' : `${every} days`}`;
+  const short =
+    dryDays + drownedDays === 0
+      ? 'Plants never go short.'
+      : [
+          dryDays > 0 ? `Plants go short of water on ${dayCount(dryDays)}.` : '',
+          drownedDays > 0 ? `Roots stand in water on ${dayCount(drownedDays)}.` : '',
+        ]
+          .filter(Boolean)
+          .join(' ');
+  const many = outlook
+    ? ` In eight weathers of ten it takes from ${Math.round(outlook.fills.low)} to ${Math.round(outlook.fills.high)} fillings.`
+    : '';
+  return `Over ${days} days plants drink ${write(drunk, 'volume')}, and ${given}. ${short}${many}`;
+}
+
+const times = (count: number): string => (count === 1 ? 'once' : `${count} times`);
+const dayCount = (count: number): string => (count === 1 ? 'one day' : `${count} days`);
+
+/** How a season that is otherwise differs, in words. */
+export function difference(
+  base: Totals,
+  other: Totals,
+  write: (value: number, kind: 'volume') => string,
+): string {
+  const parts: string[] = [];
+  const fills = other.fills - base.fills;
+  if (fills !== 0) {
+    const word = Math.abs(fills) === 1 ? 'filling' : 'fillings';
+    parts.push(`${Math.abs(fills)} ${fills > 0 ? 'more' : 'fewer'} ${word}`);
+  }
+  const water = other.filled - base.filled;
+  if (Math.abs(water) > 0.02 * Math.max(base.filled, 1e-4)) {
+    parts.push(`${write(Math.abs(water), 'volume')} ${water > 0 ? 'more' : 'less'} to give`);
+  }
+  const dry = other.dryDays - base.dryDays;
+  if (dry !== 0) parts.push(`${dayCount(Math.abs(dry))} ${dry > 0 ? 'more' : 'less'} of thirst`);
+  const wet = other.drownedDays - base.drownedDays;
+  if (wet !== 0)
+    parts.push(`${dayCount(Math.abs(wet))} ${wet > 0 ? 'more' : 'less'} of standing in water`);
+  return parts.length > 0 ? `${parts.join(', ')}.` : 'Next to no difference.';
+}
