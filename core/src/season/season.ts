@@ -80,6 +80,8 @@ const THROUGH_COVER = 0.03;
 const SOIL_PART_OF_KC = 0.05;
 /** When the stick is read, and how near its mark it must be to be filled. */
 const MORNING = 7;
+/** Dark hours that one step may take together. */
+const NIGHT = 3;
 const NEAR_LOW = 0.002;
 const LEAST_LEFT = 0.08;
 /** Suctions at the surface between which it dries, metres. */
@@ -246,9 +248,13 @@ export function runSeason(
       filled: 0,
       stress: 'none',
     };
+    const quiet = (hour: number): boolean =>
+      hour < HOURS &&
+      DAYLIGHT[hour] === 0 &&
+      !(open && air.rain > 0 && hour >= from && hour < from + wetHours);
     let lackOfAir = 0;
     let lackOfWater = 0;
-    for (let hour = 0; hour < HOURS; hour += 1) {
+    for (let hour = 0, hours = 1; hour < HOURS; hour += hours) {
       if (hour === MORNING) fill(day);
       const falls = open && air.rain > 0 && hour >= from && hour < from + wetHours;
       const perHour = falls ? air.rain / wetHours : 0;
@@ -256,12 +262,16 @@ export function runSeason(
       const light = (HOURS * (DAYLIGHT[hour] as number)) / SUN_SUM;
       dryRate = drying * light;
       const asks = thirst * light;
+      // Dark hours without rain are all alike, and are taken together.
+      hours = 1;
+      while (light === 0 && !falls && hours < NIGHT && quiet(hour + hours)) hours += 1;
+      const lasts = hours * HOUR;
       const caught = perHour * tray;
       water += caught;
       day.rain += caught + rainRate * HOUR;
       sum.in += caught + rainRate * HOUR;
-      for (let t = 0; t < HOUR - 1e-6;) {
-        span = min(dt, HOUR - t, options.longest ?? HOUR);
+      for (let t = 0; t < lasts - 1e-6;) {
+        span = min(dt, lasts - t, options.longest ?? lasts);
         topUp();
         const taken = takeUp(h, density, asks, sink);
         const result = advance();
@@ -301,7 +311,7 @@ export function runSeason(
           sum.out += over;
         }
         level = reservoir.level(water);
-        if (result.iterations <= 4) dt = min(span * 1.5, HOUR);
+        if (result.iterations <= 4) dt = min(span * 1.5, NIGHT * HOUR);
         else dt = result.iterations >= 9 ? span * 0.6 : span;
       }
     }

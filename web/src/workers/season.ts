@@ -83,20 +83,26 @@ export function useSeason(question: SeasonQuestion | null): SeasonState {
     if (!question) return;
     asked.current += 1;
     const id = asked.current;
-    const worker = new Worker(new URL('./season.worker.ts', import.meta.url), { type: 'module' });
+    // One works out the season, the absence and the what-ifs, another the many weathers.
+    const workers = (['season', 'outlook'] as const).map((part) => {
+      const worker = new Worker(new URL('./season.worker.ts', import.meta.url), { type: 'module' });
+      return { part, worker };
+    });
     const broke = () =>
       setState((now) => ({
         ...now,
         trouble:
           'The season could not be worked out. The last one is shown; change something to try again.',
       }));
-    worker.onmessage = ({ data }: MessageEvent<SeasonMessage>) => {
-      if (data.id !== asked.current) return;
-      setState((now) => taken(now, data));
-    };
-    worker.onerror = broke;
-    worker.postMessage({ id, question });
-    return () => worker.terminate();
+    for (const { part, worker } of workers) {
+      worker.onmessage = ({ data }: MessageEvent<SeasonMessage>) => {
+        if (data.id !== asked.current) return;
+        setState((now) => taken(now, data));
+      };
+      worker.onerror = broke;
+      worker.postMessage({ id, part, question });
+    }
+    return () => workers.forEach(({ worker }) => worker.terminate());
   }, [question]);
 
   return state;

@@ -16,10 +16,17 @@ import {
 } from '@huerta/core';
 import type { SeasonMessage, SeasonQuestion } from './season';
 
-/** Works a season out, away from the screen: first the one season, then what many weathers tell. */
-self.onmessage = ({ data }: MessageEvent<{ id: number; question: SeasonQuestion }>) => {
+/** Works a season out, away from the screen. */
+interface Asked {
+  id: number;
+  part: 'season' | 'outlook';
+  question: SeasonQuestion;
+}
+
+self.onmessage = ({ data }: MessageEvent<Asked>) => {
   try {
-    answer(data.id, data.question);
+    if (data.part === 'season') answer(data.id, data.question);
+    else outlook(data.id, data.question);
   } catch (error) {
     tell({
       id: data.id,
@@ -37,7 +44,7 @@ const MOST_AWAY = 60;
 const PORTION = 6;
 
 function answer(id: number, question: SeasonQuestion): void {
-  const { design, planted, days, seeds, away } = question;
+  const { design, planted, days, away } = question;
   const { planter, assessment } = evaluate(design);
   const { figures } = assessment;
   const options: SeasonOptions = { planted, filling: { kind: 'when-low' } };
@@ -56,12 +63,6 @@ function answer(id: number, question: SeasonQuestion): void {
     },
   });
   if (away) tellAway(id, question, away);
-  const runs: Pick<SeasonRun, 'days'>[] = [run];
-  for (let seed = 1; seed < seeds && 'site' in question.weather; seed += 1) {
-    const other = weatherFrom(question, planted, days, seed);
-    runs.push({ days: runSeason(planter, other, options, figures.usableLevel).days });
-    if (runs.length % PORTION === 0 || seed === seeds - 1) tellOutlook(id, runs, seeds);
-  }
   tell({
     id,
     kind: 'what-if',
@@ -83,6 +84,22 @@ function answer(id: number, question: SeasonQuestion): void {
       }
     }),
   });
+}
+
+/** The same season in many weathers; days of one's own are one weather only. */
+function outlook(id: number, question: SeasonQuestion): void {
+  const { design, planted, days, seeds } = question;
+  if (!('site' in question.weather)) return;
+  const { planter, assessment } = evaluate(design);
+  const options: SeasonOptions = { planted, filling: { kind: 'when-low' } };
+  const runs: Pick<SeasonRun, 'days'>[] = [];
+  for (let seed = 0; seed < seeds; seed += 1) {
+    const weather = weatherFrom(question, planted, days, seed);
+    runs.push({
+      days: runSeason(planter, weather, options, assessment.figures.usableLevel).days,
+    });
+    if (runs.length % PORTION === 0 || seed === seeds - 1) tellOutlook(id, runs, seeds);
+  }
 }
 
 function tellOutlook(id: number, runs: readonly Pick<SeasonRun, 'days'>[], of: number): void {

@@ -3,7 +3,7 @@ import { createStore } from 'zustand/vanilla';
 import { createJSONStorage, persist } from 'zustand/middleware';
 
 /** Weather of one's own, as it was read from a file. */
-export interface OwnWeather {
+interface OwnWeather {
   name: string;
   days: WeatherDay[];
 }
