@@ -386,6 +386,18 @@ async function searching(browser: Browser) {
   };
 }
 
+/** Thirty weathers of a season in the page's two workers, from the page's opening on. */
+async function outlook(browser: Browser): Promise<number> {
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  const pail = (await plantersAt(base)).find(({ design }) => design.name === DRAGGED[0]);
+  const begin = performance.now();
+  await page.goto(`${base}/planters/${pail?.id}/season`);
+  await page.getByText(/\(30 so far\)/).waitFor();
+  const ms = performance.now() - begin;
+  await page.close();
+  return ms;
+}
+
 const { folder, remove } = scratchFolder();
 await startTime(folder);
 const starts: number[] = [];
@@ -404,6 +416,7 @@ try {
     pdf: await pdfs(),
     cutSixtyInWorker: await cutting(browser),
     season: seasons(core),
+    thirtyWeathersOnThePageMs: round(await outlook(browser)),
     search: await searching(browser),
     firstPageKB: round(firstPageKilobytes()),
     serverStartMs: round(median(starts)),

@@ -62,6 +62,18 @@ const PICTURES: Picture[] = [
   },
   { file: 'shopping', at: { planter: 'Salad box on legs', room: 'shopping' }, size: DESK },
   { file: 'prices', at: '/prices', size: DESK },
+  { file: 'season', at: { planter: 'Peppers on the kitchen step', room: 'season' }, size: DESK },
+  {
+    file: 'away',
+    at: { planter: 'Tomato on the roof', room: 'season?view=away' },
+    size: DESK,
+  },
+  {
+    file: 'search',
+    at: { planter: 'Peppers on the kitchen step', room: 'season?view=search' },
+    size: DESK,
+    press: ['button', 'Search'],
+  },
   { file: 'compare', at: '/compare', size: DESK },
   { file: 'vessels', at: '/vessels', size: DESK },
 ];
@@ -72,8 +84,8 @@ const ON_A_PHONE: Picture['at'][] = [
   '/new',
   { planter: 'Chard along the north wall', room: 'water' },
   { planter: 'Peppers on the kitchen step', room: 'build' },
+  { planter: 'Peppers on the kitchen step', room: 'season' },
   '/compare',
-  '/vessels',
 ];
 
 /** Where a picture is taken. */
@@ -82,7 +94,7 @@ function addressOf(at: Picture['at'], planters: readonly ServedPlanter[]): strin
   const { planter, room } = at;
   const index = planters.findIndex(({ design }) => design.name === planter);
   const id = planters[index]?.id ?? '';
-  if (room.startsWith('build')) return `/planters/${id}/${room}`;
+  if (room.startsWith('build') || room.startsWith('season')) return `/planters/${id}/${room}`;
   if (room === 'shopping') {
     const together = [planters[0], planters[1], planters[index]].map((one) => one?.id);
     return `/shopping?with=${together.join(',')}`;
@@ -157,8 +169,9 @@ try {
     await page.getByText('Fetching').waitFor({ state: 'detached', timeout: 60_000 });
     await page.waitForLoadState('networkidle');
     if (press) await page.getByRole(press[0], { name: press[1] }).click();
+    if (addressOf(at, planters).includes('/season')) await page.waitForTimeout(20_000);
     const words = see ?? (press?.[0] === 'button' ? press[1] : null);
-    if (words && !file.includes('measure')) {
+    if (words && file !== 'search') {
       await page
         .getByText(words)
         .first()

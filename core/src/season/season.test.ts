@@ -169,6 +169,16 @@ test('how long it lasts agrees with the figure on the bench, which takes grown p
   }
 });
 
+test('water from the top goes through the soil into the reservoir', () => {
+  const mild = sameDay(4, 0.0005);
+  const dry = { weather: mild, planted: START, filling: { kind: 'never' } as const };
+  const poured = run('cloth-pail', { ...dry, topWater: [{ day: 1, volume: 0.003 }] });
+  const not = run('cloth-pail', dry);
+  expect(poured.balance).toBeLessThan(1e-3);
+  const last = poured.days[3]!;
+  expect(last.water + totalsOf(poured).overflow).toBeGreaterThan(not.days[3]!.water + 0.001);
+});
+
 test('percentiles, an absence, and days from any date', () => {
   expect(spreadOf([1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11])).toEqual({ low: 2, middle: 6, high: 10 });
   expect(absenceOf([5, 6, 7, 8, 9, 10, 11, 12, 13, 14, 15], 7, 60)).toEqual({

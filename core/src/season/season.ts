@@ -25,6 +25,8 @@ export interface SeasonOptions {
   /** ISO date of planting; the crop's stages count from it. */
   planted: string;
   filling: Filling;
+  /** Water poured on the surface in the morning of some days, by the day's number. m³ */
+  topWater?: readonly { day: number; volume: number }[];
   /** Nothing runs out of the overflow. */
   clogged?: boolean;
   /** The wicks bring nothing up. */
@@ -252,20 +254,26 @@ export function runSeason(
       hour < HOURS &&
       DAYLIGHT[hour] === 0 &&
       !(open && air.rain > 0 && hour >= from && hour < from + wetHours);
+    // Dark hours without rain are all alike, and are taken together.
+    const together = (hour: number): number => {
+      let hours = 1;
+      while (hours < NIGHT && quiet(hour) && quiet(hour + hours)) hours += 1;
+      return hours;
+    };
     let lackOfAir = 0;
     let lackOfWater = 0;
-    for (let hour = 0, hours = 1; hour < HOURS; hour += hours) {
-      if (hour === MORNING) fill(day);
+    for (let hour = 0; hour < HOURS; hour += together(hour)) {
+      if (hour === MORNING) {
+        fill(day);
+        pourOnTop(d);
+      }
       const falls = open && air.rain > 0 && hour >= from && hour < from + wetHours;
       const perHour = falls ? air.rain / wetHours : 0;
       rainRate = (perHour * surface * letsIn) / HOUR;
       const light = (HOURS * (DAYLIGHT[hour] as number)) / SUN_SUM;
       dryRate = drying * light;
       const asks = thirst * light;
-      // Dark hours without rain are all alike, and are taken together.
-      hours = 1;
-      while (light === 0 && !falls && hours < NIGHT && quiet(hour + hours)) hours += 1;
-      const lasts = hours * HOUR;
+      const lasts = together(hour) * HOUR;
       const caught = perHour * tray;
       water += caught;
       day.rain += caught + rainRate * HOUR;
@@ -361,6 +369,15 @@ export function runSeason(
     sum.in += more;
     sinceFill = 0;
     level = reservoir.level(water);
+  }
+
+  /** Water from the can, which stands on the surface until it has soaked in. */
+  function pourOnTop(d: number): void {
+    for (const { day, volume } of options.topWater ?? []) {
+      if (day !== d) continue;
+      pond += volume / surface;
+      sum.in += volume;
+    }
   }
 
   /** What a float valve lets in from its barrel. */

@@ -1,6 +1,7 @@
 import { Box, Button, Text } from '@chakra-ui/react';
 import {
   applyPatch,
+  buildSheet,
   candidatesOf,
   evaluate,
   frontOf,
@@ -8,6 +9,7 @@ import {
   meets,
   NEW_BOOK,
   SEARCH_DAYS,
+  shoppingFor,
   weatherOf,
   writeMoney,
   type FieldSpec,
@@ -18,7 +20,7 @@ import {
   type Wishes,
 } from '@huerta/core';
 import { format, parseISO } from 'date-fns';
-import { Search, Square } from 'lucide-react';
+import { Download, Search, Square } from 'lucide-react';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { CartesianGrid, ResponsiveContainer, Scatter, ScatterChart, XAxis, YAxis } from 'recharts';
@@ -29,6 +31,7 @@ import { notify } from '../../components/notices';
 import { QuantityField } from '../../components/QuantityField';
 import { useSearch } from '../../workers/search';
 import { Table } from '../build/sheet';
+import { saveCsv } from './saveCsv';
 
 interface SearchViewProps {
   design: PlanterDesign;
@@ -44,6 +47,7 @@ const SPECS = {
   days: { label: 'Must be sure for', kind: 'days', min: 0, max: SEARCH_DAYS },
   roots: { label: 'Root room at least', kind: 'span', min: 0, max: 1.5 },
   weight: { label: 'Weighs at most, full', kind: 'mass', min: 1, max: 10_000 },
+  cost: { label: 'Costs at most', kind: 'ratio', min: 0, max: 1_000_000 },
 } as const satisfies Record<string, FieldSpec>;
 
 /** Other heights, wicks and mixes in the same vessel, and those that no other beats. */
@@ -53,12 +57,15 @@ export function SearchView({ design, weather, planted, leave }: SearchViewProps)
   const book = prices.data?.book ?? NEW_BOOK;
   const { points, done, of, running, trouble, start, stop } = useSearch();
   const [wishes, setWishes] = useState<Wishes>(() => {
-    const { figures } = evaluate(design).assessment;
+    const { planter, assessment } = evaluate(design);
+    const { figures } = assessment;
+    const { parts, cuts } = buildSheet(planter, figures, 'metric');
+    const own = shoppingFor([{ name: '', parts, cuts, usable: figures.usable }], book);
     return {
       days: design.place.daysAway,
       roots: Math.round(figures.growingDepth * 80) / 100,
       weight: Math.ceil(figures.weight.full * 1.25),
-      cost: Infinity,
+      cost: Math.ceil(own.total * 1.5),
     };
   });
   const begin = () =>
@@ -97,6 +104,7 @@ export function SearchView({ design, weather, planted, leave }: SearchViewProps)
         {wish('days')}
         {wish('roots')}
         {wish('weight')}
+        {wish('cost')}
       </Box>
       <Box className="progress">
         {running ? (
@@ -210,6 +218,9 @@ function Choices({ design, list, write, currency }: ChoicesProps) {
   };
   return (
     <Box mt="4">
+      <Button mb="2" onClick={() => saveCsv(`${design.name} designs`, list.map(plain))}>
+        <Download size={18} aria-hidden /> As CSV
+      </Button>
       <Table
         head={['Sure for', 'Root room', 'Weighs full', 'Costs', 'Base, lip', 'Wick, mix', 'Open']}
         rows={list.slice(0, MOST_SHOWN).map((one, i) => [
@@ -228,3 +239,15 @@ function Choices({ design, list, write, currency }: ChoicesProps) {
     </Box>
   );
 }
+
+/** A design's row in a file: millimetres, kilograms, the book's currency. */
+const plain = (one: Scored): Record<string, string | number> => ({
+  days: one.days,
+  'root room mm': Math.round(one.roots * 1000),
+  'weight kg': Number(one.weight.toFixed(1)),
+  cost: Number(one.cost.toFixed(2)),
+  'base mm': Number((one.base * 1000).toFixed(1)),
+  'lip mm': one.lip === null ? '' : Number((one.lip * 1000).toFixed(1)),
+  'wick times': one.wick,
+  mix: MEDIA[one.medium].name,
+});

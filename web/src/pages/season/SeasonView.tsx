@@ -1,11 +1,12 @@
 import { Box, Button, Text } from '@chakra-ui/react';
 import { mediumOf, type Planter } from '@huerta/core';
+import { format, parseISO } from 'date-fns';
 import { Download } from 'lucide-react';
-import Papa from 'papaparse';
 import { useWords } from '../../app/preferences';
 import type { OutlookAnswer, SeasonAnswer } from '../../workers/season';
 import { Table } from '../build/sheet';
 import { DayDrawing } from './DayDrawing';
+import { saveCsv } from './saveCsv';
 import { LevelChart } from './LevelChart';
 import { MoisturePicture } from './MoisturePicture';
 import { seasonSentence } from './words';
@@ -50,12 +51,33 @@ export function SeasonView({
         </Box>
       </Box>
       <details className="season-numbers">
+        <summary>When to fill</summary>
+        <Text>
+          {season.run.days
+            .filter(({ filled }) => filled > 0)
+            .map(
+              ({ date, filled }) =>
+                `${format(parseISO(date), 'd MMM')} (${write(filled, 'volume')})`,
+            )
+            .join(', ') || 'Never in this season.'}
+        </Text>
+      </details>
+      <details className="season-numbers">
         <summary>The numbers, day by day</summary>
         <Button my="2" onClick={() => keepCsv(name, season)}>
           <Download size={18} aria-hidden /> As CSV
         </Button>
         <Table
-          head={['Day', 'Level', 'Water', 'Drunk', 'Rain', 'Filled', 'Lasts from here']}
+          head={[
+            'Day',
+            'Level',
+            'Water',
+            'Drunk',
+            'Rain',
+            'Filled',
+            'Moisture above, middle, below',
+            'Lasts from here',
+          ]}
           rows={season.run.days.map((one, i) => [
             one.date,
             one.date,
@@ -64,6 +86,9 @@ export function SeasonView({
             write(one.drunk, 'volume'),
             one.rain > 0 ? write(one.rain, 'volume') : '',
             one.filled > 0 ? write(one.filled, 'volume') : '',
+            moistureOf(season, i)
+              .map((share) => write(share, 'share'))
+              .join(', '),
             season.lasts[i] === null ? 'beyond the season' : write(season.lasts[i] ?? 0, 'days'),
           ])}
         />
@@ -76,8 +101,15 @@ export function SeasonView({
   );
 }
 
+/** Water content near the surface, in the middle and near the base on a day, m³/m³. */
+function moistureOf({ run }: SeasonAnswer, day: number): number[] {
+  const count = run.heights.length;
+  return [0.9, 0.5, 0.1].map((up) => run.moisture[day * count + Math.floor(up * count)] ?? 0);
+}
+
 /** Saves the days as a CSV file, in litres and millimetres. */
-function keepCsv(name: string, { run, weather }: SeasonAnswer): void {
+function keepCsv(name: string, season: SeasonAnswer): void {
+  const { run, weather } = season;
   const rows = run.days.map((one, i) => ({
     date: one.date,
     'level mm': (one.level * 1000).toFixed(1),
@@ -89,12 +121,10 @@ function keepCsv(name: string, { run, weather }: SeasonAnswer): void {
     'overflow L': (one.overflow * 1000).toFixed(3),
     'rain mm': ((weather[i]?.rain ?? 0) * 1000).toFixed(1),
     'et0 mm': ((weather[i]?.et ?? 0) * 86_400_000).toFixed(2),
+    'moisture above': (moistureOf(season, i)[0] ?? 0).toFixed(3),
+    'moisture middle': (moistureOf(season, i)[1] ?? 0).toFixed(3),
+    'moisture below': (moistureOf(season, i)[2] ?? 0).toFixed(3),
     plants: one.stress,
   }));
-  const blob = new Blob([`${Papa.unparse(rows)}\r\n`], { type: 'text/csv' });
-  const link = document.createElement('a');
-  link.href = URL.createObjectURL(blob);
-  link.download = `${name.replace(/[^\p{L}\p{N}]+/gu, ' ').trim()} season.csv`;
-  link.click();
-  URL.revokeObjectURL(link.href);
+  saveCsv(`${name} season`, rows);
 }

@@ -24,6 +24,11 @@ const NORMALS: Readonly<Record<Normal, { name: string; times: number; min: numbe
 const KEYS = Object.keys(NORMALS) as Normal[];
 const MOST_BYTES = 5_000_000;
 const MOST_SHOWN = 12;
+/** Up to the polar circle. */
+const POLAR = 66;
+
+const plainNumber = (text: string): number =>
+  text.trim() === '' ? NaN : Number(text.trim().replace(',', '.'));
 
 /** Where the weather comes from: made-up places, normals of one's own, or days from a file. */
 export function WeatherView() {
@@ -153,6 +158,8 @@ function Normals({ site }: { site: Site }) {
   const keepNormals = useStore(weatherChoice, (state) => state.keepNormals);
   const [drafts, setDrafts] = useState<Record<Normal, string[]> | null>(null);
   const [errors, setErrors] = useState<string[]>([]);
+  const [latitude, setLatitude] = useState(String(site.latitude));
+  const [altitude, setAltitude] = useState(String(site.altitude));
   const shown = (key: Normal, month: number) =>
     String(Math.round((site[key][month] ?? 0) * NORMALS[key].times * 10) / 10);
   const begin = () =>
@@ -165,14 +172,21 @@ function Normals({ site }: { site: Site }) {
   const keep = () => {
     if (!drafts) return;
     const wrong: string[] = [];
+    const [north, high] = [plainNumber(latitude), plainNumber(altitude)];
+    if (!(Math.abs(north) <= POLAR)) {
+      wrong.push(
+        `Latitude is a number from -${POLAR} to ${POLAR}, south below zero. Nearer to a pole the sun stays up or down for weeks, and a day’s evaporation cannot be told by these formulas.`,
+      );
+    }
+    if (!(high >= -400 && high <= 5000)) wrong.push('Altitude is from -400 to 5000 m.');
     const values = Object.fromEntries(
       KEYS.map((key) => {
         const { name, times, min, max } = NORMALS[key];
         return [
           key,
           drafts[key].map((text, m) => {
-            const value = Number(text.trim().replace(',', '.'));
-            if (text.trim() === '' || !(value >= min && value <= max)) {
+            const value = plainNumber(text);
+            if (!(value >= min && value <= max)) {
               wrong.push(`${name} of ${MONTHS[m]} is a number from ${min} to ${max}.`);
             }
             return value / times;
@@ -186,13 +200,32 @@ function Normals({ site }: { site: Site }) {
     });
     setErrors(wrong);
     if (wrong.length > 0) return;
-    keepNormals({ ...site, ...values, name: 'Normals of your own' });
+    keepNormals({
+      ...site,
+      ...values,
+      name: 'Normals of your own',
+      latitude: north,
+      altitude: high,
+    });
   };
   return (
     <Box as="section" mt="5" aria-label="Normals of the months">
       <Text as="h2" fontSize="lg">
         Normals of the months
       </Text>
+      {drafts && (
+        <Box className="away-dates" mb="3">
+          <Field.Root>
+            <Field.Label>Latitude, degrees</Field.Label>
+            <Input value={latitude} onChange={(event) => setLatitude(event.target.value)} />
+            <Field.HelperText>South below zero.</Field.HelperText>
+          </Field.Root>
+          <Field.Root>
+            <Field.Label>Above the sea, m</Field.Label>
+            <Input value={altitude} onChange={(event) => setAltitude(event.target.value)} />
+          </Field.Root>
+        </Box>
+      )}
       <Table
         head={['Month', ...KEYS.map((key) => NORMALS[key].name)]}
         rows={MONTHS.map((month, m) => [
