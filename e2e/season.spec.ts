@@ -1,6 +1,13 @@
 import AxeBuilder from '@axe-core/playwright';
 import { designOf, expect, openBench, test } from './bench';
 
+// One after the other: the weather is the whole garden's.
+test.describe.configure({ mode: 'default' });
+
+test.afterEach(async ({ page }) => {
+  await page.request.put('/api/weather', { data: { site: 'vallesol', normals: null, days: null } });
+});
+
 test('the season ahead: in words and curves, scrubbed by the keyboard, nothing kept out', async ({
   page,
 }) => {

@@ -10,6 +10,7 @@ export {
   type DayAir,
   type Spot as Ground,
 } from './et0';
+export { FIRST_WEATHER, POLAR, weatherChoiceSchema, type WeatherChoice } from './choice';
 export { chance, type Chance } from './random';
 export { readWeather, type BadRow, type WeatherReading } from './readWeather';
 export { dayAfter, dayOfYear, daysBetween, normalOn, weatherOf, type WeatherDay } from './weather';

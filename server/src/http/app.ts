@@ -15,6 +15,7 @@ import { buildRoutes } from './build';
 import { planterRoutes } from './planters';
 import { priceRoutes } from './prices';
 import { vesselRoutes } from './vessels';
+import { weatherRoutes } from './weather';
 
 export interface AppOptions {
   services: Services;
@@ -62,9 +63,10 @@ export function createApp({ services, logger, webRoot, host }: AppOptions): Expr
     response.json(planterJsonSchema());
   });
   const json = express.json({ limit: MAX_BODY_BYTES });
-  const { planters, vessels, progress, prices, files } = services;
+  const { planters, vessels, progress, prices, files, weather } = services;
   app.use('/api/planters', json, planterRoutes(planters), buildRoutes(progress, files));
   app.use('/api/prices', json, priceRoutes(prices));
+  app.use('/api/weather', json, weatherRoutes(weather));
   app.use('/api/vessels', json, vesselRoutes(vessels));
   app.use('/api', () => {
     throw notFound('There is nothing at this address.');

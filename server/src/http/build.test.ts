@@ -91,6 +91,24 @@ test('a file that there is not, or a question that cannot be read, is a problem 
   expect(problemOf(label).detail).toContain('http://');
 });
 
+test('the weather of the garden is kept, and one that cannot be is refused with a sentence', async () => {
+  const { body } = await api.get('/api/weather').expect(200);
+  expect(body).toEqual({ site: 'vallesol', normals: null, days: null });
+  const day = { date: '2026-05-01', tMin: 10, tMax: 24, rain: 0, et: 5e-8 };
+  const own = { site: 'own-days', normals: null, days: { name: 'yard.csv', days: [day] } };
+  expect((await api.put('/api/weather').send(own).expect(200)).body).toEqual(own);
+  expect((await api.get('/api/weather').expect(200)).body).toEqual(own);
+  const none = await api
+    .put('/api/weather')
+    .send({ ...own, days: null })
+    .expect(400);
+  expect(problemOf(none).detail).toContain('There are no days of your own yet.');
+  await api
+    .put('/api/weather')
+    .send({ ...own, site: 'the moon' })
+    .expect(400);
+});
+
 test('the price book is saved over its revision, and a wrong price is told where', async () => {
   expect((await api.get('/api/prices').expect(200)).body).toEqual({ revision: 0, book: NEW_BOOK });
   const book = { ...NEW_BOOK, currency: 'MXN' };

@@ -25,6 +25,7 @@ const services = {
   progress: nothing,
   prices: nothing,
   files: nothing,
+  weather: nothing,
 } as Services;
 
 function open() {

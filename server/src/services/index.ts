@@ -3,6 +3,7 @@ import { fileService, type FileService } from './files';
 import { planterService, type PlanterService } from './planters';
 import { priceService, type PriceService } from './prices';
 import { progressService, type ProgressService } from './progress';
+import { weatherService, type WeatherService } from './weather';
 import { vesselService, type VesselService } from './vessels';
 
 /** Everything that the API does. */
@@ -12,6 +13,7 @@ export interface Services {
   progress: ProgressService;
   prices: PriceService;
   files: FileService;
+  weather: WeatherService;
 }
 
 /** The services over an open database. */
@@ -24,5 +26,6 @@ export function servicesOf(database: Database): Services {
     vessels: vesselService(database.vessels),
     progress: progressService(database.progress, planters),
     files: fileService(planters, prices),
+    weather: weatherService(database.weather),
   };
 }

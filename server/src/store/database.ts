@@ -5,6 +5,7 @@ import sqlite3 from 'sqlite3';
 import { definePlanters, type PlanterModel } from './planters';
 import { migrateDatabase } from './migrate';
 import { definePriceBooks, defineProgress, type PriceBookModel, type ProgressModel } from './build';
+import { defineWeather, type WeatherModel } from './weather';
 import { defineVessels, type VesselModel } from './vessels';
 
 export interface Database {
@@ -13,6 +14,7 @@ export interface Database {
   vessels: VesselModel;
   progress: ProgressModel;
   priceBooks: PriceBookModel;
+  weather: WeatherModel;
   close(): Promise<void>;
 }
 
@@ -43,6 +45,7 @@ export async function openDatabase(file: string): Promise<Database> {
     vessels: defineVessels(sequelize),
     progress: defineProgress(sequelize),
     priceBooks: definePriceBooks(sequelize),
+    weather: defineWeather(sequelize),
     close: () => sequelize.close(),
   };
 }

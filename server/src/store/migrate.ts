@@ -3,12 +3,14 @@ import { SequelizeStorage, Umzug, type RunnableMigration } from 'umzug';
 import { createPlanters } from './migrations/001-create-planters';
 import { createVessels } from './migrations/002-create-vessels';
 import { createBuild } from './migrations/003-create-build';
+import { createWeather } from './migrations/004-create-weather';
 
 /** Every change of the tables, oldest first. A migration that has been released is never edited. */
 const MIGRATIONS: RunnableMigration<QueryInterface>[] = [
   createPlanters,
   createVessels,
   createBuild,
+  createWeather,
 ];
 
 /** Runs the migrations that this file has not seen yet. */

@@ -35,6 +35,7 @@ test('makes its folder, and opening again migrates nothing twice', async () => {
     { name: '001-create-planters' },
     { name: '002-create-vessels' },
     { name: '003-create-build' },
+    { name: '004-create-weather' },
   ]);
   expect(await planterService(second.planters).list()).toHaveLength(1);
 });

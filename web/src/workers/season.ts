@@ -1,5 +1,6 @@
 import type {
   Absence,
+  Message,
   PlanterDesign,
   SeasonRun,
   Site,
@@ -39,6 +40,12 @@ export interface OutlookAnswer {
   seeds: number;
 }
 
+/** A change with which it would last longer. */
+export interface Mend {
+  label: Message;
+  safe: number;
+}
+
 export interface WhatIfAnswer {
   id: string;
   label: string;
@@ -50,7 +57,7 @@ export interface WhatIfAnswer {
 export type SeasonMessage =
   | { id: number; kind: 'season'; answer: SeasonAnswer }
   | { id: number; kind: 'outlook'; answer: OutlookAnswer; of: number }
-  | { id: number; kind: 'away'; answer: Absence; mends: { label: string; safe: number }[] }
+  | { id: number; kind: 'away'; answer: Absence; mends: Mend[] }
   | { id: number; kind: 'what-if'; answer: WhatIfAnswer[] }
   | { id: number; kind: 'trouble'; trouble: string };
 
@@ -60,7 +67,7 @@ export interface SeasonState {
   outlook: OutlookAnswer | null;
   /** Weathers still to come. */
   toCome: number;
-  away: { answer: Absence; mends: { label: string; safe: number }[] } | null;
+  away: { answer: Absence; mends: Mend[] } | null;
   whatIf: WhatIfAnswer[] | null;
   trouble: string | null;
 }

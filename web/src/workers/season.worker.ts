@@ -9,12 +9,14 @@ import {
   totalsOf,
   weatherOf,
   whatIfs,
+  type Message,
+  type Patch,
   type PlanterDesign,
   type SeasonOptions,
   type SeasonRun,
   type WeatherDay,
 } from '@huerta/core';
-import type { SeasonMessage, SeasonQuestion } from './season';
+import type { Mend, SeasonMessage, SeasonQuestion } from './season';
 
 /** Works a season out, away from the screen. */
 interface Asked {
@@ -128,15 +130,30 @@ function tellAway(
   const mends =
     own.safe >= away.days
       ? []
-      : whatIfs(question.design)
-          .filter(({ patch, id: name }) => patch.length > 0 && name !== 'open' && name !== 'sun')
-          .map(({ label, patch }) => ({
-            label,
-            safe: absence(question, applyPatch(question.design, patch), away).safe,
-          }))
+      : changesOf(question.design)
+          .map(({ label, patch }): Mend => {
+            const changed = applyPatch(question.design, patch);
+            return { label, safe: absence(question, changed, away).safe };
+          })
           .filter(({ safe }) => safe > own.safe)
           .sort((a, b) => b.safe - a.safe);
   tell({ id, kind: 'away', answer: own, mends });
+}
+
+/** Most remedies of the bench that are tried. */
+const MOST_REMEDIES = 4;
+
+/** What may help: remedies of what the bench finds at fault, and the usual changes. */
+function changesOf(design: PlanterDesign): { label: Message; patch: Patch }[] {
+  const { findings } = evaluate(design).assessment;
+  const remedies = findings
+    .filter(({ severity }) => severity === 'fault')
+    .flatMap(({ remedies: all }) => all)
+    .slice(0, MOST_REMEDIES);
+  const usual = whatIfs(design)
+    .filter(({ patch, id }) => patch.length > 0 && id !== 'open' && id !== 'sun')
+    .map(({ label, patch }) => ({ label: [label], patch }));
+  return [...remedies, ...usual];
 }
 
 function absence(

@@ -157,7 +157,7 @@ const BenchBar = memo(function BenchBar({ saving, onHelp }: BenchBarProps) {
           <Hammer size={20} />
         </Link>
       </Button>
-      <Button asChild variant="ghost" px="2">
+      <Button asChild variant="ghost" px="2" hideBelow="md">
         <Link to="season" relative="path" aria-label="The season ahead: water, weather and roots">
           <CalendarRange size={20} />
         </Link>

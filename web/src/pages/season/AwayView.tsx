@@ -2,13 +2,14 @@ import { Box, Field, Input, Text } from '@chakra-ui/react';
 import { daysBetween, type Absence } from '@huerta/core';
 import { format, parseISO } from 'date-fns';
 import { useWords } from '../../app/preferences';
+import type { Mend } from '../../workers/season';
 
 interface AwayViewProps {
   leave: string;
   back: string;
   /** Why the two dates do not go together; empty when they do. */
   error: string;
-  answer: { answer: Absence; mends: { label: string; safe: number }[] } | null;
+  answer: { answer: Absence; mends: Mend[] } | null;
   seeds: number;
   onLeave(date: string): void;
   onBack(date: string): void;
@@ -18,7 +19,7 @@ const longDay = (date: string): string => format(parseISO(date), 'd MMMM');
 
 /** Will it last while nobody is there, and if not, what would have to change. */
 export function AwayView({ leave, back, error, answer, seeds, onLeave, onBack }: AwayViewProps) {
-  const { write } = useWords();
+  const { write, tell } = useWords();
   const days = error === '' ? daysBetween(leave, back) : 0;
   return (
     <Box>
@@ -57,8 +58,8 @@ export function AwayView({ leave, back, error, answer, seeds, onLeave, onBack }:
               ) : (
                 <Box as="ul" listStyleType="none">
                   {answer.mends.map(({ label, safe }) => (
-                    <li key={label}>
-                      {label}: sure for {write(safe, 'days')}.
+                    <li key={tell(label)}>
+                      {tell(label)}: sure for {write(safe, 'days')}.
                     </li>
                   ))}
                 </Box>

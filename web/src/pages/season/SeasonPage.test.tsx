@@ -1,19 +1,29 @@
 /** @jest-environment jsdom */
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { applyPatch, evaluate, SITES, totalsOf, type Patch } from '@huerta/core';
+import {
+  applyPatch,
+  evaluate,
+  FIRST_WEATHER,
+  SITES,
+  totalsOf,
+  type Patch,
+  type WeatherChoice,
+} from '@huerta/core';
 import { Route, Routes } from 'react-router';
-import { answers, Around, designOf } from '../../testing/bench';
+import { Around, designOf } from '../../testing/bench';
+import { serveWith } from '../../testing/worker';
 import { show } from '../../testing/render';
 import '../../workers/season.worker';
 import SeasonPage from './SeasonPage';
-import { siteOf, weatherChoice } from './settings';
+import { siteOf } from './settings';
 import { difference, seasonSentence } from './words';
 
 const id = '00000000-0000-4000-8000-000000000001';
 const at = '2026-05-01T08:00:00.000Z';
 const work = self.onmessage as (event: { data: unknown }) => void;
 let broken = false;
+let choice: WeatherChoice = FIRST_WEATHER;
 
 /** Runs the worker's own code in the page. */
 class PageWorker {
@@ -35,6 +45,8 @@ class PageWorker {
 }
 
 beforeAll(() => {
+  // jsdom does not paint.
+  HTMLCanvasElement.prototype.getContext = (() => null) as never;
   globalThis.Worker = PageWorker as never;
   globalThis.ResizeObserver ??= class {
     observe() {}
@@ -44,13 +56,18 @@ beforeAll(() => {
 });
 beforeEach(() => {
   broken = false;
-  localStorage.clear();
-  weatherChoice.setState({ site: 'vallesol', normals: null, days: null });
+  choice = FIRST_WEATHER;
 });
 
 const open = (view: string, patch: Patch = []) => {
   const design = designOf('cloth-pail', patch);
-  answers({ [`/planters/${id}`]: { id, revision: 1, createdAt: at, updatedAt: at, design } });
+  serveWith(({ method, path, body }) => {
+    if (path === '/weather' && method === 'PUT') choice = body as WeatherChoice;
+    if (path === '/weather') return choice;
+    return path === `/planters/${id}`
+      ? { id, revision: 1, createdAt: at, updatedAt: at, design }
+      : null;
+  });
   show(
     <Around at={`/planters/${id}/season?view=${view}`}>
       <Routes>
@@ -126,8 +143,8 @@ test('weather of one’s own: a file with bad rows is previewed; one that is non
   expect(screen.getByText(/Row 22: The least, 30, is above the greatest, 10/)).toBeTruthy();
   const user = userEvent.setup();
   await user.click(screen.getByRole('button', { name: 'Use these days' }));
-  expect(weatherChoice.getState()).toMatchObject({ site: 'own-days', days: { name: 'yard.csv' } });
-  expect(screen.getByText(/Weather of ‘yard.csv’/)).toBeTruthy();
+  expect(await screen.findByText(/Weather of ‘yard.csv’/)).toBeTruthy();
+  expect(choice).toMatchObject({ site: 'own-days', days: { name: 'yard.csv' } });
 });
 
 test('normals of one’s own are checked at the field and kept', async () => {
@@ -144,7 +161,7 @@ test('normals of one’s own are checked at the field and kept', async () => {
   expect(screen.getByText(/Nearer to a pole the sun stays up or down for weeks/)).toBeTruthy();
   fireEvent.change(screen.getByLabelText('Latitude, degrees'), { target: { value: '-38' } });
   await user.click(screen.getByRole('button', { name: 'Keep them as normals of your own' }));
-  await waitFor(() => expect(siteOf(weatherChoice.getState()).tMax[6]).toBe(38));
+  await waitFor(() => expect(siteOf(choice).tMax[6]).toBe(38));
   expect(SITES.vallesol.tMax[6]).toBe(34);
 });
 

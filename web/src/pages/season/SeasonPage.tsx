@@ -1,10 +1,17 @@
 import { Box, Field, Input, Text } from '@chakra-ui/react';
 import type { PlanterResource } from '@huerta/contract';
-import { CROPS, dayAfter, daysBetween, evaluate, seasonLength } from '@huerta/core';
+import {
+  CROPS,
+  dayAfter,
+  daysBetween,
+  evaluate,
+  seasonLength,
+  type WeatherChoice,
+} from '@huerta/core';
 import { useMemo, useState, type ReactNode } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
-import { useStore } from 'zustand';
 import { usePlanter } from '../../api/planters';
+import { useWeather } from '../../api/weather';
 import { TopBar } from '../../components/TopBar';
 import { Trouble } from '../../components/Trouble';
 import { Waiting } from '../../components/Waiting';
@@ -14,14 +21,17 @@ import { AwayView } from './AwayView';
 import './season.css';
 import { SearchView } from './SearchView';
 import { SeasonView } from './SeasonView';
-import { siteOf, weatherChoice } from './settings';
+import { siteOf } from './settings';
 import { WeatherView } from './WeatherView';
 import { WhatIfView } from './WhatIfView';
 
 /** The season ahead of one planter. */
 export default function SeasonPage() {
   const { id = '' } = useParams();
-  const { data, error, isPending, refetch } = usePlanter(id);
+  const { data, error: noPlanter, refetch } = usePlanter(id);
+  const weather = useWeather();
+  const error = data ? weather.error : noPlanter;
+  const ready = data && weather.data;
   return (
     <Box minH="full">
       <TopBar />
@@ -32,15 +42,18 @@ export default function SeasonPage() {
         pt={{ base: '3', md: '6' }}
         pb="16"
       >
-        {isPending && <Waiting what="the planter" />}
-        {error && !data && (
+        {!ready && !error && <Waiting what="the planter" />}
+        {error && !ready && (
           <Trouble
-            title="This planter cannot be opened"
+            title={data ? 'The weather cannot be fetched' : 'This planter cannot be opened'}
             detail={error.message}
-            retry={() => void refetch()}
+            retry={() => {
+              void refetch();
+              void weather.refetch();
+            }}
           />
         )}
-        {data && <Season resource={data} />}
+        {data && weather.data && <Season resource={data} choice={weather.data} />}
       </Box>
     </Box>
   );
@@ -69,13 +82,12 @@ const USUAL_AWAY = 10;
 const isDate = (text: string): boolean =>
   /^\d{4}-\d{2}-\d{2}$/.test(text) && !Number.isNaN(Date.parse(text));
 
-function Season({ resource }: { resource: PlanterResource }) {
+function Season({ resource, choice }: { resource: PlanterResource; choice: WeatherChoice }) {
   const { id, design } = resource;
   const [search] = useSearchParams();
   const asked = search.get('view');
   const view = isView(asked) ? asked : 'season';
-  const choice = useStore(weatherChoice);
-  const site = siteOf(choice);
+  const site = useMemo(() => siteOf(choice), [choice]);
   const ownDays = choice.site === 'own-days' ? choice.days : null;
   const spring = `${new Date().getFullYear()}-${site.latitude < 0 ? '11' : '05'}-01`;
   const [typed, setTyped] = useState<string | null>(null);
@@ -134,7 +146,7 @@ function Season({ resource }: { resource: PlanterResource }) {
         leave={leave}
       />
     ),
-    weather: <WeatherView />,
+    weather: <WeatherView choice={choice} />,
   };
   return (
     <>

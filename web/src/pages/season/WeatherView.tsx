@@ -1,11 +1,19 @@
 import { Box, Button, Field, Input, Text } from '@chakra-ui/react';
-import { readWeather, SITES, type Months, type Site, type WeatherReading } from '@huerta/core';
+import {
+  POLAR,
+  readWeather,
+  SITES,
+  type Months,
+  type Site,
+  type WeatherChoice,
+  type WeatherReading,
+} from '@huerta/core';
 import Papa from 'papaparse';
 import { useRef, useState } from 'react';
-import { useStore } from 'zustand';
+import { useSaveWeather } from '../../api/weather';
 import { ChoiceField } from '../../components/ChoiceField';
 import { Table } from '../build/sheet';
-import { siteOf, weatherChoice } from './settings';
+import { siteOf } from './settings';
 
 const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
 
@@ -24,15 +32,13 @@ const NORMALS: Readonly<Record<Normal, { name: string; times: number; min: numbe
 const KEYS = Object.keys(NORMALS) as Normal[];
 const MOST_BYTES = 5_000_000;
 const MOST_SHOWN = 12;
-/** Up to the polar circle. */
-const POLAR = 66;
 
 const plainNumber = (text: string): number =>
   text.trim() === '' ? NaN : Number(text.trim().replace(',', '.'));
 
 /** Where the weather comes from: made-up places, normals of one's own, or days from a file. */
-export function WeatherView() {
-  const choice = useStore(weatherChoice);
+export function WeatherView({ choice }: { choice: WeatherChoice }) {
+  const save = useSaveWeather();
   const site = siteOf(choice);
   const choices: Record<string, { name: string }> = {
     ...SITES,
@@ -45,21 +51,35 @@ export function WeatherView() {
         label="Weather of"
         value={choice.site}
         choices={choices as Record<typeof choice.site, { name: string }>}
-        onChoose={choice.choose}
+        onChoose={(id) => save.mutate({ ...choice, site: id })}
         help={
           choice.site === 'own-days'
             ? 'One series of days: there are no bands.'
             : `${Math.abs(site.latitude)}° ${site.latitude < 0 ? 'south' : 'north'}, ${site.altitude} m above the sea.`
         }
       />
-      <Import site={site} />
-      <Normals key={`${choice.site} ${site.name}`} site={site} />
+      {save.error && (
+        <Text role="alert" color="harm" mt="2">
+          The choice was not saved. {save.error.message}
+        </Text>
+      )}
+      <Import site={site} onUse={(days) => save.mutate({ ...choice, site: 'own-days', days })} />
+      <Normals
+        key={`${choice.site} ${site.name}`}
+        site={site}
+        onKeep={(normals) => save.mutate({ ...choice, site: 'own-normals', normals })}
+      />
     </Box>
   );
 }
 
-function Import({ site }: { site: Site }) {
-  const keepDays = useStore(weatherChoice, (state) => state.keepDays);
+function Import({
+  site,
+  onUse,
+}: {
+  site: Site;
+  onUse(days: NonNullable<WeatherChoice['days']>): void;
+}) {
   const file = useRef<HTMLInputElement>(null);
   const [read, setRead] = useState<{ name: string; reading: WeatherReading } | null>(null);
   const take = async (chosen: File) => {
@@ -104,7 +124,7 @@ function Import({ site }: { site: Site }) {
         <Preview
           reading={read.reading}
           onUse={() => {
-            if (read.reading.ok) keepDays({ name: read.name, days: read.reading.days });
+            if (read.reading.ok) onUse({ name: read.name, days: read.reading.days });
             setRead(null);
           }}
         />
@@ -154,8 +174,7 @@ function Preview({
 }
 
 /** The months' normals: to look at, and to begin one's own from. */
-function Normals({ site }: { site: Site }) {
-  const keepNormals = useStore(weatherChoice, (state) => state.keepNormals);
+function Normals({ site, onKeep }: { site: Site; onKeep(normals: Site): void }) {
   const [drafts, setDrafts] = useState<Record<Normal, string[]> | null>(null);
   const [errors, setErrors] = useState<string[]>([]);
   const [latitude, setLatitude] = useState(String(site.latitude));
@@ -200,7 +219,7 @@ function Normals({ site }: { site: Site }) {
     });
     setErrors(wrong);
     if (wrong.length > 0) return;
-    keepNormals({
+    onKeep({
       ...site,
       ...values,
       name: 'Normals of your own',

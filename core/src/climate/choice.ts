@@ -1,0 +1,61 @@
+import { z } from 'zod';
+import { SITE_IDS, type Months } from '../catalog';
+
+/** Which weather a garden has: a made-up place, normals of one's own, or days of one's own. */
+
+const months = (min: number, max: number) =>
+  z
+    .array(z.number().min(min).max(max))
+    .length(12)
+    .transform((list) => list as unknown as Months);
+
+/** Up to the polar circle: beyond it a day's sun cannot be told by the formulas used. Degrees. */
+export const POLAR = 66;
+
+const siteSchema = z.strictObject({
+  name: z.string().min(1).max(120),
+  latitude: z.number().min(-POLAR).max(POLAR),
+  altitude: z.number().min(-400).max(5000),
+  coastal: z.boolean(),
+  tMin: months(-60, 45),
+  tMax: months(-50, 58),
+  rain: months(0, 2000),
+  wetDays: months(0, 31),
+  humidity: months(0, 1),
+  wind: months(0, 30),
+  sun: months(0, 1),
+});
+
+/** Ten years and more. */
+const MOST_DAYS = 4000;
+const daySchema = z.strictObject({
+  date: z.iso.date(),
+  tMin: z.number().min(-70).max(60),
+  tMax: z.number().min(-70).max(60),
+  rain: z.number().min(0).max(1),
+  et: z.number().min(0).max(1e-6),
+});
+
+export const weatherChoiceSchema = z
+  .strictObject({
+    site: z.enum([...SITE_IDS, 'own-normals', 'own-days']),
+    normals: siteSchema.nullable(),
+    days: z
+      .strictObject({
+        name: z.string().min(1).max(200),
+        days: z.array(daySchema).min(1).max(MOST_DAYS, 'More than ten years of days.'),
+      })
+      .nullable(),
+  })
+  .refine(({ site, normals }) => site !== 'own-normals' || normals !== null, {
+    message: 'There are no normals of your own yet.',
+    path: ['normals'],
+  })
+  .refine(({ site, days }) => site !== 'own-days' || days !== null, {
+    message: 'There are no days of your own yet.',
+    path: ['days'],
+  });
+export type WeatherChoice = z.infer<typeof weatherChoiceSchema>;
+
+/** The weather of a garden that has chosen none. */
+export const FIRST_WEATHER: WeatherChoice = { site: 'vallesol', normals: null, days: null };

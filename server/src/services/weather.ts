@@ -1,0 +1,24 @@
+import { FIRST_WEATHER, weatherChoiceSchema, type WeatherChoice } from '@huerta/core';
+import type { WeatherModel } from '../store/weather';
+
+/** Which weather the garden has. */
+export interface WeatherService {
+  get(): Promise<WeatherChoice>;
+  /** The last choice holds. */
+  save(choice: WeatherChoice): Promise<WeatherChoice>;
+}
+
+const ONLY = 1;
+
+export function weatherService(weather: WeatherModel): WeatherService {
+  return {
+    async get() {
+      const row = await weather.findByPk(ONLY);
+      return row ? weatherChoiceSchema.parse(JSON.parse(row.choice)) : FIRST_WEATHER;
+    },
+    async save(choice) {
+      await weather.upsert({ id: ONLY, choice: JSON.stringify(choice) });
+      return choice;
+    },
+  };
+}
