@@ -5,20 +5,14 @@ import { chromium, type Browser } from '@playwright/test';
 import type { PlanterDesign } from '@huerta/core';
 import { build } from 'vite';
 import { CHROMIUM } from '../e2e/playwright.config';
+import { outlook, searching, seasons } from './benchSeason';
+import { median, quantile, round, sortedBy, type Core } from './measure';
 import { plantersAt, root, scratchFolder, serve, type ServedPlanter } from './served';
 
 /** Measures what the product promises to be quick at, on this machine, and prints one JSON object. */
 
 const PORT = 4795;
 const base = `http://127.0.0.1:${PORT}`;
-
-const sorted = (times: number[]): number[] => [...times].sort((a, b) => a - b);
-const quantile = (times: number[], share: number): number =>
-  sorted(times)[Math.min(Math.floor(times.length * share), times.length - 1)] ?? NaN;
-const median = (times: number[]): number => quantile(times, 0.5);
-const round = (value: number): number => Number(value.toPrecision(3));
-
-type Core = typeof import('@huerta/core');
 
 /** Core bundled as the pages get it, so that no development transform is measured. */
 async function builtCore(): Promise<Core> {
@@ -60,9 +54,6 @@ function evaluation(core: Core, garden: PlanterDesign[]) {
     heaviestWithRemedies: sortedBy(timed(families, true), ({ ms }) => -ms)[0],
   };
 }
-
-const sortedBy = <T>(list: T[], key: (item: T) => number): T[] =>
-  [...list].sort((a, b) => key(a) - key(b));
 
 async function startTime(folder: string): Promise<number> {
   const begin = performance.now();
@@ -128,9 +119,10 @@ const WATCH = `
   }, true);
 `;
 
+const PAIL = 'Peppers on the kitchen step';
 /** Planters that are dragged: pails, and the heaviest to draw and to work out. */
 const DRAGGED = [
-  'Peppers on the kitchen step',
+  PAIL,
   'Lettuces in the round tub',
   'Barrel at the stairs',
   'Cabbages in the half tank',
@@ -262,7 +254,7 @@ function sheets(core: Core) {
 
 /** Four sheets of templates and the paper sheet of a pail, from the question to the whole answer. */
 async function pdfs() {
-  const pail = (await plantersAt(base)).find(({ design }) => design.name === DRAGGED[0]);
+  const pail = (await plantersAt(base)).find(({ design }) => design.name === PAIL);
   const timed = async (file: string, times: number) => {
     const all: number[] = [];
     let pages = 0;
@@ -316,88 +308,6 @@ async function cutting(browser: Browser) {
   return { ms: round(median(times)), ...plan };
 }
 
-const SEASON_FROM = '2026-05-01';
-
-/** 180 days of every family, and thirty weathers of one; how often the soil was worked out. */
-function seasons(core: Core) {
-  const once = (design: PlanterDesign, seed: number) => {
-    const { planter, assessment } = core.evaluate(design);
-    const weather = core.weatherOf(core.SITES.vallesol, SEASON_FROM, 180, seed);
-    const options = { planted: SEASON_FROM, filling: { kind: 'when-low' } } as const;
-    const begin = performance.now();
-    const run = core.runSeason(planter, weather, options, assessment.figures.usableLevel);
-    return { ms: performance.now() - begin, evaluations: run.evaluations, balance: run.balance };
-  };
-  const designs = core.STARTING_POINTS.map(({ design }) => design);
-  designs.forEach((design) => once(design, 0));
-  const timed = designs.map((design) => {
-    const runs = [1, 2, 3].map((seed) => once(design, seed));
-    return {
-      name: design.name,
-      ms: round(median(runs.map(({ ms }) => ms))),
-      evaluations: runs[0]?.evaluations ?? 0,
-      balance: Math.max(...runs.map(({ balance }) => balance)),
-    };
-  });
-  const begin = performance.now();
-  for (let seed = 0; seed < 30; seed += 1) once(designs[0] as PlanterDesign, seed);
-  return {
-    median180DaysMs: round(median(timed.map(({ ms }) => ms))),
-    slowest: sortedBy(timed, ({ ms }) => -ms)[0],
-    evaluationsOfFirst: timed[0]?.evaluations,
-    worstBalancePercent: round(100 * Math.max(...timed.map(({ balance }) => balance))),
-    thirtySeedsOnOneProcessorMs: round(performance.now() - begin),
-  };
-}
-
-/** A search in the browser: how long it takes, and how long a key takes to show meanwhile. */
-async function searching(browser: Browser) {
-  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
-  const pail = (await plantersAt(base)).find(({ design }) => design.name === DRAGGED[0]);
-  await page.goto(`${base}/planters/${pail?.id}/season?view=search`);
-  const field = page.getByRole('textbox', { name: 'Must be sure for' });
-  await field.waitFor();
-  await page.waitForTimeout(12_000);
-  await page.evaluate(`
-    window.keys = [];
-    window.addEventListener('keydown', (event) => requestAnimationFrame(() => {
-      const { port1, port2 } = new MessageChannel();
-      port1.onmessage = () => window.keys.push(performance.now() - event.timeStamp);
-      port2.postMessage(null);
-    }), true);
-  `);
-  const begin = performance.now();
-  await page.getByRole('button', { name: 'Search', exact: true }).click();
-  await field.focus();
-  const again = page.getByRole('button', { name: 'Search again' });
-  while (!(await again.isVisible())) {
-    await page.keyboard.press('ArrowLeft');
-    await page.waitForTimeout(60);
-  }
-  const ms = performance.now() - begin;
-  const keys = (await page.evaluate('window.keys')) as number[];
-  const tried = await page.getByText(/designs tried/).textContent();
-  await page.close();
-  return {
-    ms: round(ms),
-    tried,
-    keyMedianMs: round(median(keys)),
-    keyP95Ms: round(quantile(keys, 0.95)),
-  };
-}
-
-/** Thirty weathers of a season in the page's two workers, from the page's opening on. */
-async function outlook(browser: Browser): Promise<number> {
-  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
-  const pail = (await plantersAt(base)).find(({ design }) => design.name === DRAGGED[0]);
-  const begin = performance.now();
-  await page.goto(`${base}/planters/${pail?.id}/season`);
-  await page.getByText(/\(30 so far\)/).waitFor();
-  const ms = performance.now() - begin;
-  await page.close();
-  return ms;
-}
-
 const { folder, remove } = scratchFolder();
 await startTime(folder);
 const starts: number[] = [];
@@ -416,8 +326,8 @@ try {
     pdf: await pdfs(),
     cutSixtyInWorker: await cutting(browser),
     season: seasons(core),
-    thirtyWeathersOnThePageMs: round(await outlook(browser)),
-    search: await searching(browser),
+    thirtyWeathersOnThePageMs: round(await outlook(browser, base, PAIL)),
+    search: await searching(browser, base, PAIL),
     firstPageKB: round(firstPageKilobytes()),
     serverStartMs: round(median(starts)),
     saveMs: round(await saves()),

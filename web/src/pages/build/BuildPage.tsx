@@ -2,12 +2,13 @@ import { Box, Text } from '@chakra-ui/react';
 import type { PlanterResource } from '@huerta/contract';
 import { buildSheet, evaluate, section, type PaperId } from '@huerta/core';
 import { useMemo, useState } from 'react';
-import { Link, useParams, useSearchParams } from 'react-router';
+import { Link, useParams } from 'react-router';
 import { usePriceBook } from '../../api/build';
 import { usePlanter } from '../../api/planters';
 import { useWords } from '../../app/preferences';
 import { TopBar } from '../../components/TopBar';
 import { Trouble } from '../../components/Trouble';
+import { useView, Views } from '../../components/Views';
 import { Waiting } from '../../components/Waiting';
 import { SmallSection } from '../../drawing/SmallSection';
 import { useShopping } from '../../workers/shopping';
@@ -57,14 +58,11 @@ const VIEWS = {
   templates: 'Templates',
 } as const;
 type View = keyof typeof VIEWS;
-const isView = (name: string | null): name is View => name !== null && name in VIEWS;
 
 function Sheet({ resource }: { resource: PlanterResource }) {
   const { id, design } = resource;
   const { units } = useWords();
-  const [search] = useSearchParams();
-  const asked = search.get('view');
-  const view = isView(asked) ? asked : 'steps';
+  const view = useView(VIEWS);
   const [paper, setPaper] = useState<PaperId>(units === 'us' ? 'letter' : 'a4');
   const { planter, assessment } = useMemo(() => evaluate(design), [design]);
   const sheet = useMemo(
@@ -131,18 +129,7 @@ function Sheet({ resource }: { resource: PlanterResource }) {
           that before anything is cut.
         </Text>
       )}
-      <Box as="nav" aria-label="Views of the sheet" className="sheet-views not-printed">
-        {(Object.keys(VIEWS) as View[]).map((one) => (
-          <Link
-            key={one}
-            to={`?view=${one}`}
-            replace
-            {...(one === view ? { 'aria-current': 'page' as const } : {})}
-          >
-            {VIEWS[one]}
-          </Link>
-        ))}
-      </Box>
+      <Views label="Views of the sheet" views={VIEWS} view={view} />
       <Box className="sheet-columns">
         <Box className="sheet-main">
           {(unpriced || trouble) && (view === 'parts' || view === 'cuts') && (

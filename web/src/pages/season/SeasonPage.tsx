@@ -9,11 +9,12 @@ import {
   type WeatherChoice,
 } from '@huerta/core';
 import { useMemo, useState, type ReactNode } from 'react';
-import { Link, useParams, useSearchParams } from 'react-router';
+import { Link, useParams } from 'react-router';
 import { usePlanter } from '../../api/planters';
 import { useWeather } from '../../api/weather';
 import { TopBar } from '../../components/TopBar';
 import { Trouble } from '../../components/Trouble';
+import { useView, Views } from '../../components/Views';
 import { Waiting } from '../../components/Waiting';
 import { useSeason, type SeasonQuestion } from '../../workers/season';
 import '../build/build.css';
@@ -67,7 +68,6 @@ const VIEWS = {
   weather: 'Weather',
 } as const;
 type View = keyof typeof VIEWS;
-const isView = (name: string | null): name is View => name !== null && name in VIEWS;
 
 /** Weathers that the bands and the absence come from. */
 const SEEDS = 30;
@@ -84,9 +84,7 @@ const isDate = (text: string): boolean =>
 
 function Season({ resource, choice }: { resource: PlanterResource; choice: WeatherChoice }) {
   const { id, design } = resource;
-  const [search] = useSearchParams();
-  const asked = search.get('view');
-  const view = isView(asked) ? asked : 'season';
+  const view = useView(VIEWS);
   const site = useMemo(() => siteOf(choice), [choice]);
   const ownDays = choice.site === 'own-days' ? choice.days : null;
   const spring = `${new Date().getFullYear()}-${site.latitude < 0 ? '11' : '05'}-01`;
@@ -159,18 +157,7 @@ function Season({ resource, choice }: { resource: PlanterResource; choice: Weath
           To the bench
         </Link>
       </Box>
-      <Box as="nav" aria-label="Views of the season" className="sheet-views">
-        {(Object.keys(VIEWS) as View[]).map((one) => (
-          <Link
-            key={one}
-            to={`?view=${one}`}
-            replace
-            {...(one === view ? { 'aria-current': 'page' as const } : {})}
-          >
-            {VIEWS[one]}
-          </Link>
-        ))}
-      </Box>
+      <Views label="Views of the season" views={VIEWS} view={view} />
       <Box className="season-head">
         <Field.Root invalid={!isDate(planted)} w="12rem">
           <Field.Label>{CROPS[design.planting.crop].name} planted on</Field.Label>

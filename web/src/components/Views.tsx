@@ -1,0 +1,34 @@
+import { Box } from '@chakra-ui/react';
+import { Link, useSearchParams } from 'react-router';
+import './views.css';
+
+interface ViewsProps<T extends string> {
+  label: string;
+  views: Readonly<Record<T, string>>;
+  view: T;
+}
+
+/** Links between the views of one page, which the address names. */
+export function Views<T extends string>({ label, views, view }: ViewsProps<T>) {
+  return (
+    <Box as="nav" aria-label={label} className="views not-printed">
+      {(Object.keys(views) as T[]).map((one) => (
+        <Link
+          key={one}
+          to={`?view=${one}`}
+          replace
+          {...(one === view ? { 'aria-current': 'page' as const } : {})}
+        >
+          {views[one]}
+        </Link>
+      ))}
+    </Box>
+  );
+}
+
+/** The view that the address names, or the first. */
+export function useView<T extends string>(views: Readonly<Record<T, string>>): T {
+  const [search] = useSearchParams();
+  const keys = Object.keys(views) as [T, ...T[]];
+  return keys.find((one) => one === search.get('view')) ?? keys[0];
+}
