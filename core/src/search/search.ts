@@ -4,7 +4,7 @@ import { MEDIA, MEDIUM_IDS, type MediumId } from '../catalog';
 import type { WeatherDay } from '../climate';
 import { applyPatch, type Patch, type PlanterDesign } from '../design';
 import { contradictions, levelsOf, moveLevel, resolve } from '../planter';
-import { runSeason, spreadOf } from '../season';
+import { daysLasted, runSeason, spreadOf } from '../season';
 
 /** Other designs in the same vessel: tried, scored against what people wish for, and the best kept. */
 
@@ -122,13 +122,13 @@ export function score(
   const { planter, assessment } = evaluate(applyPatch(design, one.patch));
   const { figures, findings } = assessment;
   const lasted = weathers.map((weather) => {
-    const { days } = runSeason(
+    const run = runSeason(
       planter,
       weather,
       { planted, filling: { kind: 'never' }, untilShort: true, cells: 30 },
       figures.usableLevel,
     );
-    return days[days.length - 1]?.stress === 'none' ? days.length : days.length - 1;
+    return daysLasted(run);
   });
   const { parts, cuts } = buildSheet(planter, figures, 'metric');
   const list = shoppingFor([{ name: '', parts, cuts, usable: figures.usable }], book);

@@ -8,6 +8,7 @@ export {
 } from './season';
 export {
   absenceOf,
+  daysLasted,
   lastsFrom,
   levelSpread,
   spreadOf,

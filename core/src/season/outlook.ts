@@ -80,6 +80,12 @@ export function lastsFrom(
   });
 }
 
+/** Days before the first on which plants go short, in a run that stops there. */
+export function daysLasted({ days }: Pick<SeasonRun, 'days'>): number {
+  const short = days.findIndex(({ stress }) => stress !== 'none');
+  return short < 0 ? days.length : short;
+}
+
 /** How sure one can be that plants do not go short. */
 export interface Absence {
   /** Share of weathers in which they do not, 0 to 1. */

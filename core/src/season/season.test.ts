@@ -4,6 +4,7 @@ import { weatherOf, type WeatherDay } from '../climate';
 import { applyPatch, STARTING_POINTS, type Patch } from '../design';
 import {
   absenceOf,
+  daysLasted,
   lastsFrom,
   runSeason,
   spreadOf,
@@ -37,8 +38,9 @@ const sameDay = (days: number, et = 0.0075, rain = 0): WeatherDay[] =>
     et: et / 86_400,
   }));
 const lasted = (id: string, patch: Patch = [], weather = sameDay(90)) =>
-  run(id, { patch, weather, planted: GROWN, filling: { kind: 'never' }, untilShort: true }).days
-    .length - 1;
+  daysLasted(
+    run(id, { patch, weather, planted: GROWN, filling: { kind: 'never' }, untilShort: true }),
+  );
 
 test.each(STARTING_POINTS.map(({ id }) => id))(
   '%s: every litre of a season is accounted for, to a thousandth',

@@ -1,6 +1,7 @@
 import {
   absenceOf,
   applyPatch,
+  daysLasted,
   evaluate,
   lastsFrom,
   levelSpread,
@@ -170,8 +171,7 @@ function absence(
   const count = 'site' in question.weather ? question.seeds : 1;
   const lasted = Array.from({ length: count }, (_, seed) => {
     const weather = weatherFrom(question, away.from, MOST_AWAY, seed);
-    const { days } = runSeason(planter, weather, options, assessment.figures.usableLevel);
-    return days[days.length - 1]?.stress === 'none' ? days.length : days.length - 1;
+    return daysLasted(runSeason(planter, weather, options, assessment.figures.usableLevel));
   });
   return absenceOf(lasted, away.days, MOST_AWAY);
 }

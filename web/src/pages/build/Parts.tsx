@@ -21,17 +21,18 @@ export function Parts({ sheet, list }: PartsProps) {
   const lines = new Map((list?.lines ?? []).map((line) => [line.good.id, line]));
   const said = new Set<string>();
   /** Packs and price of a good, at its first part. */
-  const buying = (id: string | undefined): [string, string] => {
+  const buying = (id: string | undefined): [string, string, string] => {
     const line = id ? lines.get(id) : undefined;
-    if (!id) return ['not bought', ''];
-    if (!line) return ['', ''];
-    if (said.has(id)) return ['with the above', ''];
+    if (!id) return ['not bought', '', ''];
+    if (!line) return ['', '', ''];
+    if (said.has(id)) return ['with the above', '', ''];
     said.add(id);
     const { good, buy, cost, typical, atHand } = line;
     const packs = buy.length > 0 ? tell(boughtOf(good, buy)) : '';
     const own = atHand > 0 ? 'at hand' : '';
     return [
       [packs, own].filter(Boolean).join(', '),
+      buy.map(({ price }) => writeMoney(price, list?.currency ?? 'EUR')).join(', '),
       buy.length > 0
         ? `${writeMoney(cost, list?.currency ?? 'EUR')}${typical && cost > 0 ? '*' : ''}`
         : '',
@@ -39,14 +40,14 @@ export function Parts({ sheet, list }: PartsProps) {
   };
   const rows = sheet.parts.flatMap(({ id, what, amount, use, good, ingredients }) => {
     const mixed = ingredients?.some((one) => lines.has(INGREDIENTS[one.id].id)) ?? false;
-    const [packs, cost] = mixed ? ['mixed from', ''] : buying(good?.id);
-    const own = [id, what, tell(amount), use, packs, cost] as const;
+    const [packs, unit, cost] = mixed ? ['mixed from', '', ''] : buying(good?.id);
+    const own = [id, what, tell(amount), use, packs, unit, cost] as const;
     if (!mixed || !ingredients) return [own];
     return [
       own,
       ...ingredients.map((one) => {
         const { id: goodId, name } = INGREDIENTS[one.id];
-        const [from, price] = buying(goodId);
+        const [from, unitPrice, price] = buying(goodId);
         const share = `${one.parts} ${one.parts === 1 ? 'part' : 'parts'}, ${write(one.volume, 'volume')}`;
         return [
           `mix-${one.id}`,
@@ -56,6 +57,7 @@ export function Parts({ sheet, list }: PartsProps) {
           share,
           'In the mix',
           from,
+          unitPrice,
           price,
         ] as const;
       }),
@@ -65,10 +67,10 @@ export function Parts({ sheet, list }: PartsProps) {
   return (
     <Part title="What it takes">
       <Table
-        head={['Part', 'How much', 'Where', 'Buy', 'Cost']}
+        head={['Part', 'How much', 'Where', 'Buy', 'Unit price', 'Cost']}
         rows={rows}
         {...(list
-          ? { foot: ['All of it', '', '', '', writeMoney(list.total, list.currency)] }
+          ? { foot: ['All of it', '', '', '', '', writeMoney(list.total, list.currency)] }
           : {})}
       />
       {own?.perUsable != null && list && (

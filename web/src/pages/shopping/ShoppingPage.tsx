@@ -128,17 +128,26 @@ function Lines({ list }: { list: ShoppingList }) {
       </Box>
       <Part title="To buy">
         <Table
-          head={['What', 'Wanted', 'At hand', 'Buy', 'Cost', ...(several ? ['For'] : [])]}
+          head={[
+            'What',
+            'Wanted',
+            'At hand',
+            'Buy',
+            'Unit price',
+            'Cost',
+            ...(several ? ['For'] : []),
+          ]}
           rows={list.lines.map((line) => [
             line.good.id,
             tell(line.good.name),
             tell(amountOf(line.good, line.wanted)),
             line.atHand > 0 ? tell(amountOf(line.good, line.atHand)) : '',
             line.buy.length > 0 ? tell(boughtOf(line.good, line.buy)) : 'nothing',
+            line.buy.map(({ price }) => money(price)).join(', '),
             `${money(line.cost)}${line.typical && line.cost > 0 ? '*' : ''}`,
             ...(several ? [takers(line.amounts, list)] : []),
           ])}
-          foot={['All of it', '', '', '', money(list.total), ...(several ? [''] : [])]}
+          foot={['All of it', '', '', '', '', money(list.total), ...(several ? [''] : [])]}
         />
         {typical && (
           <Text mt="2" fontSize="sm" color="faint">
