@@ -1,5 +1,4 @@
-import { mediumOf } from '../catalog';
-import { meanWaterContent, waterContent } from '../soil';
+import { meanWaterContent, mixOf, waterContent } from '../soil';
 import { totalDelivery } from '../wick';
 import type { Planter } from '../planter';
 
@@ -32,7 +31,7 @@ export interface Autonomy {
 /** Water that the soil gives between hanging over a full reservoir and wilting, m³. */
 export function soilBuffer(planter: Planter, soilVolume: number): number {
   const { heights } = planter;
-  const medium = mediumOf(planter.design.soil.medium);
+  const medium = mixOf(planter.design.soil);
   const low = Math.max(heights.base - heights.brim, 0);
   const high = Math.max(heights.surface - heights.brim, 0);
   const holds = meanWaterContent(medium, low, high);

@@ -1,4 +1,4 @@
-import { cropOf, mediumOf } from '../catalog';
+import { cropOf } from '../catalog';
 import { demandOn, type Demand } from '../climate';
 import { airCeiling, baseStyle } from '../design';
 import { surfaceArea, type Planter } from '../planter';
@@ -181,9 +181,6 @@ function widestSpan(planter: Planter): number {
 
 /** Depth of soil the chosen crop's roots ask for, metres. */
 export const rootRoom = (planter: Planter): number => cropOf(planter.design.planting.crop).roots;
-
-/** The chosen mix. */
-export const mixOf = (planter: Planter) => mediumOf(planter.design.soil.medium);
 
 /** Stems stand at least this far from the edge of the soil, metres; leaves may hang over it. */
 const FROM_EDGE = 0.03;

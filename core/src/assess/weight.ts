@@ -1,7 +1,7 @@
-import { fillMedium, MATERIAL_DENSITY, mediumOf, PIPES, type FillId } from '../catalog';
+import { fillMedium, MATERIAL_DENSITY, PIPES, type FillId } from '../catalog';
 import type { PartDesign } from '../design';
 import { grown, shellVolume, areaOf } from '../vessel';
-import { meanWaterContent } from '../soil';
+import { meanWaterContent, mixOf } from '../soil';
 import type { Planter } from '../planter';
 
 const WATER_DENSITY = 998;
@@ -60,7 +60,7 @@ export function aggregatesIn({ design, vessel, layout, storage, heights }: Plant
   return [...by].map(([medium, volume]) => ({
     medium,
     volume,
-    mass: volume * fillMedium(medium, design.soil.medium).dryDensity,
+    mass: volume * fillMedium(medium, mixOf(design.soil)).dryDensity,
   }));
 }
 
@@ -77,7 +77,7 @@ function density(part: PartDesign): number {
 export function weigh(planter: Planter, soilVolume: number, water: number): Weight {
   const { design, vessel, bed, heights, layout } = planter;
   const { reservoir, fillTube } = design;
-  const medium = mediumOf(design.soil.medium);
+  const medium = mixOf(design.soil);
   const parts = layout.parts.reduce((sum, part) => {
     const solid = part.outerBelow(part.height) - part.hollowBelow(part.height);
     return sum + Math.max(solid, 0) * density(part.design);

@@ -3,13 +3,16 @@ import {
   CROPS,
   cropOf,
   FEED_DOSES,
-  INGREDIENT_DENSITY,
-  INGREDIENTS,
-  RECIPES,
+  ingredientGood,
+  ingredientOf,
+  mixGood,
+  type Good,
   type IngredientId,
 } from '../catalog';
 import type { PlanterDesign } from '../design';
 import { q, say, type Message } from '../quantity';
+import { recipeOf } from '../soil';
+import { packsIn, type PriceBook } from './priceBook';
 
 /** One ingredient of the mix. */
 export interface Ingredient {
@@ -28,16 +31,36 @@ export interface Ingredient {
  * @param loose mix to fill in, m³
  * @returns null where the mix has no recipe
  */
-export function ingredientsOf({ soil }: PlanterDesign, loose: number): Ingredient[] | null {
-  const recipe = RECIPES[soil.medium];
+export function ingredientsOf(
+  { soil }: Pick<PlanterDesign, 'soil'>,
+  loose: number,
+): Ingredient[] | null {
+  const recipe = recipeOf(soil);
   if (!recipe) return null;
-  const parts = recipe.parts.reduce((sum, [, share]) => sum + share, 0);
+  const whole = recipe.parts.reduce((sum, { parts }) => sum + parts, 0);
   const before = loose / (1 - recipe.shrinks);
-  return recipe.parts.map(([id, share]) => {
-    const volume = (before * share) / parts;
-    const density = INGREDIENTS[id].unit === 'mass' ? (INGREDIENT_DENSITY[id] ?? 1) : 1;
-    return { id, parts: share, volume, amount: volume * density };
+  return recipe.parts.map(({ what, parts }) => {
+    const volume = (before * parts) / whole;
+    const byWeight = ingredientGood(what).unit === 'mass';
+    return {
+      id: what,
+      parts,
+      volume,
+      amount: byWeight ? volume * ingredientOf(what).dryDensity : volume,
+    };
   });
+}
+
+/**
+ * What a cubic metre of loose mix costs by its parts, each at the best unit price in the book; the price
+ * of the ready mix where it has no recipe.
+ */
+export function mixPrice(soil: PlanterDesign['soil'], book: PriceBook): number {
+  const best = (good: Good): number =>
+    Math.min(...packsIn(book, good).packs.map(({ size, price }) => price / size));
+  const cubicMetre = ingredientsOf({ soil }, 1);
+  if (!cubicMetre) return best(mixGood(soil.medium));
+  return cubicMetre.reduce((sum, { id, amount }) => sum + amount * best(ingredientGood(id)), 0);
 }
 
 /** Feed and lime for the soil of a planter. Kilograms. */

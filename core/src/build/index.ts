@@ -4,7 +4,7 @@ export { deckOf, type Deck, type Spot } from './deck';
 export { piecesOf, type CutPiece, type StockCuts } from './pieces';
 export { sheetsOf, type SheetPiece } from './sheets';
 export { partsOf, type Part } from './parts';
-export { feedingOf, ingredientsOf, type Feeding, type Ingredient } from './amounts';
+export { feedingOf, ingredientsOf, mixPrice, type Feeding, type Ingredient } from './amounts';
 export { amountOf, boughtOf, KIND_OF_UNIT, packsFor, writeMoney, type Bought } from './buying';
 export { NEW_BOOK, packsIn, priceBookSchema, type PriceBook } from './priceBook';
 export { shoppingFor, type Shopper, type ShoppingLine, type ShoppingList } from './shopping';

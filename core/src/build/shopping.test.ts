@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { evaluate } from '../assess';
-import { INGREDIENTS, SMALL_GOODS } from '../catalog';
+import { ingredientGood, SMALL_GOODS } from '../catalog';
 import { applyPatch, STARTING_POINTS } from '../design';
 import { buildSheet, NEW_BOOK, packsFor, priceBookSchema, shoppingFor, type Shopper } from '.';
 
@@ -77,7 +77,7 @@ test('what lies in the shed is used first, offcuts too', () => {
   };
   const { lines } = shoppingFor([pail], book);
   const line = (id: string) => lines.find(({ good }) => good.id === id)!;
-  expect(line(INGREDIENTS.coir.id).buy).toEqual([]);
+  expect(line(ingredientGood('coir').id).buy).toEqual([]);
   expect(line(SMALL_GOODS.cap.id)).toMatchObject({ wanted: 1, atHand: 1, cost: 0 });
   expect(line(tube)).toMatchObject({ buy: [], cost: 0 });
   expect(line(tube).plan!.bars).toMatchObject([{ atHand: true, length: 0.5 }]);

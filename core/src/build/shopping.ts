@@ -1,4 +1,4 @@
-import { INGREDIENTS, type Currency, type Good } from '../catalog';
+import { ingredientGood, type Currency, type Good } from '../catalog';
 import { packsFor, type Bought } from './buying';
 import { planCuts, type CutPlan, type Piece } from './cuts';
 import type { Part } from './parts';
@@ -62,8 +62,8 @@ export function shoppingFor(planters: readonly Shopper[], book: PriceBook): Shop
   planters.forEach(({ name, parts, cuts }, i) => {
     const cut = new Set(cuts.map(({ good }) => good.id));
     for (const { good, quantity, ingredients } of parts) {
-      if (ingredients && book.mixing === 'own') {
-        ingredients.forEach(({ id, amount }) => want(INGREDIENTS[id], i, amount));
+      if (ingredients && (book.mixing === 'own' || !good)) {
+        ingredients.forEach(({ id, amount }) => want(ingredientGood(id), i, amount));
       } else if (good && !cut.has(good.id)) want(good, i, quantity);
     }
     for (const { good, pieces } of cuts) {

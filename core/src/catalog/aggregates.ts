@@ -1,4 +1,4 @@
-import { MEDIA, mediumOf, type MediumId } from './media';
+import type { Medium } from './media';
 
 /**
  * Stone, sand and chip for the base of a planter.
@@ -141,15 +141,11 @@ export type FillMedium = Pick<
   'name' | 'thetaR' | 'thetaS' | 'alpha' | 'n' | 'Ks' | 'reach' | 'dryDensity'
 >;
 
-/** The medium of a fill, given the planter's mix. The same object for the same ids. */
-export function fillMedium(fill: FillId, mix: MediumId): FillMedium {
-  return fill === 'mix' ? mediumOf(mix) : AGGREGATES[fill];
+/** The medium of a fill, given the planter's mix. */
+export function fillMedium(fill: FillId, mix: Medium): FillMedium {
+  return fill === 'mix' ? mix : AGGREGATES[fill];
 }
 
 /** The aggregate of a fill, or null for the mix. */
 export const aggregateOf = (fill: FillId): Aggregate | null =>
   fill === 'mix' ? null : AGGREGATES[fill];
-
-/** Names of all media, for sentences. */
-export const mediumName = (fill: FillId, mix: MediumId): string =>
-  fill === 'mix' ? MEDIA[mix].name : AGGREGATES[fill].name;

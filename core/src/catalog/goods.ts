@@ -1,6 +1,7 @@
 import { q, say, type Message } from '../quantity';
 import { AGGREGATES, type AggregateId } from './aggregates';
 import { CLOTHS, type ClothId } from './cloths';
+import { INGREDIENTS, type IngredientId } from './ingredients';
 import { MEDIA, type MediumId } from './media';
 import { PIPES, type PipeId } from './pipes';
 import { CRATE_KINDS, FITTINGS, LINERS, MATERIALS, SEPARATORS, STANDING } from './words';
@@ -229,55 +230,30 @@ export function mixGood(medium: MediumId): Good {
     : bags(`mix:${medium}`, name, 3.5, 5.5, 11);
 }
 
-/** What mixes are made of. */
-export const INGREDIENTS = {
-  coir: bags('ingredient:coir', 'Coir, loosened', 3, 5, 9.5),
-  peat: bags('ingredient:peat', 'Peat, loosened', 3, 4.5, 8.5),
-  perlite: bags('ingredient:perlite', 'Perlite', 5, 8.5, 18),
-  compost: bags('ingredient:compost', 'Compost, sieved', 2, 3.5, 6.5),
-  bark: bags('ingredient:bark', 'Fine composted bark', 3, 5, 9),
-  sand: good('fill:coarse-sand', 'Coarse sand', 'mass', ...aggregateGood('coarse-sand').packs),
-} as const;
-export type IngredientId = keyof typeof INGREDIENTS;
-
-/** Bulk density of the ingredients that are sold by weight, kg/m³. */
-export const INGREDIENT_DENSITY: Partial<Record<IngredientId, number>> = { sand: 1600 };
-
-/** A mix by parts of volume, and what it loses when small particles fall between large ones. */
-export interface Recipe {
-  parts: readonly (readonly [IngredientId, number])[];
-  /** Share of the ingredients' volumes that is lost on mixing, 0.05 to 0.15. Typical. */
-  shrinks: number;
-}
-
-/** Recipes by parts, typical; soil from the ground and plain compost have none. */
-export const RECIPES: Readonly<Partial<Record<MediumId, Recipe>>> = {
-  'coir-perlite': {
-    parts: [
-      ['coir', 3],
-      ['perlite', 1],
-      ['compost', 1],
-    ],
-    shrinks: 0.1,
-  },
-  'peat-perlite': {
-    parts: [
-      ['peat', 3],
-      ['perlite', 1],
-      ['compost', 1],
-    ],
-    shrinks: 0.12,
-  },
-  'compost-mix': {
-    parts: [
-      ['compost', 2],
-      ['coir', 1],
-      ['bark', 1],
-      ['sand', 0.5],
-    ],
-    shrinks: 0.12,
-  },
+/** Prices of 10, 20 and 50 L of what is bought by the bag to be mixed. */
+const BAG_PRICES: Readonly<
+  Record<Exclude<IngredientId, 'sand' | 'loam'>, readonly [number, number, number]>
+> = {
+  coir: [3, 5, 9.5],
+  peat: [3, 4.5, 8.5],
+  perlite: [5, 8.5, 18],
+  vermiculite: [5.5, 9.5, 20],
+  pumice: [4.5, 8, 17],
+  compost: [2, 3.5, 6.5],
+  castings: [6, 11, 25],
+  'leaf-mould': [2.5, 4, 8],
+  bark: [3, 5, 9],
+  hulls: [2, 3.5, 7],
 };
+
+/** An ingredient of a mix as it is bought: sand by weight, loam dug from the ground. */
+export function ingredientGood(id: IngredientId): Good {
+  if (id === 'sand') return aggregateGood('coarse-sand');
+  const { name } = INGREDIENTS[id];
+  return id === 'loam'
+    ? good('ingredient:loam', name, 'volume', { size: 0.04, price: 0 })
+    : bags(`ingredient:${id}`, name, ...BAG_PRICES[id]);
+}
 
 /** Small things by the piece or the kilogram. */
 export const SMALL_GOODS = {

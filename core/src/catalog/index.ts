@@ -5,6 +5,7 @@ export * from './aggregates';
 export * from './cloths';
 export * from './crops';
 export * from './drills';
+export * from './ingredients';
 export * from './goods';
 export * from './words';
 export * from './vessels';

@@ -102,7 +102,7 @@ describe('a document of version 1', () => {
       falls: _f,
       ...where
     } = place;
-    const { marker: _m, ...mix } = soil;
+    const { marker: _m, recipe: _re, ...mix } = soil;
     const { spacing: _sc, ...plants } = planting;
     const { run: _run, ...tube } = fillTube!;
     return {
@@ -136,6 +136,11 @@ describe('a document of version 1', () => {
   });
 });
 
+test('a document of version 2 keeps its mix', () => {
+  const { recipe: _r, ...soil } = design.soil;
+  expect(planterDesignSchema.parse(migrate({ ...design, version: 2, soil }))).toEqual(design);
+});
+
 describe('the schema', () => {
   const issues = (patch: object) =>
     planterDesignSchema.safeParse({ ...design, ...patch }).error?.issues.map((i) => i.path.join());
@@ -146,6 +151,11 @@ describe('the schema', () => {
     ['an unknown crop', { planting: { ...design.planting, crop: 'triffid' } }, 'planting,crop'],
     ['a nameless planter', { name: '   ' }, 'name'],
     ['too many wicks', { wicks: Array(7).fill(design.wicks[0]) }, 'wicks'],
+    [
+      'a mix of nothing',
+      { soil: { ...design.soil, recipe: { parts: [], measured: null } } },
+      'soil,recipe,parts',
+    ],
     ['a missing part', { soil: undefined }, 'soil'],
     ['not a number', { place: { ...design.place, slopeAcross: NaN } }, 'place,slopeAcross'],
     ['an infinite load', { place: { ...design.place, liftLimit: Infinity } }, 'place,liftLimit'],

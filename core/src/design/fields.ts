@@ -130,6 +130,11 @@ export const FIELDS = {
     feedDose: spec('Feed', 'dose', 0, 50),
     limeDose: spec('Lime', 'dose', 0, 20),
   },
+  recipe: {
+    parts: spec('Parts', 'ratio', 0.1, 100),
+    shrinks: spec('Lost on mixing', 'share', 0, 0.4, 'Of the parts’ volumes together.'),
+    reach: spec('Wet height after a day', 'length', 0.01, 1, 'In a clear tube, foot in water.'),
+  },
   planting: {
     count: spec('Plants', 'count', 0, 400),
     spacing: spec('From plant to plant', 'span', 0.02, 3),

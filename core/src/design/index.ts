@@ -2,6 +2,7 @@ export { FIELDS, type FieldSpec } from './fields';
 export {
   DESIGN_VERSION,
   MAX_FILLS,
+  MAX_INGREDIENTS,
   MAX_PARTS,
   MAX_PIPES,
   MAX_WICKS,
@@ -20,6 +21,7 @@ export {
   type PartKind,
   type PartOf,
   type PlanterDesign,
+  type RecipeDesign,
   type ReservoirDesign,
   type Vents,
   type VesselDesign,

@@ -60,8 +60,16 @@ function fromRoundPails(old: AnyDocument): Loose {
   };
 }
 
+/** From version 3 a mix can be made by parts of one's own. */
+function withRecipe(old: AnyDocument): Loose {
+  return { ...old, soil: { ...loose(old.soil), recipe: null } };
+}
+
 /** One step for each version that was ever written to a file or a database, by where it starts from. */
-export const STEPS: Readonly<Record<number, MigrationStep>> = { 1: fromRoundPails };
+export const STEPS: Readonly<Record<number, MigrationStep>> = {
+  1: fromRoundPails,
+  2: withRecipe,
+};
 
 /**
  * Brings a document up to `target` step by step.

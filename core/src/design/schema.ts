@@ -9,6 +9,7 @@ import {
   FILL_IDS,
   FITTING_IDS,
   FOOT_IDS,
+  INGREDIENT_IDS,
   MEDIUM_IDS,
   MULCH_IDS,
   PIPE_IDS,
@@ -33,7 +34,7 @@ import { bedSchema, vesselDesignSchema } from './vesselSchema';
  */
 
 /** Raised whenever the document changes shape; `migrations.ts` has a step for each. */
-export const DESIGN_VERSION = 2;
+export const DESIGN_VERSION = 3;
 
 const vents = z.enum(VENT_IDS);
 
@@ -180,6 +181,22 @@ const fillTube = z.strictObject({
   run: number(FIELDS.tube.run),
 });
 
+export const MAX_INGREDIENTS = 8;
+
+const recipe = z.strictObject({
+  parts: z
+    .array(z.strictObject({ what: z.enum(INGREDIENT_IDS), parts: number(FIELDS.recipe.parts) }))
+    .min(1)
+    .max(MAX_INGREDIENTS),
+  measured: z
+    .strictObject({
+      shrinks: number(FIELDS.recipe.shrinks),
+      reach: number(FIELDS.recipe.reach),
+    })
+    .nullable()
+    .describe('Measured on this very mix, or null for what its parts let expect'),
+});
+
 export const MAX_WICKS = 6;
 export const MAX_PIPES = 3;
 
@@ -209,6 +226,7 @@ export const planterDesignSchema = z
     separator: z.enum(SEPARATOR_IDS),
     soil: z.strictObject({
       medium: z.enum(MEDIUM_IDS),
+      recipe: recipe.nullable().describe('A mix by parts of one’s own, instead of the medium'),
       freeboard: number(FIELDS.soil.freeboard),
       settlement: number(FIELDS.soil.settlement),
       moistened: z.boolean().describe('The mix goes in moist and is watered in layers'),
@@ -268,6 +286,7 @@ export type CupWickDesign = z.infer<typeof cupWick>;
 export type ColumnWickDesign = z.infer<typeof columnWick>;
 export type FillTubeDesign = z.infer<typeof fillTube>;
 export type ExtraPipe = PlanterDesign['pipes'][number];
+export type RecipeDesign = z.infer<typeof recipe>;
 export type Vents = z.infer<typeof vents>;
 
 /** The document's JSON Schema, for people who write planter files by other means. */

@@ -1,7 +1,7 @@
 import { applyPatch, STARTING_POINTS, type Patch, type PlanterDesign } from '../design';
-import { AGGREGATES, CLOTHS, MEDIA, PIPES, type FillId } from '../catalog';
+import { AGGREGATES, CLOTHS, PIPES, type FillId } from '../catalog';
 import { pour, resolve } from '../planter';
-import { drainable } from '../soil';
+import { drainable, mixOf } from '../soil';
 import type { FloorLayout, Run } from '.';
 
 /**
@@ -11,7 +11,7 @@ import type { FloorLayout, Run } from '.';
 function countedLitres(design: PlanterDesign, upTo: number): number {
   const { layout } = resolve(design);
   const inFill = (medium: FillId) =>
-    drainable(medium === 'mix' ? MEDIA[design.soil.medium] : AGGREGATES[medium], 0.5);
+    drainable(medium === 'mix' ? mixOf(design.soil) : AGGREGATES[medium], 0.5);
   const top = design.bed?.kind === 'bag' ? Infinity : design.reservoir.top;
   const { a, b } = insideAt(design, upTo, layout);
   const [A, B] = [a * 1.1 + 0.02, b * 1.1 + 0.02];

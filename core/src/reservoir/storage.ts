@@ -1,6 +1,6 @@
-import { CLOTHS, fillMedium, mediumOf, PIPES } from '../catalog';
+import { CLOTHS, fillMedium, PIPES } from '../catalog';
 import { airCeiling, soilBaseHeight, type PlanterDesign } from '../design';
-import { drainable } from '../soil';
+import { drainable, mixOf } from '../soil';
 import { grown, stacked } from '../vessel';
 import { CUP_WALL, PIPE_WALL, type Bed, type FloorLayout, type StandingWick } from './layout';
 
@@ -60,7 +60,7 @@ export function storageOf(design: PlanterDesign, layout: FloorLayout): Storage {
   const base = soilBaseHeight(design);
   const deck = base - (reservoir.blanket?.thickness ?? 0);
   const blanket = reservoir.blanket
-    ? drainable(fillMedium(reservoir.blanket.medium, soil.medium), GIVEN_UP_AT)
+    ? drainable(fillMedium(reservoir.blanket.medium, mixOf(soil)), GIVEN_UP_AT)
     : 0;
 
   const rim = Math.max(vessel.depth, bed.floor + bed.inside.depth);
@@ -122,7 +122,7 @@ function layersOf({ reservoir, soil }: PlanterDesign, ceiling: number): Layer[] 
   let from = 0;
   for (const { medium, upTo } of reservoir.fill) {
     const to = Math.max(upTo * ceiling, from);
-    layers.push({ from, to, share: drainable(fillMedium(medium, soil.medium), GIVEN_UP_AT) });
+    layers.push({ from, to, share: drainable(fillMedium(medium, mixOf(soil)), GIVEN_UP_AT) });
     from = to;
   }
   return from < ceiling ? [...layers, { from, to: ceiling, share: 1 }] : layers;
@@ -141,8 +141,8 @@ const wetted = ({ foot, top }: Upright, z: number): number => Math.max(Math.min(
 /** Tube, pipes, cups, columns and cloth. */
 function uprightsOf(design: PlanterDesign, layout: FloorLayout): Upright[] {
   const { vessel, tube, pipes } = layout;
-  const { medium } = design.soil;
-  const inMix = drainable(mediumOf(medium), GIVEN_UP_AT);
+  const mix = mixOf(design.soil);
+  const inMix = drainable(mix, GIVEN_UP_AT);
   const base = soilBaseHeight(design);
   const hollow = (foot: number, top: number, outer: number, inner: number): Upright => ({
     foot,
@@ -169,7 +169,7 @@ function uprightsOf(design: PlanterDesign, layout: FloorLayout): Upright[] {
       add(n * circleArea(wick.diameter + 2 * CUP_WALL), n * inMix * circleArea(wick.diameter));
     } else {
       const section = mine(layout.columns) * circleArea(wick.diameter);
-      add(section, section * drainable(fillMedium(wick.medium, medium), GIVEN_UP_AT));
+      add(section, section * drainable(fillMedium(wick.medium, mix), GIVEN_UP_AT));
     }
   });
   return list;
@@ -177,7 +177,7 @@ function uprightsOf(design: PlanterDesign, layout: FloorLayout): Upright[] {
 
 /** Water that stands in the soil up to a height, and above its surface. m³. */
 function soilWater(design: PlanterDesign, bed: Bed): (z: number) => number {
-  const inMix = drainable(mediumOf(design.soil.medium), GIVEN_UP_AT);
+  const inMix = drainable(mixOf(design.soil), GIVEN_UP_AT);
   const base = soilBaseHeight(design) - bed.floor;
   const surface = bed.inside.depth - design.soil.freeboard;
   const n = bed.places.length;

@@ -1,21 +1,22 @@
 import { evaluate } from '../assess';
 import { buildSheet, NEW_BOOK, shoppingFor, type PriceBook } from '../build';
-import { MEDIA, MEDIUM_IDS, type MediumId } from '../catalog';
+import { MEDIA, MEDIUM_IDS } from '../catalog';
 import type { WeatherDay } from '../climate';
 import { applyPatch, type Patch, type PlanterDesign } from '../design';
 import { contradictions, levelsOf, moveLevel, resolve } from '../planter';
 import { daysLasted, runSeason, spreadOf } from '../season';
+import { mixOf, takeMix } from '../soil';
 
 /** Other designs in the same vessel: tried, scored against what people wish for, and the best kept. */
 
 /** One way to change a design. */
 export interface Candidate {
   patch: Patch;
-  /** Its base and lip, metres; how many times the wick; the mix. */
+  /** Its base and lip, metres; how many times the wick; the mix by its name. */
   base: number;
   lip: number | null;
   wick: number;
-  medium: MediumId;
+  mix: string;
 }
 
 /** A candidate with what it yields. */
@@ -47,24 +48,25 @@ export function candidatesOf(design: PlanterDesign): Candidate[] {
         return platform.min + (platform.max - platform.min) * share;
       })
     : [planter.heights.ceiling];
-  const mixes = [
-    design.soil.medium,
-    ...MEDIUM_IDS.filter((id) => id !== design.soil.medium && MEDIA[id].wicks),
-  ].slice(0, 2);
+  const { soil } = design;
+  const others = MEDIUM_IDS.filter(
+    (id) => MEDIA[id].wicks && (soil.recipe !== null || id !== soil.medium),
+  );
+  const mixes: Patch[] = [[], ...others.map((id) => takeMix(soil, id))].slice(0, 2);
   const list: Candidate[] = [
     {
       patch: [],
       base: planter.heights.ceiling,
       lip: planter.heights.invert,
       wick: 1,
-      medium: design.soil.medium,
+      mix: mixOf(soil).name,
     },
   ];
   for (const base of bases) {
     for (const gap of platform ? GAPS : GAPS.slice(0, 1)) {
       for (const wick of design.wicks.length > 0 ? WICKS : [1]) {
-        for (const medium of mixes) {
-          const one = candidate(design, base, gap, wick, medium, platform !== undefined);
+        for (const mix of mixes) {
+          const one = candidate(design, base, gap, wick, mix, platform !== undefined);
           if (one && list.length < MOST) list.push(one);
         }
       }
@@ -78,17 +80,12 @@ function candidate(
   base: number,
   gap: number,
   wick: number,
-  medium: MediumId,
+  mix: Patch,
   moves: boolean,
 ): Candidate | null {
   const patch: Patch = [
     ...(moves ? moveLevel(resolve(design), 'platform', base) : []),
-    ...(medium === design.soil.medium
-      ? []
-      : [
-          { path: ['soil', 'medium'], value: medium },
-          { path: ['soil', 'settlement'], value: MEDIA[medium].settles },
-        ]),
+    ...mix,
     ...design.wicks.map((one, i) =>
       one.kind === 'cloth'
         ? { path: ['wicks', i, 'legs'], value: one.legs * wick }
@@ -104,7 +101,8 @@ function candidate(
   const whole = [...patch, ...hole];
   const changed = applyPatch(design, whole);
   if (contradictions(changed).length > 0) return null;
-  return { patch: whole, base, lip: resolve(changed).heights.invert, wick, medium };
+  const { invert } = resolve(changed).heights;
+  return { patch: whole, base, lip: invert, wick, mix: mixOf(changed.soil).name };
 }
 
 /**

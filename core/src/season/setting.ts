@@ -1,6 +1,6 @@
-import { mediumOf } from '../catalog';
 import { mediumFor, type Cells } from '../column';
 import { surfaceArea, type Planter } from '../planter';
+import { mixOf } from '../soil';
 
 // By name: looked up once, these are asked millions of times.
 const { min, max } = Math;
@@ -18,7 +18,7 @@ export function cellsOf(planter: Planter, count: number): Cells {
     dz,
     area: Float64Array.from({ length: count }, (_, i) => areaAt((i + 0.5) * dz)),
     face,
-    medium: mediumFor(mediumOf(design.soil.medium)),
+    medium: mediumFor(mixOf(design.soil)),
   };
 }
 

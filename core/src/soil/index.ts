@@ -7,3 +7,5 @@ export {
   type Hydraulics,
 } from './hydraulics';
 export { looseVolume, bagsFor } from './amounts';
+export { mixFrom, shrinkageOf, type MeasuredMix } from './mixing';
+export { mixOf, recipeOf, takeMix } from './mix';

@@ -42,6 +42,7 @@ import {
   type WickDesign,
 } from '../design';
 import { contradictions } from '../planter';
+import { anyRecipe } from './recipes';
 
 /** Random designs for property tests: whatever the fields allow and the contradictions do not forbid. */
 
@@ -355,6 +356,7 @@ export const anyDesign: fc.Arbitrary<PlanterDesign> = anyVessel
       separator: oneOf(SEPARATOR_IDS),
       soil: fc.record({
         medium: oneOf(MEDIUM_IDS),
+        recipe: fc.option(anyRecipe, { freq: 1 }),
         freeboard: between(0, 0.08),
         settlement: between(0, 0.3),
         moistened: fc.boolean(),

@@ -1,4 +1,4 @@
-import { CLOTHS, fillMedium, mediumOf, type FillMedium } from '../catalog';
+import { CLOTHS, fillMedium, type FillMedium } from '../catalog';
 import {
   airCeiling,
   baseStyle,
@@ -7,7 +7,7 @@ import {
   type PlanterDesign,
 } from '../design';
 import type { FloorLayout, Storage } from '../reservoir';
-import { conductivity } from '../soil';
+import { conductivity, mixOf } from '../soil';
 import { clothDelivery, clothPath, clothProperties } from './cloth';
 import { columnFlux } from './column';
 
@@ -69,11 +69,11 @@ function ownWick(design: PlanterDesign, index: number): Wick {
     case 'cloth':
       return clothWick(wick, index, top);
     case 'cup': {
-      const medium = mediumOf(design.soil.medium);
+      const medium = mixOf(design.soil);
       return columnOf('cup', index, wick.foot, top, medium, wick.count * disc(wick.diameter));
     }
     case 'column': {
-      const medium = fillMedium(wick.medium, design.soil.medium);
+      const medium = fillMedium(wick.medium, mixOf(design.soil));
       return columnOf('column', index, wick.foot, top, medium, wick.count * disc(wick.diameter));
     }
   }
@@ -159,7 +159,7 @@ function baseFill(design: PlanterDesign, layout: FloorLayout, storage: Storage):
   const blanket = design.reservoir.blanket;
   let from = 0;
   const layers = design.reservoir.fill.map(({ medium, upTo }) => {
-    const layer = { from, to: upTo * ceiling, medium: fillMedium(medium, design.soil.medium) };
+    const layer = { from, to: upTo * ceiling, medium: fillMedium(medium, mixOf(design.soil)) };
     from = layer.to;
     return layer;
   });
@@ -167,7 +167,7 @@ function baseFill(design: PlanterDesign, layout: FloorLayout, storage: Storage):
     layers.push({
       from: ceiling,
       to: top,
-      medium: fillMedium(blanket.medium, design.soil.medium),
+      medium: fillMedium(blanket.medium, mixOf(design.soil)),
     });
   }
   const last = layers[layers.length - 1] as (typeof layers)[number];
@@ -221,7 +221,7 @@ function baseFill(design: PlanterDesign, layout: FloorLayout, storage: Storage):
 
 /** A bag standing in its tray: the mix begins at the water. */
 function bagBase(design: PlanterDesign, { bed }: FloorLayout): Wick {
-  const medium = mediumOf(design.soil.medium);
+  const medium = mixOf(design.soil);
   const area = bed.places.length * bed.inside.areaAt(0);
   const top = soilBaseHeight(design) + LEAST_LIFT;
   return {

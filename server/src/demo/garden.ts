@@ -102,6 +102,16 @@ export const DEMO_GARDEN: readonly PlanterDesign[] = [
     set(['reservoir', 'parts', 0, 'diameter'], 0.07),
     set(['overflow', 'count'], 3),
     set(['fillTube', 'length'], 0.44),
+    set(['soil', 'recipe'], {
+      parts: [
+        { what: 'coir', parts: 3 },
+        { what: 'leaf-mould', parts: 1 },
+        { what: 'pumice', parts: 1 },
+        { what: 'castings', parts: 0.5 },
+      ],
+      measured: null,
+    }),
+    set(['soil', 'settlement'], 0.13),
     set(['planting'], { crop: 'lettuce', count: 5, foliage: 0.22, spacing: 0.2 }),
     set(['place', 'name'], 'Courtyard, under the pergola'),
     ...SHELTERED,

@@ -1,4 +1,11 @@
-import { tell, type BuildSheet, type Good, type ShoppingList, type UnitSystem } from '@huerta/core';
+import {
+  ingredientGood,
+  tell,
+  type BuildSheet,
+  type Good,
+  type ShoppingList,
+  type UnitSystem,
+} from '@huerta/core';
 import Papa from 'papaparse';
 
 /** Tables as CSV with a heading line; numbers are plain, in the units that the heading names. */
@@ -23,7 +30,8 @@ export function partsCsv(sheet: BuildSheet, list: ShoppingList, units: UnitSyste
     sheet.parts
       .filter(
         (part) =>
-          part.good?.id === good.id || part.ingredients?.some(({ id }) => good.id.endsWith(id)),
+          part.good?.id === good.id ||
+          part.ingredients?.some(({ id }) => ingredientGood(id).id === good.id),
       )
       .map(({ what }) => what)
       .join('; ');

@@ -1,6 +1,7 @@
 import {
   boughtOf,
   cautiousDays,
+  ingredientGood,
   section,
   tell,
   writeMoney,
@@ -160,23 +161,12 @@ function parts(flow: Flow, { sheet, shopping, units }: Printed): void {
       const mixed = ingredients && !bought.has(good?.id ?? '');
       const own = [what, tell(amount, units), use, mixed ? 'mixed from:' : buy(good?.id)];
       const from = mixed
-        ? shopping.lines
-            .filter((line) =>
-              ingredients.some(
-                ({ id }) =>
-                  line.good.id === `ingredient:${id}` ||
-                  (id === 'sand' && line.good.id === 'fill:coarse-sand'),
-              ),
-            )
-            .map((line) => {
-              const part = ingredients.find(({ id }) => line.good.id.endsWith(id));
-              return [
-                '',
-                `${part ? `${part.parts} ${part.parts === 1 ? 'part' : 'parts'}, ${writeQuantity(part.volume, 'volume', units)}` : ''}`,
-                tell(line.good.name, units),
-                buy(line.good.id),
-              ];
-            })
+        ? ingredients.map((one) => {
+            const { id: goodId, name } = ingredientGood(one.id);
+            const count = `${one.parts} ${one.parts === 1 ? 'part' : 'parts'}`;
+            const volume = writeQuantity(one.volume, 'volume', units);
+            return ['', `${count}, ${volume}`, tell(name, units), buy(goodId)];
+          })
         : [];
       return [own, ...from];
     }),

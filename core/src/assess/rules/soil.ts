@@ -1,8 +1,9 @@
 import { cropOf, FEED_DOSES, MEDIA } from '../../catalog';
 import { baseStyle, standsOnStone } from '../../design';
 import { baseName } from '../../planter';
+import { mixOf, takeMix } from '../../soil';
 import { q, say } from '../../quantity';
-import { mixOf, plantingPlan, rootRoom } from '../figures';
+import { plantingPlan, rootRoom } from '../figures';
 import type { Draft, Remedy, Rule } from '../finding';
 import { downToMm, gapToKeep, moveBase, set } from '../moves';
 
@@ -52,7 +53,7 @@ export const roots: Rule = ({ design, planter, figures }) => {
 };
 
 export const deepSoil: Rule = ({ design, planter, figures }) => {
-  const mix = mixOf(planter);
+  const mix = mixOf(planter.design.soil);
   if (figures.growingDepth <= mix.reach) return [];
   const raised = () => {
     const ceiling = downToMm(planter.heights.ceiling + figures.growingDepth - mix.reach + 0.001);
@@ -75,7 +76,7 @@ export const deepSoil: Rule = ({ design, planter, figures }) => {
 };
 
 export const mixWicks: Rule = ({ planter }) => {
-  const mix = mixOf(planter);
+  const mix = mixOf(planter.design.soil);
   if (mix.wicks) return [];
   return [
     {
@@ -86,20 +87,14 @@ export const mixWicks: Rule = ({ planter }) => {
       propose: () =>
         (['coir-perlite', 'compost-mix'] as const).map((medium) => ({
           label: say`Use ${MEDIA[medium].name.toLowerCase()}`,
-          patch: [
-            set(['soil', 'medium'], medium),
-            set(
-              ['soil', 'settlement'],
-              Math.max(planter.design.soil.settlement, MEDIA[medium].settles),
-            ),
-          ],
+          patch: takeMix(planter.design.soil, medium),
         })),
     },
   ];
 };
 
 export const filling: Rule = ({ design: { soil }, planter }) => {
-  const mix = mixOf(planter);
+  const mix = mixOf(planter.design.soil);
   const drafts: Draft[] = [];
   if (!soil.moistened) {
     drafts.push({

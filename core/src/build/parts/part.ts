@@ -19,7 +19,7 @@ export interface Part {
   good: Good | null;
   /** How much of that, in the good's unit. */
   quantity: number;
-  /** What it is mixed from, where one may mix it oneself. */
+  /** What it is mixed from: where one may mix it oneself, and where nobody sells it mixed. */
   ingredients?: readonly Ingredient[];
 }
 

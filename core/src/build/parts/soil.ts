@@ -72,7 +72,7 @@ export function soilParts({ planter, figures, sheet, add }: Making): void {
     'Growing mix, loose',
     say`${q(figures.looseVolume, 'volume')}; ${q(figures.soilVolume, 'volume')} once it has settled`,
     'Fills it to the freeboard',
-    mixGood(soil.medium),
+    soil.recipe ? null : mixGood(soil.medium),
     figures.looseVolume,
     ingredientsOf(design, figures.looseVolume),
   );

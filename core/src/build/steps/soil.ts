@@ -1,7 +1,8 @@
-import { CROPS, FILLS, mediumOf } from '../../catalog';
+import { CROPS, FILLS, ingredientWord } from '../../catalog';
 import { FIELDS } from '../../design';
 import { plantingPlan } from '../../assess';
 import { resolve, type Planter } from '../../planter';
+import { mixOf } from '../../soil';
 import { q, say, type Message } from '../../quantity';
 import { feedingOf } from '../amounts';
 import { measure, type Write } from './step';
@@ -129,11 +130,13 @@ export const fill: Write = ({ planter, figures, parts }) => {
   const doing: Message[] = [];
   const ingredients = parts.find(({ id }) => id === 'mix')?.ingredients;
   if (ingredients) {
-    const shares = ingredients.map(({ id, parts: n }) => `${n} of ${id}`).join(', ');
+    const shares = ingredients
+      .map(({ id, parts: n }) => `${n} of ${ingredientWord(id)}`)
+      .join(', ');
     doing.push(say`Mix by parts: ${shares}; moisten it until a handful gives a drop or two.`);
   } else {
     doing.push(
-      say`Moisten the ${mediumOf(soil.medium).name.toLowerCase()} until a handful gives a drop or two.`,
+      say`Moisten the ${mixOf(soil).name.toLowerCase()} until a handful gives a drop or two.`,
     );
   }
   if (soil.marker) doing.push(say`Lay the straw marker first: it says where to stop digging.`);

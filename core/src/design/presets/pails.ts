@@ -24,6 +24,7 @@ export const BLANK: PlanterDesign = {
   separator: 'none',
   soil: {
     medium: 'coir-perlite',
+    recipe: null,
     freeboard: 0.025,
     settlement: 0.12,
     moistened: true,

@@ -2,7 +2,7 @@ import { Box, Button, Text } from '@chakra-ui/react';
 import type { PlanterResource, PriceBookResource } from '@huerta/contract';
 import {
   CURRENCIES,
-  INGREDIENTS,
+  ingredientGood,
   packsIn,
   q,
   say,
@@ -178,7 +178,7 @@ function goodsOf(shoppers: ReturnType<typeof useShoppers>): Good[] {
   const all: Good[] = shoppers.flatMap(({ parts }) =>
     parts.flatMap(({ good, ingredients }) => [
       ...(good ? [good] : []),
-      ...(ingredients ?? []).map(({ id }) => INGREDIENTS[id]),
+      ...(ingredients ?? []).map(({ id }) => ingredientGood(id)),
     ]),
   );
   all.push(...Object.values(SMALL_GOODS));

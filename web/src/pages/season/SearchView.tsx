@@ -5,7 +5,6 @@ import {
   candidatesOf,
   evaluate,
   frontOf,
-  MEDIA,
   meets,
   NEW_BOOK,
   SEARCH_DAYS,
@@ -230,7 +229,7 @@ function Choices({ design, list, write, currency }: ChoicesProps) {
           write(one.weight, 'mass'),
           writeMoney(one.cost, currency),
           `${write(one.base, 'length')}, ${one.lip === null ? 'none' : write(one.lip, 'length')}`,
-          `${one.wick === 1 ? 'as it is' : `${one.wick} times`}, ${MEDIA[one.medium].name.toLowerCase()}`,
+          `${one.wick === 1 ? 'as it is' : `${one.wick} times`}, ${one.mix.toLowerCase()}`,
           <Button key="open" disabled={create.isPending} onClick={() => open(one)}>
             {one.patch.length === 0 ? 'As it is' : 'As a variant'}
           </Button>,
@@ -249,5 +248,5 @@ const plain = (one: Scored): Record<string, string | number> => ({
   'base mm': Number((one.base * 1000).toFixed(1)),
   'lip mm': one.lip === null ? '' : Number((one.lip * 1000).toFixed(1)),
   'wick times': one.wick,
-  mix: MEDIA[one.medium].name,
+  mix: one.mix,
 });

@@ -1,5 +1,5 @@
 import { Box, Button, Text } from '@chakra-ui/react';
-import { mediumOf, type Planter } from '@huerta/core';
+import { mixOf, type Planter } from '@huerta/core';
 import { format, parseISO } from 'date-fns';
 import { Download } from 'lucide-react';
 import { useWords } from '../../app/preferences';
@@ -32,7 +32,7 @@ export function SeasonView({
   onDay,
 }: SeasonViewProps) {
   const { write } = useWords();
-  const pores = mediumOf(planter.design.soil.medium).thetaS;
+  const pores = mixOf(planter.design.soil).thetaS;
   const last = season.run.days.length - 1;
   const shown = Math.min(day, last);
   return (

@@ -9,6 +9,7 @@ import {
   FIELDS,
   FILLS,
   fillMedium,
+  mixOf,
   layerTop,
   MAX_FILLS,
   MAX_PARTS,
@@ -161,7 +162,7 @@ function Fills({ onChange }: { onChange(patch: Patch): void }) {
   return (
     <>
       {fill.map((layer, i) => {
-        const medium = fillMedium(layer.medium, design.soil.medium);
+        const medium = fillMedium(layer.medium, mixOf(design.soil));
         const stone = aggregateOf(layer.medium);
         return (
           <Box key={i} display="flex" flexDirection="column" gap="2">

@@ -1,23 +1,11 @@
-import {
-  CROPS,
-  FEED_DOSES,
-  FEEDS,
-  FIELDS,
-  FILLS,
-  MEDIA,
-  MULCHES,
-  SEPARATORS,
-  cropOf,
-  mediumOf,
-  plantingPlan,
-  plantingView,
-} from '@huerta/core';
+import { CROPS, FEED_DOSES, FEEDS, FIELDS, cropOf, plantingPlan, plantingView } from '@huerta/core';
 import { useMemo } from 'react';
 import { useWords } from '../../../app/preferences';
 import { ChoiceField } from '../../../components/ChoiceField';
 import { PlanDrawing } from '../../../drawing/PlanDrawing';
 import { useBench } from '../bench';
-import { Choice, Group, Measure, Pair, Says, Tick } from './parts';
+import { MixGroup } from './MixGroup';
+import { Group, Measure, Pair, Says } from './parts';
 
 /** Separator, mix, plants and their thirst. */
 export function SoilRoom() {
@@ -27,60 +15,6 @@ export function SoilRoom() {
       <PlantsGroup />
       <FeedGroup />
     </>
-  );
-}
-
-function MixGroup() {
-  const { design, assessment } = useBench();
-  const { write } = useWords();
-  const { soil } = design;
-  const { figures } = assessment;
-  const medium = mediumOf(soil.medium);
-  return (
-    <Group title="Mix">
-      <Choice
-        label="Between soil and water"
-        value={design.separator}
-        choices={SEPARATORS}
-        path={['separator']}
-      />
-      <Choice
-        label="Mix"
-        value={soil.medium}
-        choices={MEDIA}
-        path={['soil', 'medium']}
-        help={`Typical: wets ${write(medium.reach, 'span')} from below, settles by ${write(medium.settles, 'share')}.`}
-      />
-      <Pair>
-        <Measure path={['soil', 'freeboard']} spec={FIELDS.soil.freeboard} value={soil.freeboard} />
-        <Measure
-          path={['soil', 'settlement']}
-          spec={FIELDS.soil.settlement}
-          value={soil.settlement}
-        />
-      </Pair>
-      <Choice label="Surface" value={soil.mulch} choices={MULCHES} path={['soil', 'mulch']} />
-      <Measure path={['soil', 'bag']} spec={FIELDS.soil.bag} value={soil.bag} />
-      <Tick
-        label="A straw layer marks where to stop digging"
-        checked={soil.marker}
-        path={['soil', 'marker']}
-      />
-      <Tick
-        label="Moistened first, watered in layers"
-        checked={soil.moistened}
-        path={['soil', 'moistened']}
-      />
-      <Says>
-        {write(figures.soilVolume, 'volume')} settled; buy {write(figures.looseVolume, 'volume')}{' '}
-        loose, which is {figures.bags} {figures.bags === 1 ? 'bag' : 'bags'} of{' '}
-        {write(soil.bag, 'volume')}.
-        {figures.aggregates.map(
-          ({ medium: stone, volume, mass }) =>
-            ` ${write(volume, 'volume')} of ${FILLS[stone].name.toLowerCase()}, about ${write(mass, 'mass')}.`,
-        )}
-      </Says>
-    </Group>
   );
 }
 

@@ -1,0 +1,243 @@
+import { Box, Button } from '@chakra-ui/react';
+import {
+  drainable,
+  FIELDS,
+  FILLS,
+  INGREDIENT_IDS,
+  ingredientWord,
+  MAX_INGREDIENTS,
+  MEDIA,
+  mixOf,
+  mixPrice,
+  MULCHES,
+  NEW_BOOK,
+  recipeOf,
+  RECIPES,
+  SEPARATORS,
+  shrinkageOf,
+  writeMoney,
+  type IngredientId,
+  type MediumId,
+  type RecipeDesign,
+} from '@huerta/core';
+import { X } from 'lucide-react';
+import { usePriceBook } from '../../../api/build';
+import { useWords } from '../../../app/preferences';
+import { ChoiceField } from '../../../components/ChoiceField';
+import { useBench } from '../bench';
+import { Choice, Group, Measure, Pair, Says, Tick } from './parts';
+
+/** Ingredients by a name that fits beside its parts. */
+const WORDS = Object.fromEntries(
+  INGREDIENT_IDS.map((id) => [id, { name: capital(ingredientWord(id)) }]),
+) as Record<IngredientId, { name: string }>;
+
+function capital(word: string): string {
+  return word.charAt(0).toUpperCase() + word.slice(1);
+}
+
+/** Only the first row shows its labels; the others keep theirs for those who listen. */
+const UNLABELLED = {
+  '& label': {
+    position: 'absolute',
+    width: '1px',
+    height: '1px',
+    overflow: 'hidden',
+    clipPath: 'inset(50%)',
+  },
+} as const;
+
+const OWN = { own: { name: 'By parts of your own' } };
+
+/** What separates it from the water, and what it is. */
+export function MixGroup() {
+  const { design, assessment, change } = useBench();
+  const { write } = useWords();
+  const { soil } = design;
+  const { figures } = assessment;
+  const mix = mixOf(soil);
+  return (
+    <Group title="Mix">
+      <Choice
+        label="Between soil and water"
+        value={design.separator}
+        choices={SEPARATORS}
+        path={['separator']}
+      />
+      <ChoiceField<MediumId | 'own'>
+        label="Mix"
+        value={soil.recipe ? 'own' : soil.medium}
+        choices={{ ...MEDIA, ...OWN }}
+        onChoose={(id) =>
+          change(
+            id === 'own'
+              ? [{ path: ['soil', 'recipe'], value: firstRecipe(soil.medium) }]
+              : [
+                  { path: ['soil', 'recipe'], value: null },
+                  { path: ['soil', 'medium'], value: id },
+                ],
+          )
+        }
+        help={`Typical: wets ${write(mix.reach, 'span')} from below, settles by ${write(mix.settles, 'share')}.`}
+      />
+      {soil.recipe && <RecipeFields recipe={soil.recipe} />}
+      <Pair>
+        <Measure path={['soil', 'freeboard']} spec={FIELDS.soil.freeboard} value={soil.freeboard} />
+        <Measure
+          path={['soil', 'settlement']}
+          spec={FIELDS.soil.settlement}
+          value={soil.settlement}
+        />
+      </Pair>
+      <Choice label="Surface" value={soil.mulch} choices={MULCHES} path={['soil', 'mulch']} />
+      <Measure path={['soil', 'bag']} spec={FIELDS.soil.bag} value={soil.bag} />
+      <Tick
+        label="A straw layer marks where to stop digging"
+        checked={soil.marker}
+        path={['soil', 'marker']}
+      />
+      <Tick
+        label="Moistened first, watered in layers"
+        checked={soil.moistened}
+        path={['soil', 'moistened']}
+      />
+      <Says>
+        {write(figures.soilVolume, 'volume')} settled; buy {write(figures.looseVolume, 'volume')}{' '}
+        loose, which is {figures.bags} {figures.bags === 1 ? 'bag' : 'bags'} of{' '}
+        {write(soil.bag, 'volume')}.
+        {figures.aggregates.map(
+          ({ medium: stone, volume, mass }) =>
+            ` ${write(volume, 'volume')} of ${FILLS[stone].name.toLowerCase()}, about ${write(mass, 'mass')}.`,
+        )}
+      </Says>
+    </Group>
+  );
+}
+
+/** The usual recipe of a mix, to be changed. */
+const firstRecipe = (medium: MediumId): RecipeDesign => ({
+  parts: [...(RECIPES[medium] ?? RECIPES['coir-perlite'] ?? [])],
+  measured: null,
+});
+
+/** The parts of a mix of one's own, and what they make together. */
+function RecipeFields({ recipe }: { recipe: RecipeDesign }) {
+  const { change } = useBench();
+  const { parts, measured } = recipe;
+  const set = (next: RecipeDesign['parts']) =>
+    change([{ path: ['soil', 'recipe', 'parts'], value: next }]);
+  const unused = INGREDIENT_IDS.find((id) => !parts.some(({ what }) => what === id));
+  return (
+    <Box role="group" aria-label="Parts of the mix" display="flex" flexDirection="column" gap="2">
+      {parts.map(({ what, parts: count }, i) => (
+        <Box
+          key={i}
+          display="grid"
+          gridTemplateColumns="3rem 1fr 2rem"
+          gap="2"
+          alignItems="start"
+          css={i > 0 ? UNLABELLED : {}}
+        >
+          <Measure
+            path={['soil', 'recipe', 'parts', i, 'parts']}
+            spec={FIELDS.recipe.parts}
+            value={count}
+          />
+          <Choice
+            label={i > 0 ? `Ingredient ${i + 1}` : 'Ingredient'}
+            value={what}
+            choices={WORDS}
+            path={['soil', 'recipe', 'parts', i, 'what']}
+          />
+          <Button
+            variant="ghost"
+            px="0"
+            alignSelf={i > 0 ? 'start' : 'end'}
+            aria-label={`Leave out ${WORDS[what].name.toLowerCase()}`}
+            disabled={parts.length === 1}
+            onClick={() => set(parts.filter((_, k) => k !== i))}
+          >
+            <X size={18} aria-hidden />
+          </Button>
+        </Box>
+      ))}
+      {unused && parts.length < MAX_INGREDIENTS && (
+        <Button alignSelf="flex-start" onClick={() => set([...parts, { what: unused, parts: 1 }])}>
+          Another ingredient
+        </Button>
+      )}
+      <MixSays />
+      {measured ? (
+        <>
+          <Pair>
+            <Measure
+              path={['soil', 'recipe', 'measured', 'shrinks']}
+              spec={FIELDS.recipe.shrinks}
+              value={measured.shrinks}
+            />
+            <Measure
+              path={['soil', 'recipe', 'measured', 'reach']}
+              spec={FIELDS.recipe.reach}
+              value={measured.reach}
+            />
+          </Pair>
+          <Button
+            variant="ghost"
+            alignSelf="flex-start"
+            onClick={() => change([{ path: ['soil', 'recipe', 'measured'], value: null }])}
+          >
+            Use what the parts let expect
+          </Button>
+        </>
+      ) : (
+        <Measured parts={parts} />
+      )}
+    </Box>
+  );
+}
+
+function Measured({ parts }: Pick<RecipeDesign, 'parts'>) {
+  const { design, change } = useBench();
+  return (
+    <Button
+      alignSelf="flex-start"
+      onClick={() =>
+        change([
+          {
+            path: ['soil', 'recipe', 'measured'],
+            value: { shrinks: shrinkageOf(parts), reach: mixOf(design.soil).reach },
+          },
+        ])
+      }
+    >
+      Enter what you measured
+    </Button>
+  );
+}
+
+/** Drained overnight: what roots find as air is what it no longer holds at this suction, metres. */
+const DRAINED = 0.1;
+
+/** What the mix holds, weighs and costs. */
+function MixSays() {
+  const { design } = useBench();
+  const { write } = useWords();
+  const prices = usePriceBook();
+  const { soil } = design;
+  const mix = mixOf(soil);
+  const made = recipeOf(soil);
+  const book = prices.data?.book ?? NEW_BOOK;
+  const price = mixPrice(soil, book);
+  const air = drainable(mix, DRAINED);
+  return (
+    <Says>
+      Of each litre {write(mix.thetaS, 'share')} is pores; drained overnight they hold{' '}
+      {write((mix.thetaS - air) / 1000, 'volume')} of water and {write(air / 1000, 'volume')} of
+      air. Dry, it weighs {write(mix.dryDensity / 1000, 'dash')} a litre.
+      {made &&
+        made.parts.length > 1 &&
+        ` Ten litres of parts make ${write((1 - made.shrinks) / 100, 'volume')} of mix.`}
+      {` About ${writeMoney(price / 1000, book.currency)} a litre.`}
+    </Says>
+  );
+}
