@@ -1,11 +1,16 @@
+export { runSeason } from './season';
+export type { SeasonDay, SeasonOptions, SeasonRun, Stress } from './run';
 export {
-  runSeason,
+  FIRST_PLAN,
+  MOST_EVERY,
+  MOST_GIVEN,
+  MOST_WATERINGS,
+  seasonPlanSchema,
+  usualPlanting,
   type Filling,
-  type SeasonDay,
-  type SeasonOptions,
-  type SeasonRun,
-  type Stress,
-} from './season';
+  type SeasonPlan,
+  type Watering,
+} from './plan';
 export {
   absenceOf,
   daysLasted,

@@ -1,4 +1,4 @@
-import type { SeasonRun } from './season';
+import type { SeasonRun } from './run';
 
 /** The same season in many weathers: what is likely, and how sure that is. */
 
@@ -25,6 +25,7 @@ export function spreadOf(values: readonly number[]): Spread {
 export interface Totals {
   drunk: number;
   asked: number;
+  /** Given in all, through the tube and on top, and on how many days. */
   filled: number;
   fills: number;
   rain: number;
@@ -40,8 +41,8 @@ export function totalsOf({ days }: Pick<SeasonRun, 'days'>): Totals {
   return {
     drunk: sum((day) => day.drunk),
     asked: sum((day) => day.asked),
-    filled: sum((day) => day.filled),
-    fills: sum((day) => (day.filled > 0 ? 1 : 0)),
+    filled: sum((day) => day.filled + day.poured),
+    fills: sum((day) => (day.filled + day.poured > 0 ? 1 : 0)),
     rain: sum((day) => day.rain),
     overflow: sum((day) => day.overflow),
     evaporated: sum((day) => day.evaporated),

@@ -9,6 +9,7 @@ import {
   runSeason,
   spreadOf,
   totalsOf,
+  usualPlanting,
   whatIfs,
   type SeasonOptions,
 } from '.';
@@ -171,11 +172,48 @@ test('how long it lasts agrees with the figure on the bench, which takes grown p
 test('water from the top goes through the soil into the reservoir', () => {
   const mild = sameDay(4, 0.0005);
   const dry = { weather: mild, planted: START, filling: { kind: 'never' } as const };
-  const poured = run('cloth-pail', { ...dry, topWater: [{ day: 1, volume: 0.003 }] });
+  const poured = run('cloth-pail', {
+    ...dry,
+    waterings: [{ where: 'top', date: mild[1]!.date, volume: 0.003 }],
+  });
   const not = run('cloth-pail', dry);
   expect(poured.balance).toBeLessThan(1e-3);
   const last = poured.days[3]!;
   expect(last.water + totalsOf(poured).overflow).toBeGreaterThan(not.days[3]!.water + 0.001);
+});
+
+test('waterings by hand come on their days, and no more goes in than there is room for', () => {
+  const days = sameDay(20);
+  const date = (d: number): string => days[d]!.date;
+  const dry = { weather: days, planted: GROWN, filling: { kind: 'never' } as const };
+  const filled = run('cloth-pail', {
+    ...dry,
+    waterings: [
+      { where: 'tube', date: date(2), volume: 0.0005 },
+      { where: 'tube', date: date(3), volume: null },
+      { where: 'tube', date: '2030-01-01', volume: null },
+    ],
+  });
+  const room = (d: number) =>
+    filled.planter.storage.volumeBelow(filled.planter.heights.brim) - filled.days[d]!.water;
+  expect(filled.days[2]!.filled).toBeCloseTo(0.0005, 12);
+  // By the morning of the third day a night has gone by, in which wicks draw a little more.
+  expect(filled.days[3]!.filled).toBeGreaterThan(room(2) - 1e-9);
+  expect(filled.days[3]!.filled).toBeLessThan(room(2) + 0.001);
+  expect(totalsOf(filled).fills).toBe(2);
+  expect(filled.balance).toBeLessThan(1e-3);
+  const often = run('cloth-pail', { ...dry, filling: { kind: 'every', days: 2 } });
+  expect(totalsOf(often).fills).toBe(10);
+});
+
+test('the usual day of planting is that of the season under way, or of the next', () => {
+  expect(usualPlanting('2026-03-01', 40, 125)).toBe('2026-05-01');
+  expect(usualPlanting('2026-09-02', 40, 125)).toBe('2026-05-01');
+  expect(usualPlanting('2026-09-03', 40, 125)).toBe('2027-05-01');
+  expect(usualPlanting('2026-01-20', -35, 125)).toBe('2025-11-01');
+  expect(usualPlanting('2026-06-20', -35, 125)).toBe('2026-11-01');
+  // A season longer than what is left of the year.
+  expect(usualPlanting('2026-01-20', 40, 300)).toBe('2025-05-01');
 });
 
 test('percentiles, an absence, and days from any date', () => {

@@ -1,8 +1,10 @@
 import { cropOf, MULCHES } from '../catalog';
 import { daysBetween, exposureOf, type WeatherDay } from '../climate';
 import { solver, type End, type Step } from '../column';
-import { stageOn, type Stage } from '../crop';
+import { stageOn } from '../crop';
 import type { Planter } from '../planter';
+import type { Watering } from './plan';
+import type { SeasonDay, SeasonOptions, SeasonRun } from './run';
 import { cellsOf, reservoirOf } from './setting';
 import { supplyOfWicks } from './supply';
 import { rootsTo, takeUp } from './uptake';
@@ -17,59 +19,6 @@ const { abs, log, min, max, sin, PI, ceil } = Math;
  * soil base has at the time. So cloth, cups, columns, shoulders of mix and several of them together are
  * one function, and what they hold is part of the reservoir's litres, as everywhere else in Huerta.
  */
-
-/** How the gardener fills: when the stick says so, every so many days, or not at all. */
-export type Filling = { kind: 'when-low' } | { kind: 'every'; days: number } | { kind: 'never' };
-
-export interface SeasonOptions {
-  /** ISO date of planting; the crop's stages count from it. */
-  planted: string;
-  filling: Filling;
-  /** Water poured on the surface in the morning of some days, by the day's number. m³ */
-  topWater?: readonly { day: number; volume: number }[];
-  /** Nothing runs out of the overflow. */
-  clogged?: boolean;
-  /** The wicks bring nothing up. */
-  broken?: boolean;
-  /** Stops after the first day on which plants go short. */
-  untilShort?: boolean;
-  /** Cells of the column; 60 by default. */
-  cells?: number;
-  /** Longest step, seconds; an hour by default. */
-  longest?: number;
-}
-
-export type Stress = 'none' | 'dry' | 'drowned';
-
-/** One day. Volumes m³, level metres above the inside floor. */
-export interface SeasonDay {
-  date: string;
-  stage: Stage['name'];
-  /** At the end of the day. */
-  level: number;
-  water: number;
-  /** What plants asked for and what they drank. */
-  asked: number;
-  drunk: number;
-  evaporated: number;
-  /** Rain that came onto the soil or into the water, and what ran away. */
-  rain: number;
-  overflow: number;
-  filled: number;
-  stress: Stress;
-}
-
-export interface SeasonRun {
-  days: SeasonDay[];
-  /** Heights of the cells' middles above the inside floor, metres. */
-  heights: Float64Array;
-  /** Water content by day and cell, day after day. */
-  moisture: Float32Array;
-  /** Water that came in or went out and is not accounted for, as a share of all that passed through. */
-  balance: number;
-  /** How often the soil's functions were worked out over the whole column. */
-  evaluations: number;
-}
 
 const HOURS = 24;
 const HOUR = 3600;
@@ -248,6 +197,7 @@ export function runSeason(
       rain: 0,
       overflow: 0,
       filled: 0,
+      poured: 0,
       stress: 'none',
     };
     const quiet = (hour: number): boolean =>
@@ -265,7 +215,7 @@ export function runSeason(
     for (let hour = 0; hour < HOURS; hour += together(hour)) {
       if (hour === MORNING) {
         fill(day);
-        pourOnTop(d);
+        for (const one of options.waterings ?? []) if (one.date === air.date) give(one, day);
       }
       const falls = open && air.rain > 0 && hour >= from && hour < from + wetHours;
       const perHour = falls ? air.rain / wetHours : 0;
@@ -362,22 +312,31 @@ export function runSeason(
     const now =
       filling.kind === 'when-low' ? lowNow : filling.kind === 'every' && sinceFill >= filling.days;
     if (!now) return;
-    const more = supplied ? supplied.volume - barrel : max(full - water, 0);
+    pourIn(Infinity, day);
+    sinceFill = 0;
+  }
+
+  /** Water through the tube, or into the supply barrel, until there is no more room. */
+  function pourIn(most: number, day: SeasonDay): void {
+    const supplied = design.reservoir.supply;
+    const room = supplied ? supplied.volume - barrel : full - water;
+    const more = min(max(room, 0), most);
     if (supplied) barrel += more;
     else water += more;
     day.filled += more;
     sum.in += more;
-    sinceFill = 0;
     level = reservoir.level(water);
   }
 
-  /** Water from the can, which stands on the surface until it has soaked in. */
-  function pourOnTop(d: number): void {
-    for (const { day, volume } of options.topWater ?? []) {
-      if (day !== d) continue;
-      pond += volume / surface;
-      sum.in += volume;
+  /** A watering by hand; on the surface it stands until it has soaked in. */
+  function give({ where, volume }: Watering, day: SeasonDay): void {
+    if (where === 'tube') {
+      pourIn(volume ?? Infinity, day);
+      return;
     }
+    pond += volume / surface;
+    day.poured += volume;
+    sum.in += volume;
   }
 
   /** What a float valve lets in from its barrel. */

@@ -1,7 +1,7 @@
 import type { WeatherDay } from '../climate';
 import { applyPatch, type Patch, type PlanterDesign } from '../design';
 import { contradictions } from '../planter';
-import type { SeasonOptions } from './season';
+import type { SeasonOptions } from './run';
 
 /** Something that could be otherwise, in the planter, in its weather, or by mishap. */
 export interface WhatIf {

@@ -3,7 +3,7 @@ import { INGREDIENTS, MEDIA, RECIPES, type MediumId, type RecipePart } from '../
 import { anyRecipe } from '../testing/recipes';
 import { conductivity, mixFrom, mixOf, shrinkageOf, waterContent } from '.';
 
-const parts = (...list: readonly [RecipePart['what'], number][]): RecipePart[] =>
+const parts = (...list: [RecipePart['what'], number][]): RecipePart[] =>
   list.map(([what, count]) => ({ what, parts: count }));
 
 test('three of coir and one of perlite, worked out by hand', () => {
@@ -70,7 +70,8 @@ test('any recipe: no solids or mass are lost, and the curve falls from its pores
 });
 
 test('a mix says why it does not wick, and what was measured counts', () => {
-  const said = (...list: Parameters<typeof parts>) => mixFrom(parts(...list), null).caution;
+  const said = (...list: Parameters<typeof parts>): string | undefined =>
+    mixFrom(parts(...list), null).caution;
   expect(said(['compost', 3], ['coir', 1])).toMatch(/goes on rotting/);
   expect(said(['loam', 2], ['coir', 3])).toMatch(/soil from the ground/);
   expect(said(['perlite', 3], ['coir', 1])).toMatch(/too open/);

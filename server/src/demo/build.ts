@@ -1,7 +1,7 @@
-import { NEW_BOOK, type PriceBook, type ProgressEntry } from '@huerta/core';
+import { NEW_BOOK, type PriceBook, type ProgressEntry, type SeasonPlan } from '@huerta/core';
 import type { Services } from '../services';
 
-/** A build that is half done on the kitchen step, and a price book with a shed behind it. */
+/** A build that is half done on the kitchen step, its season’s plan, and a price book with a shed behind it. */
 
 const HALF_BUILT = 'Peppers on the kitchen step';
 const at = (minute: number): string => new Date(Date.UTC(2026, 3, 18, 9, minute)).toISOString();
@@ -38,11 +38,27 @@ const BOOK: PriceBook = {
   offcuts: { 'pipe:mm-160': [0.35], 'pipe:mm-32': [0.52] },
 };
 
+/** Planted after the last cold night; watered in from the top, and a neighbour looks in once. */
+const PLAN: SeasonPlan = {
+  planted: '2026-05-08',
+  filling: { kind: 'when-low' },
+  waterings: [
+    { where: 'top', date: '2026-05-08', volume: 0.002 },
+    { where: 'tube', date: '2026-07-19', volume: 0.004 },
+  ],
+};
+
 /** Puts them into a garden where nothing is built yet. */
-export async function loadDemoBuild({ planters, progress, prices }: Services): Promise<void> {
+export async function loadDemoBuild({
+  planters,
+  progress,
+  prices,
+  seasons,
+}: Services): Promise<void> {
   const planter = (await planters.list()).find(({ design }) => design.name === HALF_BUILT);
   if (planter && (await progress.get(planter.id)).entries.length === 0) {
     await progress.send(planter.id, MARKS);
+    await seasons.save(planter.id, PLAN);
   }
   const { revision } = await prices.get();
   if (revision === 0) await prices.save(0, BOOK);

@@ -13,6 +13,7 @@ import { answerProblems } from './errors';
 import { knownHostsOnly } from './local';
 import { buildRoutes } from './build';
 import { planterRoutes } from './planters';
+import { seasonRoutes } from './seasons';
 import { priceRoutes } from './prices';
 import { vesselRoutes } from './vessels';
 import { weatherRoutes } from './weather';
@@ -63,8 +64,14 @@ export function createApp({ services, logger, webRoot, host }: AppOptions): Expr
     response.json(planterJsonSchema());
   });
   const json = express.json({ limit: MAX_BODY_BYTES });
-  const { planters, vessels, progress, prices, files, weather } = services;
-  app.use('/api/planters', json, planterRoutes(planters), buildRoutes(progress, files));
+  const { planters, vessels, progress, prices, files, weather, seasons } = services;
+  app.use(
+    '/api/planters',
+    json,
+    planterRoutes(planters),
+    buildRoutes(progress, files),
+    seasonRoutes(seasons),
+  );
   app.use('/api/prices', json, priceRoutes(prices));
   app.use('/api/weather', json, weatherRoutes(weather));
   app.use('/api/vessels', json, vesselRoutes(vessels));

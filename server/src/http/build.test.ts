@@ -109,6 +109,31 @@ test('the weather of the garden is kept, and one that cannot be is refused with 
     .expect(400);
 });
 
+test('the plan of a season is kept with its planter, and a day that is none is told where', async () => {
+  const first = await api.get(`/api/planters/${planter}/season`).expect(200);
+  expect(first.body).toEqual({ planted: null, filling: { kind: 'when-low' }, waterings: [] });
+  const plan = {
+    planted: '2026-05-10',
+    filling: { kind: 'every', days: 4 },
+    waterings: [
+      { where: 'top', date: '2026-05-10', volume: 0.003 },
+      { where: 'tube', date: '2026-05-12', volume: null },
+    ],
+  };
+  const put = (body: object, id = planter) => api.put(`/api/planters/${id}/season`).send(body);
+  await put({ ...plan, planted: null }).expect(200);
+  expect((await put(plan).expect(200)).body).toEqual(plan);
+  expect((await api.get(`/api/planters/${planter}/season`).expect(200)).body).toEqual(plan);
+  const wrong = await put({
+    ...plan,
+    waterings: [{ where: 'top', date: 'Monday', volume: 0.003 }],
+  }).expect(400);
+  expect(problemOf(wrong).errors).toEqual([
+    { path: ['waterings', 0, 'date'], message: 'Choose a day.' },
+  ]);
+  await put(plan, '3f0e6c3a-9a4e-4d8c-8f1e-0a6a3a1b2c3d').expect(404);
+});
+
 test('the price book is saved over its revision, and a wrong price is told where', async () => {
   expect((await api.get('/api/prices').expect(200)).body).toEqual({ revision: 0, book: NEW_BOOK });
   const book = { ...NEW_BOOK, currency: 'MXN' };

@@ -1,5 +1,10 @@
 import { Router, type Response } from 'express';
-import { fileQuerySchema, labelQuerySchema, sendProgressSchema } from '@huerta/contract';
+import {
+  fileQuerySchema,
+  labelQuerySchema,
+  sendProgressSchema,
+  type FileQuery,
+} from '@huerta/contract';
 import type { FileService, NamedFile } from '../services/files';
 import type { ProgressService } from '../services/progress';
 import { notFound } from '../services/problems';
@@ -24,25 +29,22 @@ export function buildRoutes(progress: ProgressService, files: FileService): Rout
     response.json(await progress.send(idOf(request, 'planter'), entries));
   });
 
-  router.get('/:id/build/sheet.pdf', async (request, response) => {
-    const query = read(fileQuerySchema, request.query);
-    send(response, 'pdf', await files.sheet(idOf(request, 'planter'), query));
-  });
-  router.get('/:id/build/templates.pdf', async (request, response) => {
-    const query = read(fileQuerySchema, request.query);
-    send(response, 'pdf', await files.templates(idOf(request, 'planter'), query));
-  });
+  const file = (
+    name: string,
+    as: keyof typeof TYPES,
+    make: (id: string, query: FileQuery) => Promise<NamedFile<Buffer | string>>,
+  ) =>
+    router.get(`/:id/build/${name}`, async (request, response) => {
+      const query = read(fileQuerySchema, request.query);
+      send(response, as, await make(idOf(request, 'planter'), query));
+    });
+  file('sheet.pdf', 'pdf', (id, query) => files.sheet(id, query));
+  file('templates.pdf', 'pdf', (id, query) => files.templates(id, query));
+  file('parts.csv', 'csv', (id, query) => files.parts(id, query));
+  file('cuts.csv', 'csv', (id, query) => files.cuts(id, query));
   router.get('/:id/build/label.pdf', async (request, response) => {
     const query = read(labelQuerySchema, request.query);
     send(response, 'pdf', await files.label(idOf(request, 'planter'), query));
-  });
-  router.get('/:id/build/parts.csv', async (request, response) => {
-    const query = read(fileQuerySchema, request.query);
-    send(response, 'csv', await files.parts(idOf(request, 'planter'), query));
-  });
-  router.get('/:id/build/cuts.csv', async (request, response) => {
-    const query = read(fileQuerySchema, request.query);
-    send(response, 'csv', await files.cuts(idOf(request, 'planter'), query));
   });
   router.get('/:id/build/templates/:file', async (request, response) => {
     const query = read(fileQuerySchema, request.query);

@@ -3,6 +3,7 @@ import { fileService, type FileService } from './files';
 import { planterService, type PlanterService } from './planters';
 import { priceService, type PriceService } from './prices';
 import { progressService, type ProgressService } from './progress';
+import { seasonService, type SeasonService } from './seasons';
 import { weatherService, type WeatherService } from './weather';
 import { vesselService, type VesselService } from './vessels';
 
@@ -14,6 +15,7 @@ export interface Services {
   prices: PriceService;
   files: FileService;
   weather: WeatherService;
+  seasons: SeasonService;
 }
 
 /** The services over an open database. */
@@ -27,5 +29,6 @@ export function servicesOf(database: Database): Services {
     progress: progressService(database.progress, planters),
     files: fileService(planters, prices),
     weather: weatherService(database.weather),
+    seasons: seasonService(database.seasons, planters),
   };
 }

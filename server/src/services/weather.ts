@@ -1,5 +1,5 @@
 import { FIRST_WEATHER, weatherChoiceSchema, type WeatherChoice } from '@huerta/core';
-import type { WeatherModel } from '../store/weather';
+import type { TextModel } from '../store/texts';
 
 /** Which weather the garden has. */
 export interface WeatherService {
@@ -8,16 +8,16 @@ export interface WeatherService {
   save(choice: WeatherChoice): Promise<WeatherChoice>;
 }
 
-const ONLY = 1;
+const ONLY = '1';
 
-export function weatherService(weather: WeatherModel): WeatherService {
+export function weatherService(weather: TextModel): WeatherService {
   return {
     async get() {
       const row = await weather.findByPk(ONLY);
-      return row ? weatherChoiceSchema.parse(JSON.parse(row.choice)) : FIRST_WEATHER;
+      return row ? weatherChoiceSchema.parse(JSON.parse(row.text)) : FIRST_WEATHER;
     },
     async save(choice) {
-      await weather.upsert({ id: ONLY, choice: JSON.stringify(choice) });
+      await weather.upsert({ key: ONLY, text: JSON.stringify(choice) });
       return choice;
     },
   };

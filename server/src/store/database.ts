@@ -5,7 +5,7 @@ import sqlite3 from 'sqlite3';
 import { definePlanters, type PlanterModel } from './planters';
 import { migrateDatabase } from './migrate';
 import { definePriceBooks, defineProgress, type PriceBookModel, type ProgressModel } from './build';
-import { defineWeather, type WeatherModel } from './weather';
+import { defineSeasons, defineWeather, type TextModel } from './texts';
 import { defineVessels, type VesselModel } from './vessels';
 
 export interface Database {
@@ -14,7 +14,8 @@ export interface Database {
   vessels: VesselModel;
   progress: ProgressModel;
   priceBooks: PriceBookModel;
-  weather: WeatherModel;
+  weather: TextModel;
+  seasons: TextModel;
   close(): Promise<void>;
 }
 
@@ -46,6 +47,7 @@ export async function openDatabase(file: string): Promise<Database> {
     progress: defineProgress(sequelize),
     priceBooks: definePriceBooks(sequelize),
     weather: defineWeather(sequelize),
+    seasons: defineSeasons(sequelize),
     close: () => sequelize.close(),
   };
 }

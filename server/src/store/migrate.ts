@@ -4,6 +4,7 @@ import { createPlanters } from './migrations/001-create-planters';
 import { createVessels } from './migrations/002-create-vessels';
 import { createBuild } from './migrations/003-create-build';
 import { createWeather } from './migrations/004-create-weather';
+import { createSeasons } from './migrations/005-create-seasons';
 
 /** Every change of the tables, oldest first. A migration that has been released is never edited. */
 const MIGRATIONS: RunnableMigration<QueryInterface>[] = [
@@ -11,6 +12,7 @@ const MIGRATIONS: RunnableMigration<QueryInterface>[] = [
   createVessels,
   createBuild,
   createWeather,
+  createSeasons,
 ];
 
 /** Runs the migrations that this file has not seen yet. */

@@ -36,6 +36,7 @@ test('makes its folder, and opening again migrates nothing twice', async () => {
     { name: '002-create-vessels' },
     { name: '003-create-build' },
     { name: '004-create-weather' },
+    { name: '005-create-seasons' },
   ]);
   expect(await planterService(second.planters).list()).toHaveLength(1);
 });
