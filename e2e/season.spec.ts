@@ -54,6 +54,40 @@ test('going away, on a phone: an answer, and what to change when it is no', asyn
   expect(wide).toBeLessThanOrEqual(390);
 });
 
+test('what if, and a plan of one’s own: ticked together, watered by hand, and there again later', async ({
+  page,
+}) => {
+  const id = await openBench(page, designOf('cup-pail'));
+  await page.goto(`/planters/${id}/season?view=what-if`);
+  await page.getByText('The wick breaks').click();
+  await page.getByText('A heat wave of a week').click();
+  const together = page.getByRole('row', { name: /^All that is ticked/ });
+  await expect(together).toContainText('more of thirst');
+  await expect(
+    page
+      .getByRole('img', { name: /as it is and otherwise/ })
+      .locator('svg')
+      .first(),
+  ).toBeVisible();
+
+  await page.getByRole('link', { name: 'The season', exact: true }).click();
+  await page.getByLabel('It is filled').selectOption({ label: 'every so many days' });
+  await page.getByLabel('Days between').fill('3');
+  await page.getByLabel('Days between').press('Enter');
+  await page.getByText('Watered by hand on no day').click();
+  const saved = page.waitForResponse(
+    (answer) => answer.request().method() === 'PUT' && answer.url().endsWith('/season'),
+  );
+  await page.getByRole('button', { name: 'Add it' }).click();
+  await saved;
+  await page.reload();
+  await expect(page.getByLabel('Days between')).toHaveValue('3');
+  await page.getByText('Watered by hand on one day').click();
+  await expect(page.getByRole('list', { name: 'Waterings by hand' })).toContainText(
+    'through the tube, until it runs over',
+  );
+});
+
 test('weather from a file, and what it does to the season', async ({ page }) => {
   const id = await openBench(page, designOf('cup-pail'));
   await page.goto(`/planters/${id}/season?view=weather`);

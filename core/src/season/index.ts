@@ -22,4 +22,4 @@ export {
   type Spread,
   type Totals,
 } from './outlook';
-export { whatIfs, type WhatIf } from './whatIf';
+export { allOf, whatIfs, type WhatIf } from './whatIf';

@@ -51,9 +51,9 @@ export function totalsOf({ days }: Pick<SeasonRun, 'days'>): Totals {
   };
 }
 
-/** Level by day over many runs. */
-export const levelSpread = (runs: readonly Pick<SeasonRun, 'days'>[]): Spread[] =>
-  (runs[0]?.days ?? []).map((_, d) => spreadOf(runs.map(({ days }) => days[d]?.level ?? 0)));
+/** Spread by day of the levels of many runs, each a list by day. Metres. */
+export const levelSpread = (levels: readonly (readonly number[])[]): Spread[] =>
+  (levels[0] ?? []).map((_, d) => spreadOf(levels.map((one) => one[d] ?? 0)));
 
 /**
  * From each day of a season on, how many days a full reservoir lasts until no more is left than

@@ -27,8 +27,9 @@ export type Stress = 'none' | 'dry' | 'drowned';
 export interface SeasonDay {
   date: string;
   stage: Stage['name'];
-  /** At the end of the day. */
+  /** At the end of the day, and where it stood once it was filled, or else at the end. */
   level: number;
+  crest: number;
   water: number;
   /** What plants asked for and what they drank. */
   asked: number;

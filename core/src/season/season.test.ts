@@ -200,6 +200,8 @@ test('waterings by hand come on their days, and no more goes in than there is ro
   // By the morning of the third day a night has gone by, in which wicks draw a little more.
   expect(filled.days[3]!.filled).toBeGreaterThan(room(2) - 1e-9);
   expect(filled.days[3]!.filled).toBeLessThan(room(2) + 0.001);
+  expect(filled.days[3]!.crest).toBeCloseTo(filled.planter.heights.brim, 3);
+  expect(filled.days[4]!.crest).toBe(filled.days[4]!.level);
   expect(totalsOf(filled).fills).toBe(2);
   expect(filled.balance).toBeLessThan(1e-3);
   const often = run('cloth-pail', { ...dry, filling: { kind: 'every', days: 2 } });

@@ -190,6 +190,7 @@ export function runSeason(
       date: air.date,
       stage: stage.name,
       level,
+      crest: 0,
       water,
       asked: 0,
       drunk: 0,
@@ -275,6 +276,7 @@ export function runSeason(
     }
     for (let i = 0; i < count; i += 1) moisture[d * count + i] = medium.theta(h[i] as number);
     day.level = level + max((h[0] as number) + dz / 2, 0) * (level >= base - 1e-6 ? 1 : 0);
+    day.crest = max(day.crest, day.level);
     day.water = water + barrel;
     if (day.asked > 0 && day.drunk < SHORT * day.asked) {
       day.stress = lackOfAir > lackOfWater ? 'drowned' : 'dry';
@@ -326,6 +328,7 @@ export function runSeason(
     day.filled += more;
     sum.in += more;
     level = reservoir.level(water);
+    day.crest = level;
   }
 
   /** A watering by hand; on the surface it stands until it has soaked in. */

@@ -89,6 +89,17 @@ export function whatIfs(design: PlanterDesign): WhatIf[] {
   );
 }
 
+/** Several of them at once. */
+export function allOf(list: readonly WhatIf[]): WhatIf {
+  return {
+    id: 'together',
+    label: 'All that is ticked',
+    patch: list.flatMap(({ patch }) => patch),
+    options: Object.assign({}, ...list.map(({ options }) => options)) as WhatIf['options'],
+    weather: (days) => list.reduce((changed, one) => one.weather(changed), same(days)),
+  };
+}
+
 function twice(wicks: PlanterDesign['wicks']): Patch {
   return wicks.map((wick, i) =>
     wick.kind === 'cloth'

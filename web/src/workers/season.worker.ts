@@ -1,151 +1,193 @@
 import {
   absenceOf,
+  allOf,
   applyPatch,
+  contradictions,
+  dayAfter,
   daysLasted,
   evaluate,
   lastsFrom,
-  levelSpread,
   runSeason,
-  spreadOf,
+  say,
   totalsOf,
   weatherOf,
   whatIfs,
+  type Absence,
   type Message,
   type Patch,
   type PlanterDesign,
   type SeasonOptions,
-  type SeasonRun,
+  type Watering,
   type WeatherDay,
+  type WhatIf,
 } from '@huerta/core';
-import type { Mend, SeasonMessage, SeasonQuestion } from './season';
+import { format, parseISO } from 'date-fns';
+import type {
+  AwayAnswer,
+  AwayQuestion,
+  Mend,
+  SeasonAnswer,
+  SeasonAsked,
+  SeasonMessage,
+  SeasonQuestion,
+  WeathersRun,
+  WhatIfAnswer,
+} from './season';
 
-/** Works a season out, away from the screen. */
-interface Asked {
-  id: number;
-  part: 'season' | 'outlook';
-  question: SeasonQuestion;
-}
-
-self.onmessage = ({ data }: MessageEvent<Asked>) => {
+/** Works a season out, away from the screen, and tells what it has as it goes. */
+self.onmessage = ({ data }: MessageEvent<SeasonAsked>) => {
   try {
-    if (data.part === 'season') answer(data.id, data.question);
-    else outlook(data.id, data.question);
+    for (const told of answers(data)) tell({ kind: 'told', told });
+    tell({ kind: 'done' });
   } catch (error) {
-    tell({
-      id: data.id,
-      kind: 'trouble',
-      trouble: `${error instanceof Error ? error.message : 'Something broke'}. The last season is shown.`,
-    });
+    const why = error instanceof Error ? error.message : 'Something broke';
+    tell({ kind: 'trouble', trouble: `${why}. What was worked out last is shown.` });
   }
 };
 
 const tell = (message: SeasonMessage): void => self.postMessage(message);
 
-/** Longest absence that is looked at, days. */
-const MOST_AWAY = 60;
-/** Weathers between two looks at the bands. */
-const PORTION = 6;
+type Told = Extract<SeasonMessage, { kind: 'told' }>['told'];
 
-function answer(id: number, question: SeasonQuestion): void {
-  const { design, planted, days, away } = question;
-  const { planter, assessment } = evaluate(design);
-  const { figures } = assessment;
-  const options: SeasonOptions = { planted, filling: { kind: 'when-low' } };
-  const weather = weatherFrom(question, planted, days, 0);
-  const run = runSeason(planter, weather, options, figures.usableLevel);
-  const full = planter.storage.volumeBelow(planter.heights.brim);
-  const supplied = design.reservoir.supply?.volume ?? 0;
-  tell({
-    id,
-    kind: 'season',
-    answer: {
-      run,
-      weather,
-      totals: totalsOf(run),
-      lasts: lastsFrom(run, full + supplied, figures.stranded),
-    },
-  });
-  if (away) tellAway(id, question, away);
-  tell({
-    id,
-    kind: 'what-if',
-    answer: whatIfs(design).map((one) => {
-      try {
-        const changed = evaluate(applyPatch(design, one.patch));
-        const totals = totalsOf(
-          runSeason(
-            changed.planter,
-            one.weather(weather),
-            { ...options, ...one.options },
-            changed.assessment.figures.usableLevel,
-          ),
-        );
-        return { id: one.id, label: one.label, totals, trouble: null };
-      } catch (error) {
-        const trouble = error instanceof Error ? error.message : 'It could not be worked out';
-        return { id: one.id, label: one.label, totals: totalsOf({ days: [] }), trouble };
-      }
-    }),
-  });
-}
-
-/** The same season in many weathers; days of one's own are one weather only. */
-function outlook(id: number, question: SeasonQuestion): void {
-  const { design, planted, days, seeds } = question;
-  if (!('site' in question.weather)) return;
-  const { planter, assessment } = evaluate(design);
-  const options: SeasonOptions = { planted, filling: { kind: 'when-low' } };
-  const runs: Pick<SeasonRun, 'days'>[] = [];
-  for (let seed = 0; seed < seeds; seed += 1) {
-    const weather = weatherFrom(question, planted, days, seed);
-    runs.push({
-      days: runSeason(planter, weather, options, assessment.figures.usableLevel).days,
-    });
-    if (runs.length % PORTION === 0 || seed === seeds - 1) tellOutlook(id, runs, seeds);
+function* answers({ part, question, share, of }: SeasonAsked): Generator<Told> {
+  switch (part) {
+    case 'season':
+      yield answer(question);
+      return;
+    case 'outlook':
+      yield* outlook(question, share, of);
+      return;
+    case 'away':
+      yield* absences(question);
+      return;
+    case 'what-if':
+      for (const one of whatIfs(question.design)) yield otherwise(question, one);
+      return;
+    case 'together':
+      yield otherwise(
+        question,
+        allOf(whatIfs(question.design).filter(({ id }) => question.together.includes(id))),
+      );
   }
 }
 
-function tellOutlook(id: number, runs: readonly Pick<SeasonRun, 'days'>[], of: number): void {
-  const totals = runs.map(totalsOf);
-  tell({
-    id,
-    kind: 'outlook',
-    of,
-    answer: {
-      level: levelSpread(runs),
-      fills: spreadOf(totals.map(({ fills }) => fills)),
-      filled: spreadOf(totals.map(({ filled }) => filled)),
-      shortDays: spreadOf(totals.map(({ dryDays, drownedDays }) => dryDays + drownedDays)),
-      seeds: runs.length,
-    },
-  });
+/** Longest absence that is looked at, days. */
+const MOST_AWAY = 60;
+/** Weathers between two looks at the bands. */
+const PORTION = 3;
+
+/** A season of a design as the question plans it, or otherwise. */
+function season(
+  { planted, filling, waterings }: SeasonQuestion,
+  design: PlanterDesign,
+  weather: readonly WeatherDay[],
+  other: Partial<SeasonOptions> = {},
+) {
+  const { planter, assessment } = evaluate(design);
+  const options = { planted, filling, waterings, ...other };
+  const run = runSeason(planter, weather, options, assessment.figures.usableLevel);
+  return { planter, figures: assessment.figures, run };
 }
 
-/** How long it lasts from a date, and which changes would make it last longer. */
-function tellAway(
-  id: number,
-  question: SeasonQuestion,
-  away: NonNullable<SeasonQuestion['away']>,
-): void {
-  const own = absence(question, question.design, away);
-  const mends =
-    own.safe >= away.days
-      ? []
-      : changesOf(question.design)
-          .map(({ label, patch }): Mend => {
-            const changed = applyPatch(question.design, patch);
-            return { label, safe: absence(question, changed, away).safe };
-          })
-          .filter(({ safe }) => safe > own.safe)
-          .sort((a, b) => b.safe - a.safe);
-  tell({ id, kind: 'away', answer: own, mends });
+function answer(question: SeasonQuestion): SeasonAnswer {
+  const { design, planted, days } = question;
+  const weather = weatherFrom(question, planted, days, 0);
+  const { planter, figures, run } = season(question, design, weather);
+  const full = planter.storage.volumeBelow(planter.heights.brim);
+  const supplied = design.reservoir.supply?.volume ?? 0;
+  return {
+    run,
+    weather,
+    totals: totalsOf(run),
+    lasts: lastsFrom(run, full + supplied, figures.stranded),
+  };
+}
+
+/** The season with something otherwise. */
+function otherwise(question: SeasonQuestion, one: WhatIf): WhatIfAnswer {
+  const { id, label } = one;
+  try {
+    const weather = weatherFrom(question, question.planted, question.days, 0);
+    const design = applyPatch(question.design, one.patch);
+    if (contradictions(design).length > 0) throw new Error('These do not go together here');
+    const { run } = season(question, design, one.weather(weather), one.options);
+    const level = run.days.map((day) => day.level);
+    return { id, label, totals: totalsOf(run), level, trouble: null };
+  } catch (error) {
+    const trouble = error instanceof Error ? error.message : 'It could not be worked out';
+    return { id, label, totals: totalsOf({ days: [] }), level: [], trouble };
+  }
+}
+
+/** This worker’s share of many weathers; days of one's own are one weather only. */
+function* outlook(question: SeasonQuestion, share: number, of: number): Generator<WeathersRun> {
+  const { design, planted, days, seeds } = question;
+  if (!('site' in question.weather)) return;
+  let portion: { levels: number[][]; totals: WeathersRun['totals'][number][] } = {
+    levels: [],
+    totals: [],
+  };
+  for (let seed = share; seed < seeds; seed += of) {
+    const { run } = season(question, design, weatherFrom(question, planted, days, seed));
+    portion.levels.push(run.days.map(({ level }) => level));
+    portion.totals.push(totalsOf(run));
+    if (portion.totals.length === PORTION || seed + of >= seeds) {
+      yield portion;
+      portion = { levels: [], totals: [] };
+    }
+  }
+}
+
+/** How long it lasts from a date, and which changes would make it last longer, best first. */
+function* absences(question: AwayQuestion): Generator<AwayAnswer> {
+  const { design, away } = question;
+  const own = absence(question, design);
+  if (own.safe >= away) {
+    yield { answer: own, mends: [], trying: false };
+    return;
+  }
+  let mends: Mend[] = [];
+  yield { answer: own, mends, trying: true };
+  const tries = changesOf(design);
+  const attempt = (one: Try): Mend => {
+    const planned = { ...question, waterings: [...question.waterings, ...one.waterings] };
+    return { ...one, safe: absence(planned, applyPatch(design, one.patch)).safe };
+  };
+  const keep = (one: Mend | null): void => {
+    if (one && one.safe > own.safe) mends = [...mends, one].sort((a, b) => b.safe - a.safe);
+  };
+  keep(neighbour(question, attempt));
+  yield { answer: own, mends, trying: tries.length > 0 };
+  for (const [i, one] of tries.entries()) {
+    keep(attempt(one));
+    yield { answer: own, mends, trying: i < tries.length - 1 };
+  }
+}
+
+type Try = Omit<Mend, 'safe'>;
+
+/** Most times that a neighbour is asked to come. */
+const MOST_VISITS = 4;
+
+/** A neighbour who fills it as seldom as is enough, at even distances; null when a few visits are not. */
+function neighbour({ away, from }: AwayQuestion, attempt: (one: Try) => Mend): Mend | null {
+  for (let times = 1; times <= Math.min(MOST_VISITS, away - 1); times += 1) {
+    const waterings = Array.from({ length: times }, (_, i): Watering => {
+      const after = Math.floor((away * (i + 1)) / (times + 1));
+      return { where: 'tube', date: dayAfter(from, after), volume: null };
+    });
+    const dates = waterings.map(({ date }) => format(parseISO(date), 'd MMMM')).join(' and ');
+    const mend = attempt({ label: say`A neighbour fills it on ${dates}`, patch: [], waterings });
+    if (mend.safe >= away) return mend;
+  }
+  return null;
 }
 
 /** Most remedies of the bench that are tried. */
 const MOST_REMEDIES = 4;
 
 /** What may help: remedies of what the bench finds at fault, and the usual changes. */
-function changesOf(design: PlanterDesign): { label: Message; patch: Patch }[] {
+function changesOf(design: PlanterDesign): Try[] {
   const { findings } = evaluate(design).assessment;
   const remedies = findings
     .filter(({ severity }) => severity === 'fault')
@@ -154,26 +196,22 @@ function changesOf(design: PlanterDesign): { label: Message; patch: Patch }[] {
   const usual = whatIfs(design)
     .filter(({ patch, id }) => patch.length > 0 && id !== 'open' && id !== 'sun')
     .map(({ label, patch }) => ({ label: [label], patch }));
-  return [...remedies, ...usual];
+  return [...remedies, ...usual].map(({ label, patch }: { label: Message; patch: Patch }) => ({
+    label,
+    patch,
+    waterings: [],
+  }));
 }
 
-function absence(
-  question: SeasonQuestion,
-  design: PlanterDesign,
-  away: NonNullable<SeasonQuestion['away']>,
-) {
-  const { planter, assessment } = evaluate(design);
-  const options: SeasonOptions = {
-    planted: question.planted,
-    filling: { kind: 'never' },
-    untilShort: true,
-  };
-  const count = 'site' in question.weather ? question.seeds : 1;
+function absence(question: AwayQuestion, design: PlanterDesign): Absence {
+  const { from, away, seeds } = question;
+  const count = 'site' in question.weather ? seeds : 1;
   const lasted = Array.from({ length: count }, (_, seed) => {
-    const weather = weatherFrom(question, away.from, MOST_AWAY, seed);
-    return daysLasted(runSeason(planter, weather, options, assessment.figures.usableLevel));
+    const weather = weatherFrom(question, from, MOST_AWAY, seed);
+    const alone = { filling: { kind: 'never' }, untilShort: true } as const;
+    return daysLasted(season(question, design, weather, alone).run);
   });
-  return absenceOf(lasted, away.days, MOST_AWAY);
+  return absenceOf(lasted, away, MOST_AWAY);
 }
 
 /** Days of weather: made up for a site, or of one's own from a date on. */

@@ -1,26 +1,44 @@
-import { Box, Field, Input, Text } from '@chakra-ui/react';
-import { daysBetween, type Absence } from '@huerta/core';
+import { Box, Button, Field, Input, Text } from '@chakra-ui/react';
+import { daysBetween, type Patch, type Watering } from '@huerta/core';
 import { format, parseISO } from 'date-fns';
 import { useWords } from '../../app/preferences';
-import type { Mend } from '../../workers/season';
+import type { AwayAnswer } from '../../workers/season';
 
 interface AwayViewProps {
   leave: string;
   back: string;
   /** Why the two dates do not go together; empty when they do. */
   error: string;
-  answer: { answer: Absence; mends: Mend[] } | null;
+  answer: AwayAnswer | null;
   seeds: number;
   onLeave(date: string): void;
   onBack(date: string): void;
+  /** Whether somebody is to water it meanwhile. */
+  watered: boolean;
+  /** Puts waterings into the plan of the season. */
+  onPlan(waterings: readonly Watering[]): void;
+  /** Opens a changed design as a variant. */
+  onVariant(patch: Patch, label: string): void;
 }
 
 const longDay = (date: string): string => format(parseISO(date), 'd MMMM');
 
 /** Will it last while nobody is there, and if not, what would have to change. */
-export function AwayView({ leave, back, error, answer, seeds, onLeave, onBack }: AwayViewProps) {
+export function AwayView({
+  leave,
+  back,
+  error,
+  answer,
+  seeds,
+  onLeave,
+  onBack,
+  watered,
+  onPlan,
+  onVariant,
+}: AwayViewProps) {
   const { write, tell } = useWords();
   const days = error === '' ? daysBetween(leave, back) : 0;
+  const filled = `Filled when you leave on ${error === '' ? longDay(leave) : ''}${watered ? ' and watered meanwhile as planned' : ''}`;
   return (
     <Box>
       <Box className="away-dates">
@@ -39,8 +57,8 @@ export function AwayView({ leave, back, error, answer, seeds, onLeave, onBack }:
         <Box role="status" mt="4">
           <Text fontSize="xl" fontFamily="heading" fontWeight="bold" maxW="40rem">
             {answer.answer.safe >= days
-              ? `Yes. Filled when you leave on ${longDay(leave)}, it lasts ${write(answer.answer.safe, 'days')} or more in nine weathers of ten.`
-              : `No. Filled when you leave on ${longDay(leave)}, it is sure for ${write(answer.answer.safe, 'days')}, and you are away for ${write(days, 'days')}.`}
+              ? `Yes. ${filled}, it lasts ${write(answer.answer.safe, 'days')} or more in nine weathers of ten.`
+              : `No. ${filled}, it is sure for ${write(answer.answer.safe, 'days')}, and you are away for ${write(days, 'days')}.`}
           </Text>
           <Text mt="2">
             {Math.round(answer.answer.sure * seeds)} of {seeds} weathers see it through
@@ -53,16 +71,28 @@ export function AwayView({ leave, back, error, answer, seeds, onLeave, onBack }:
               <Text as="h2" fontSize="lg">
                 What would make it last longer
               </Text>
-              {answer.mends.length === 0 ? (
-                <Text>None of the usual changes. Ask a neighbour to fill it once in between.</Text>
+              {answer.trying && <Text>Changes are being tried …</Text>}
+              {answer.mends.length === 0 && !answer.trying ? (
+                <Text>
+                  None of the usual changes. Ask somebody to fill it every{' '}
+                  {write(Math.max(answer.answer.safe, 1), 'days')} meanwhile.
+                </Text>
               ) : (
-                <Box as="ul" listStyleType="none">
-                  {answer.mends.map(({ label, safe }) => (
+                <ul className="mends">
+                  {answer.mends.map(({ label, safe, patch, waterings }) => (
                     <li key={tell(label)}>
-                      {tell(label)}: sure for {write(safe, 'days')}.
+                      <span>
+                        {tell(label)}: sure for {write(safe, 'days')}
+                        {safe >= days ? ', which is enough' : ''}.
+                      </span>
+                      {waterings.length > 0 ? (
+                        <Button onClick={() => onPlan(waterings)}>Put it in the plan</Button>
+                      ) : (
+                        <Button onClick={() => onVariant(patch, tell(label))}>As a variant</Button>
+                      )}
                     </li>
                   ))}
-                </Box>
+                </ul>
               )}
             </Box>
           )}

@@ -10,9 +10,9 @@ import {
   XAxis,
   YAxis,
 } from 'recharts';
-import { format, parseISO } from 'date-fns';
 import { useWords } from '../../app/preferences';
 import type { OutlookAnswer, SeasonAnswer } from '../../workers/season';
+import { AROUND, daysAxis, levelAxis, levelUnit, shortDay } from './axes';
 
 interface LevelChartProps {
   season: SeasonAnswer;
@@ -22,25 +22,28 @@ interface LevelChartProps {
   onDay(day: number): void;
 }
 
-const INCH = 0.0254;
-const shortDay = (date: string): string => format(parseISO(date), 'd MMM');
+/** How long before its evening a day's filling is drawn, days. */
+const MORNING = 0.7;
+/** The day that a place along the foot belongs to. */
+const dayAt = (label: unknown): number => Math.max(Math.ceil(Number(label) - 1e-6), 0);
 
 /** Water level over the season, with the band of many weathers, rain, and the days of filling. */
 export function LevelChart({ season, outlook, day, onDay }: LevelChartProps) {
   const { units, write } = useWords();
-  const unit = units === 'us' ? INCH : 1e-3;
-  const symbol = units === 'us' ? 'in' : 'mm';
+  const { unit, symbol } = levelUnit(units);
   const { days } = season.run;
-  const data = days.map((one, i) => {
+  const data = days.flatMap((one, i) => {
     const band = outlook?.level[i];
-    return {
+    const evening = {
       i,
-      date: one.date,
       level: one.level / unit,
       band: band ? [band.low / unit, band.high / unit] : undefined,
       rain: (season.weather[i]?.rain ?? 0) / unit,
-      filled: one.filled > 0 ? one.level / unit : undefined,
     };
+    if (one.filled + one.poured === 0) return [evening];
+    // In the morning it stood higher than in the evening that the day's level is told of.
+    const crest = one.crest / unit;
+    return [{ i: i - MORNING, level: crest, given: crest }, evening];
   });
   const at = days[day];
   return (
@@ -52,25 +55,15 @@ export function LevelChart({ season, outlook, day, onDay }: LevelChartProps) {
         <ResponsiveContainer>
           <ComposedChart
             data={data}
-            margin={{ top: 8, right: 8, bottom: 0, left: -14 }}
-            onClick={({ activeLabel }) => onDay(Number(activeLabel))}
+            margin={AROUND}
+            onClick={({ activeLabel }) => onDay(dayAt(activeLabel))}
           >
-            <XAxis
-              dataKey="i"
-              tickFormatter={(i: number) => (days[i] ? shortDay(days[i].date) : '')}
-              minTickGap={36}
-              stroke="var(--hu-colors-ink)"
-              tick={{ fontSize: 14 }}
-            />
-            <YAxis
-              stroke="var(--hu-colors-ink)"
-              tick={{ fontSize: 14 }}
-              tickFormatter={(value: number) => String(Math.round(value * 10) / 10)}
-            />
+            <XAxis {...daysAxis(days)} type="number" domain={[0, days.length - 1]} />
+            <YAxis {...levelAxis} />
             <Tooltip
               isAnimationActive={false}
               content={({ label }) => {
-                const one = days[Number(label)];
+                const one = days[dayAt(label)];
                 return one ? (
                   <Box
                     bg="sheet"
@@ -82,6 +75,7 @@ export function LevelChart({ season, outlook, day, onDay }: LevelChartProps) {
                   >
                     {shortDay(one.date)}: {write(one.level, 'length')}, {write(one.water, 'volume')}
                     {one.filled > 0 && `, filled ${write(one.filled, 'volume')}`}
+                    {one.poured > 0 && `, ${write(one.poured, 'volume')} on top`}
                   </Box>
                 ) : null;
               }}
@@ -94,6 +88,7 @@ export function LevelChart({ season, outlook, day, onDay }: LevelChartProps) {
             />
             <Area
               dataKey="band"
+              connectNulls
               stroke="none"
               fill="var(--hu-colors-water)"
               fillOpacity={0.55}
@@ -107,7 +102,7 @@ export function LevelChart({ season, outlook, day, onDay }: LevelChartProps) {
               isAnimationActive={false}
             />
             <Line
-              dataKey="filled"
+              dataKey="given"
               stroke="none"
               dot={{ r: 3.5, fill: 'var(--hu-colors-clay)', strokeWidth: 0 }}
               isAnimationActive={false}

@@ -1,13 +1,16 @@
 /** @jest-environment jsdom */
-import { fireEvent, screen, waitFor, within } from '@testing-library/react';
+import { configure, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import {
   applyPatch,
+  dayAfter,
   evaluate,
+  FIRST_PLAN,
   FIRST_WEATHER,
   SITES,
   totalsOf,
   type Patch,
+  type SeasonPlan,
   type WeatherChoice,
 } from '@huerta/core';
 import { Route, Routes } from 'react-router';
@@ -24,13 +27,17 @@ const at = '2026-05-01T08:00:00.000Z';
 const work = self.onmessage as (event: { data: unknown }) => void;
 let broken = false;
 let choice: WeatherChoice = FIRST_WEATHER;
+let plan: SeasonPlan = FIRST_PLAN;
+let full = false;
 
 /** Runs the worker's own code in the page. */
 class PageWorker {
   onmessage: ((event: { data: unknown }) => void) | null = null;
   onerror: (() => void) | null = null;
+  private ended = false;
   postMessage(data: { question: { seeds: number } }): void {
     setTimeout(() => {
+      if (this.ended) return;
       if (broken) {
         this.onerror?.();
         return;
@@ -40,11 +47,14 @@ class PageWorker {
     }, 0);
   }
   terminate(): void {
+    this.ended = true;
     this.onmessage = null;
   }
 }
 
 beforeAll(() => {
+  // A season is worked out in the page here.
+  configure({ asyncUtilTimeout: 20_000 });
   // jsdom does not paint.
   HTMLCanvasElement.prototype.getContext = (() => null) as never;
   globalThis.Worker = PageWorker as never;
@@ -57,6 +67,8 @@ beforeAll(() => {
 beforeEach(() => {
   broken = false;
   choice = FIRST_WEATHER;
+  plan = FIRST_PLAN;
+  full = false;
 });
 
 const open = (view: string, patch: Patch = []) => {
@@ -64,6 +76,11 @@ const open = (view: string, patch: Patch = []) => {
   serveWith(({ method, path, body }) => {
     if (path === '/weather' && method === 'PUT') choice = body as WeatherChoice;
     if (path === '/weather') return choice;
+    if (path.endsWith('/season') && method === 'PUT') {
+      if (full) throw new Error('The disk is full.');
+      plan = body as SeasonPlan;
+    }
+    if (path.endsWith('/season')) return plan;
     return path === `/planters/${id}`
       ? { id, revision: 1, createdAt: at, updatedAt: at, design }
       : null;
@@ -108,7 +125,71 @@ test('going away: yes for a few days, no for long ones, with what would help', a
   const row = await screen.findByRole('row', { name: /^The wick breaks/ });
   expect(row.textContent).toMatch(/days more of thirst/);
   await user.click(screen.getByRole('checkbox', { name: 'The wick breaks' }));
-  expect(screen.queryByRole('row', { name: /^The wick breaks/ })).toBeNull();
+  expect(screen.getByText(/Dashed line: the wick breaks/)).toBeTruthy();
+  await user.click(screen.getByRole('checkbox', { name: 'Covered against the rain' }));
+  await waitFor(() =>
+    expect(screen.getByRole('row', { name: /^All that is ticked/ }).textContent).toMatch(
+      /days more of thirst/,
+    ),
+  );
+});
+
+test('who fills and what is given by hand is planned, kept, and counts', async () => {
+  const user = open('season');
+  await screen.findByText(/^Over 125 days/);
+  await user.selectOptions(
+    screen.getByRole('combobox', { name: 'It is filled' }),
+    'only on chosen days',
+  );
+  expect(await screen.findByText(/it is never filled\. Plants go short/)).toBeTruthy();
+  await user.click(screen.getByText('Watered by hand on no day'));
+  const another = within(screen.getByRole('group', { name: 'Another watering' }));
+  fireEvent.change(another.getByLabelText('On the morning of'), { target: { value: '' } });
+  expect(another.getByRole<HTMLButtonElement>('button', { name: 'Add it' }).disabled).toBe(true);
+  const year = screen.getByLabelText<HTMLInputElement>(/planted on/).value.slice(0, 4);
+  fireEvent.change(another.getByLabelText('On the morning of'), {
+    target: { value: `${year}-06-20` },
+  });
+  await user.selectOptions(another.getByRole('combobox', { name: 'Given' }), 'on top');
+  const amount = another.getByRole('textbox', { name: 'How much' });
+  fireEvent.change(amount, { target: { value: '3 L' } });
+  fireEvent.blur(amount);
+  await user.click(another.getByRole('button', { name: 'Add it' }));
+  await waitFor(() =>
+    expect(plan).toEqual({
+      planted: null,
+      filling: { kind: 'never' },
+      waterings: [{ where: 'top', date: `${year}-06-20`, volume: 0.003 }],
+    }),
+  );
+  expect(await screen.findByText(/it is filled once, 3(\.0)?.L in all/)).toBeTruthy();
+  full = true;
+  await user.click(
+    screen.getByRole('button', { name: `Leave out the watering of 20 June ${year}` }),
+  );
+  expect(await screen.findByText(/shown but not saved.*server does not answer/)).toBeTruthy();
+  expect(screen.getByText('Watered by hand on no day')).toBeTruthy();
+  full = false;
+  await user.click(screen.getByRole('button', { name: 'Save it again' }));
+  await waitFor(() => expect(plan.waterings).toEqual([]));
+});
+
+test('a neighbour who looks in makes an absence possible, and is put into the plan', async () => {
+  open('away');
+  await screen.findByText(/^(Yes|No)\. Filled when you leave on/);
+  const leave = screen.getByLabelText<HTMLInputElement>('You leave on').value;
+  fireEvent.change(screen.getByLabelText('and are back on'), {
+    target: { value: dayAfter(leave, 12) },
+  });
+  const neighbour = (await screen.findAllByText(/^A neighbour fills it on/))[0]!;
+  expect(neighbour.textContent).toMatch(/which is enough/);
+  fireEvent.click(screen.getByRole('button', { name: 'Put it in the plan' }));
+  expect(
+    await screen.findByText(/^Yes\. Filled when .* and watered meanwhile as planned/),
+  ).toBeTruthy();
+  expect(plan.waterings.every(({ where, volume }) => where === 'tube' && volume === null)).toBe(
+    true,
+  );
 });
 
 test('a worker that fails leaves a sentence and the last good season', async () => {

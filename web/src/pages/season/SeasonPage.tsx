@@ -1,24 +1,37 @@
-import { Box, Field, Input, Text } from '@chakra-ui/react';
+import { Box, Button, Text } from '@chakra-ui/react';
 import type { PlanterResource } from '@huerta/contract';
 import {
-  CROPS,
+  applyPatch,
   dayAfter,
   daysBetween,
   evaluate,
   seasonLength,
+  usualPlanting,
+  type SeasonPlan,
   type WeatherChoice,
 } from '@huerta/core';
+import { formatISO } from 'date-fns';
 import { useMemo, useState, type ReactNode } from 'react';
-import { Link, useParams } from 'react-router';
-import { usePlanter } from '../../api/planters';
+import { Link, useNavigate, useParams } from 'react-router';
+import { useCreatePlanter, usePlanter } from '../../api/planters';
+import { useSaveSeasonPlan, useSeasonPlan } from '../../api/season';
 import { useWeather } from '../../api/weather';
+import { notify } from '../../components/notices';
 import { TopBar } from '../../components/TopBar';
 import { Trouble } from '../../components/Trouble';
 import { useView, Views } from '../../components/Views';
 import { Waiting } from '../../components/Waiting';
-import { useSeason, type SeasonQuestion } from '../../workers/season';
+import {
+  useAway,
+  useOutlook,
+  useSeason,
+  useWhatIf,
+  type SeasonQuestion,
+} from '../../workers/season';
 import '../build/build.css';
 import { AwayView } from './AwayView';
+import { isDate } from './dates';
+import { PlanFields } from './PlanFields';
 import './season.css';
 import { SearchView } from './SearchView';
 import { SeasonView } from './SeasonView';
@@ -31,8 +44,9 @@ export default function SeasonPage() {
   const { id = '' } = useParams();
   const { data, error: noPlanter, refetch } = usePlanter(id);
   const weather = useWeather();
-  const error = data ? weather.error : noPlanter;
-  const ready = data && weather.data;
+  const plan = useSeasonPlan(id);
+  const error = data ? (weather.error ?? plan.error) : noPlanter;
+  const ready = data && weather.data && plan.data;
   return (
     <Box minH="full">
       <TopBar />
@@ -46,15 +60,16 @@ export default function SeasonPage() {
         {!ready && !error && <Waiting what="the planter" />}
         {error && !ready && (
           <Trouble
-            title={data ? 'The weather cannot be fetched' : 'This planter cannot be opened'}
+            title={data ? 'The season cannot be fetched' : 'This planter cannot be opened'}
             detail={error.message}
             retry={() => {
               void refetch();
               void weather.refetch();
+              void plan.refetch();
             }}
           />
         )}
-        {data && weather.data && <Season resource={data} choice={weather.data} />}
+        {ready && <Season resource={data} choice={weather.data} plan={plan.data} />}
       </Box>
     </Box>
   );
@@ -79,35 +94,67 @@ const LONGEST_AWAY = 60;
 const USUAL_LEAVE = 75;
 const USUAL_AWAY = 10;
 
-const isDate = (text: string): boolean =>
-  /^\d{4}-\d{2}-\d{2}$/.test(text) && !Number.isNaN(Date.parse(text));
+interface SeasonProps {
+  resource: PlanterResource;
+  choice: WeatherChoice;
+  plan: SeasonPlan;
+}
 
-function Season({ resource, choice }: { resource: PlanterResource; choice: WeatherChoice }) {
+function Season({ resource, choice, plan }: SeasonProps) {
   const { id, design } = resource;
   const view = useView(VIEWS);
   const site = useMemo(() => siteOf(choice), [choice]);
   const ownDays = choice.site === 'own-days' ? choice.days : null;
-  const spring = `${new Date().getFullYear()}-${site.latitude < 0 ? '11' : '05'}-01`;
-  const [typed, setTyped] = useState<string | null>(null);
-  const planted = typed ?? ownDays?.days[0]?.date ?? spring;
-  const [leave, setLeave] = useState(() => dayAfter(spring, USUAL_LEAVE));
-  const [back, setBack] = useState(() => dayAfter(spring, USUAL_LEAVE + USUAL_AWAY));
-  const [day, setDay] = useState(USUAL_LEAVE);
-  const { planter } = useMemo(() => evaluate(design), [design]);
   const length = Math.min(Math.max(seasonLength(design.planting.crop), SHORTEST), LONGEST);
+  const usual = usualPlanting(
+    formatISO(new Date(), { representation: 'date' }),
+    site.latitude,
+    length,
+  );
+  const planted = plan.planted ?? ownDays?.days[0]?.date ?? usual;
+  const [leave, setLeave] = useState(() => dayAfter(planted, USUAL_LEAVE));
+  const [back, setBack] = useState(() => dayAfter(planted, USUAL_LEAVE + USUAL_AWAY));
+  const [day, setDay] = useState(USUAL_LEAVE);
+  const save = useSaveSeasonPlan(id);
+  const create = useCreatePlanter();
+  const navigate = useNavigate();
+  const { planter } = useMemo(() => evaluate(design), [design]);
+  const { filling, waterings } = plan;
   const error = awayError(leave, back);
-  const question = useMemo<SeasonQuestion | null>(() => {
-    if (!isDate(planted)) return null;
-    return {
+  const question = useMemo<SeasonQuestion>(
+    () => ({
       design,
       weather: ownDays ? { days: ownDays.days } : { site },
       planted,
+      filling,
+      waterings,
       days: length,
       seeds: SEEDS,
-      away: error === '' ? { from: leave, days: daysBetween(leave, back) } : null,
-    };
-  }, [design, ownDays, site, planted, length, leave, back, error]);
-  const { season, outlook, toCome, away, whatIf, trouble } = useSeason(question);
+    }),
+    [design, ownDays, site, planted, filling, waterings, length],
+  );
+  const awayQuestion = useMemo(
+    () => (error === '' ? { ...question, from: leave, away: daysBetween(leave, back) } : null),
+    [question, error, leave, back],
+  );
+  // Only what is looked at is worked out.
+  const { value: season, trouble: noSeason } = useSeason(
+    view === 'season' || view === 'what-if' ? question : null,
+  );
+  const {
+    value: outlook,
+    current,
+    trouble: noOutlook,
+  } = useOutlook(view === 'season' ? question : null);
+  const { value: away, trouble: noAway } = useAway(view === 'away' ? awayQuestion : null);
+  const { value: whatIf, trouble: noWhatIf } = useWhatIf(view === 'what-if' ? question : null);
+  const trouble = {
+    season: noSeason ?? noOutlook,
+    away: noAway,
+    'what-if': noSeason ?? noWhatIf,
+    search: null,
+    weather: null,
+  }[view];
   const seeds = ownDays ? 1 : SEEDS;
   const waiting = <Waiting what="the season" />;
   const pages: Record<View, ReactNode> = {
@@ -117,7 +164,7 @@ function Season({ resource, choice }: { resource: PlanterResource; choice: Weath
         planter={planter}
         season={season}
         outlook={ownDays ? null : outlook}
-        toCome={toCome}
+        toCome={ownDays ? 0 : SEEDS - (current ? (outlook?.seeds ?? 0) : 0)}
         day={day}
         onDay={setDay}
       />
@@ -133,9 +180,24 @@ function Season({ resource, choice }: { resource: PlanterResource; choice: Weath
         seeds={seeds}
         onLeave={setLeave}
         onBack={setBack}
+        watered={waterings.some(({ date }) => date > leave && date < back)}
+        onPlan={(more) => save.mutate({ ...plan, waterings: [...waterings, ...more] })}
+        onVariant={(patch, label) =>
+          create.mutate(
+            { ...applyPatch(design, patch), variant: label.slice(0, 60) },
+            {
+              onSuccess: (made) => void navigate(`/planters/${made.id}`),
+              onError: (failed) => notify(failed.message),
+            },
+          )
+        }
       />
     ),
-    'what-if': season ? <WhatIfView base={season.totals} answers={whatIf} /> : waiting,
+    'what-if': season ? (
+      <WhatIfView name={design.name} question={question} season={season} answers={whatIf} />
+    ) : (
+      waiting
+    ),
     search: (
       <SearchView
         design={design}
@@ -159,11 +221,15 @@ function Season({ resource, choice }: { resource: PlanterResource; choice: Weath
       </Box>
       <Views label="Views of the season" views={VIEWS} view={view} />
       <Box className="season-head">
-        <Field.Root invalid={!isDate(planted)} w="12rem">
-          <Field.Label>{CROPS[design.planting.crop].name} planted on</Field.Label>
-          <Input type="date" value={planted} onChange={(event) => setTyped(event.target.value)} />
-          <Field.ErrorText>Choose a day.</Field.ErrorText>
-        </Field.Root>
+        {view !== 'weather' && (
+          <PlanFields
+            crop={design.planting.crop}
+            plan={plan}
+            planted={planted}
+            day={dayAfter(planted, Math.min(day, length - 1))}
+            onChange={save.mutate}
+          />
+        )}
         <Text color="faint">
           Weather of {ownDays ? `‘${ownDays.name}’` : site.name}.{' '}
           <Link to="?view=weather" replace style={{ textDecoration: 'underline' }}>
@@ -171,6 +237,12 @@ function Season({ resource, choice }: { resource: PlanterResource; choice: Weath
           </Link>
         </Text>
       </Box>
+      {save.error && (
+        <Text role="alert" className="unsent">
+          The plan of this season is shown but not saved. {save.error.message}{' '}
+          <Button onClick={() => save.mutate(plan)}>Save it again</Button>
+        </Text>
+      )}
       {trouble && (
         <Text role="alert" className="unsent">
           {trouble}

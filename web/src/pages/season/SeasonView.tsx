@@ -54,10 +54,15 @@ export function SeasonView({
         <summary>When to fill</summary>
         <Text>
           {season.run.days
-            .filter(({ filled }) => filled > 0)
+            .filter(({ filled, poured }) => filled + poured > 0)
             .map(
-              ({ date, filled }) =>
-                `${format(parseISO(date), 'd MMM')} (${write(filled, 'volume')})`,
+              ({ date, filled, poured }) =>
+                `${format(parseISO(date), 'd MMM')} (${[
+                  filled > 0 ? write(filled, 'volume') : '',
+                  poured > 0 ? `${write(poured, 'volume')} on top` : '',
+                ]
+                  .filter(Boolean)
+                  .join(', ')})`,
             )
             .join(', ') || 'Never in this season.'}
         </Text>
@@ -74,7 +79,7 @@ export function SeasonView({
             'Water',
             'Drunk',
             'Rain',
-            'Filled',
+            'Given',
             'Moisture above, middle, below',
             'Lasts from here',
           ]}
@@ -85,7 +90,7 @@ export function SeasonView({
             write(one.water, 'volume'),
             write(one.drunk, 'volume'),
             one.rain > 0 ? write(one.rain, 'volume') : '',
-            one.filled > 0 ? write(one.filled, 'volume') : '',
+            one.filled + one.poured > 0 ? write(one.filled + one.poured, 'volume') : '',
             moistureOf(season, i)
               .map((share) => write(share, 'share'))
               .join(', '),
@@ -113,11 +118,13 @@ function keepCsv(name: string, season: SeasonAnswer): void {
   const rows = run.days.map((one, i) => ({
     date: one.date,
     'level mm': (one.level * 1000).toFixed(1),
+    'filled to mm': one.filled > 0 ? (one.crest * 1000).toFixed(1) : '',
     'water L': (one.water * 1000).toFixed(2),
     'asked L': (one.asked * 1000).toFixed(3),
     'drunk L': (one.drunk * 1000).toFixed(3),
     'evaporated L': (one.evaporated * 1000).toFixed(3),
     'filled L': (one.filled * 1000).toFixed(2),
+    'on top L': (one.poured * 1000).toFixed(2),
     'overflow L': (one.overflow * 1000).toFixed(3),
     'rain mm': ((weather[i]?.rain ?? 0) * 1000).toFixed(1),
     'et0 mm': ((weather[i]?.et ?? 0) * 86_400_000).toFixed(2),

@@ -1,26 +1,47 @@
-import { Box, Text } from '@chakra-ui/react';
+import { Box, Button, Text } from '@chakra-ui/react';
 import type { Totals } from '@huerta/core';
-import { useState } from 'react';
+import { Download } from 'lucide-react';
+import { useMemo, useState, type ReactNode } from 'react';
 import { useWords } from '../../app/preferences';
 import { TickField } from '../../components/ChoiceField';
-import type { WhatIfAnswer } from '../../workers/season';
+import {
+  useTogether,
+  type SeasonAnswer,
+  type SeasonQuestion,
+  type WhatIfAnswer,
+} from '../../workers/season';
 import { Table } from '../build/sheet';
+import { saveCsv } from './saveCsv';
+import { TwoLevels } from './TwoLevels';
 import { difference } from './words';
 
 interface WhatIfViewProps {
-  base: Totals;
+  name: string;
+  question: SeasonQuestion;
+  season: SeasonAnswer;
   answers: readonly WhatIfAnswer[] | null;
 }
 
-/** Switches, each with what it would change, beside the season as it is. */
-export function WhatIfView({ base, answers }: WhatIfViewProps) {
+/** What could be otherwise, each beside the season as it is; what is ticked, all at once. */
+export function WhatIfView({ name, question, season, answers }: WhatIfViewProps) {
   const { write } = useWords();
-  const [off, setOff] = useState<readonly string[]>([]);
+  const [ticked, setTicked] = useState<readonly string[]>([]);
+  const all = useMemo(
+    () => (ticked.length > 1 ? { ...question, together: ticked } : null),
+    [question, ticked],
+  );
+  const { value, current, trouble } = useTogether(all);
+  const together = current ? value : null;
+  const base = season.totals;
   if (!answers) return <Text role="status">The other seasons are being worked out …</Text>;
-  const shown = answers.filter(({ id }) => !off.includes(id));
-  const row = (label: string, totals: Totals, words: string): [string, ...string[]] => [
-    label,
-    label,
+  const row = (
+    id: string,
+    what: ReactNode,
+    totals: Totals,
+    words: string,
+  ): [string, ...ReactNode[]] => [
+    id,
+    what,
     String(totals.fills),
     write(totals.filled, 'volume'),
     String(totals.dryDays),
@@ -28,27 +49,86 @@ export function WhatIfView({ base, answers }: WhatIfViewProps) {
     write(totals.overflow, 'volume'),
     words,
   ];
+  const [only] = ticked;
+  const chosen = ticked.length > 1 ? together : (answers.find(({ id }) => id === only) ?? null);
   return (
-    <Box>
-      <Box role="group" aria-label="What if" className="what-ifs">
-        {answers.map(({ id, label }) => (
-          <TickField
-            key={id}
-            label={label}
-            checked={!off.includes(id)}
-            onTick={(on) => setOff((now) => (on ? now.filter((one) => one !== id) : [...now, id]))}
-          />
-        ))}
-      </Box>
+    <Box className="what-if">
+      <Text my="3" maxW="44rem">
+        Each line is this season with one thing otherwise. Tick what you want to see against it as a
+        curve; tick several to have them all at once.
+      </Text>
+      {ticked.length > 0 && (
+        <TwoLevels
+          days={season.run.days}
+          other={chosen}
+          label={ticked.length > 1 ? 'all that is ticked' : (chosen?.label ?? '')}
+        />
+      )}
       <Table
         head={['The season', 'Fillings', 'Given', 'Days short', 'Days drowned', 'Lost', 'That is']}
         rows={[
-          row('As it is', base, ''),
-          ...shown.map(({ label, totals, trouble }) =>
-            row(label, totals, trouble ?? difference(base, totals, write)),
+          row('base', 'As it is', base, ''),
+          ...(ticked.length > 1
+            ? [
+                together
+                  ? row(
+                      'together',
+                      'All that is ticked',
+                      together.totals,
+                      together.trouble ?? difference(base, together.totals, write),
+                    )
+                  : ([
+                      'together',
+                      'All that is ticked',
+                      '',
+                      '',
+                      '',
+                      '',
+                      '',
+                      trouble ?? 'One moment …',
+                    ] as [string, ...ReactNode[]]),
+              ]
+            : []),
+          ...answers.map(({ id, label, totals, trouble }) =>
+            row(
+              id,
+              <TickField
+                label={label}
+                checked={ticked.includes(id)}
+                onTick={(on) =>
+                  setTicked((now) => (on ? [...now, id] : now.filter((one) => one !== id)))
+                }
+              />,
+              totals,
+              trouble ?? difference(base, totals, write),
+            ),
           ),
         ]}
       />
+      <Button
+        mt="3"
+        onClick={() =>
+          saveCsv(
+            `${name} what if`,
+            [{ label: 'As it is', totals: base }, ...(together ? [together] : []), ...answers].map(
+              plain,
+            ),
+          )
+        }
+      >
+        <Download size={18} aria-hidden /> As CSV
+      </Button>
     </Box>
   );
 }
+
+/** One of the seasons as a row of a file, in litres. */
+const plain = ({ label, totals }: { label: string; totals: Totals }) => ({
+  season: label,
+  fillings: totals.fills,
+  'given L': (totals.filled * 1000).toFixed(2),
+  'drunk L': (totals.drunk * 1000).toFixed(2),
+  'days short': totals.dryDays,
+  'days drowned': totals.drownedDays,
+  'lost L': (totals.overflow * 1000).toFixed(2),
+});
