@@ -45,8 +45,9 @@ export function soilBuffer(planter: Planter, soilVolume: number): number {
  *
  * @param demand m³/s
  * @param buffer water that the soil gives before plants wilt, m³
+ * @param open what dries up from the reservoir besides, m³/s
  */
-export function autonomyAt(planter: Planter, demand: number, buffer: number): Autonomy {
+export function autonomyAt(planter: Planter, demand: number, buffer: number, open = 0): Autonomy {
   if (demand <= 0) return { days: Infinity, reservoirDays: Infinity };
   const { storage, wicks, heights } = planter;
   const bottom = lastDropLevel(planter);
@@ -74,7 +75,7 @@ export function autonomyAt(planter: Planter, demand: number, buffer: number): Au
     above = below;
     const supply = Math.min(demand, totalDelivery(wicks, top - step / 2));
     if (supply <= 0) break;
-    const lasts = volume / supply;
+    const lasts = volume / (supply + open);
     const shortfall = (demand - supply) * lasts;
     if (shortfall > left) {
       return result(seconds + left / (demand - supply), keepsUp);

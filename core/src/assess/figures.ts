@@ -1,7 +1,7 @@
 import { cropOf } from '../catalog';
 import { demandOn, type Demand } from '../climate';
 import { airCeiling, baseStyle } from '../design';
-import { surfaceArea, type Planter } from '../planter';
+import { openWater, surfaceArea, type Planter } from '../planter';
 import {
   arrange,
   beside,
@@ -76,8 +76,9 @@ export function figuresOf(planter: Planter): Figures {
   const { place } = design;
   const soilVolume = settledSoil(planter);
   const surface = surfaceArea(planter);
-  const mild = demandOn(design, place.etMild, surface);
-  const hot = demandOn(design, place.etHot, surface);
+  const tray = openWater(planter);
+  const mild = demandOn(design, place.etMild, surface, tray);
+  const hot = demandOn(design, place.etHot, surface, tray);
   const standing = storage.volumeBelow(heights.brim);
   const supply = supplyOf(planter);
   const level = usableLevel(planter, hot.total);
@@ -110,8 +111,8 @@ export function figuresOf(planter: Planter): Figures {
     hot,
     delivery,
     duty: hot.total > 0 ? delivery / hot.total : Infinity,
-    lastsMild: autonomyAt(planter, mild.total, buffer),
-    lastsHot: autonomyAt(planter, hot.total, buffer),
+    lastsMild: autonomyAt(planter, mild.total, buffer, mild.open),
+    lastsHot: autonomyAt(planter, hot.total, buffer, hot.open),
     weight: weigh(planter, soilVolume, standing),
     rainIn: rain,
     stormClimb: climbUnder(planter, rain),

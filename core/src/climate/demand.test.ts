@@ -1,5 +1,5 @@
 import { applyPatch, STARTING_POINTS, type Patch } from '../design';
-import { demandOn } from '.';
+import { demandOn, dryingOf } from '.';
 
 const MM_A_DAY = 1e-3 / 86_400;
 const litresADay = (flow: number) => flow * 86_400 * 1000;
@@ -26,6 +26,21 @@ test('plants add up, a sunny wall adds a quarter, and mulch takes most of the re
   expect(hot.total / base.total).toBeCloseTo(1.24, 12);
   expect(mulched.surface).toBeCloseTo(0.3 * base.surface, 15);
   expect(base.total).toBe(base.plants + base.surface);
+});
+
+test('open water beside the soil dries up where leaves do not shade it', () => {
+  // 0.17 m² of water in a tray of 0.24 m²; leaves over 0.06 m² of it leave three quarters lit.
+  expect(litresADay(dryingOf({ area: 0.17, ground: 0.24 }, 5 * MM_A_DAY, 0.06))).toBeCloseTo(
+    0.17 * 0.75 * 1.05 * 5,
+    9,
+  );
+  const tray = STARTING_POINTS.find(({ id }) => id === 'bag-tray')!.design;
+  const dry = demandOn(tray, 5 * MM_A_DAY, 0.1);
+  const wet = demandOn(tray, 5 * MM_A_DAY, 0.1, { area: 0.17, ground: 0.24 });
+  expect(dry.open).toBe(0);
+  expect(wet.open).toBeGreaterThan(0);
+  // It does not come up through the soil.
+  expect(wet.total).toBe(dry.total);
 });
 
 test('nothing planted, only the surface gives', () => {

@@ -10,8 +10,34 @@ export interface Demand {
   plants: number;
   /** What leaves from the soil surface. */
   surface: number;
+  /** Both: what must come up through the soil. */
   total: number;
+  /** What dries up from open water beside the soil. */
+  open: number;
 }
+
+/** Open water that lies beside the soil, and the ground that plants can shade. m² */
+export interface OpenWater {
+  area: number;
+  ground: number;
+}
+
+/** Coefficient of shallow open water (FAO-56, table 12), and the share that the thickest leaves leave. */
+const OPEN_KC = 1.05;
+const LEAST_LIT = 0.1;
+
+/**
+ * What dries up from open water beside the soil, m³/s. Leaves shade it: only the part of the ground that
+ * they leave open counts, as for the exposed soil in FAO-56's dual coefficient (its equation 75).
+ *
+ * @param et m/s of water depth; @param foliage ground that leaves cover, m²
+ */
+export function dryingOf({ area, ground }: OpenWater, et: number, foliage: number): number {
+  const lit = ground > 0 ? Math.max(1 - foliage / ground, LEAST_LIT) : 1;
+  return OPEN_KC * et * area * lit;
+}
+
+const NO_WATER: OpenWater = { area: 0, ground: 0 };
 
 /** How much thirstier than a field a place is: sun, wind, what it stands on, and cover. */
 export function exposureOf({ sun, wind, spot, rain }: PlanterDesign['place']): number {
@@ -26,11 +52,17 @@ export function exposureOf({ sun, wind, spot, rain }: PlanterDesign['place']): n
  * @param et reference evapotranspiration, m/s of water depth
  * @param surfaceArea soil surface, m²
  */
-export function demandOn(design: PlanterDesign, et: number, surfaceArea: number): Demand {
+export function demandOn(
+  design: PlanterDesign,
+  et: number,
+  surfaceArea: number,
+  openWater: OpenWater = NO_WATER,
+): Demand {
   const { planting, place, soil } = design;
   const exposure = exposureOf(place);
   const foliage = planting.count * (Math.PI / 4) * planting.foliage ** 2;
   const plants = (cropOf(planting.crop).kc - SOIL_PART_OF_KC) * et * foliage * exposure;
   const surface = MULCHES[soil.mulch].evaporation * et * surfaceArea * exposure;
-  return { plants, surface, total: plants + surface };
+  const open = dryingOf(openWater, et, foliage) * exposure;
+  return { plants, surface, total: plants + surface, open };
 }

@@ -1,4 +1,4 @@
-export { demandOn, exposureOf, type Demand } from './demand';
+export { demandOn, dryingOf, exposureOf, type Demand, type OpenWater } from './demand';
 export {
   hargreavesEt,
   referenceEt,

@@ -79,6 +79,25 @@ test('infiltration of Celia and others (1990): the front of a fine grid, within 
   expect(fine.depth).toBeLessThan(0.65);
 });
 
+test('water that stands on a very dry mix soaks in, on a coarse grid as on one four times finer', () => {
+  const [, soil] = SOILS[3]!;
+  const soaked = (count: number): number => {
+    const cells = uniform(mediumFor(soil), 0.25, count);
+    const h = new Float64Array(count).fill(-17);
+    const solve = solver(cells);
+    const before = solve.stored(h);
+    const ends = { bottom: steady(0), top: heldAt(cells, 0.05, 'top') };
+    const sum = march(cells, h, 600, ends, { first: 0.01, most: 60 });
+    const gained = solve.stored(h) - before;
+    expect(Math.abs(gained - sum.top) / gained).toBeLessThan(1e-3);
+    return gained;
+  };
+  const coarse = soaked(60);
+  expect(Math.abs(coarse - soaked(240)) / coarse).toBeLessThan(0.05);
+  // Ten minutes of Ks alone would be 35 mm; suction and the pond's head draw more.
+  expect(coarse).toBeGreaterThan(600 * soil.Ks);
+});
+
 test('a saturated column drains to what hangs above its foot, and loses just that', () => {
   const [, soil] = SOILS[3]!;
   const cells = uniform(mediumFor(soil), 0.25, 50, 0.06);

@@ -62,6 +62,11 @@ export interface Step {
 }
 
 const MOST_ITERATIONS = 24;
+/** Drier than this, in metres of head, a cell's suction falls to no less than this share in one iteration. */
+const DRY = -0.1;
+const WETS_TO = 0.2;
+/** From this iteration on heads move half the way. */
+const SWINGS = 8;
 /** When a head is at rest: it moves less than so many metres and such a share of itself. */
 export interface Rest {
   metres: number;
@@ -137,11 +142,17 @@ export function solver(cells: Cells, at: Rest = STRICT) {
       const topSlope = two[1] as number;
       if (!solve()) return { done: false, iterations: iteration, bottom: 0, top: 0 };
       let rest = true;
-      for (let i = 0; i < n; i += 1) {
+      for (let i = 0; i < n && rest; i += 1) {
         const change = right[i] as number;
-        const now = (next[i] as number) + change;
-        if (abs(change) > at.metres + at.share * abs(now)) rest = false;
-        next[i] = now;
+        if (abs(change) > at.metres + at.share * abs((next[i] as number) + change)) rest = false;
+      }
+      // A cell at the brink of saturation may swing to and fro: then it goes half the way.
+      const part = rest || iteration < SWINGS ? 1 : 0.5;
+      for (let i = 0; i < n; i += 1) {
+        const before = next[i] as number;
+        const now = before + part * (right[i] as number);
+        // A dry cell takes up so little at first that a front would throw it far beyond wet.
+        next[i] = !rest && before < DRY && now > before * WETS_TO ? before * WETS_TO : now;
       }
       if (!finite(next[0] as number)) break;
       if (rest) {

@@ -13,6 +13,7 @@ export {
   halfAt,
   pour,
   resolve,
+  openWater,
   surfaceArea,
   type Heights,
   type Planter,

@@ -97,6 +97,13 @@ export function surfaceArea({ bed, heights }: Planter): number {
   return bed.places.length * bed.inside.areaAt(heights.surface - bed.floor);
 }
 
+/** Water that lies open in a tray around its bags, and the ground of the whole. m² */
+export function openWater(planter: Planter): { area: number; ground: number } {
+  if (planter.design.bed?.kind !== 'bag') return { area: 0, ground: 0 };
+  const ground = planter.vessel.areaAt(planter.heights.waterRim);
+  return { area: Math.max(ground - surfaceArea(planter), 0), ground };
+}
+
 /** Where poured water has got to. */
 export interface Pour {
   /** Height at which it stands, metres. */

@@ -8,6 +8,8 @@ import { CUP_WALL, PIPE_WALL, type Bed, type FloorLayout, type StandingWick } fr
 export interface Storage {
   /** Water that stands in the planter up to height z, m³. Never falls as z rises. */
   volumeBelow(z: number): number;
+  /** Of that, what stands in the soil of the beds, m³. */
+  soilBelow(z: number): number;
   /** The height at which `volume` m³ of water stands, metres; the top when there is more. */
   heightFor(volume: number): number;
   /** Volume of water kept out by air caught in parts, with water at height z, m³. */
@@ -80,6 +82,7 @@ export function storageOf(design: PlanterDesign, layout: FloorLayout): Storage {
 
   return {
     volumeBelow,
+    soilBelow: inBeds,
     heightFor(volume) {
       if (volume <= 0) return 0;
       if (volume >= volumeBelow(rim)) return rim;

@@ -3,7 +3,14 @@ import { evaluate } from '../assess';
 import { SITES, SITE_IDS } from '../catalog';
 import { weatherOf } from '../climate';
 import { anyDesign } from '../testing/designs';
-import { runSeason, totalsOf } from '.';
+import { runSeason, totalsOf, type Watering } from '.';
+
+const date = fc.integer({ min: 1, max: 25 }).map((d) => `2026-06-${String(d).padStart(2, '0')}`);
+const volume = fc.double({ min: 1e-4, max: 0.03, noNaN: true });
+const watering: fc.Arbitrary<Watering> = fc.oneof(
+  fc.record({ where: fc.constant('tube' as const), date, volume: fc.option(volume) }),
+  fc.record({ where: fc.constant('top' as const), date, volume }),
+);
 
 /** Whatever a person may have designed, in whatever climate, luck or neglect. */
 test('a season of any design keeps its water, and nothing in it is more than there is', () => {
@@ -19,6 +26,7 @@ test('a season of any design keeps its water, and nothing in it is more than the
           { kind: 'never' } as const,
           { kind: 'every', days: 4 } as const,
         ),
+        waterings: fc.array(watering, { maxLength: 3 }),
       }),
       fc.integer({ min: 0, max: 500 }),
       (design, site, luck, seed) => {
@@ -29,7 +37,8 @@ test('a season of any design keeps its water, and nothing in it is more than the
         expect(run.balance).toBeLessThan(1e-3);
         const totals = totalsOf(run);
         expect(totals.drunk).toBeLessThanOrEqual(totals.asked * (1 + 1e-9));
-        if (luck.filling.kind === 'never') expect(totals.filled).toBe(0);
+        const meant = luck.waterings.reduce((sum, { volume }) => sum + (volume ?? Infinity), 0);
+        if (luck.filling.kind === 'never') expect(totals.filled).toBeLessThanOrEqual(meant + 1e-12);
         for (const day of run.days) {
           expect(day.level).toBeGreaterThanOrEqual(-1e-6);
           expect(day.water).toBeGreaterThanOrEqual(-1e-6);
@@ -38,6 +47,7 @@ test('a season of any design keeps its water, and nothing in it is more than the
         for (const share of run.moisture) expect(share > 0 && share < 1).toBe(true);
       },
     ),
-    { numRuns: 40 },
+    // A season takes long to run again: the first that fails is shown as it is.
+    { numRuns: 60, endOnFailure: true },
   );
 });

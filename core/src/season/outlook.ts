@@ -60,11 +60,10 @@ export const levelSpread = (levels: readonly (readonly number[])[]): Spread[] =>
  * `beyond`, by what was drawn from it on those days; the last days, which the season is too short for,
  * have null.
  *
- * @param full and @param beyond m³
+ * @param beyond m³
  */
 export function lastsFrom(
-  { days }: Pick<SeasonRun, 'days'>,
-  full: number,
+  { days, full }: Pick<SeasonRun, 'days' | 'full'>,
   beyond: number,
 ): (number | null)[] {
   const drawn = days.map((day, i) => {

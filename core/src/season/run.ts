@@ -48,6 +48,8 @@ export interface SeasonRun {
   days: SeasonDay[];
   /** Heights of the cells' middles above the inside floor, metres. */
   heights: Float64Array;
+  /** What the reservoir holds when it is full, and its supply barrel with it, m³. */
+  full: number;
   /** Water content by day and cell, day after day. */
   moisture: Float32Array;
   /** Water that came in or went out and is not accounted for, as a share of all that passed through. */

@@ -1,8 +1,8 @@
 import { cropOf, MULCHES } from '../catalog';
-import { daysBetween, exposureOf, type WeatherDay } from '../climate';
+import { daysBetween, dryingOf, exposureOf, type WeatherDay } from '../climate';
 import { solver, type End, type Step } from '../column';
 import { stageOn } from '../crop';
-import type { Planter } from '../planter';
+import { openWater, type Planter } from '../planter';
 import type { Watering } from './plan';
 import type { SeasonDay, SeasonOptions, SeasonRun } from './run';
 import { cellsOf, reservoirOf } from './setting';
@@ -35,6 +35,8 @@ const MORNING = 7;
 const NIGHT = 3;
 const NEAR_LOW = 0.002;
 const LEAST_LEFT = 0.08;
+/** A step shorter than this, in seconds, will not come to rest either. */
+const SHORTEST = 1e-5;
 /** Suctions at the surface between which it dries, metres. */
 const STILL_MOIST = 0.5;
 const CRUST = 20;
@@ -63,7 +65,7 @@ export function runSeason(
   options: SeasonOptions,
   low: number,
 ): SeasonRun {
-  const { design, heights, storage } = planter;
+  const { design, heights } = planter;
   const count = options.cells ?? CELLS;
   const cells = cellsOf(planter, count);
   const { dz, face, medium } = cells;
@@ -77,15 +79,15 @@ export function runSeason(
   const foliage = design.planting.count * (PI / 4) * design.planting.foliage ** 2;
   const open = design.place.rain === 'open';
   const letsIn = design.soil.mulch === 'cover' ? THROUGH_COVER : 1;
-  const tray =
-    design.bed?.kind === 'bag' ? max(planter.vessel.areaAt(heights.waterRim) - surface, 0) : 0;
+  const tray = openWater(planter);
+  const bag = design.bed?.kind === 'bag';
   const mulch = MULCHES[design.soil.mulch].evaporation;
   const roots = cropOf(design.planting.crop).roots;
 
   const h = Float64Array.from({ length: count }, (_, i) => brim - base - (i + 0.5) * dz);
   const sink = new Float64Array(count);
   const two = new Float64Array(2);
-  let water = storage.volumeBelow(brim);
+  let water = reservoir.holds(brim);
   let barrel = design.reservoir.supply?.volume ?? 0;
   let pond = 0;
   let level = brim;
@@ -101,6 +103,12 @@ export function runSeason(
   const bottom: End = {
     flux(head, out) {
       const wet = head + dz / 2;
+      if (bag && level > base) {
+        // The mix stands in the water itself.
+        const G = ((face[0] as number) * (medium.soil.Ks + medium.K(head))) / 2 / (dz / 2);
+        upTo(G * (level - base - wet), -G, out);
+        return;
+      }
       const lip = reservoir.lip(water);
       if (wet > lip) {
         // Water stands on the base and runs through it.
@@ -123,16 +131,15 @@ export function runSeason(
         out[1] = 0;
         return;
       }
-      // No more than is there.
-      if (flow * span > water) {
-        out[0] = max(water, 0) / span;
-        out[1] = 0;
-        return;
-      }
-      out[0] = flow;
-      out[1] = -(two[1] as number);
+      upTo(flow, -(two[1] as number), out);
     },
   };
+  /** A flow out of the reservoir, no more than is there. */
+  function upTo(flow: number, slope: number, out: Float64Array): void {
+    const most = max(water, 0) / span;
+    out[0] = min(flow, most);
+    out[1] = flow > most ? 0 : slope;
+  }
   const top: End = {
     flux(head, out) {
       if (held) {
@@ -157,7 +164,7 @@ export function runSeason(
 
   const heightsOf = Float64Array.from({ length: count }, (_, i) => base + (i + 0.5) * dz);
   const moisture = new Float32Array(weather.length * count);
-  const full = storage.volumeBelow(brim);
+  const full = reservoir.holds(brim);
   let sinceFill = 0;
   let density = rootsTo(roots, depth, count);
   let dt = 600;
@@ -174,6 +181,7 @@ export function runSeason(
   return {
     days,
     heights: heightsOf,
+    full: full + (design.reservoir.supply?.volume ?? 0),
     moisture: moisture.slice(0, days.length * count),
     balance: abs(begin + sum.in - sum.out - end) / passed,
     evaluations: solve.evaluations(),
@@ -184,6 +192,7 @@ export function runSeason(
     density = rootsTo(max(roots * stage.roots, 2 * dz), depth, count);
     const thirst = max(stage.kc - SOIL_PART_OF_KC, 0) * air.et * foliage * stage.cover * exposure;
     const drying = mulch * air.et * surface * exposure;
+    const fromTray = dryingOf(tray, air.et, foliage * stage.cover) * exposure;
     const wetHours = min(max(ceil(air.rain / HEAVY), 1), HOURS);
     const from = min(RAIN_FROM, HOURS - wetHours);
     const day: SeasonDay = {
@@ -225,7 +234,7 @@ export function runSeason(
       dryRate = drying * light;
       const asks = thirst * light;
       const lasts = together(hour) * HOUR;
-      const caught = perHour * tray;
+      const caught = perHour * tray.area;
       water += caught;
       day.rain += caught + rainRate * HOUR;
       sum.in += caught + rainRate * HOUR;
@@ -236,7 +245,7 @@ export function runSeason(
         const result = advance();
         if (!result.done) {
           dt = span / 3;
-          if (dt < 1e-3) throw new Error('The soil’s water does not come to rest');
+          if (dt < SHORTEST) throw new Error('The soil’s water does not come to rest');
           continue;
         }
         t += span;
@@ -251,6 +260,12 @@ export function runSeason(
         const offered = rainRate * span + pond * surface;
         if (offered > 0) {
           pond = max(offered - result.top * span, 0) / surface;
+          if (!falls && pond > 0) {
+            const gone = min(drying * light * span, pond * surface);
+            pond -= gone / surface;
+            day.evaporated += gone;
+            sum.out += gone;
+          }
           if (pond > design.soil.freeboard) {
             const runs = (pond - design.soil.freeboard) * surface;
             pond = design.soil.freeboard;
@@ -263,6 +278,10 @@ export function runSeason(
           sum.out += gone;
         }
         water -= result.bottom * span;
+        const dried = min(fromTray * light * span, max(water, 0));
+        water -= dried;
+        day.evaporated += dried;
+        sum.out += dried;
         const over = reservoir.over(water);
         if (over > 0) {
           water -= over;
@@ -346,7 +365,7 @@ export function runSeason(
   function topUp(): void {
     const supplied = design.reservoir.supply;
     if (!supplied || barrel <= 0) return;
-    const want = min(max(storage.volumeBelow(min(supplied.level, brim)) - water, 0), barrel);
+    const want = min(max(reservoir.holds(min(supplied.level, brim)) - water, 0), barrel);
     barrel -= want;
     water += want;
     level = reservoir.level(water);

@@ -27,17 +27,19 @@ const ENTRIES = 200;
 /** The reservoir: its level by what it holds, and what runs over. */
 export function reservoirOf({ storage, heights, design }: Planter, clogged: boolean) {
   const { base, brim, invert } = heights;
-  const most = min(max(base, brim), heights.rim);
-  const table = Float64Array.from({ length: ENTRIES + 1 }, (_, i) =>
-    storage.volumeBelow((most * i) / ENTRIES),
-  );
-  const whole = table[ENTRIES] as number;
-  const runs = invert !== null && !clogged;
-  const lip = runs ? min(invert, most) : most;
-  const room = runs ? storage.volumeBelow(lip) : whole;
-  // Bags stand in their tray's water: it never stands on their base as on a platform.
+  // Bags stand in their tray's water, which runs over its rim if nowhere else.
   const bag = design.bed?.kind === 'bag';
+  const most = bag ? heights.waterRim : min(max(base, brim), heights.rim);
+  // What stands in a bag's mix is in the cells of the column already.
+  const holds = (z: number): number => storage.volumeBelow(z) - (bag ? storage.soilBelow(z) : 0);
+  const table = Float64Array.from({ length: ENTRIES + 1 }, (_, i) => holds((most * i) / ENTRIES));
+  const whole = table[ENTRIES] as number;
+  const runs = bag || (invert !== null && !clogged);
+  const lip = invert !== null && !clogged ? min(invert, most) : most;
+  const room = runs ? holds(lip) : whole;
   return {
+    /** Water below a height, m³. */
+    holds,
     level(volume: number): number {
       if (volume <= 0) return 0;
       if (volume >= whole) return most;
@@ -57,7 +59,7 @@ export function reservoirOf({ storage, heights, design }: Planter, clogged: bool
       if (bag) return 0;
       const takes = volume < whole * 0.9999;
       if (takes) return 0;
-      return runs ? max((invert as number) - base, 0) : Infinity;
+      return runs ? max(lip - base, 0) : Infinity;
     },
   };
 }

@@ -86,20 +86,18 @@ function season(
   const { planter, assessment } = evaluate(design);
   const options = { planted, filling, waterings, ...other };
   const run = runSeason(planter, weather, options, assessment.figures.usableLevel);
-  return { planter, figures: assessment.figures, run };
+  return { figures: assessment.figures, run };
 }
 
 function answer(question: SeasonQuestion): SeasonAnswer {
   const { design, planted, days } = question;
   const weather = weatherFrom(question, planted, days, 0);
-  const { planter, figures, run } = season(question, design, weather);
-  const full = planter.storage.volumeBelow(planter.heights.brim);
-  const supplied = design.reservoir.supply?.volume ?? 0;
+  const { figures, run } = season(question, design, weather);
   return {
     run,
     weather,
     totals: totalsOf(run),
-    lasts: lastsFrom(run, full + supplied, figures.stranded),
+    lasts: lastsFrom(run, figures.stranded),
   };
 }
 

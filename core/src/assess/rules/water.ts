@@ -11,14 +11,15 @@ const MUCH_WATER = 0.55;
 /** Water that lies open in a tray breeds mosquitoes and can drown a toddler. */
 export const openWater: Rule = ({ design, figures }) => {
   if (design.bed?.kind !== 'bag' || design.place.rain === 'indoors') return [];
+  const dries = say`When it is hot, ${q(figures.hot.open, 'daily')} of it dries up unused.`;
   return [
     {
       id: 'open-tray',
       severity: design.place.children ? 'danger' : 'watch',
       room: 'water',
       text: design.place.children
-        ? say`${q(figures.standing, 'volume')} lie open in the tray, and small children or animals come near. Cover the water around the bags, and empty the tray when nobody tends it.`
-        : say`${q(figures.standing, 'volume')} lie open in the tray: mosquitoes breed in it within a week. Cover the water around the bags or let the tray run dry between fills.`,
+        ? say`${q(figures.standing, 'volume')} lie open in the tray, and small children or animals come near. Cover the water around the bags, and empty the tray when nobody tends it. ${dries}`
+        : say`${q(figures.standing, 'volume')} lie open in the tray: mosquitoes breed in it within a week. Cover the water around the bags or let the tray run dry between fills. ${dries}`,
     },
   ];
 };
