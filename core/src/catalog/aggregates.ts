@@ -1,4 +1,4 @@
-import type { Medium } from './media';
+import type { Matter, Medium } from './media';
 
 /**
  * Stone, sand and chip for the base of a planter.
@@ -7,19 +7,7 @@ import type { Medium } from './media';
  * little tighter for a washed coarse sand; the rest are typical values, marked as such on screen.
  */
 
-export interface Aggregate {
-  name: string;
-  thetaR: number;
-  thetaS: number;
-  /** 1/m. */
-  alpha: number;
-  n: number;
-  /** m/s. */
-  Ks: number;
-  /** How high it practically lifts water, metres. */
-  reach: number;
-  /** Bulk density, kg/m³. */
-  dryDensity: number;
+export interface Aggregate extends Matter {
   /** How it is drawn. */
   grain: 'stone' | 'sand' | 'chip';
   /** Sharp edges that go through a liner. */
@@ -135,14 +123,8 @@ export const FILLS: Readonly<Record<FillId, { name: string }>> = {
   ...AGGREGATES,
 };
 
-/** What a base or column needs to know of what fills it. */
-export type FillMedium = Pick<
-  Aggregate,
-  'name' | 'thetaR' | 'thetaS' | 'alpha' | 'n' | 'Ks' | 'reach' | 'dryDensity'
->;
-
 /** The medium of a fill, given the planter's mix. */
-export function fillMedium(fill: FillId, mix: Medium): FillMedium {
+export function fillMedium(fill: FillId, mix: Medium): Matter {
   return fill === 'mix' ? mix : AGGREGATES[fill];
 }
 

@@ -1,25 +1,12 @@
 import { AGGREGATES } from './aggregates';
-import { MEDIA, type MediumId } from './media';
+import { MEDIA, type Matter, type MediumId } from './media';
 
 /**
  * What growing mixes are made of, loose as it comes out of the bag. Values are typical and stand for
  * one of many: the same word on a bag means other things in other places. Hydraulic values are van
  * Genuchten–Mualem parameters; those of the loam are from Carsel and Parrish (1988).
  */
-export interface IngredientMatter {
-  name: string;
-  /** Residual and saturated water content, m³/m³; what is not pores is solid. */
-  thetaR: number;
-  thetaS: number;
-  /** 1/m, and the shape n. */
-  alpha: number;
-  n: number;
-  /** m/s. */
-  Ks: number;
-  /** How high it practically lifts water on its own, metres. */
-  reach: number;
-  /** Dry bulk density, kg/m³. */
-  dryDensity: number;
+export interface IngredientMatter extends Matter {
   /** Share of the loose height that is lost when it is first watered. */
   settles: number;
   /** Open grains that make room for air, fine stuff that holds water, or ground that packs. */

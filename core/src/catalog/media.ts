@@ -5,9 +5,10 @@
  * Carsel and Parrish (1988); growing mixes vary widely, and the values here are typical.
  */
 
-export interface Medium {
+/** What anything that soil, base or column is filled with does with water. */
+export interface Matter {
   name: string;
-  /** Residual and saturated water content, m³/m³. */
+  /** Residual and saturated water content, m³/m³; what is not pores is solid. */
   thetaR: number;
   thetaS: number;
   /** Inverse of the air-entry suction, 1/m, and the shape n. */
@@ -19,6 +20,9 @@ export interface Medium {
   reach: number;
   /** Dry bulk density, kg/m³. */
   dryDensity: number;
+}
+
+export interface Medium extends Matter {
   /** Share of the loose height that is lost when it is first watered, 0 to 1. */
   settles: number;
   /** False where practice says not to use it as the wicking mix, and why. */

@@ -1,4 +1,4 @@
-import { CLOTHS, fillMedium, type FillMedium } from '../catalog';
+import { CLOTHS, fillMedium, type Matter } from '../catalog';
 import {
   airCeiling,
   baseStyle,
@@ -114,7 +114,7 @@ function columnOf(
   index: number,
   foot: number,
   top: number,
-  medium: FillMedium,
+  medium: Matter,
   area: number,
 ): Wick {
   return {
@@ -139,7 +139,7 @@ function columnOf(
 }
 
 /** Up a column or, where its top is wetter than it would hang, down it again. m³/s */
-function throughColumn(medium: FillMedium, area: number, lift: number, suction: number): number {
+function throughColumn(medium: Matter, area: number, lift: number, suction: number): number {
   if (suction < lift) return (-area * conductivity(medium, suction) * (lift - suction)) / lift;
   return lift >= medium.reach ? 0 : area * columnFlux(medium, lift, suction);
 }

@@ -6,10 +6,8 @@ import { Link, useParams } from 'react-router';
 import { usePriceBook } from '../../api/build';
 import { usePlanter } from '../../api/planters';
 import { useWords } from '../../app/preferences';
-import { TopBar } from '../../components/TopBar';
-import { Trouble } from '../../components/Trouble';
+import { Fetched, Page } from '../../components/Page';
 import { useView, Views } from '../../components/Views';
-import { Waiting } from '../../components/Waiting';
 import { SmallSection } from '../../drawing/SmallSection';
 import { useShopping } from '../../workers/shopping';
 import { AsBuilt } from './AsBuilt';
@@ -25,28 +23,13 @@ import { useProgress } from './useProgress';
 /** What to take to the workbench: steps, parts, cuts, holes and templates of one planter. */
 export default function BuildPage() {
   const { id = '' } = useParams();
-  const { data, error, isPending, refetch } = usePlanter(id);
+  const planter = usePlanter(id);
   return (
-    <Box minH="full">
-      <TopBar />
-      <Box
-        as="main"
-        className="sheet"
-        px={{ base: '4', md: '8' }}
-        pt={{ base: '3', md: '6' }}
-        pb="16"
-      >
-        {isPending && <Waiting what="the planter" />}
-        {error && !data && (
-          <Trouble
-            title="This planter cannot be opened"
-            detail={error.message}
-            retry={() => void refetch()}
-          />
-        )}
-        {data && <Sheet resource={data} />}
-      </Box>
-    </Box>
+    <Page className="sheet">
+      <Fetched what="the planter" title="This planter cannot be opened" queries={[planter]}>
+        {(resource) => <Sheet resource={resource} />}
+      </Fetched>
+    </Page>
   );
 }
 

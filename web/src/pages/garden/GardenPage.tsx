@@ -5,9 +5,7 @@ import { Plus } from 'lucide-react';
 import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { usePlanters } from '../../api/planters';
-import { TopBar } from '../../components/TopBar';
-import { Trouble } from '../../components/Trouble';
-import { Waiting } from '../../components/Waiting';
+import { Fetched, Page } from '../../components/Page';
 import { GardenEntry } from './GardenEntry';
 import { ImportButton } from './ImportButton';
 
@@ -16,48 +14,38 @@ const TALLEST = 210;
 
 /** All planters side by side at one scale, as they would stand along a wall. */
 export function GardenPage() {
-  const { data, error, isPending, refetch } = usePlanters();
+  const planters = usePlanters();
   return (
-    <Box minH="full" display="flex" flexDirection="column">
-      <title>Garden · Huerta</title>
-      <TopBar />
-      <Box as="main" flex="1" px={{ base: '4', md: '8' }} pt={{ base: '4', md: '6' }} pb="16">
-        <HStack mb={{ base: '4', md: '6' }} gap="4" flexWrap="wrap" justify="space-between">
-          <Text as="h1" fontSize="2xl">
-            The garden
-          </Text>
-          <HStack gap="3" maxW="full" overflowX="auto">
-            <Button asChild variant="ghost" flexShrink="0">
-              <Link to="/vessels">My vessels</Link>
-            </Button>
-            <Button asChild variant="ghost" flexShrink="0">
-              <Link to="/compare">Compare</Link>
-            </Button>
-            <Button asChild variant="ghost" flexShrink="0">
-              <Link to="/shopping">Shopping list</Link>
-            </Button>
-            <Button asChild variant="ghost" flexShrink="0">
-              <Link to="/prices">Price book</Link>
-            </Button>
-            <ImportButton />
-            <Button asChild variant="solid" order={{ base: -1, md: 0 }} flexShrink="0">
-              <Link to="/new">
-                <Plus size={20} aria-hidden /> New planter
-              </Link>
-            </Button>
-          </HStack>
+    <Page title="Garden">
+      <HStack mb={{ base: '4', md: '6' }} gap="4" flexWrap="wrap" justify="space-between">
+        <Text as="h1" fontSize="2xl">
+          The garden
+        </Text>
+        <HStack gap="3" maxW="full" overflowX="auto">
+          <Button asChild variant="ghost" flexShrink="0">
+            <Link to="/vessels">My vessels</Link>
+          </Button>
+          <Button asChild variant="ghost" flexShrink="0">
+            <Link to="/compare">Compare</Link>
+          </Button>
+          <Button asChild variant="ghost" flexShrink="0">
+            <Link to="/shopping">Shopping list</Link>
+          </Button>
+          <Button asChild variant="ghost" flexShrink="0">
+            <Link to="/prices">Price book</Link>
+          </Button>
+          <ImportButton />
+          <Button asChild variant="solid" order={{ base: -1, md: 0 }} flexShrink="0">
+            <Link to="/new">
+              <Plus size={20} aria-hidden /> New planter
+            </Link>
+          </Button>
         </HStack>
-        {isPending && <Waiting what="the garden" />}
-        {error && !data && (
-          <Trouble
-            title="The garden cannot be fetched"
-            detail={error.message}
-            retry={() => void refetch()}
-          />
-        )}
-        {data && (data.length > 0 ? <Ledge planters={data} /> : <EmptyGarden />)}
-      </Box>
-    </Box>
+      </HStack>
+      <Fetched what="the garden" title="The garden cannot be fetched" queries={[planters]}>
+        {(all) => (all.length > 0 ? <Ledge planters={all} /> : <EmptyGarden />)}
+      </Fetched>
+    </Page>
   );
 }
 

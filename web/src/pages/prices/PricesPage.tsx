@@ -19,9 +19,7 @@ import { useWords } from '../../app/preferences';
 import { ChoiceField } from '../../components/ChoiceField';
 import { notify } from '../../components/notices';
 import { QuantityField } from '../../components/QuantityField';
-import { TopBar } from '../../components/TopBar';
-import { Trouble } from '../../components/Trouble';
-import { Waiting } from '../../components/Waiting';
+import { Fetched, Page } from '../../components/Page';
 import { useShoppers } from '../shopping/useShoppers';
 import { draftOf, readDraft, withGood, type DraftErrors, type GoodDraft } from './draft';
 import { GoodRow } from './GoodRow';
@@ -31,39 +29,26 @@ import './prices.css';
 export default function PricesPage() {
   const prices = usePriceBook();
   const planters = usePlanters();
-  const error = prices.error ?? planters.error;
-  const ready = prices.data && planters.data;
   return (
-    <Box minH="full">
-      <title>Price book · Huerta</title>
-      <TopBar />
-      <Box as="main" px={{ base: '4', md: '8' }} pt={{ base: '4', md: '6' }} pb="16" maxW="70rem">
-        <Text as="h1" fontSize="2xl">
-          Price book
-        </Text>
-        <Text maxW="40rem" mt="1">
-          What the goods of your planters cost where you buy, and what you have at hand. The{' '}
-          <Link to="/shopping" style={{ textDecoration: 'underline' }}>
-            shopping list
-          </Link>{' '}
-          and every build sheet count with it.
-        </Text>
-        {!ready && !error && <Waiting what="the price book" />}
-        {!ready && error && (
-          <Trouble
-            title="The price book cannot be fetched"
-            detail={error.message}
-            retry={() => {
-              void prices.refetch();
-              void planters.refetch();
-            }}
-          />
-        )}
-        {prices.data && planters.data && (
-          <Book key={prices.data.revision} saved={prices.data} planters={planters.data} />
-        )}
-      </Box>
-    </Box>
+    <Page title="Price book" maxW="70rem">
+      <Text as="h1" fontSize="2xl">
+        Price book
+      </Text>
+      <Text maxW="40rem" mt="1">
+        What the goods of your planters cost where you buy, and what you have at hand. The{' '}
+        <Link to="/shopping" style={{ textDecoration: 'underline' }}>
+          shopping list
+        </Link>{' '}
+        and every build sheet count with it.
+      </Text>
+      <Fetched
+        what="the price book"
+        title="The price book cannot be fetched"
+        queries={[prices, planters]}
+      >
+        {(saved, all) => <Book key={saved.revision} saved={saved} planters={all} />}
+      </Fetched>
+    </Page>
   );
 }
 

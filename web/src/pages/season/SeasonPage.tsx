@@ -17,8 +17,7 @@ import { useCreatePlanter, usePlanter } from '../../api/planters';
 import { useSaveSeasonPlan, useSeasonPlan } from '../../api/season';
 import { useWeather } from '../../api/weather';
 import { notify } from '../../components/notices';
-import { TopBar } from '../../components/TopBar';
-import { Trouble } from '../../components/Trouble';
+import { Fetched, Page } from '../../components/Page';
 import { useView, Views } from '../../components/Views';
 import { Waiting } from '../../components/Waiting';
 import {
@@ -42,36 +41,21 @@ import { WhatIfView } from './WhatIfView';
 /** The season ahead of one planter. */
 export default function SeasonPage() {
   const { id = '' } = useParams();
-  const { data, error: noPlanter, refetch } = usePlanter(id);
+  const planter = usePlanter(id);
   const weather = useWeather();
   const plan = useSeasonPlan(id);
-  const error = data ? (weather.error ?? plan.error) : noPlanter;
-  const ready = data && weather.data && plan.data;
   return (
-    <Box minH="full">
-      <TopBar />
-      <Box
-        as="main"
-        className="sheet"
-        px={{ base: '4', md: '8' }}
-        pt={{ base: '3', md: '6' }}
-        pb="16"
+    <Page className="sheet">
+      <Fetched
+        what="the planter"
+        title="The season of this planter cannot be fetched"
+        queries={[planter, weather, plan]}
       >
-        {!ready && !error && <Waiting what="the planter" />}
-        {error && !ready && (
-          <Trouble
-            title={data ? 'The season cannot be fetched' : 'This planter cannot be opened'}
-            detail={error.message}
-            retry={() => {
-              void refetch();
-              void weather.refetch();
-              void plan.refetch();
-            }}
-          />
+        {(resource, choice, planned) => (
+          <Season resource={resource} choice={choice} plan={planned} />
         )}
-        {ready && <Season resource={data} choice={weather.data} plan={plan.data} />}
-      </Box>
-    </Box>
+      </Fetched>
+    </Page>
   );
 }
 

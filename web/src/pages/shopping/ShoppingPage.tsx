@@ -3,13 +3,14 @@ import type { PlanterResource } from '@huerta/contract';
 import { amountOf, boughtOf, writeMoney, type ShoppingList } from '@huerta/core';
 import { Printer } from 'lucide-react';
 import { useMemo } from 'react';
-import { Link, useSearchParams } from 'react-router';
+import { Link } from 'react-router';
 import { usePriceBook } from '../../api/build';
 import { usePlanters } from '../../api/planters';
 import { useWords } from '../../app/preferences';
 import { Chooser } from '../../components/Chooser';
-import { TopBar } from '../../components/TopBar';
+import { Fetched, Page } from '../../components/Page';
 import { Trouble } from '../../components/Trouble';
+import { toggled, useChosen } from '../../components/useChosen';
 import { Waiting } from '../../components/Waiting';
 import { useShopping } from '../../workers/shopping';
 import { Bars } from '../build/Bars';
@@ -19,66 +20,56 @@ import { useShoppers } from './useShoppers';
 
 /** One shopping list over chosen planters: packs, cuts from shared lengths, and what each costs. */
 export default function ShoppingPage() {
-  const { data, error, isPending, refetch } = usePlanters();
-  const [search, setSearch] = useSearchParams();
-  const wanted = search.get('with');
-  const chosen = useMemo(() => {
-    const ids = wanted?.split(',') ?? [];
-    return (data ?? []).filter(({ id }) => ids.includes(id));
-  }, [data, wanted]);
-  const toggle = (id: string) => {
-    const ids = chosen.map((planter) => planter.id);
-    const next = ids.includes(id) ? ids.filter((one) => one !== id) : [...ids, id];
-    setSearch(next.length > 0 ? { with: next.join(',') } : {}, { replace: true });
-  };
+  const planters = usePlanters();
   return (
-    <Box minH="full">
-      <title>Shopping list · Huerta</title>
-      <TopBar />
-      <Box
-        as="main"
-        className="sheet"
-        px={{ base: '4', md: '8' }}
-        pt={{ base: '4', md: '6' }}
-        pb="16"
-      >
-        <Box className="sheet-top">
-          <Text as="h1" fontSize="2xl">
-            Shopping list
-          </Text>
-          <Link className="not-printed" to="/prices" style={{ textDecoration: 'underline' }}>
-            Price book
-          </Link>
-        </Box>
-        {isPending && <Waiting what="the garden" />}
-        {error && !data && (
-          <Trouble
-            title="The garden cannot be fetched"
-            detail={error.message}
-            retry={() => void refetch()}
-          />
-        )}
-        {data && (
-          <>
-            <Chooser
-              label="Planters to buy for"
-              planters={data}
-              chosen={chosen}
-              onToggle={toggle}
-            />
-            {chosen.length > 0 ? (
-              <List planters={chosen} />
-            ) : (
-              <Text mt="6" maxW="34rem">
-                {data.length === 0
-                  ? 'There is no planter to buy for yet. Begin one in the garden.'
-                  : 'Choose the planters that you build together. What they share is bought once: one length of pipe, one bag.'}
-              </Text>
-            )}
-          </>
-        )}
+    <Page title="Shopping list" className="sheet">
+      <Box className="sheet-top">
+        <Text as="h1" fontSize="2xl">
+          Shopping list
+        </Text>
+        <Link className="not-printed" to="/prices" style={{ textDecoration: 'underline' }}>
+          Price book
+        </Link>
       </Box>
-    </Box>
+      <Fetched what="the garden" title="The garden cannot be fetched" queries={[planters]}>
+        {(all) => <Choice planters={all} />}
+      </Fetched>
+    </Page>
+  );
+}
+
+function Choice({ planters }: { planters: PlanterResource[] }) {
+  const { ids, choose } = useChosen();
+  const wanted = (ids ?? []).join(',');
+  const chosen = useMemo(
+    () => planters.filter(({ id }) => wanted.split(',').includes(id)),
+    [planters, wanted],
+  );
+  return (
+    <>
+      <Chooser
+        label="Planters to buy for"
+        planters={planters}
+        chosen={chosen}
+        onToggle={(id) =>
+          choose(
+            toggled(
+              chosen.map((planter) => planter.id),
+              id,
+            ),
+          )
+        }
+      />
+      {chosen.length > 0 ? (
+        <List planters={chosen} />
+      ) : (
+        <Text mt="6" maxW="34rem">
+          {planters.length === 0
+            ? 'There is no planter to buy for yet. Begin one in the garden.'
+            : 'Choose the planters that you build together. What they share is bought once: one length of pipe, one bag.'}
+        </Text>
+      )}
+    </>
   );
 }
 

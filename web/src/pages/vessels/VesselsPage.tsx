@@ -7,67 +7,56 @@ import { Link } from 'react-router';
 import { useDeleteVessel, useRestoreVessel, useVessels } from '../../api/vessels';
 import { useWords } from '../../app/preferences';
 import { notify } from '../../components/notices';
-import { TopBar } from '../../components/TopBar';
-import { Trouble } from '../../components/Trouble';
-import { Waiting } from '../../components/Waiting';
+import { Fetched, Page } from '../../components/Page';
 import { MeasureDialog } from './MeasureDialog';
 import { VesselDrawing } from './VesselDrawing';
 
 /** The vessels that somebody measured, to be used in any planter. */
 export default function VesselsPage() {
-  const { data, error, isPending, refetch } = useVessels();
+  const vessels = useVessels();
   const [open, setOpen] = useState<VesselResource | 'new' | null>(null);
   return (
-    <Box minH="full">
-      <title>My vessels · Huerta</title>
-      <TopBar />
-      <Box as="main" px={{ base: '4', md: '8' }} pt={{ base: '4', md: '6' }} pb="16">
-        <HStack mb="6" gap="4" flexWrap="wrap" justify="space-between">
-          <Text as="h1" fontSize="2xl">
-            My vessels
-          </Text>
-          <Button variant="solid" onClick={() => setOpen('new')}>
-            <Plus size={20} aria-hidden /> Measure a vessel
-          </Button>
-        </HStack>
-        {isPending && <Waiting what="your vessels" />}
-        {error && !data && (
-          <Trouble
-            title="Your vessels cannot be fetched"
-            detail={error.message}
-            retry={() => void refetch()}
-          />
-        )}
-        {data?.length === 0 && (
-          <Box maxW="34rem" borderTop="2px solid" borderColor="ink" pt="5">
-            <Text as="h2" fontSize="xl">
-              No vessel measured yet
-            </Text>
-            <Text mt="2" mb="4">
-              Take a tape, or a measuring jug: pour a known amount in and read how high it stands. A
-              vessel that is kept here can go into any planter.
-            </Text>
-            <Button variant="solid" onClick={() => setOpen('new')}>
-              Measure the first vessel
-            </Button>
-          </Box>
-        )}
-        {data && data.length > 0 && (
-          <Grid
-            as="ul"
-            listStyleType="none"
-            templateColumns={{ base: '1fr', md: 'repeat(auto-fill, minmax(17rem, 1fr))' }}
-            gap="8"
-            aria-label="Vessels"
-          >
-            {data.map((one) => (
-              <Entry key={one.id} resource={one} onOpen={() => setOpen(one)} />
-            ))}
-          </Grid>
-        )}
-      </Box>
+    <Page title="My vessels">
+      <HStack mb="6" gap="4" flexWrap="wrap" justify="space-between">
+        <Text as="h1" fontSize="2xl">
+          My vessels
+        </Text>
+        <Button variant="solid" onClick={() => setOpen('new')}>
+          <Plus size={20} aria-hidden /> Measure a vessel
+        </Button>
+      </HStack>
+      <Fetched what="your vessels" title="Your vessels cannot be fetched" queries={[vessels]}>
+        {(all) =>
+          all.length > 0 ? (
+            <Grid
+              as="ul"
+              listStyleType="none"
+              templateColumns={{ base: '1fr', md: 'repeat(auto-fill, minmax(17rem, 1fr))' }}
+              gap="8"
+              aria-label="Vessels"
+            >
+              {all.map((one) => (
+                <Entry key={one.id} resource={one} onOpen={() => setOpen(one)} />
+              ))}
+            </Grid>
+          ) : (
+            <Box maxW="34rem" borderTop="2px solid" borderColor="ink" pt="5">
+              <Text as="h2" fontSize="xl">
+                No vessel measured yet
+              </Text>
+              <Text mt="2" mb="4">
+                Take a tape, or a measuring jug: pour a known amount in and read how high it stands.
+                A vessel that is kept here can go into any planter.
+              </Text>
+              <Button variant="solid" onClick={() => setOpen('new')}>
+                Measure the first vessel
+              </Button>
+            </Box>
+          )
+        }
+      </Fetched>
       {open && <MeasureDialog kept={open === 'new' ? null : open} onClose={() => setOpen(null)} />}
-    </Box>
+    </Page>
   );
 }
 
