@@ -1,7 +1,7 @@
 import { spawnSync } from 'node:child_process';
 import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { chromium, type Browser } from '@playwright/test';
+import { chromium, type Browser, type Page } from '@playwright/test';
 import { CHROMIUM } from '../e2e/playwright.config';
 import { plantersAt, root, scratchFolder, serve, type ServedPlanter } from './served';
 
@@ -31,9 +31,10 @@ const PICTURES: Picture[] = [
   { file: 'bench-trough', at: { planter: 'Peppers in the trough', room: 'water' }, size: DESK },
   {
     file: 'bench-plants',
-    at: { planter: 'Cabbages in the half tank', room: 'soil' },
+    at: { planter: 'Lettuces in the round tub', room: 'soil' },
     size: DESK,
     press: ['radio', 'Plants'],
+    see: 'Between soil and water',
   },
   {
     file: 'bench-trade',
@@ -63,19 +64,26 @@ const PICTURES: Picture[] = [
   { file: 'shopping', at: { planter: 'Salad box on legs', room: 'shopping' }, size: DESK },
   { file: 'prices', at: '/prices', size: DESK },
   { file: 'season', at: { planter: 'Peppers on the kitchen step', room: 'season' }, size: DESK },
-  {
-    file: 'away',
-    at: { planter: 'Tomato on the roof', room: 'season?view=away' },
-    size: DESK,
-  },
-  {
-    file: 'search',
-    at: { planter: 'Peppers on the kitchen step', room: 'season?view=search' },
-    size: DESK,
-    press: ['button', 'Search'],
-  },
   { file: 'compare', at: '/compare', size: DESK },
   { file: 'vessels', at: '/vessels', size: DESK },
+];
+
+/** A view of a season, with what is pressed or ticked there first. */
+interface SeasonShot {
+  planter: string;
+  view: string;
+  press?: string;
+  tick?: readonly string[];
+}
+const SEASON_SHOTS: readonly SeasonShot[] = [
+  { planter: 'Peppers on the kitchen step', view: 'away' },
+  {
+    planter: 'Peppers on the kitchen step',
+    view: 'what-if',
+    tick: ['Covered against the rain', 'Moved to where'],
+  },
+  { planter: 'Peppers on the kitchen step', view: 'search', press: 'Search' },
+  { planter: 'Peppers on the kitchen step', view: 'weather' },
 ];
 
 /** Seen on a phone, all in one picture. */
@@ -102,29 +110,69 @@ function addressOf(at: Picture['at'], planters: readonly ServedPlanter[]): strin
   return `/planters/${id}?room=${room}`;
 }
 
+/** Opens a page and waits until it has what it shows. */
+async function opened(browser: Browser, path: string, size: Picture['size']): Promise<Page> {
+  const page = await browser.newPage({ viewport: size, reducedMotion: 'reduce' });
+  await page.goto(served.base + path);
+  await page.getByRole('heading', { level: 1 }).waitFor({ timeout: 60_000 });
+  await page.getByText('Fetching').waitFor({ state: 'detached', timeout: 60_000 });
+  await page.waitForLoadState('networkidle');
+  await page.waitForTimeout(600);
+  return page;
+}
+
+/** Several shots in one picture. */
+async function together(
+  browser: Browser,
+  file: string,
+  shots: readonly Buffer[],
+  columns: number,
+  width: number,
+): Promise<void> {
+  const page = await browser.newPage({
+    viewport: { width: columns * (width + 15) + 5, height: 100 },
+  });
+  const images = shots.map(
+    (shot) => `<img width="${width}" src="data:image/png;base64,${shot.toString('base64')}">`,
+  );
+  await page.setContent(
+    `<body style="margin:10px;display:grid;grid-template-columns:repeat(${columns},${width}px);gap:15px;background:#cdc4ae">${images.join('')}</body>`,
+  );
+  await page.waitForTimeout(300);
+  await page.screenshot({ path: join(root, 'docs/screenshots', `${file}.png`), fullPage: true });
+  await page.close();
+}
+
 /** Several phones side by side. */
 async function phones(browser: Browser, planters: readonly ServedPlanter[]): Promise<void> {
   const shots: Buffer[] = [];
   for (const at of ON_A_PHONE) {
-    const page = await browser.newPage({ viewport: PHONE, reducedMotion: 'reduce' });
-    await page.goto(served.base + addressOf(at, planters));
-    await page.getByRole('heading', { level: 1 }).waitFor({ timeout: 60_000 });
-    await page.getByText('Fetching').waitFor({ state: 'detached', timeout: 60_000 });
-    await page.waitForLoadState('networkidle');
-    await page.waitForTimeout(600);
+    const page = await opened(browser, addressOf(at, planters), PHONE);
     shots.push(await page.screenshot());
     await page.close();
   }
-  const page = await browser.newPage({ viewport: { width: 1240, height: 1740 } });
-  const images = shots.map(
-    (shot) => `<img src="data:image/png;base64,${shot.toString('base64')}">`,
-  );
-  await page.setContent(
-    `<body style="margin:10px;display:grid;grid-template-columns:repeat(3,390px);gap:15px;background:#cdc4ae">${images.join('')}</body>`,
-  );
-  await page.waitForTimeout(300);
-  await page.screenshot({ path: join(root, 'docs/screenshots', 'phones.png') });
-  await page.close();
+  await together(browser, 'phones', shots, 3, PHONE.width);
+}
+
+/** The views of a season that are not its first, at a desk and on a phone. */
+async function seasonViews(browser: Browser, planters: readonly ServedPlanter[]): Promise<void> {
+  for (const { file, size, columns, width } of [
+    { file: 'season-views', size: DESK, columns: 2, width: 960 },
+    { file: 'season-phones', size: PHONE, columns: 4, width: PHONE.width },
+  ]) {
+    const shots: Buffer[] = [];
+    for (const { planter, view, press, tick = [] } of SEASON_SHOTS) {
+      const room = `season?view=${view}`;
+      const page = await opened(browser, addressOf({ planter, room }, planters), size);
+      if (press) await page.getByRole('button', { name: press, exact: true }).click();
+      for (const label of tick) await page.getByText(label).first().click();
+      await page.waitForTimeout(press ? 20_000 : 9000);
+      await page.evaluate(() => window.scrollTo(0, 0));
+      shots.push(await page.screenshot());
+      await page.close();
+    }
+    await together(browser, file, shots, columns, width);
+  }
 }
 
 /** The first page of a paper sheet, rendered by poppler’s pdftoppm. */
@@ -171,7 +219,7 @@ try {
     if (press) await page.getByRole(press[0], { name: press[1] }).click();
     if (addressOf(at, planters).includes('/season')) await page.waitForTimeout(20_000);
     const words = see ?? (press?.[0] === 'button' ? press[1] : null);
-    if (words && file !== 'search') {
+    if (words) {
       await page
         .getByText(words)
         .first()
@@ -182,6 +230,7 @@ try {
     await context.close();
   }
   if (only.length === 0 || only.includes('phones')) await phones(browser, planters);
+  if (only.length === 0 || only.includes('season-views')) await seasonViews(browser, planters);
   if (only.length === 0 || only.includes('paper')) await paper(planters);
   await browser.close();
 } finally {

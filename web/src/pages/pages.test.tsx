@@ -57,6 +57,16 @@ describe('side by side', () => {
     expect(screen.getByText('Choose two to four planters.')).toBeTruthy();
   });
 
+  test('one that is gone from the garden is said to be', async () => {
+    answers({ '/planters': { planters: twins } });
+    open(<ComparePage />, `/?with=${id(1)},${id(7)}`);
+    expect(await screen.findByText(/is not in the garden any more/)).toBeTruthy();
+    const user = userEvent.setup();
+    await user.click(screen.getByRole('button', { name: /Stock trough/ }));
+    expect(screen.queryByText(/is not in the garden any more/)).toBeNull();
+    expect(screen.getAllByRole('columnheader')).toHaveLength(3);
+  });
+
   test('one planter alone is told what to do', async () => {
     answers({ '/planters': { planters: [twins[2]] } });
     open(<ComparePage />);

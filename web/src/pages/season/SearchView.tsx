@@ -85,6 +85,7 @@ export function SearchView({ design, weather, planted, leave }: SearchViewProps)
   const wish = (key: keyof typeof SPECS) => (
     <QuantityField
       spec={SPECS[key]}
+      label={key === 'cost' ? `${SPECS.cost.label}, ${book.currency}` : SPECS[key].label}
       value={wishes[key]}
       onCommit={(value) => {
         setWishes((now) => ({ ...now, [key]: value }));

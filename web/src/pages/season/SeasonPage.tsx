@@ -214,7 +214,7 @@ function Season({ resource, choice, plan }: SeasonProps) {
             onChange={save.mutate}
           />
         )}
-        <Text color="faint">
+        <Text color="faint" hidden={view === 'weather'}>
           Weather of {ownDays ? `‘${ownDays.name}’` : site.name}.{' '}
           <Link to="?view=weather" replace style={{ textDecoration: 'underline' }}>
             Another

@@ -49,6 +49,7 @@ export function TwoLevels({ days, other, label }: TwoLevelsProps) {
               stroke="var(--hu-colors-water-ink)"
               strokeWidth={2}
               dot={false}
+              activeDot={false}
               isAnimationActive={false}
             />
             <Line
@@ -57,6 +58,7 @@ export function TwoLevels({ days, other, label }: TwoLevelsProps) {
               strokeWidth={2}
               strokeDasharray="6 3"
               dot={false}
+              activeDot={false}
               isAnimationActive={false}
             />
           </LineChart>

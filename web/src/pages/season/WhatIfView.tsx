@@ -57,13 +57,17 @@ export function WhatIfView({ name, question, season, answers }: WhatIfViewProps)
         Each line is this season with one thing otherwise. Tick what you want to see against it as a
         curve; tick several to have them all at once.
       </Text>
-      {ticked.length > 0 && (
-        <TwoLevels
-          days={season.run.days}
-          other={chosen}
-          label={ticked.length > 1 ? 'all that is ticked' : (chosen?.label ?? '')}
-        />
-      )}
+      <TwoLevels
+        days={season.run.days}
+        other={chosen}
+        label={
+          ticked.length === 0
+            ? 'what you tick'
+            : ticked.length > 1
+              ? 'all that is ticked'
+              : (chosen?.label ?? '')
+        }
+      />
       <Table
         head={['The season', 'Fillings', 'Given', 'Days short', 'Days drowned', 'Lost', 'That is']}
         rows={[
