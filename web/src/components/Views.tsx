@@ -1,4 +1,5 @@
 import { Box } from '@chakra-ui/react';
+import { useEffect, useRef } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import './views.css';
 
@@ -10,8 +11,16 @@ interface ViewsProps<T extends string> {
 
 /** Links between the views of one page, which the address names. */
 export function Views<T extends string>({ label, views, view }: ViewsProps<T>) {
+  const bar = useRef<HTMLDivElement>(null);
+  // Where they do not all fit, the one that is looked at stands in the middle.
+  useEffect(() => {
+    const link = bar.current?.querySelector<HTMLElement>('[aria-current]');
+    if (!bar.current || !link) return;
+    const middle = link.offsetLeft - bar.current.offsetLeft + link.offsetWidth / 2;
+    bar.current.scrollLeft = middle - bar.current.clientWidth / 2;
+  }, [view]);
   return (
-    <Box as="nav" aria-label={label} className="views not-printed">
+    <Box ref={bar} as="nav" aria-label={label} className="views not-printed">
       {(Object.keys(views) as T[]).map((one) => (
         <Link
           key={one}
