@@ -92,6 +92,17 @@ describe('findings', () => {
     ['tube-foot', 'cloth-pail', change(['fillTube', 'foot'], 'square')],
     ['tube-open', 'cloth-pail', change(['fillTube', 'cap'], 'open')],
     ['mix-poor', 'cloth-pail', change(['soil', 'medium'], 'ground-soil')],
+    [
+      'mix-poor',
+      'cloth-pail',
+      change(['soil', 'recipe'], {
+        parts: [
+          { what: 'hulls', parts: 3 },
+          { what: 'coir', parts: 1 },
+        ],
+        measured: null,
+      }),
+    ],
     ['dry-fill', 'cloth-pail', change(['soil', 'moistened'], false)],
     ['settlement', 'cloth-pail', change(['soil', 'settlement'], 0)],
     ['freeboard', 'cloth-pail', change(['soil', 'freeboard'], 0)],

@@ -1,11 +1,20 @@
 import fc from 'fast-check';
 import { evaluate } from '../assess';
 import { ingredientGood, SMALL_GOODS } from '../catalog';
-import { applyPatch, STARTING_POINTS } from '../design';
-import { buildSheet, NEW_BOOK, packsFor, priceBookSchema, shoppingFor, type Shopper } from '.';
+import { applyPatch, STARTING_POINTS, type Patch } from '../design';
+import {
+  buildSheet,
+  mixPrice,
+  NEW_BOOK,
+  packsFor,
+  priceBookSchema,
+  shoppingFor,
+  type Shopper,
+} from '.';
 
-const shopper = (id: string): Shopper => {
-  const { planter, assessment } = evaluate(STARTING_POINTS.find((one) => one.id === id)!.design);
+const start = (id: string) => STARTING_POINTS.find((one) => one.id === id)!.design;
+const shopper = (id: string, patch: Patch = []): Shopper => {
+  const { planter, assessment } = evaluate(applyPatch(start(id), patch));
   const { parts, cuts } = buildSheet(planter, assessment.figures, 'metric');
   return { name: id, parts, cuts, usable: assessment.figures.usable };
 };
@@ -81,6 +90,26 @@ test('what lies in the shed is used first, offcuts too', () => {
   expect(line(SMALL_GOODS.cap.id)).toMatchObject({ wanted: 1, atHand: 1, cost: 0 });
   expect(line(tube)).toMatchObject({ buy: [], cost: 0 });
   expect(line(tube).plan!.bars).toMatchObject([{ atHand: true, length: 0.5 }]);
+});
+
+test('a mix by parts of one’s own is bought by its parts, even where ready mixes are', () => {
+  const recipe = {
+    parts: [
+      { what: 'coir' as const, parts: 3 },
+      { what: 'sand' as const, parts: 1 },
+    ],
+    measured: { shrinks: 0.2, reach: 0.3 },
+  };
+  const own = shopper('cloth-pail', [{ path: ['soil', 'recipe'], value: recipe }]);
+  const { lines } = shoppingFor([own], { ...NEW_BOOK, mixing: 'ready' });
+  const wanted = (id: string) => lines.find(({ good }) => good.id === id)!.wanted;
+  const loose = own.parts.find(({ id }) => id === 'mix')!.quantity;
+  expect(wanted('ingredient:coir')).toBeCloseTo((0.75 * loose) / 0.8, 9);
+  // Sand is sold by weight.
+  expect(wanted('fill:coarse-sand')).toBeCloseTo(((0.25 * loose) / 0.8) * 1600, 6);
+  // 9.50 for 50 L of coir, 70 for a tonne of sand: (0.75 · 190 + 0.25 · 112) / 0.8 a cubic metre.
+  expect(mixPrice({ ...start('cloth-pail').soil, recipe }, NEW_BOOK)).toBeCloseTo(213.125, 6);
+  expect(mixPrice({ ...start('cloth-pail').soil, medium: 'ground-soil' }, NEW_BOOK)).toBe(0);
 });
 
 test('own prices count in their currency only; ready mix is bought instead of its ingredients', () => {

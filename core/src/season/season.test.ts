@@ -1,9 +1,11 @@
 import { SITES, SITE_IDS } from '../catalog';
 import { evaluate } from '../assess';
-import { weatherOf, type WeatherDay } from '../climate';
+import { exposureOf, weatherOf, type WeatherDay } from '../climate';
 import { applyPatch, STARTING_POINTS, type Patch } from '../design';
+import { openWater } from '../planter';
 import {
   absenceOf,
+  allOf,
   daysLasted,
   lastsFrom,
   runSeason,
@@ -246,6 +248,40 @@ test('what if: only what a design can take, and each makes a difference that is 
     if (one.id === 'downpour') expect(other.overflow).toBeGreaterThan(base.overflow);
   }
   expect(whatIfs(design).map(({ id }) => id)).toContain('clogged');
+});
+
+test('several what-ifs at once are each of them', () => {
+  const design = designOf('cloth-pail');
+  const some = whatIfs(design).filter(({ id }) => ['shade', 'downpour', 'clogged'].includes(id));
+  const all = allOf(some);
+  expect(applyPatch(design, all.patch).place.sun).toBe('half');
+  expect(all.options).toEqual({ clogged: true });
+  const rain = (days: readonly WeatherDay[]) => days.reduce((sum, day) => sum + day.rain, 0);
+  expect(rain(all.weather(hills)) - rain(hills)).toBeCloseTo(0.12, 9);
+});
+
+test('a bag stands in its tray’s water, which dries up beside it', () => {
+  const none: Patch = [
+    { path: ['planting', 'count'], value: 0 },
+    { path: ['soil', 'mulch'], value: 'cover' },
+  ];
+  const days = sameDay(6);
+  const bare = run('bag-tray', { patch: none, weather: days, filling: { kind: 'never' } });
+  const { area } = openWater(bare.planter);
+  const [first] = bare.days;
+  // 1.05 of the reference, in a place as sunny and breezy as the tray's.
+  const dries = 1.05 * 0.0075 * area * exposureOf(bare.planter.design.place);
+  expect(first!.evaporated).toBeGreaterThan(dries);
+  expect(first!.evaporated).toBeLessThan(1.05 * dries);
+  // The bags give some of theirs back to the tray as it falls.
+  expect(bare.full - first!.water).toBeLessThan(first!.evaporated);
+  expect(first!.level).toBeLessThan(bare.planter.heights.waterRim);
+  // Below the water the mix is full of it.
+  expect(bare.moisture[0]).toBeGreaterThan(0.86);
+  const open = run('bag-tray', { patch: [...none, { path: ['place', 'rain'], value: 'indoors' }] });
+  expect(totalsOf(open).evaporated).toBeLessThan(
+    totalsOf(run('bag-tray', { patch: none })).evaporated,
+  );
 });
 
 test('every made-up site runs a season, and the same seed gives the same one', () => {

@@ -294,7 +294,9 @@ export function runSeason(
       }
     }
     for (let i = 0; i < count; i += 1) moisture[d * count + i] = medium.theta(h[i] as number);
-    day.level = level + max((h[0] as number) + dz / 2, 0) * (level >= base - 1e-6 ? 1 : 0);
+    // Water that stands in the soil stands above the reservoir; a bag's is that of its tray.
+    const inSoil = !bag && level >= base - 1e-6 ? max((h[0] as number) + dz / 2, 0) : 0;
+    day.level = level + inSoil;
     day.crest = max(day.crest, day.level);
     day.water = water + barrel;
     if (day.asked > 0 && day.drunk < SHORT * day.asked) {
