@@ -61,7 +61,7 @@ test('damaged, foreign and later files are refused with the reason', async ({ pa
   const files: [string, string, string][] = [
     ['torn.json', good.slice(0, 80), 'breaks off'],
     ['song.json', '{"title":"La huerta"}', 'not from Huerta'],
-    ['later.json', good.replace('"version":2', '"version":7'), 'saved by a later Huerta'],
+    ['later.json', good.replace(/"version":\d+/, '"version":99'), 'saved by a later Huerta'],
     ['wrong.json', good.replace('"depth":0.368', '"depth":"deep"'), 'damaged at ‘vessel, depth’'],
     ['large.json', ' '.repeat(1_000_001), 'larger than 1 MB'],
   ];
