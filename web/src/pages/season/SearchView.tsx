@@ -20,7 +20,7 @@ import {
 } from '@huerta/core';
 import { format, parseISO } from 'date-fns';
 import { Download, Search, Square } from 'lucide-react';
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { CartesianGrid, ResponsiveContainer, Scatter, ScatterChart, XAxis, YAxis } from 'recharts';
 import { usePriceBook } from '../../api/build';
@@ -149,8 +149,19 @@ export function SearchView({ design, weather, planted, leave }: SearchViewProps)
   );
 }
 
+/** Whether two lists hold the same designs: most that are tried change nothing of what is shown. */
+const alike = (a: readonly Scored[], b: readonly Scored[]): boolean =>
+  a.length === b.length && a.every((one, i) => one === b[i]);
+
+interface FrontProps {
+  front: readonly Scored[];
+  good: readonly Scored[];
+}
+
 /** Days against root room; what meets every wish is filled. */
-function Front({ front, good }: { front: readonly Scored[]; good: readonly Scored[] }) {
+const Front = memo(FrontChart, (a, b) => alike(a.front, b.front) && alike(a.good, b.good));
+
+function FrontChart({ front, good }: FrontProps) {
   const data = (list: readonly Scored[]) =>
     list.map(({ days, roots }) => ({ days, roots: Math.round(roots * 1000) / 10 }));
   return (
@@ -203,7 +214,16 @@ interface ChoicesProps {
 
 const MOST_SHOWN = 14;
 
-function Choices({ design, list, write, currency }: ChoicesProps) {
+const Choices = memo(
+  ChoicesTable,
+  (a, b) =>
+    alike(a.list, b.list) &&
+    a.design === b.design &&
+    a.write === b.write &&
+    a.currency === b.currency,
+);
+
+function ChoicesTable({ design, list, write, currency }: ChoicesProps) {
   const create = useCreatePlanter();
   const navigate = useNavigate();
   const open = (one: Scored) => {
