@@ -72,6 +72,15 @@ export function AwayView({
                 What would make it last longer
               </Text>
               {answer.trying && <Text>Changes are being tried …</Text>}
+              {!answer.trying &&
+                answer.mends.length > 0 &&
+                answer.mends.every(({ safe }) => safe < days) && (
+                  <Text>
+                    None of these is enough by itself. Ask somebody to fill it every{' '}
+                    {write(Math.max(answer.answer.safe, 1), 'days')} meanwhile, or begin with the
+                    first.
+                  </Text>
+                )}
               {answer.mends.length === 0 && !answer.trying ? (
                 <Text>
                   None of the usual changes. Ask somebody to fill it every{' '}

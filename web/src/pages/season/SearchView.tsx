@@ -20,7 +20,7 @@ import {
 } from '@huerta/core';
 import { format, parseISO } from 'date-fns';
 import { Download, Search, Square } from 'lucide-react';
-import { memo, useState } from 'react';
+import { memo, useDeferredValue, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { CartesianGrid, ResponsiveContainer, Scatter, ScatterChart, XAxis, YAxis } from 'recharts';
 import { usePriceBook } from '../../api/build';
@@ -80,7 +80,9 @@ export function SearchView({ design, weather, planted, leave }: SearchViewProps)
       planted,
       book,
     });
-  const front = frontOf(points);
+  // Drawn when there is time, so that a key never waits for the chart.
+  const shown = useDeferredValue(points);
+  const front = frontOf(shown);
   const good = front.filter((one) => meets(one, wishes));
   const wish = (key: keyof typeof SPECS) => (
     <QuantityField
@@ -131,7 +133,7 @@ export function SearchView({ design, weather, planted, leave }: SearchViewProps)
         </Text>
       )}
       {front.length > 0 && <Front front={front} good={good} />}
-      {points.length > 0 && !running && good.length === 0 && (
+      {shown.length > 0 && shown === points && !running && good.length === 0 && (
         <Text mt="4">
           None of {points.length} designs gives all of that. The nearest are below: ask for fewer
           days, or for less room.
