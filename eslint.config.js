@@ -21,7 +21,7 @@ const CORE_LAYERS = [
   'planter',
   'assess',
   'season',
-  'build',
+  'workshop',
   'search',
   'draw',
   'testing',

@@ -11,6 +11,6 @@ export * from './planter';
 export * from './crop';
 export * from './assess';
 export * from './season';
-export * from './build';
+export * from './workshop';
 export * from './search';
 export * from './draw';

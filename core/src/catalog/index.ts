@@ -6,6 +6,5 @@ export * from './cloths';
 export * from './crops';
 export * from './drills';
 export * from './ingredients';
-export * from './goods';
 export * from './words';
 export * from './vessels';

@@ -1,5 +1,5 @@
 import { evaluate } from '../assess';
-import { buildSheet, NEW_BOOK, shoppingFor, type PriceBook } from '../build';
+import { buildSheet, NEW_BOOK, shoppingFor, type PriceBook } from '../workshop';
 import { MEDIA, MEDIUM_IDS } from '../catalog';
 import type { WeatherDay } from '../climate';
 import { applyPatch, type Patch, type PlanterDesign } from '../design';

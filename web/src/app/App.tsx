@@ -10,7 +10,7 @@ import { NotFoundPage } from '../pages/NotFoundPage';
 const BenchPage = lazy(() => import('../pages/bench/BenchPage'));
 const StartPage = lazy(() => import('../pages/start/StartPage'));
 const VesselsPage = lazy(() => import('../pages/vessels/VesselsPage'));
-const BuildPage = lazy(() => import('../pages/build/BuildPage'));
+const BuildPage = lazy(() => import('../pages/workshop/BuildPage'));
 const ShoppingPage = lazy(() => import('../pages/shopping/ShoppingPage'));
 const PricesPage = lazy(() => import('../pages/prices/PricesPage'));
 const SeasonPage = lazy(() => import('../pages/season/SeasonPage'));

@@ -29,7 +29,7 @@ import { useWords } from '../../app/preferences';
 import { notify } from '../../components/notices';
 import { QuantityField } from '../../components/QuantityField';
 import { useSearch } from '../../workers/search';
-import { Table } from '../build/sheet';
+import { Table } from '../workshop/sheet';
 import { saveCsv } from './saveCsv';
 
 interface SearchViewProps {

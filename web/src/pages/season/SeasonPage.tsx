@@ -27,7 +27,7 @@ import {
   useWhatIf,
   type SeasonQuestion,
 } from '../../workers/season';
-import '../build/build.css';
+import '../workshop/build.css';
 import { AwayView } from './AwayView';
 import { isDate } from './dates';
 import { PlanFields } from './PlanFields';

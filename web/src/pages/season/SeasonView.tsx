@@ -4,7 +4,7 @@ import { format, parseISO } from 'date-fns';
 import { Download } from 'lucide-react';
 import { useWords } from '../../app/preferences';
 import type { OutlookAnswer, SeasonAnswer } from '../../workers/season';
-import { Table } from '../build/sheet';
+import { Table } from '../workshop/sheet';
 import { DayDrawing } from './DayDrawing';
 import { saveCsv } from './saveCsv';
 import { LevelChart } from './LevelChart';

@@ -4,7 +4,7 @@ import { Download } from 'lucide-react';
 import { Line, LineChart, ResponsiveContainer, XAxis, YAxis } from 'recharts';
 import { useWords } from '../../app/preferences';
 import type { WhatIfAnswer } from '../../workers/season';
-import { Table } from '../build/sheet';
+import { Table } from '../workshop/sheet';
 import { AROUND, daysAxis, levelAxis, levelUnit } from './axes';
 import { saveCsv } from './saveCsv';
 

@@ -10,7 +10,7 @@ import {
   type SeasonQuestion,
   type WhatIfAnswer,
 } from '../../workers/season';
-import { Table } from '../build/sheet';
+import { Table } from '../workshop/sheet';
 import { saveCsv } from './saveCsv';
 import { TwoLevels } from './TwoLevels';
 import { difference } from './words';

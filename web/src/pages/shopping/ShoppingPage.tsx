@@ -13,9 +13,9 @@ import { Trouble } from '../../components/Trouble';
 import { toggled, useChosen } from '../../components/useChosen';
 import { Waiting } from '../../components/Waiting';
 import { useShopping } from '../../workers/shopping';
-import { Bars } from '../build/Bars';
-import '../build/build.css';
-import { Part, Table } from '../build/sheet';
+import { Bars } from '../workshop/Bars';
+import '../workshop/build.css';
+import { Part, Table } from '../workshop/sheet';
 import { useShoppers } from './useShoppers';
 
 /** One shopping list over chosen planters: packs, cuts from shared lengths, and what each costs. */

@@ -1,10 +1,22 @@
+import {
+  AGGREGATES,
+  type AggregateId,
+  CLOTHS,
+  type ClothId,
+  INGREDIENTS,
+  type IngredientId,
+  MEDIA,
+  type MediumId,
+  PIPES,
+  type PipeId,
+  CRATE_KINDS,
+  FITTINGS,
+  LINERS,
+  MATERIALS,
+  SEPARATORS,
+  STANDING,
+} from '../catalog';
 import { q, say, type Message } from '../quantity';
-import { AGGREGATES, type AggregateId } from './aggregates';
-import { CLOTHS, type ClothId } from './cloths';
-import { INGREDIENTS, type IngredientId } from './ingredients';
-import { MEDIA, type MediumId } from './media';
-import { PIPES, type PipeId } from './pipes';
-import { CRATE_KINDS, FITTINGS, LINERS, MATERIALS, SEPARATORS, STANDING } from './words';
 
 /**
  * What is bought for a planter, in the packs that it is commonly sold in. Prices are typical, in the

@@ -1,4 +1,4 @@
-import type { Currency, Good, GoodUnit, Pack } from '../catalog';
+import type { Currency, Good, GoodUnit, Pack } from './goods';
 import { q, say, type Message, type QuantityKind } from '../quantity';
 
 /** How an amount of a good is written. */

@@ -1,14 +1,5 @@
-import {
-  CLOTHS,
-  clothGood,
-  crateGood,
-  drainPipe,
-  FILLS,
-  plainPipe,
-  SMALL_GOODS,
-  STANDING,
-  standingGood,
-} from '../../catalog';
+import { CLOTHS, FILLS, STANDING } from '../../catalog';
+import { clothGood, crateGood, drainPipe, plainPipe, SMALL_GOODS, standingGood } from '../goods';
 import { q, say } from '../../quantity';
 import { areaNeeded } from '../sheets';
 import type { Making } from './part';

@@ -1,14 +1,13 @@
+import { FEET, PIPES } from '../catalog';
 import {
   boardGood,
   drainPipe,
-  FEET,
   FLOOR_BOARD,
   legGood,
   pipeGood,
-  PIPES,
   plainPipe,
   type Good,
-} from '../catalog';
+} from './goods';
 import type { Planter } from '../planter';
 import { q, say, type Message } from '../quantity';
 import { lengthOf, PIPE_PROUD } from '../reservoir';

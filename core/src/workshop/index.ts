@@ -1,3 +1,4 @@
+export * from './goods';
 export { planCuts, type Bar, type CutPlan, type Piece, type Stock } from './cuts';
 export { holesOf, type Drilled, type Hole, type WallMark } from './holes';
 export { deckOf, type Deck, type Spot } from './deck';

@@ -1,4 +1,5 @@
-import { FITTINGS, fittingGood, pipeGood, PIPES, plainPipe, SMALL_GOODS } from '../../catalog';
+import { FITTINGS, PIPES } from '../../catalog';
+import { fittingGood, pipeGood, plainPipe, SMALL_GOODS } from '../goods';
 import { q, say } from '../../quantity';
 import type { Making } from './part';
 

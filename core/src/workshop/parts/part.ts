@@ -1,5 +1,5 @@
 import type { Figures } from '../../assess';
-import type { Good } from '../../catalog';
+import type { Good } from '../goods';
 import type { Planter } from '../../planter';
 import { q, say, type Message } from '../../quantity';
 import type { Ingredient } from '../amounts';

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { evaluate } from '../assess';
-import { ingredientGood, SMALL_GOODS } from '../catalog';
+import { ingredientGood, SMALL_GOODS } from './goods';
 import { applyPatch, STARTING_POINTS, type Patch } from '../design';
 import {
   buildSheet,

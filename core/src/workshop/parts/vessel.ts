@@ -1,4 +1,4 @@
-import { boardGood, FLOOR_BOARD, legGood, linerGood, SMALL_GOODS, vesselGood } from '../../catalog';
+import { boardGood, FLOOR_BOARD, legGood, linerGood, SMALL_GOODS, vesselGood } from '../goods';
 import { q, say } from '../../quantity';
 import { areaNeeded } from '../sheets';
 import { sized, type Making } from './part';

@@ -1,13 +1,5 @@
-import {
-  aggregateGood,
-  CROPS,
-  FILLS,
-  mixGood,
-  MULCHES,
-  separatorGood,
-  SEPARATORS,
-  SMALL_GOODS,
-} from '../../catalog';
+import { CROPS, FILLS, MULCHES, SEPARATORS } from '../../catalog';
+import { aggregateGood, mixGood, separatorGood, SMALL_GOODS } from '../goods';
 import { surfaceArea } from '../../planter';
 import { q, say } from '../../quantity';
 import { feedingOf, ingredientsOf } from '../amounts';

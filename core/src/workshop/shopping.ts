@@ -1,4 +1,4 @@
-import { ingredientGood, type Currency, type Good } from '../catalog';
+import { ingredientGood, type Currency, type Good } from './goods';
 import { packsFor, type Bought } from './buying';
 import { planCuts, type CutPlan, type Piece } from './cuts';
 import type { Part } from './parts';

@@ -1,14 +1,6 @@
 import type { Figures } from '../assess';
-import {
-  CROPS,
-  cropOf,
-  FEED_DOSES,
-  ingredientGood,
-  ingredientOf,
-  mixGood,
-  type Good,
-  type IngredientId,
-} from '../catalog';
+import { CROPS, cropOf, FEED_DOSES, ingredientOf, type IngredientId } from '../catalog';
+import { ingredientGood, mixGood, type Good } from './goods';
 import type { PlanterDesign } from '../design';
 import { q, say, type Message } from '../quantity';
 import { recipeOf } from '../soil';

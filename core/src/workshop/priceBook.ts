@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { CURRENCIES, CURRENCY_IDS, type Currency, type Good, type Pack } from '../catalog';
+import { CURRENCIES, CURRENCY_IDS, type Currency, type Good, type Pack } from './goods';
 
 /**
  * One's own prices, what lies in the shed, and how one buys. A good that is not in the book has its
