@@ -10,18 +10,18 @@ import { tell } from '../quantity';
 import { anyDesign } from '../testing/designs';
 import { assess, evaluate, rank } from '.';
 import { figuresOf } from './figures';
-import { resolve } from '../planter';
+import { assemble } from '../planter';
 
 const start = (id: string): PlanterDesign =>
   STARTING_POINTS.find((point) => point.id === id)!.design;
-const findingsOf = (design: PlanterDesign) => assess(resolve(design)).findings;
+const findingsOf = (design: PlanterDesign) => assess(assemble(design)).findings;
 const change = (path: (string | number)[], value: unknown): Patch => [{ path, value }];
 
 describe('figures', () => {
   test('usable and stranded water make up the gross, and nothing is negative', () => {
     fc.assert(
       fc.property(anyDesign, (design) => {
-        const f = figuresOf(resolve(design));
+        const f = figuresOf(assemble(design));
         expect(f.usable + f.stranded).toBeCloseTo(f.gross, 12);
         expect(f.beyondReach).toBeLessThanOrEqual(f.stranded + 1e-12);
         for (const value of [f.gross, f.usable, f.soilVolume, f.lastsHot.days, f.weight.empty]) {

@@ -1,5 +1,6 @@
-import { applyPatch, planterDesignSchema, type PlanterDesign } from '../design';
-import { contradictions, resolve, type Planter } from '../planter';
+import { applyPatch, planterDesignSchema, type Patch, type PlanterDesign } from '../design';
+import { q, say, type Message } from '../quantity';
+import { contradictions, assemble, type Planter } from '../planter';
 import { figuresOf, type Figures } from './figures';
 import {
   rank,
@@ -75,7 +76,7 @@ function worstFirst(a: Finding, b: Finding): number {
 
 /**
  * The proposals that really mend the finding: afterwards it is gone, nothing as bad as it has come
- * up, and no other finding has become worse.
+ * up, and no other finding has become worse. One that costs much of the water or of the root room says so.
  */
 function tried(
   design: PlanterDesign,
@@ -84,35 +85,81 @@ function tried(
   proposals: readonly Remedy[],
 ): Remedy[] {
   const good: Remedy[] = [];
+  const now = once(() => figuresOf(assemble(design)));
   for (const remedy of proposals) {
     if (good.length >= (finding.severity === 'note' ? 1 : MOST_REMEDIES)) break;
-    if (mends(design, finding, before, remedy)) good.push(remedy);
+    const after = judge(design, remedy.patch);
+    if (!after || !mends(finding, before, after.drafts)) continue;
+    good.push({ ...remedy, label: say`${remedy.label}${price(now(), after.figures)}` });
   }
   return good;
 }
 
+/** Share of the usable water or the root room that a remedy may cost without a word. */
+const COSTLY = 0.25;
+
+/** What a remedy costs, where that is much. */
+function price(before: Figures, after: Figures): Message {
+  if (before.usable > 0 && after.usable < (1 - COSTLY) * before.usable) {
+    return say`: leaves ${q(after.usable, 'volume')} of ${q(before.usable, 'volume')} to use`;
+  }
+  if (after.growingDepth < (1 - COSTLY) * before.growingDepth) {
+    return say`: leaves ${q(after.growingDepth, 'length')} of ${q(before.growingDepth, 'length')} for roots`;
+  }
+  return say``;
+}
+
+/** What a design would be after a patch. */
+export interface Judgement {
+  design: PlanterDesign;
+  planter: Planter;
+  figures: Figures;
+  /** Everything that would be found in it. */
+  drafts: readonly Draft[];
+}
+
+/** Looks at a design as a patch would make it, whole; null where its measures cannot be. */
+export function judge(design: PlanterDesign, patch: Patch): Judgement | null {
+  const changed = applyPatch(design, patch);
+  if (contradictions(changed).length > 0) return null;
+  if (!planterDesignSchema.safeParse(changed).success) return null;
+  const planter = assemble(changed);
+  const figures = figuresOf(planter);
+  return {
+    design: changed,
+    planter,
+    figures,
+    drafts: draft({ design: changed, planter, figures }),
+  };
+}
+
+/** Whether a change brings no fault or danger that was not there before. */
+export function bringsNoFault(design: PlanterDesign, patch: Patch): boolean {
+  const after = judge(design, patch);
+  if (!after) return false;
+  const before = new Set(findFaults(judge(design, [])?.drafts ?? []));
+  return findFaults(after.drafts).every((id) => before.has(id));
+}
+
+const findFaults = (drafts: readonly Draft[]): string[] =>
+  drafts.filter(({ severity }) => rank(severity) <= rank('fault')).map(({ id }) => id);
+
 function mends(
-  design: PlanterDesign,
   finding: Omit<Draft, 'propose'>,
   before: readonly Draft[],
-  remedy: Remedy,
+  after: readonly Draft[],
 ): boolean {
-  const changed = applyPatch(design, remedy.patch);
-  if (contradictions(changed).length > 0) return false;
-  const planter = resolve(changed);
-  const after = draft({ design: changed, planter, figures: figuresOf(planter) });
-  const better = after.every((found) => {
+  return after.every((found) => {
     if (found.id === finding.id) return false;
     const known = before.find((other) => other.id === found.id);
     return known
       ? rank(found.severity) >= rank(known.severity)
       : rank(found.severity) > rank(finding.severity);
   });
-  return better && planterDesignSchema.safeParse(changed).success;
 }
 
 /** Everything about a design in one call. */
 export function evaluate(design: PlanterDesign): { planter: Planter; assessment: Assessment } {
-  const planter = resolve(design);
+  const planter = assemble(design);
   return { planter, assessment: assess(planter) };
 }

@@ -1,7 +1,6 @@
 import fc from 'fast-check';
 import { applyPatch, STARTING_POINTS, type Patch } from '../design';
-import { resolve } from '../planter';
-import { totalDelivery } from '../wick';
+import { assemble, totalDelivery } from '../planter';
 import { anyDesign } from '../testing/designs';
 import { autonomyAt, cautiousDays, lastDropLevel, soilBuffer, usableLevel } from './autonomy';
 import { figuresOf } from './figures';
@@ -9,7 +8,7 @@ import { figuresOf } from './figures';
 const DAY = 86_400;
 const litresADay = (litres: number) => litres / 1000 / DAY;
 const planterOf = (id: string, patch: Patch = []) =>
-  resolve(applyPatch(STARTING_POINTS.find((point) => point.id === id)!.design, patch));
+  assemble(applyPatch(STARTING_POINTS.find((point) => point.id === id)!.design, patch));
 
 test('without thirst it lasts for ever, without water and soil not at all', () => {
   const planter = planterOf('cloth-pail');
@@ -21,7 +20,7 @@ test('without thirst it lasts for ever, without water and soil not at all', () =
 test('twice the thirst is at most half the days', () => {
   fc.assert(
     fc.property(anyDesign, fc.double({ min: 0.1, max: 5, noNaN: true }), (design, litres) => {
-      const planter = resolve(design);
+      const planter = assemble(design);
       const once = autonomyAt(planter, litresADay(litres), 0.002);
       const twice = autonomyAt(planter, litresADay(2 * litres), 0.002);
       expect(twice.days).toBeLessThanOrEqual(once.days / 2 + 1e-9 + once.days * 0.02);
@@ -33,7 +32,7 @@ test('twice the thirst is at most half the days', () => {
 test('more water in the soil never shortens it', () => {
   fc.assert(
     fc.property(anyDesign, fc.double({ min: 0, max: 0.01, noNaN: true }), (design, buffer) => {
-      const planter = resolve(design);
+      const planter = assemble(design);
       const less = autonomyAt(planter, litresADay(1), buffer).days;
       const more = autonomyAt(planter, litresADay(1), buffer + 0.001).days;
       expect(more).toBeGreaterThan(less);
@@ -61,7 +60,7 @@ test('doubling the reservoir does not double the days when the wick is the limit
 test('the usable level is where delivery meets demand', () => {
   fc.assert(
     fc.property(anyDesign, fc.double({ min: 0.05, max: 8, noNaN: true }), (design, litres) => {
-      const planter = resolve(design);
+      const planter = assemble(design);
       const demand = litresADay(litres);
       const level = usableLevel(planter, demand);
       expect(level).toBeGreaterThanOrEqual(lastDropLevel(planter) - 1e-9);

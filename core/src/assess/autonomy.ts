@@ -1,6 +1,5 @@
 import { meanWaterContent, mixOf, waterContent } from '../soil';
-import { totalDelivery } from '../wick';
-import type { Planter } from '../planter';
+import { totalDelivery, type Planter } from '../planter';
 
 const DAY = 86_400;
 

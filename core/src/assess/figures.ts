@@ -1,19 +1,17 @@
 import { cropOf } from '../catalog';
 import { demandOn, type Demand } from '../climate';
-import { airCeiling, baseStyle } from '../design';
-import { openWater, surfaceArea, type Planter } from '../planter';
+import { airCeiling, baseStyle, invertOf, type PlanterDesign } from '../design';
 import {
-  arrange,
-  beside,
-  climb,
-  fullest,
-  outletOf,
+  openWater,
   PLATFORM_PLAY,
-  type Circle,
-} from '../reservoir';
+  surfaceArea,
+  totalDelivery,
+  type Lot,
+  type Planter,
+} from '../planter';
+import { arrange, beside, climb, fullest, outletOf, type Circle } from '../reservoir';
 import { bagsFor, looseVolume } from '../soil';
-import { grown } from '../vessel';
-import { totalDelivery } from '../wick';
+import { grown, holds, type Outline } from '../vessel';
 import {
   autonomyAt,
   lastDropLevel,
@@ -22,6 +20,7 @@ import {
   usableLevel,
   type Autonomy,
 } from './autonomy';
+import { packedIn, soilInBeds } from './amounts';
 import { tiltOf, type Tilt } from './level';
 import { aggregatesIn, weigh, type Amount, type Weight } from './weight';
 
@@ -101,7 +100,7 @@ export function figuresOf(planter: Planter): Figures {
     beyondReach: storage.volumeBelow(lastDropLevel(planter)),
     usableLevel: level,
     airGap: heights.invert === null ? null : airCeiling(design) - heights.invert,
-    growingDepth: heights.surface - heights.base,
+    growingDepth: growingDepthOf(planter),
     waterShare: heights.brim / Math.max(heights.rim, heights.waterRim),
     soilVolume,
     looseVolume: loose,
@@ -135,50 +134,96 @@ export function runsOver({ design, heights }: Planter, climb: number): boolean {
 }
 
 /** Mix in place after settling: in the beds, in cups and columns, and where it fills the base. m³. */
-function settledSoil({ design, bed, heights, layout, storage }: Planter): number {
-  const inBeds =
-    bed.places.length *
-    bed.inside.volumeBetween(heights.base - bed.floor, heights.surface - bed.floor);
-  const inWicks = design.wicks.reduce((sum, wick) => {
-    if (wick.kind === 'cloth') return sum;
-    const packed = wick.kind === 'cup' || (wick.kind === 'column' && wick.medium === 'mix');
-    return packed
-      ? sum + wick.count * (Math.PI / 4) * wick.diameter ** 2 * (heights.base - wick.foot)
-      : sum;
-  }, 0);
+function settledSoil(planter: Planter): number {
+  const { design, heights, storage } = planter;
+  const inWicks = planter.lots.reduce((sum, one) => sum + packedIn(one, heights.base), 0);
   const inBase = design.reservoir.fill.reduce(
     (sum, layer, i) => (layer.medium === 'mix' ? sum + (storage.fills[i] ?? 0) : sum),
     0,
   );
-  const inPipes = layout.pipes.reduce(
-    (sum, pipe) => sum + Math.PI * pipe.r ** 2 * (heights.surface - heights.base),
-    0,
-  );
-  return Math.max(inBeds + inWicks + inBase - inPipes, 0);
+  return Math.max(soilInBeds(planter) + inWicks + inBase, 0);
 }
 
-/** The widest stretch of platform or fabric with nothing under it, metres; 0 where fill bears the soil. */
-function widestSpan(planter: Planter): number {
-  const { design, vessel, heights, layout } = planter;
-  const { reservoir } = design;
+/** What bears a platform or fabric: supports, and what is packed full and stands on the floor. */
+const BEARING: readonly Lot['kind'][] = [
+  'ring',
+  'standing',
+  'crates',
+  'arch',
+  'sticks',
+  'cup',
+  'column',
+];
+
+/** Places of the base that are looked at for what bears them, each way. */
+const LOOKS = 22;
+
+/**
+ * The widest stretch of platform or fabric with nothing under it, metres: twice the farthest that any
+ * place of it is from what bears it. 0 where fill, crates or sticks bear the soil everywhere.
+ */
+function widestSpan({ design, vessel, heights, deck, lots }: Planter): number {
   if (design.bed || baseStyle(design) !== 'gap') return 0;
-  if (reservoir.parts.some((part) => part.kind === 'crates' || part.kind === 'sticks')) return 0;
-  // A disc of the same area stands for other outlines.
-  const across = 2 * Math.sqrt(vessel.areaAt(heights.ceiling) / Math.PI);
-  const ring = reservoir.parts.find((part) => part.kind === 'ring');
-  const standing = layout.parts.filter((part) => part.design.kind === 'standing');
-  const placed = standing.reduce((sum, part) => sum + part.placed, 0);
-  if (ring) {
-    const inside = (ring.diameter - 2 * ring.wall) / Math.sqrt(placed + 1);
-    return Math.max(inside, across - ring.diameter);
-  }
-  if (placed === 0) return across;
-  const width = Math.min(
-    ...standing.map(({ design: part }) => (part.kind === 'standing' ? part.diameter : 0)),
+  const bearing = lots.filter(
+    ({ kind, pieces }) => BEARING.includes(kind) && pieces.some(({ from }) => from <= 1e-6),
   );
-  // Each support carries its share of the disc; the span is that share's width less the support.
-  return Math.max(across / Math.sqrt(placed) - width, 0);
+  if (bearing.some(({ kind }) => kind === 'sticks')) return 0;
+  const outline = deck ?? vessel.outlineAt(Math.min(heights.ceiling, vessel.depth));
+  const from = distances(bearing);
+  let farthest = 0;
+  for (let i = 0; i <= LOOKS; i += 1) {
+    const x = (i / LOOKS) * 2 * outline.a - outline.a;
+    for (let j = 0; j <= LOOKS; j += 1) {
+      const y = (j / LOOKS) * 2 * outline.b - outline.b;
+      if (holds(outline, x, y)) farthest = Math.max(farthest, from(x, y, outline));
+    }
+  }
+  return 2 * farthest;
 }
+
+/** How far a place is from the nearest thing that bears; from the middle where nothing does. Metres. */
+function distances(bearing: readonly Lot[]) {
+  const discs = bearing.flatMap(({ pieces }) =>
+    pieces.flatMap(({ x, y, foot }) => (foot.form === 'disc' ? [{ x, y, r: foot.r }] : [])),
+  );
+  const rings = bearing.flatMap(({ pieces }) =>
+    pieces.flatMap(({ foot }) => (foot.form === 'ring' ? [foot] : [])),
+  );
+  const boxes = bearing.flatMap(({ pieces }) =>
+    pieces.flatMap(({ x, y, foot }) => (foot.form === 'box' ? [{ x, y, ...foot }] : [])),
+  );
+  const none = bearing.length === 0;
+  return (x: number, y: number, { a, b }: Outline): number => {
+    if (none) return Math.min(a, b);
+    let near = Infinity;
+    for (const one of discs) near = Math.min(near, Math.hypot(x - one.x, y - one.y) - one.r);
+    for (const { r, wall } of rings) {
+      const out = Math.hypot(x, y);
+      near = Math.min(near, out > r ? out - r : Math.max(r - wall - out, 0));
+    }
+    for (const box of boxes) {
+      const dx = Math.max(Math.abs(x - box.x) - box.a, 0);
+      const dy = Math.max(Math.abs(y - box.y) - box.b, 0);
+      near = Math.min(near, Math.hypot(dx, dy));
+    }
+    return Math.max(near, 0);
+  };
+}
+
+/**
+ * Root room: from the soil's surface down to its base, and where mix fills the base, on down to the
+ * water, because roots follow it. Metres.
+ */
+export function growingDepthOf({ design, heights }: Pick<Planter, 'design' | 'heights'>): number {
+  const depth = heights.surface - heights.base;
+  const lip = invertOf(design);
+  return mixBelow(design) && lip !== null ? Math.max(heights.surface - lip, depth) : depth;
+}
+
+/** Whether the growing mix itself goes down from the soil towards the water. */
+export const mixBelow = (design: PlanterDesign): boolean =>
+  baseStyle(design) === 'fill' &&
+  design.reservoir.fill[design.reservoir.fill.length - 1]?.medium === 'mix';
 
 /** Depth of soil the chosen crop's roots ask for, metres. */
 export const rootRoom = (planter: Planter): number => cropOf(planter.design.planting.crop).roots;

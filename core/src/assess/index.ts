@@ -1,5 +1,13 @@
-export { assess, evaluate, type Assessment } from './assess';
-export { climbUnder, runsOver, plantingPlan, type Figures, type PlantingPlan } from './figures';
+export { assess, bringsNoFault, evaluate, judge, type Assessment, type Judgement } from './assess';
+export {
+  climbUnder,
+  growingDepthOf,
+  mixBelow,
+  runsOver,
+  plantingPlan,
+  type Figures,
+  type PlantingPlan,
+} from './figures';
 export { partName } from './words';
 export { type Tilt } from './level';
 export { cautiousDays, type Autonomy } from './autonomy';

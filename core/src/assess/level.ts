@@ -31,8 +31,9 @@ export function tiltOf({ design, vessel, storage, heights }: Planter): Tilt {
   const middle = lip + (towards ? -1 : 1) * sx * a;
   return {
     across: 2 * (sx * (a - c) + sy * (b - c) + c * Math.hypot(sx, sy)),
-    shimAcross: 2 * sx * a,
-    shimAlong: 2 * sy * b,
+    // A fall that is built in on purpose is not shimmed away.
+    shimAcross: 2 * place.slopeAcross * a,
+    shimAlong: 2 * place.slopeAlong * b,
     wettest: lip + (towards ? 0 : 2 * sx * a) + sy * b,
     driest: Math.max(lip - (towards ? 2 * sx * a : 0) - sy * b, 0),
     holds: storage.volumeBelow(Math.max(middle, 0)),

@@ -1,4 +1,4 @@
-import { CLOTHS, FEED_DOSES, type ClothId } from '../catalog';
+import { CLOTHS, FEED_DOSES, grainOf, type ClothId } from '../catalog';
 import {
   applyPatch,
   baseStyle,
@@ -6,10 +6,11 @@ import {
   planterDesignSchema,
   USUAL_AIR_GAP,
   usualTube,
+  type LayerDesign,
   type Patch,
   type PlanterDesign,
 } from '../design';
-import { contradictions, resolve, type Planter } from '../planter';
+import { contradictions, assemble, type Planter } from '../planter';
 import { assess } from './assess';
 import { rank, type Room, type Severity } from './finding';
 import { downToMm, gapToKeep, moveBase, moveLip, set } from './moves';
@@ -64,7 +65,7 @@ export function outcomeOf(design: PlanterDesign, school: School): Outcome | null
   const changed = applyPatch(design, school.patch);
   if (contradictions(changed).length > 0) return null;
   if (!planterDesignSchema.safeParse(changed).success) return null;
-  const { figures, findings } = assess(resolve(changed));
+  const { figures, findings } = assess(assemble(changed));
   const worst = findings.find(({ severity }) => rank(severity) < rank('note'));
   return {
     usable: figures.usable,
@@ -119,6 +120,7 @@ function voidOrStone({ design }: Planter): Question | null {
     count: 4,
     diameter: 0.1,
     foot: 0,
+    at: null,
   };
   const legs = design.wicks.length > 0 ? design.wicks : [column];
   return question('voids', 'water', 'Hollow or full of stone?', [
@@ -215,7 +217,14 @@ function bottleOverflow({ design, heights }: Planter): Question | null {
       name: 'A small hole, and a saucer',
       says: 'Somebody always pours too much.',
       patch: [
-        set(['overflow'], { kind: 'hole', centre, diameter: 0.006, count: 1, screened: false }),
+        set(['overflow'], {
+          kind: 'hole',
+          centre,
+          diameter: 0.006,
+          count: 1,
+          bearing: 0,
+          screened: false,
+        }),
       ],
     },
   ]);
@@ -245,7 +254,11 @@ function wickMaterial({ design }: Planter): Question | null {
 
 function separator({ design }: Planter): Question | null {
   if (design.bed?.kind === 'bag' || design.bed?.kind === 'neck') return null;
-  const to = (id: string): Patch => [set(['separator'], id)];
+  const grains = design.layers.filter(({ what }) => grainOf(what) !== null);
+  // Cloth goes under sand where that would fall through; straw and nothing leave the sand as it is.
+  const to = (what: LayerDesign['what'] | null, thickness = 0.001): Patch => [
+    set(['layers'], [...(what ? [{ what, thickness, up: what !== 'straw' }] : []), ...grains]),
+  ];
   return question('separator', 'soil', 'What between soil and water?', [
     {
       id: 'fabric',
@@ -263,13 +276,13 @@ function separator({ design }: Planter): Question | null {
       id: 'straw',
       name: 'Straw or coarse mulch',
       says: 'Free, and gone in two seasons, when the soil comes out anyway.',
-      patch: to('straw'),
+      patch: to('straw', 0.05),
     },
     {
       id: 'none',
       name: 'Nothing',
       says: 'What falls through becomes a wick.',
-      patch: to('none'),
+      patch: to(null),
     },
   ]);
 }
@@ -319,7 +332,15 @@ function feed({ design }: Planter): Question | null {
         ...to('none', 0),
         ...(design.pipes.some((pipe) => pipe.use === 'worm')
           ? []
-          : [set(['pipes'], [...design.pipes, { use: 'worm', diameter: 0.09, capped: true }])]),
+          : [
+              set(
+                ['pipes'],
+                [
+                  ...design.pipes,
+                  { use: 'worm', diameter: 0.09, capped: true, fills: false, at: null },
+                ],
+              ),
+            ]),
       ],
     },
   ]);

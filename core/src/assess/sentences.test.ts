@@ -1,14 +1,14 @@
 import fc from 'fast-check';
 import { STARTING_POINTS } from '../design';
 import { tell } from '../quantity';
-import { resolve } from '../planter';
+import { assemble } from '../planter';
 import { anyDesign } from '../testing/designs';
 import { assess, cautionsFor, type Room } from '.';
 
 test('every sentence about any design is whole, in both systems', () => {
   fc.assert(
     fc.property(anyDesign, (design) => {
-      for (const { text, remedies } of assess(resolve(design)).findings) {
+      for (const { text, remedies } of assess(assemble(design)).findings) {
         for (const message of [text, ...remedies.map((remedy) => remedy.label)]) {
           for (const units of ['metric', 'us'] as const) {
             const sentence = tell(message, units);
@@ -31,7 +31,7 @@ test('every sentence about any design is whole, in both systems', () => {
 test('a finding’s name stands once in a list', () => {
   fc.assert(
     fc.property(anyDesign, (design) => {
-      const ids = assess(resolve(design)).findings.map((finding) => finding.id);
+      const ids = assess(assemble(design)).findings.map((finding) => finding.id);
       expect(new Set(ids).size).toBe(ids.length);
     }),
     { numRuns: 25 },

@@ -1,12 +1,12 @@
 import { applyPatch, STARTING_POINTS, type Patch } from '../design';
-import { resolve } from '../planter';
+import { assemble } from '../planter';
 import { assess } from '.';
 
 /** Where a check begins and ends to speak, just on either side of its limit. */
 
 const found = (id: string, patch: Patch, from = 'cloth-pail') => {
   const design = applyPatch(STARTING_POINTS.find((point) => point.id === from)!.design, patch);
-  return assess(resolve(design)).findings.find((finding) => finding.id === id)?.severity ?? null;
+  return assess(assemble(design)).findings.find((finding) => finding.id === id)?.severity ?? null;
 };
 const one = (path: (string | number)[], value: unknown): Patch => [{ path, value }];
 /** The platform’s underside is at 100 mm and the hole is 12 mm. */

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { applyPatch, planterDesignSchema, STARTING_POINTS } from '../design';
-import { contradictions, resolve } from '../planter';
+import { contradictions, assemble } from '../planter';
 import { anyDesign } from '../testing/designs';
 import { evaluate, follows, outcomeOf, propose, schoolsFor, tradeCurve } from '.';
 
@@ -59,7 +59,7 @@ describe('schools', () => {
   test('every starting point is asked what it can answer, and each answer is worked out', () => {
     const asked = new Set<string>();
     for (const { design: from } of STARTING_POINTS) {
-      for (const { id, schools } of schoolsFor(resolve(from))) {
+      for (const { id, schools } of schoolsFor(assemble(from))) {
         asked.add(id);
         expect(schools.length).toBeGreaterThan(1);
         const outcomes = schools.map((school) => outcomeOf(from, school));
@@ -85,7 +85,7 @@ describe('schools', () => {
   });
 
   test('following a school is following it', () => {
-    const [share] = schoolsFor(resolve(design));
+    const [share] = schoolsFor(assemble(design));
     const quarter = share!.schools[0]!;
     expect(follows(design, quarter)).toBe(false);
     expect(follows(applyPatch(design, quarter.patch), quarter)).toBe(true);
@@ -93,7 +93,7 @@ describe('schools', () => {
 
   test('deep coarse stone strands water, and legs of mix bring it up', () => {
     const bed = STARTING_POINTS.find(({ id }) => id === 'rock-bed')!.design;
-    const voids = schoolsFor(resolve(bed)).find(({ id }) => id === 'voids')!.schools;
+    const voids = schoolsFor(assemble(bed)).find(({ id }) => id === 'voids')!.schools;
     const bare = outcomeOf(
       { ...bed, wicks: [] },
       voids.find(({ id }) => id === 'stone')!,

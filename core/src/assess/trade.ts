@@ -6,7 +6,7 @@ import {
   type Patch,
   type PlanterDesign,
 } from '../design';
-import { contradictions, LEAST_SOIL, levelsOf, resolve } from '../planter';
+import { contradictions, LEAST_SOIL, levelsOf, assemble } from '../planter';
 import { figuresOf } from './figures';
 import { gapToKeep, moveBase, upToMm } from './moves';
 
@@ -29,7 +29,7 @@ export interface TradePoint {
  * it, and each height is worked out in full. Empty where the base cannot be moved.
  */
 export function tradeCurve(design: PlanterDesign, points = 60): TradePoint[] {
-  const range = levelsOf(resolve(design)).find(({ id }) => id === 'platform');
+  const range = levelsOf(assemble(design)).find(({ id }) => id === 'platform');
   if (!range || range.max - range.min < 1e-3) return [];
   const gap = gapToKeep(design);
   const curve: TradePoint[] = [];
@@ -38,7 +38,7 @@ export function tradeCurve(design: PlanterDesign, points = 60): TradePoint[] {
     const patch = moveBase(design, within(top), Math.min(gap, top / 2));
     const moved = applyPatch(design, patch);
     if (contradictions(moved).length > 0) continue;
-    const planter = resolve(moved);
+    const planter = assemble(moved);
     const figures = figuresOf(planter);
     if (figures.growingDepth < LEAST_SOIL) continue;
     curve.push({

@@ -1,15 +1,10 @@
-import { fillMedium, MATERIAL_DENSITY, PIPES, type FillId } from '../catalog';
-import type { PartDesign } from '../design';
-import { grown, shellVolume, areaOf } from '../vessel';
-import { meanWaterContent, mixOf } from '../soil';
-import type { Planter } from '../planter';
+import { fillMedium, grainOf, type FillId, type Matter } from '../catalog';
+import { areaOf, grown } from '../vessel';
+import { drainable, meanWaterContent, mixOf } from '../soil';
+import { GIVEN_UP_AT, supplyMass, type Lot, type Planter } from '../planter';
+import { packedIn, soilInBeds } from './amounts';
 
 const WATER_DENSITY = 998;
-/** Polyolefin lids and supports; PVC pipe; fired clay; timber. Typical, kg/m³. */
-const PLASTIC_DENSITY = 950;
-const PIPE_DENSITY = 1400;
-const CLAY_DENSITY = 1900;
-const STICK_DENSITY = 550;
 const GRAVITY = 9.80665;
 /** Legs under a box. */
 const LEGS = 4;
@@ -28,8 +23,10 @@ export interface Weight {
   pressure: number;
   /** Full weight on each leg, or null without legs. Kilograms. */
   perLeg: number | null;
-  /** How many people it takes to carry it empty. */
-  carriers: number;
+  /** How many people it takes to carry it empty; null for what is built where it stands. */
+  carriers: number | null;
+  /** A supply barrel that stands beside it: its weight full, and its own load on the ground. */
+  supply: { full: number; pressure: number } | null;
 }
 
 /** An amount of stone, sand or chip. */
@@ -40,78 +37,91 @@ export interface Amount {
   mass: number;
 }
 
-/** Stone, sand and chip in base, blanket and columns, by kind. */
-export function aggregatesIn({ design, vessel, layout, storage, heights }: Planter): Amount[] {
-  const by = new Map<FillId, number>();
-  const add = (medium: FillId, volume: number) => {
-    if (medium !== 'mix' && volume > 0) by.set(medium, (by.get(medium) ?? 0) + volume);
-  };
-  const { reservoir, wicks } = design;
-  reservoir.fill.forEach((layer, i) => add(layer.medium, storage.fills[i] ?? 0));
-  if (reservoir.blanket) {
-    const from = heights.base - reservoir.blanket.thickness;
-    add(reservoir.blanket.medium, vessel.volumeBetween(from, heights.base));
-  }
-  wicks.forEach((wick, i) => {
-    if (wick.kind !== 'column') return;
-    const placed = layout.columns.filter((column) => column.wick === i).length;
-    add(wick.medium, placed * (Math.PI / 4) * wick.diameter ** 2 * (heights.base - wick.foot));
+/** A body of stone, sand, chip or mix in its place. */
+interface Heap {
+  medium: FillId;
+  volume: number;
+  from: number;
+  to: number;
+}
+
+/** Everything loose that lies below the soil: fills, layers, and what is packed into cups and columns. */
+function heapsOf({ design, vessel, lots, storage, heights }: Planter): Heap[] {
+  return lots.flatMap((one): Heap[] => {
+    const [piece] = one.pieces;
+    if (!piece) return [];
+    const { from, to } = piece;
+    if (one.kind === 'fill') {
+      const { medium } = (one as unknown as Lot<'fill'>).spec;
+      return [{ medium, volume: storage.fills[one.index] ?? 0, from, to }];
+    }
+    if (one.kind === 'layer') {
+      const { what } = (one as unknown as Lot<'layer'>).spec;
+      if (!grainOf(what) || design.bed) return [];
+      return [{ medium: what as FillId, volume: vessel.volumeBetween(from, to), from, to }];
+    }
+    if (one.kind === 'column' || one.kind === 'cup') {
+      const medium = one.kind === 'cup' ? 'mix' : (one as unknown as Lot<'column'>).spec.medium;
+      const volume = packedIn(one, heights.base);
+      return [{ medium, volume, from, to: heights.base }];
+    }
+    return [];
   });
+}
+
+/** Stone, sand and chip below the soil, by kind. */
+export function aggregatesIn(planter: Planter): Amount[] {
+  const by = new Map<FillId, number>();
+  for (const { medium, volume } of heapsOf(planter)) {
+    if (medium !== 'mix' && volume > 0) by.set(medium, (by.get(medium) ?? 0) + volume);
+  }
   return [...by].map(([medium, volume]) => ({
     medium,
     volume,
-    mass: volume * fillMedium(medium, mixOf(design.soil)).dryDensity,
+    mass: volume * fillMedium(medium, mixOf(planter.design.soil)).dryDensity,
   }));
 }
 
-function density(part: PartDesign): number {
-  if (part.kind === 'lying') return PIPE_DENSITY;
-  if (part.kind === 'sticks') return STICK_DENSITY;
-  if (part.kind === 'standing') {
-    return part.what === 'brick' || part.what === 'pot' ? CLAY_DENSITY : PLASTIC_DENSITY;
-  }
-  return PLASTIC_DENSITY;
+/**
+ * Water that a heap holds besides what counts among the reservoir's litres: where it stands in the water,
+ * what does not drain from it; above, what hangs in it over the water. m³
+ */
+function heldIn(heap: Omit<Heap, 'medium'>, medium: Matter, brim: number): number {
+  const { volume, from, to } = heap;
+  const wet = Math.min(Math.max((brim - from) / Math.max(to - from, 1e-9), 0), 1);
+  const kept = medium.thetaS - drainable(medium, GIVEN_UP_AT);
+  const hangs = meanWaterContent(medium, Math.max(from - brim, 0), Math.max(to - brim, 0));
+  return volume * (wet * kept + (1 - wet) * hangs);
 }
 
 /** @param soilVolume settled mix, m³; @param water in the full reservoir, m³ */
 export function weigh(planter: Planter, soilVolume: number, water: number): Weight {
-  const { design, vessel, bed, heights, layout } = planter;
-  const { reservoir, fillTube } = design;
+  const { design, vessel, heights, lots } = planter;
   const medium = mixOf(design.soil);
-  const parts = layout.parts.reduce((sum, part) => {
-    const solid = part.outerBelow(part.height) - part.hollowBelow(part.height);
-    return sum + Math.max(solid, 0) * density(part.design);
-  }, 0);
-  const platform =
-    reservoir.cover === 'platform' ? vessel.areaAt(reservoir.top) * reservoir.thickness : 0;
-  const pipe = fillTube ? PIPES[fillTube.pipe] : null;
-  const tube =
-    pipe && fillTube
-      ? (Math.PI / 4) * (pipe.outside ** 2 - pipe.inside ** 2) * (fillTube.length + fillTube.run)
-      : 0;
-  const beds = bed.separate ? bed.places.length * shellVolume(bed.inside) : 0;
-  const empty =
-    (shellVolume(vessel) + beds) * MATERIAL_DENSITY[design.vessel.material] +
-    parts +
-    platform * PLASTIC_DENSITY +
-    tube * PIPE_DENSITY;
+  const { brim } = heights;
+  const empty = lots.reduce((sum, { mass }) => sum + mass, 0);
   const stone = aggregatesIn(planter).reduce((sum, { mass }) => sum + mass, 0);
   const dry = empty + stone + soilVolume * medium.dryDensity;
-  const moisture = meanWaterContent(
-    medium,
-    Math.max(heights.base - heights.brim, 0),
-    Math.max(heights.surface - heights.brim, 0),
+  const inBeds = { volume: soilInBeds(planter), from: heights.base, to: heights.surface };
+  const held = heapsOf(planter).reduce(
+    (sum, heap) => sum + heldIn(heap, fillMedium(heap.medium, medium), brim),
+    heldIn(inBeds, medium, brim),
   );
-  const full = dry + (soilVolume * moisture + water) * WATER_DENSITY;
+  const full = dry + (held + water) * WATER_DENSITY;
   const foot = vessel.outlineAt(vessel.flat ? 0 : vessel.depth);
   const footprint = areaOf(grown(foot, vessel.wall));
-  const legs = design.vessel.kind === 'frame' && design.vessel.legs > 0;
+  const frame = design.vessel.kind === 'frame' ? design.vessel : null;
+  const { supply } = design.reservoir;
   return {
     empty,
     dry,
     full,
     pressure: (full * GRAVITY) / footprint,
-    perLeg: legs ? full / LEGS : null,
-    carriers: Math.max(Math.ceil(empty / ONE_PERSON), 1),
+    perLeg: frame && frame.legs > 0 ? full / LEGS : null,
+    carriers: frame ? null : Math.max(Math.ceil(empty / ONE_PERSON), 1),
+    supply: supply && {
+      full: supplyMass(supply.volume),
+      pressure: (supplyMass(supply.volume) * GRAVITY) / ((Math.PI / 4) * supply.diameter ** 2),
+    },
   };
 }

@@ -1,4 +1,5 @@
 import type { Matter, Medium } from './media';
+import { SHEETS, SHEET_IDS, type SheetId } from './words';
 
 /**
  * Stone, sand and chip for the base of a planter.
@@ -131,3 +132,12 @@ export function fillMedium(fill: FillId, mix: Medium): Matter {
 /** The aggregate of a fill, or null for the mix. */
 export const aggregateOf = (fill: FillId): Aggregate | null =>
   fill === 'mix' ? null : AGGREGATES[fill];
+
+/** What can lie between water and roots: a sheet, straw, or a loose layer of sand or stone. */
+export type LayerId = SheetId | AggregateId;
+export const LAYER_IDS = [...SHEET_IDS, ...AGGREGATE_IDS] as [LayerId, ...LayerId[]];
+export const LAYERS: Readonly<Record<LayerId, { name: string }>> = { ...SHEETS, ...AGGREGATES };
+
+/** The sand or stone of a layer, or null for a sheet or straw, which take no height of their own. */
+export const grainOf = (layer: LayerId): Aggregate | null =>
+  layer in AGGREGATES ? AGGREGATES[layer as AggregateId] : null;

@@ -3,13 +3,16 @@
  * typical values that hang on each.
  */
 
-export const SEPARATORS = {
-  fabric: { name: 'Woven fabric' },
-  mesh: { name: 'Fine mesh or shade cloth' },
-  straw: { name: 'Straw or coarse mulch' },
-  film: { name: 'Plastic film' },
-  none: { name: 'Nothing' },
+/** Sheets and straw that lie between water and roots; sand and stone may lie there too. */
+export const SHEETS = {
+  fabric: { name: 'Woven fabric', passes: true },
+  mesh: { name: 'Fine mesh or shade cloth', passes: true },
+  felt: { name: 'Felt', passes: true },
+  carpet: { name: 'Old carpet, natural fibre', passes: true },
+  straw: { name: 'Straw or coarse mulch', passes: true },
+  film: { name: 'Plastic film', passes: false },
 } as const;
+export type SheetId = keyof typeof SHEETS;
 
 export const FORMER_CONTENTS = {
   new: { name: 'New, never held anything' },
@@ -134,6 +137,36 @@ export const RUNS = {
   loop: { name: 'A loop along the wall' },
 } as const;
 
+/** How a tube is joined to a pipe that lies on the floor. */
+export const TUBE_JOINTS = {
+  elbow: { name: 'Elbow at the pipe’s end' },
+  tee: { name: 'Tee in the pipe' },
+  slit: { name: 'Slit end, sock tied round the tube' },
+  cross: { name: 'X cut in the crown, tube pushed in' },
+} as const;
+
+/** An old hole or a crack: none, one that is still open, or one that is mended as part of the build. */
+export const FLAWS = {
+  none: { name: 'None' },
+  open: { name: 'There is one, still open' },
+  mended: { name: 'There is one; patch it first' },
+} as const;
+
+/** What is sawn on the vessel itself before anything else. */
+export const SAWINGS = {
+  none: { name: 'Nothing, or done already' },
+  across: { name: 'A whole one, sawn across' },
+  lengthwise: { name: 'A whole one, sawn lengthwise' },
+  windows: { name: 'Openings sawn into its sides' },
+  neck: { name: 'Its neck, cut off' },
+} as const;
+
+/** How cloth hangs down from the soil. */
+export const CLOTH_FORMS = {
+  strips: { name: 'Strips' },
+  piece: { name: 'One piece, over the platform and down' },
+} as const;
+
 /** Boxes that leave nearly all of their space to the water. */
 export const CRATE_KINDS = {
   crate: { name: 'Crates', one: 'crate' },
@@ -169,7 +202,7 @@ export const CAPS = {
 const keysOf = <K extends string>(table: Record<K, unknown>): [K, ...K[]] =>
   Object.keys(table) as [K, ...K[]];
 
-export const SEPARATOR_IDS = keysOf(SEPARATORS);
+export const SHEET_IDS = keysOf(SHEETS);
 export const FORMER_CONTENT_IDS = keysOf(FORMER_CONTENTS);
 export const MATERIAL_IDS = keysOf(MATERIALS);
 export const LINER_IDS = keysOf(LINERS);
@@ -187,4 +220,8 @@ export const STANDING_IDS = keysOf(STANDING);
 export const RUN_IDS = keysOf(RUNS);
 export const CRATE_IDS = keysOf(CRATE_KINDS);
 export const FITTING_IDS = keysOf(FITTINGS);
+export const TUBE_JOINT_IDS = keysOf(TUBE_JOINTS);
+export const FLAW_IDS = keysOf(FLAWS);
+export const SAWING_IDS = keysOf(SAWINGS);
+export const CLOTH_FORM_IDS = keysOf(CLOTH_FORMS);
 export const PIPE_USE_IDS = keysOf(PIPE_USES);

@@ -89,7 +89,17 @@ function usual(base: BaseId, width: number, top: number): Partial<ReservoirDesig
         cover: 'none',
         fill: [],
         parts: [
-          { kind: 'crates', what: 'crate', count: 60, length: side, width: side, voids: 0.93 },
+          {
+            kind: 'crates',
+            what: 'crate',
+            count: 60,
+            length: side,
+            width: side,
+            height: mm(top),
+            voids: 0.93,
+            cut: true,
+            at: null,
+          },
         ],
       };
     }
@@ -124,7 +134,7 @@ function usual(base: BaseId, width: number, top: number): Partial<ReservoirDesig
       return {
         cover: 'none',
         fill: [...MIX],
-        parts: [{ kind: 'arch', width: mm(width * 0.75), wall: 0.004, vents: 'both' }],
+        parts: [{ kind: 'arch', width: mm(width * 0.75), wall: 0.004, own: false, vents: 'both' }],
       };
     case 'sticks':
       return {

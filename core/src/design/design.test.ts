@@ -1,6 +1,7 @@
 import { AGGREGATES, CROPS, MEDIA, METRIC_BITS, bitFor, PIPES } from '../catalog';
 import { contradictions } from '../planter';
 import { anyDesign } from '../testing/designs';
+import { asVersion1, asVersion2, asVersion3 } from '../testing/earlier';
 import fc from 'fast-check';
 import {
   airCeiling,
@@ -13,6 +14,7 @@ import {
   planterDesignSchema,
   standsOnFloor,
   STARTING_POINTS,
+  USUAL_CUP,
   type BaseId,
 } from '.';
 
@@ -62,7 +64,7 @@ describe('changing the base', () => {
   test('to bottles takes the cups out and leaves the cloth', () => {
     const both = {
       ...design,
-      wicks: [...design.wicks, { kind: 'cup' as const, count: 1, diameter: 0.08, foot: 0 }],
+      wicks: [...design.wicks, USUAL_CUP],
     };
     const changed = applyPatch(both, changeBase(both, 'bottles'));
     expect(changed.wicks.map((wick) => wick.kind)).toEqual(['cloth']);
@@ -80,48 +82,19 @@ describe('changing the base', () => {
 });
 
 describe('a document of version 1', () => {
-  const old = (reservoir: object) => {
-    const {
-      variant: _v,
-      bed: _b,
-      pipes: _p,
-      vessel,
-      place,
-      soil,
-      planting,
-      fillTube,
-      ...rest
-    } = design;
-    const { material, rigid: _r, cracked: _c, ...measures } = vessel;
-    const {
-      sun: _s,
-      wind: _w,
-      spot: _sp,
-      slopeAcross,
-      slopeAlong: _a,
-      falls: _f,
-      ...where
-    } = place;
-    const { marker: _m, recipe: _re, ...mix } = soil;
-    const { spacing: _sc, ...plants } = planting;
-    const { run: _run, ...tube } = fillTube!;
-    return {
-      ...rest,
-      version: 1,
-      vessel: { ...measures, plastic: material },
-      reservoir,
-      fillTube: tube,
-      soil: mix,
-      planting: plants,
-      place: { ...where, exposure: 'open', slope: slopeAcross },
-    };
+  const old = (reservoir: object) => asVersion1(design, reservoir);
+  // Version 3 let two legs through a hole and joined tubes by elbows.
+  const asItWas = {
+    ...design,
+    wicks: design.wicks.map((wick) => ({ ...wick, holes: 2 })),
+    fillTube: { ...design.fillTube!, joint: 'elbow' },
   };
 
   test('with a platform on a ring becomes what it was', () => {
     const ring = { kind: 'ring', diameter: 0.16, wall: 0.0047, vents: 'both' };
     const before = old({ kind: 'platform', underside: 0.1, thickness: 0.003, supports: ring });
     const now = planterDesignSchema.parse(migrate(before));
-    expect({ ...now, planting: design.planting }).toEqual(design);
+    expect({ ...now, planting: design.planting }).toEqual(asItWas);
   });
 
   test('on bottles becomes bottles in mix', () => {
@@ -137,9 +110,27 @@ describe('a document of version 1', () => {
 });
 
 test('a document of version 2 keeps its mix', () => {
-  const { recipe: _r, ...soil } = design.soil;
-  expect(planterDesignSchema.parse(migrate({ ...design, version: 2, soil }))).toEqual(design);
+  const now = planterDesignSchema.parse(migrate(asVersion2(design)));
+  expect(now.soil).toEqual(design.soil);
 });
+
+test.each(STARTING_POINTS.map((point) => [point.id, point.design] as const))(
+  'a document of version 3 of %s keeps its measures and its layers',
+  (_id, now) => {
+    const migrated = planterDesignSchema.parse(migrate(asVersion3(now)));
+    expect(migrated.vessel).toMatchObject({
+      ...now.vessel,
+      drainHole: 'none',
+      sawing: 'none',
+      bungs: 0,
+    });
+    expect(migrated.reservoir.top).toBe(now.reservoir.top);
+    expect(migrated.layers.filter(({ what }) => what !== 'straw')).toHaveLength(
+      now.layers.filter(({ what }) => what !== 'straw').length,
+    );
+    expect(migrated.wicks.map(({ kind }) => kind)).toEqual(now.wicks.map(({ kind }) => kind));
+  },
+);
 
 describe('the schema', () => {
   const issues = (patch: object) =>

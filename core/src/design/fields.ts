@@ -40,6 +40,13 @@ export const FIELDS = {
     diameter: spec('Inside diameter', 'length', 0.05, 2, 'Of the whole round it was cut from.'),
     depth: spec('Inside depth', 'length', 0.05, 1.5, 'From the floor straight up to the rim.'),
     wall: spec('Wall thickness', 'length', 0.0003, 0.1),
+    bungs: spec(
+      'Bungs or plugs under water',
+      'count',
+      0,
+      6,
+      'Factory openings in what will be the floor or low wall.',
+    ),
     legs: spec('Legs', 'length', 0, 1.5, 'Height of the floor above the ground; 0 without legs.'),
     fall: spec('Fall of the floor', 'slope', 0, 0.05, 'Along its length, to the low corner.'),
     stationHeight: spec('Height above the floor', 'length', 0, 1.5),
@@ -62,9 +69,15 @@ export const FIELDS = {
     top: spec('Top of the base', 'length', 0.005, 1.2, 'Height above the floor.'),
     thickness: spec('Platform thickness', 'length', 0.0005, 0.05),
     upTo: spec('Reaches up to', 'share', 0.05, 1, 'Of the height of the base.'),
-    blanket: spec('Thickness of the blanket', 'length', 0.005, 0.2),
     supplyLevel: spec('Valve keeps the water at', 'length', 0.005, 1.2),
     supplyVolume: spec('Supply barrel holds', 'volume', 0.001, 5),
+    supplyDiameter: spec(
+      'Supply barrel, across',
+      'length',
+      0.1,
+      2,
+      'For its own load on the ground.',
+    ),
   },
   support: {
     diameter: spec('Outside diameter', 'length', 0.015, 1.5),
@@ -73,6 +86,8 @@ export const FIELDS = {
     runs: spec('Runs or turns', 'count', 1, 24),
     length: spec('Length of one', 'length', 0.02, 1.5),
     width: spec('Width of one', 'length', 0.02, 1.5),
+    height: spec('Height of one', 'length', 0.02, 1.2),
+    runLength: spec('Length on the floor', 'length', 0, 6, '0 for all the way.'),
     voids: spec('Of it open to water', 'share', 0.3, 1),
     archWidth: spec('Width of the panel', 'length', 0.03, 2),
     stick: spec('Stick, across', 'length', 0.002, 0.05),
@@ -93,6 +108,13 @@ export const FIELDS = {
     around: spec('Holes in a row', 'count', 1, 60),
     rows: spec('Rows of holes', 'count', 1, 12),
     pitch: spec('From row to row', 'length', 0.01, 0.5),
+    bearing: spec(
+      'Round the wall',
+      'angle',
+      -Math.PI,
+      Math.PI,
+      'From the left of the drawing; seen from above, clockwise.',
+    ),
   },
   cloth: {
     legs: spec('Legs', 'count', 1, 24),
@@ -100,6 +122,7 @@ export const FIELDS = {
     thickness: spec('Thickness', 'length', 0.0003, 0.04),
     foot: spec('Foot above the floor', 'length', 0, 1, '0 when the end lies on the floor.'),
     spread: spec('Spread on top', 'length', 0, 0.6, 'How far it lies under the soil.'),
+    holes: spec('Holes it hangs through', 'count', 1, 12),
   },
   strip: {
     hour: spec('Wet height after an hour', 'length', 0.002, 1),
@@ -107,7 +130,9 @@ export const FIELDS = {
   },
   cup: {
     count: spec('Cups', 'count', 1, 24),
-    diameter: spec('Inside diameter of a cup', 'length', 0.01, 0.6),
+    diameter: spec('Inside, across the top', 'length', 0.01, 0.6),
+    bottom: spec('Inside, across the bottom', 'length', 0.008, 0.6),
+    rim: spec('Rim, outside', 'length', 0.012, 0.7, 'It hangs by this in the platform.'),
     foot: spec('Bottom above the floor', 'length', 0, 1, '0 when the cup stands on the floor.'),
   },
   column: {
@@ -120,11 +145,19 @@ export const FIELDS = {
     hole: spec('Hole in the platform', 'length', 0.005, 0.3),
     run: spec('Perforated run on the floor', 'length', 0, 6, '0 when it only stands.'),
   },
+  layer: {
+    thickness: spec('Thickness', 'length', 0.0005, 0.2),
+  },
+  at: {
+    x: spec('From the middle, to the right', 'length', -3, 3),
+    y: spec('From the middle, to the back', 'length', -3, 3),
+  },
   pipe: {
     diameter: spec('Outside diameter', 'length', 0.02, 0.4),
   },
   soil: {
     freeboard: spec('Freeboard', 'length', 0, 0.3, 'Soil surface down from the rim.'),
+    upper: spec('Depth of the upper mix', 'length', 0.02, 0.8, 'From the surface down.'),
     settlement: spec('Allowed for settling', 'share', 0, 0.5),
     bag: spec('Bag size', 'volume', 0.001, 0.2),
     feedDose: spec('Feed', 'dose', 0, 50),

@@ -1,4 +1,5 @@
-import type { FillLayer, OverflowDesign, PlanterDesign, VesselDesign } from './schema';
+import { grainOf } from '../catalog';
+import type { FillLayer, LayerDesign, OverflowDesign, PlanterDesign, VesselDesign } from './schema';
 
 /** Inside depth of a vessel, floor to rim. Metres. */
 export function depthOf(vessel: VesselDesign): number {
@@ -35,8 +36,17 @@ export function leastWidth(vessel: VesselDesign): number {
   }
 }
 
-/** Height of the surface that the soil stands on, above platform and blanket. Metres. */
-export function soilBaseHeight({ reservoir, bed, vessel }: PlanterDesign): number {
+/**
+ * The layers of sand or stone that lie between base and soil, from below. Sheets and straw take no
+ * height; a bed of its own has its base for a floor.
+ */
+export function grainsIn({ layers, bed }: PlanterDesign): readonly LayerDesign[] {
+  return bed ? [] : layers.filter(({ what }) => grainOf(what) !== null);
+}
+
+/** Height of the surface that the soil stands on, above platform, sand and stone. Metres. */
+export function soilBaseHeight(design: PlanterDesign): number {
+  const { reservoir, bed, vessel } = design;
   switch (bed?.kind) {
     case 'bag':
       return bed.wall;
@@ -45,10 +55,18 @@ export function soilBaseHeight({ reservoir, bed, vessel }: PlanterDesign): numbe
     case 'row':
       return reservoir.top + bed.wall;
     case 'neck':
-      return reservoir.top;
+      return reservoir.top + dippingNeck(design);
     default:
-      return deckHeight(reservoir) + (reservoir.blanket?.thickness ?? 0);
+      return deckHeight(reservoir) + grainsIn(design).reduce((sum, one) => sum + one.thickness, 0);
   }
+}
+
+/**
+ * How far a bottle's neck reaches down below the soil proper: filled with mix and standing in the water it
+ * is the wick itself, where no cloth hangs through its cap. Metres.
+ */
+export function dippingNeck({ bed, wicks }: PlanterDesign): number {
+  return bed?.kind === 'neck' && wicks.length === 0 ? Math.min(bed.shoulder, bed.depth * 0.9) : 0;
 }
 
 /** Top of the platform, or of what stands in for it. Metres. */
@@ -77,7 +95,8 @@ export function standsOnStone(design: PlanterDesign): boolean {
 
 /** Height that water must stay under to leave air: the top of the base, or a tray’s rim. Metres. */
 export function airCeiling(design: PlanterDesign): number {
-  return design.bed?.kind === 'bag' ? depthOf(design.vessel) : design.reservoir.top;
+  if (design.bed?.kind === 'bag') return depthOf(design.vessel);
+  return design.reservoir.top + dippingNeck(design);
 }
 
 /** The clear width that water goes out by. Metres. */

@@ -65,10 +65,99 @@ function withRecipe(old: AnyDocument): Loose {
   return { ...old, soil: { ...loose(old.soil), recipe: null } };
 }
 
+const flaw = (open: unknown): string => (open === true ? 'open' : 'none');
+const many = (value: unknown): Loose[] => (Array.isArray(value) ? value.map(loose) : []);
+const size = (value: unknown): number => (typeof value === 'number' ? value : 0);
+
+/** Rim of a cup beyond its inside, and how thick straw lay, which version 3 did not ask. Metres. */
+const CUP_RIM = 0.016;
+const STRAW = 0.05;
+const MARKER = 0.03;
+
+/**
+ * From version 4 what lies between water and roots is a list, things have places, sizes and joints of
+ * their own, and a vessel says what is still to be done to it. What was not asked before is given as it
+ * was reckoned, so that the figures stay.
+ */
+function withLayersAndPlaces(old: AnyDocument): Loose {
+  const { blanket, ...base } = loose(old.reservoir);
+  const { separator, ...rest } = old;
+  const { marker, ...soil } = loose(old.soil);
+  const { drainHole, cracked, ...vessel } = loose(old.vessel);
+  const fills = many(base.fill);
+  const last = fills[fills.length - 1];
+  const filled = base.cover === 'none' && size(last?.upTo) >= 1 - 1e-9 && old.bed === null;
+  const sheet =
+    typeof separator === 'string' && separator !== 'none'
+      ? [{ what: separator, thickness: separator === 'straw' ? STRAW : 0.001, up: true }]
+      : [];
+  const sand =
+    blanket && old.bed === null
+      ? [{ what: loose(blanket).medium, thickness: loose(blanket).thickness, up: false }]
+      : [];
+  const straw = marker === true ? [{ what: 'straw', thickness: MARKER, up: false }] : [];
+  const overflow = loose(old.overflow);
+  const supply = base.supply === null || base.supply === undefined ? null : loose(base.supply);
+  return {
+    ...rest,
+    vessel: {
+      ...vessel,
+      drainHole: flaw(drainHole),
+      cracked: flaw(cracked),
+      sawing: 'none',
+      bungs: 0,
+      ...(vessel.kind === 'frame' ? { stands: false } : {}),
+    },
+    reservoir: {
+      ...base,
+      parts: many(base.parts).map((part) => partFrom3(part, size(base.top))),
+      supply: supply && { ...supply, diameter: 0.58 },
+    },
+    overflow:
+      old.overflow === null || overflow.kind === 'rim' ? old.overflow : { ...overflow, bearing: 0 },
+    wicks: many(old.wicks).map(wickFrom3),
+    fillTube: old.fillTube === null ? null : { ...loose(old.fillTube), joint: 'elbow', at: null },
+    pipes: many(old.pipes).map((pipe) => ({ ...pipe, fills: false, at: null })),
+    // Sheets go over open voids before sand does, and over sand or stone that fills the base after it.
+    layers: filled ? [...sand, ...sheet, ...straw] : [...sheet, ...sand, ...straw],
+    soil: { ...soil, upper: null },
+  };
+}
+
+function partFrom3(part: Loose, top: number): Loose {
+  switch (part.kind) {
+    case 'lying':
+      return { ...part, stiff: false, length: 0 };
+    case 'crates':
+      return { ...part, height: Math.min(Math.max(top, 0.02), 1.2), cut: true, at: null };
+    case 'arch':
+      return { ...part, own: false };
+    default:
+      return part;
+  }
+}
+
+function wickFrom3(wick: Loose): Loose {
+  const diameter = size(wick.diameter);
+  switch (wick.kind) {
+    case 'cloth': {
+      const holes = Math.min(Math.max(Math.ceil(size(wick.legs) / 2), 1), 12);
+      return { ...wick, form: 'strips', holes, at: null };
+    }
+    case 'cup': {
+      const rim = Math.min(diameter + CUP_RIM, 0.7);
+      return { ...wick, bottom: diameter, rim, net: false, at: null };
+    }
+    default:
+      return { ...wick, at: null };
+  }
+}
+
 /** One step for each version that was ever written to a file or a database, by where it starts from. */
 export const STEPS: Readonly<Record<number, MigrationStep>> = {
   1: fromRoundPails,
   2: withRecipe,
+  3: withLayersAndPlaces,
 };
 
 /**

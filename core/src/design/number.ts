@@ -15,6 +15,7 @@ const UNIT_OF: Partial<Record<FieldSpec['kind'], string>> = {
   slope: 'm/m',
   share: '0 to 1',
   days: 'days',
+  angle: 'rad',
 };
 
 /** A number with the range and the words of its field. */

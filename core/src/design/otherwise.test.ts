@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { contradictions, resolve } from '../planter';
+import { contradictions, assemble } from '../planter';
 import { applyPatch, invertOf, overflowAs, STARTING_POINTS, usualBed } from '.';
 
 const point = fc.constantFrom(...STARTING_POINTS.map(({ design }) => design));
@@ -23,6 +23,6 @@ test('usual beds stand in or on a tote without a contradiction of their own', ()
     const bed = usualBed(kind, tote);
     expect(bed?.kind ?? 'own').toBe(kind);
     const changed = applyPatch(tote, [{ path: ['bed'], value: bed }]);
-    if (contradictions(changed).length === 0) expect(resolve(changed).bed.places.length).toBe(1);
+    if (contradictions(changed).length === 0) expect(assemble(changed).bed.places.length).toBe(1);
   }
 });

@@ -14,10 +14,11 @@ export function overflowAs(kind: OverflowKind, design: PlanterDesign): OverflowD
   const old = design.overflow;
   const diameter = old && old.kind !== 'rim' ? old.diameter : 0.016;
   const screened = old && old.kind !== 'rim' ? old.screened : true;
+  const bearing = old && old.kind !== 'rim' ? old.bearing : 0;
   const centre = lip + diameter / 2;
   switch (kind) {
     case 'hole':
-      return { kind, centre, diameter, count: 1, screened };
+      return { kind, centre, diameter, count: 1, bearing, screened };
     case 'fitting': {
       const bore = Math.max(diameter * 0.75, 0.002);
       return {
@@ -28,13 +29,14 @@ export function overflowAs(kind: OverflowKind, design: PlanterDesign): OverflowD
         bore,
         rise: 0,
         count: 1,
+        bearing,
         screened,
       };
     }
     case 'rows': {
       const pitch = 0.06;
       const rows = Math.max(Math.min(3, Math.floor((depth - centre - diameter) / pitch)), 1);
-      return { kind, centre, diameter, count: 8, rows, pitch, screened };
+      return { kind, centre, diameter, count: 8, rows, pitch, bearing, screened };
     }
   }
 }

@@ -36,8 +36,19 @@ function lengthOf(vessel: VesselDesign): number {
 /** A vessel of another shape and about the same size, to correct with the tape. */
 export function reshape(vessel: VesselDesign, kind: VesselKind): VesselDesign {
   if (vessel.kind === kind) return vessel;
-  const { wall, formerContents, material, colour, rigid, cracked, drainHole } = vessel;
-  const seen = { wall, formerContents, material, colour, rigid, cracked, drainHole };
+  const { wall, formerContents, material, colour, rigid, cracked, drainHole, sawing, bungs } =
+    vessel;
+  const seen = {
+    wall,
+    formerContents,
+    material,
+    colour,
+    rigid,
+    cracked,
+    drainHole,
+    sawing,
+    bungs,
+  };
   const length = mm(Math.max(lengthOf(vessel), 0.06));
   const width = mm(Math.min(Math.max(leastWidth(vessel), 0.05), length));
   const depth = mm(Math.max(depthOf(vessel), 0.06));
@@ -72,7 +83,17 @@ export function reshape(vessel: VesselDesign, kind: VesselKind): VesselDesign {
         depth,
       };
     case 'frame':
-      return { ...seen, kind, length, width, depth, liner: 'pond', legs: 0, fall: 0 };
+      return {
+        ...seen,
+        kind,
+        length,
+        width,
+        depth,
+        liner: 'pond',
+        legs: 0,
+        fall: 0,
+        stands: false,
+      };
     case 'lying': {
       const diameter = Math.min(Math.max(width, depth * 1.1), 2);
       return { ...seen, kind, diameter, length, depth: mm(Math.min(depth, diameter * 0.9)) };

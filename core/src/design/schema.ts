@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import {
-  AGGREGATE_IDS,
   CAP_IDS,
+  CLOTH_FORM_IDS,
   CLOTH_IDS,
   CRATE_IDS,
   CROP_IDS,
@@ -10,16 +10,17 @@ import {
   FITTING_IDS,
   FOOT_IDS,
   INGREDIENT_IDS,
+  LAYER_IDS,
   MEDIUM_IDS,
   MULCH_IDS,
   PIPE_IDS,
   PIPE_USE_IDS,
   RAIN_IDS,
   RUN_IDS,
-  SEPARATOR_IDS,
   SPOT_IDS,
   STANDING_IDS,
   SUN_IDS,
+  TUBE_JOINT_IDS,
   VENT_IDS,
   WIND_IDS,
 } from '../catalog';
@@ -34,9 +35,18 @@ import { bedSchema, vesselDesignSchema } from './vesselSchema';
  */
 
 /** Raised whenever the document changes shape; `migrations.ts` has a step for each. */
-export const DESIGN_VERSION = 3;
+export const DESIGN_VERSION = 4;
 
 const vents = z.enum(VENT_IDS);
+
+/** A place on the floor that was chosen by hand, from the middle of the section's own view. */
+const spot = z.strictObject({ x: number(FIELDS.at.x), y: number(FIELDS.at.y) });
+export const MAX_SPOTS = 24;
+const spots = z
+  .array(spot)
+  .max(MAX_SPOTS)
+  .nullable()
+  .describe('Where they stand, or null to leave it to Huerta');
 
 const S = FIELDS.support;
 const part = z.discriminatedUnion('kind', [
@@ -62,6 +72,8 @@ const part = z.discriminatedUnion('kind', [
     diameter: number(S.diameter),
     wall: number(S.wall),
     sock: z.boolean().describe('In a fabric sock'),
+    stiff: z.boolean().describe('Rigid: turns corners by elbows, not by bending'),
+    length: number(S.runLength),
   }),
   z.strictObject({
     kind: z.literal('crates'),
@@ -69,11 +81,15 @@ const part = z.discriminatedUnion('kind', [
     count: number(S.count),
     length: number(S.length),
     width: number(S.width),
+    height: number(S.height),
     voids: number(S.voids),
+    cut: z.boolean().describe('Cut down to the base and round tube and wicks'),
+    at: spots,
   }),
   z.strictObject({
     kind: z.literal('arch'),
     width: number(S.archWidth),
+    own: z.boolean().describe('Cut from the vessel’s own wall, and curved as that is'),
     wall: number(S.wall),
     vents,
   }),
@@ -96,17 +112,11 @@ const reservoir = z.strictObject({
     .max(MAX_FILLS)
     .describe('Layers that lie around the parts, from the floor up; what is left is open water'),
   parts: z.array(part).max(MAX_PARTS),
-  blanket: z
-    .strictObject({
-      medium: z.enum(AGGREGATE_IDS),
-      thickness: number(FIELDS.reservoir.blanket),
-    })
-    .nullable()
-    .describe('A wicking layer between base and mix'),
   supply: z
     .strictObject({
       level: number(FIELDS.reservoir.supplyLevel),
       volume: number(FIELDS.reservoir.supplyVolume),
+      diameter: number(FIELDS.reservoir.supplyDiameter),
     })
     .nullable()
     .describe('A barrel behind a float valve that keeps the water at a level'),
@@ -119,6 +129,7 @@ const overflow = z.discriminatedUnion('kind', [
     centre: number(O.centre),
     diameter: number(O.diameter),
     count: number(O.count),
+    bearing: number(O.bearing),
     screened: z.boolean(),
   }),
   z.strictObject({
@@ -129,6 +140,7 @@ const overflow = z.discriminatedUnion('kind', [
     bore: number(O.bore),
     rise: number(O.rise),
     count: number(O.count),
+    bearing: number(O.bearing),
     screened: z.boolean(),
   }),
   z.strictObject({
@@ -138,6 +150,7 @@ const overflow = z.discriminatedUnion('kind', [
     count: number(O.around),
     rows: number(O.rows),
     pitch: number(O.pitch),
+    bearing: number(O.bearing),
     screened: z.boolean(),
   }),
   z.strictObject({ kind: z.literal('rim') }).describe('Over the rim of the water’s own vessel'),
@@ -151,6 +164,9 @@ const clothWick = z.strictObject({
   thickness: number(FIELDS.cloth.thickness),
   foot: number(FIELDS.cloth.foot),
   spread: number(FIELDS.cloth.spread),
+  form: z.enum(CLOTH_FORM_IDS),
+  holes: number(FIELDS.cloth.holes),
+  at: spots,
   strip: z
     .strictObject({ hour: number(FIELDS.strip.hour), day: number(FIELDS.strip.day) })
     .nullable()
@@ -161,7 +177,11 @@ const cupWick = z.strictObject({
   kind: z.literal('cup'),
   count: number(FIELDS.cup.count),
   diameter: number(FIELDS.cup.diameter),
+  bottom: number(FIELDS.cup.bottom),
+  rim: number(FIELDS.cup.rim),
+  net: z.boolean().describe('A net pot, which needs no holes'),
   foot: number(FIELDS.cup.foot),
+  at: spots,
 });
 
 const columnWick = z.strictObject({
@@ -170,6 +190,7 @@ const columnWick = z.strictObject({
   count: number(FIELDS.column.count),
   diameter: number(FIELDS.column.diameter),
   foot: number(FIELDS.column.foot),
+  at: spots,
 });
 
 const fillTube = z.strictObject({
@@ -179,6 +200,8 @@ const fillTube = z.strictObject({
   foot: z.enum(FOOT_IDS),
   cap: z.enum(CAP_IDS),
   run: number(FIELDS.tube.run),
+  joint: z.enum(TUBE_JOINT_IDS).describe('How it meets a pipe that lies on the floor'),
+  at: spot.nullable().describe('Where it stands, or null to leave it to Huerta'),
 });
 
 export const MAX_INGREDIENTS = 8;
@@ -199,6 +222,7 @@ const recipe = z.strictObject({
 
 export const MAX_WICKS = 6;
 export const MAX_PIPES = 3;
+export const MAX_LAYERS = 6;
 
 export const planterDesignSchema = z
   .strictObject({
@@ -219,18 +243,32 @@ export const planterDesignSchema = z
           use: z.enum(PIPE_USE_IDS),
           diameter: number(FIELDS.pipe.diameter),
           capped: z.boolean(),
+          fills: z.boolean().describe('A worm tube by which water is poured in too'),
+          at: spot.nullable(),
         }),
       )
       .max(MAX_PIPES)
       .describe('Inspection pipes and worm tubes'),
-    separator: z.enum(SEPARATOR_IDS),
+    layers: z
+      .array(
+        z.strictObject({
+          what: z.enum(LAYER_IDS),
+          thickness: number(FIELDS.layer.thickness),
+          up: z.boolean().describe('Turned up the wall'),
+        }),
+      )
+      .max(MAX_LAYERS)
+      .describe('What lies between base and roots, from below'),
     soil: z.strictObject({
       medium: z.enum(MEDIUM_IDS),
       recipe: recipe.nullable().describe('A mix by parts of one’s own, instead of the medium'),
+      upper: z
+        .strictObject({ medium: z.enum(MEDIUM_IDS), depth: number(FIELDS.soil.upper) })
+        .nullable()
+        .describe('Another mix on top of it, or null'),
       freeboard: number(FIELDS.soil.freeboard),
       settlement: number(FIELDS.soil.settlement),
       moistened: z.boolean().describe('The mix goes in moist and is watered in layers'),
-      marker: z.boolean().describe('A straw layer that marks where to stop digging'),
       mulch: z.enum(MULCH_IDS),
       bag: number(FIELDS.soil.bag),
       feed: z.enum(FEED_IDS),
@@ -274,6 +312,8 @@ export type VesselDesign = PlanterDesign['vessel'];
 export type VesselKind = VesselDesign['kind'];
 export type BedDesign = NonNullable<PlanterDesign['bed']>;
 export type ReservoirDesign = PlanterDesign['reservoir'];
+export type LayerDesign = PlanterDesign['layers'][number];
+export type SpotDesign = z.infer<typeof spot>;
 export type FillLayer = ReservoirDesign['fill'][number];
 export type PartDesign = z.infer<typeof part>;
 export type PartKind = PartDesign['kind'];

@@ -18,6 +18,9 @@ const HAND = 0.1;
 /** Play of a tube in the platform's hole, metres. */
 const PLAY = 0.001;
 
+/** How much wider a cup's rim is than its inside, metres. */
+const CUP_RIM = 0.016;
+
 /** Legs of an old shirt or towel. */
 export const USUAL_CLOTH: ClothWickDesign = {
   kind: 'cloth',
@@ -27,11 +30,29 @@ export const USUAL_CLOTH: ClothWickDesign = {
   thickness: 0.0015,
   foot: 0,
   spread: 0.08,
+  form: 'strips',
+  holes: 1,
+  at: null,
   strip: null,
 };
 
 /** A drilled cup, packed with the mix. */
-export const USUAL_CUP: CupWickDesign = { kind: 'cup', count: 1, diameter: 0.08, foot: 0 };
+export const USUAL_CUP: CupWickDesign = cupOf(0.08);
+
+/** A tapered cup of usual proportions, by its inside at the top. Metres. */
+export function cupOf(diameter: number, count = 1): CupWickDesign {
+  const mm = (length: number) => Math.round(length * 1000) / 1000;
+  return {
+    kind: 'cup',
+    count,
+    diameter,
+    bottom: mm(diameter * 0.8),
+    rim: mm(diameter + CUP_RIM),
+    net: false,
+    foot: 0,
+    at: null,
+  };
+}
 
 /** Sand from the floor to the soil. */
 export const USUAL_COLUMN: ColumnWickDesign = {
@@ -40,6 +61,7 @@ export const USUAL_COLUMN: ColumnWickDesign = {
   count: 4,
   diameter: 0.1,
   foot: 0,
+  at: null,
 };
 
 /** The pipe that comes out of the ground of most sheds, for laying on a floor. */
@@ -50,6 +72,8 @@ export const USUAL_LYING: PartOf<'lying'> = {
   diameter: 0.08,
   wall: 0.0015,
   sock: true,
+  stiff: false,
+  length: 0,
 };
 
 /** The hole to drill for a pipe: its real outside with a little play, as a bit that exists. */
@@ -71,15 +95,21 @@ export function usualTube(depth: number, pipe: PipeId = 'mm-32'): FillTubeDesign
     foot: 'bevel',
     cap: 'cap',
     run: 0,
+    joint: 'slit',
+    at: null,
   };
 }
+
+/** A hole keeps this far under a platform, metres. */
+const CLEAR = 0.004;
 
 /** One screened hole whose lip leaves the usual air gap under `ceiling`, marked to the millimetre. */
 export function usualOverflow(
   ceiling: number,
   diameter = 0.012,
 ): Extract<OverflowDesign, { kind: 'hole' }> {
-  const lip = Math.max(ceiling - USUAL_AIR_GAP, ceiling / 2);
+  // The upper edge of the hole stays clear of what the soil stands on.
+  const lip = Math.max(ceiling - Math.max(USUAL_AIR_GAP, diameter + CLEAR), ceiling / 2);
   const centre = Math.floor((lip + diameter / 2) * 1000 + 1e-6) / 1000;
-  return { kind: 'hole', centre, diameter, count: 1, screened: true };
+  return { kind: 'hole', centre, diameter, count: 1, bearing: 0, screened: true };
 }

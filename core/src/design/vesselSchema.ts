@@ -1,5 +1,12 @@
 import { z } from 'zod';
-import { COLOUR_IDS, FORMER_CONTENT_IDS, LINER_IDS, MATERIAL_IDS } from '../catalog';
+import {
+  COLOUR_IDS,
+  FLAW_IDS,
+  FORMER_CONTENT_IDS,
+  LINER_IDS,
+  MATERIAL_IDS,
+  SAWING_IDS,
+} from '../catalog';
 import { FIELDS } from './fields';
 import { number } from './number';
 
@@ -12,8 +19,10 @@ const inspected = {
   material: z.enum(MATERIAL_IDS),
   colour: z.enum(COLOUR_IDS),
   rigid: z.boolean().describe('Keeps its shape when full of water'),
-  cracked: z.boolean().describe('A crack that is not mended yet'),
-  drainHole: z.boolean().describe('An old hole in the floor that is not patched yet'),
+  cracked: z.enum(FLAW_IDS).describe('A crack'),
+  drainHole: z.enum(FLAW_IDS).describe('An old hole in the floor'),
+  sawing: z.enum(SAWING_IDS).describe('What is sawn on the vessel itself first'),
+  bungs: number(V.bungs),
 };
 
 const plan = z.enum(['round', 'box']).describe('Outline seen from above');
@@ -61,6 +70,7 @@ export const vesselDesignSchema = z.discriminatedUnion('kind', [
     liner: z.enum(LINER_IDS),
     legs: number(V.legs),
     fall: number(V.fall),
+    stands: z.boolean().describe('It stands already and is dug out'),
     ...inspected,
   }),
   z.strictObject({

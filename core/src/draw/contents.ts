@@ -1,10 +1,10 @@
-import type { FillId } from '../catalog';
-import { deckHeight } from '../design';
+import { grainOf, type FillId } from '../catalog';
+import { dippingNeck } from '../design';
 import type { Planter } from '../planter';
+import type { InSection } from './faces';
 import { inkOf } from './ink';
 import { insideBetween } from './inside';
-import { area, box, line, type Point, type Shape } from './shape';
-import { cutUprights } from './wicks';
+import { area, line, type Point, type Shape } from './shape';
 
 /** How far a fabric is turned up the wall, metres, where there is room. */
 const TURN_UP = 0.03;
@@ -32,83 +32,89 @@ export function waterOf(planter: Planter, level: number): Shape[] {
 }
 
 /** What lies in the base around its parts, soaked where water stands in it. */
-export function fillsOf(planter: Planter, level: number): Shape[] {
-  const { design, vessel } = planter;
-  const top = Math.min(design.reservoir.top, vessel.depth);
-  const shapes: Shape[] = [];
-  let from = 0;
-  design.reservoir.fill.forEach(({ medium, upTo }, i) => {
-    const to = Math.max(upTo * top, from);
-    if (to - from > 1e-6) {
-      shapes.push(area(`fill-${i}`, inkOf(medium), insideBetween(vessel, from, to)));
-      const wet = Math.min(level, to);
-      if (wet > from && !seenThrough(medium)) {
-        shapes.push(area(`fill-${i}-wet`, 'soaked', insideBetween(vessel, from, wet)));
-      }
-    }
-    from = to;
-  });
-  return shapes;
-}
-
-/** Soil in its beds and in cups, soaked where water stands in it, with blanket, separator and mulch. */
-export function soilOf(planter: Planter, level: number): Shape[] {
-  const { design, heights, vessel, bed } = planter;
-  const shapes: Shape[] = [];
-  const { blanket } = design.reservoir;
-  const deck = deckHeight(design.reservoir);
-  if (blanket && !bed.separate) {
-    shapes.push(area('blanket', inkOf(blanket.medium), insideBetween(vessel, deck, heights.base)));
-    const wet = Math.min(level, heights.base);
-    if (wet > deck) {
-      shapes.push(area('blanket-wet', 'soaked', insideBetween(vessel, deck, wet)));
-    }
+export const fill: InSection<'fill'> = ({ id, spec, pieces }, { vessel }, level) => {
+  const [piece] = pieces;
+  if (!piece || piece.to - piece.from <= 1e-6) return [];
+  const { from, to } = piece;
+  const shapes = [area(id, inkOf(spec.medium), insideBetween(vessel, from, to))];
+  const wet = Math.min(level, to);
+  if (wet > from && !seenThrough(spec.medium)) {
+    shapes.push(area(`${id}-wet`, 'soaked', insideBetween(vessel, from, wet)));
   }
-  bedsInSection(planter).forEach((at, i) => {
+  return shapes;
+};
+
+/** Soil in its beds, soaked where water stands in it; a second mix above is parted by a line. */
+export function soilOf(planter: Planter, level: number): Shape[] {
+  const { design, heights, bed } = planter;
+  const from = heights.base - dippingNeck(design);
+  const { upper } = design.soil;
+  return bedsInSection(planter).flatMap((at, i): Shape[] => {
     const space = (z0: number, z1: number) => insideBetween(bed.inside, z0, z1, at);
     const id = (name: string) => (i === 0 ? name : `${name}-${i}`);
-    shapes.push(area(id('soil'), 'soil', space(heights.base, heights.surface)));
     const wet = Math.min(level, heights.surface);
-    if (wet > heights.base) shapes.push(area(id('soaked'), 'soaked', space(heights.base, wet)));
+    const line0 = heights.surface - (upper?.depth ?? 0);
+    const half = bed.inside.halfAt(line0 - bed.floor);
+    return [
+      area(id('soil'), 'soil', space(from, heights.surface)),
+      ...(wet > from ? [area(id('soaked'), 'soaked', space(from, wet))] : []),
+      ...(upper && line0 > from
+        ? [
+            line(id('upper'), 'separator', [
+              [at.x - half, line0],
+              [at.x + half, line0],
+            ]),
+          ]
+        : []),
+    ];
   });
-  for (const { x, r, foot, id, ink } of cutUprights(planter)) {
-    shapes.push(box(`${id}-mix`, ink, x - r, foot, x + r, heights.base));
-    const wet = Math.min(level, heights.base);
-    if (wet > foot) shapes.push(box(`${id}-wet`, 'soaked', x - r, foot, x + r, wet));
-  }
-  return shapes;
 }
 
-/** Separator, marker straw and mulch, bed by bed. */
-export function layersOf(planter: Planter): Shape[] {
-  const { design, heights, bed } = planter;
+/** A layer between base and roots: a sheet as a line, straw as a band, sand and stone in full. */
+export const layer: InSection<'layer'> = (lot, planter, level) => {
+  const { spec, pieces, id: name } = lot;
+  const { design, vessel, bed, heights } = planter;
+  const [piece] = pieces;
+  if (!piece) return [];
+  const grain = grainOf(spec.what);
+  if (grain && !design.bed) {
+    const wet = Math.min(level, piece.to);
+    const ink = inkOf(spec.what as FillId);
+    return [
+      area(name, ink, insideBetween(vessel, piece.from, piece.to)),
+      ...(wet > piece.from && ink === 'sand'
+        ? [area(`${name}-wet`, 'soaked', insideBetween(vessel, piece.from, wet))]
+        : []),
+    ];
+  }
   return bedsInSection(planter).flatMap((at, i): Shape[] => {
-    const shapes: Shape[] = [];
-    const id = (name: string) => (i === 0 ? name : `${name}-${i}`);
+    const id = i === 0 ? name : `${name}-${i}`;
+    if (spec.what === 'straw') {
+      const to = Math.min(piece.from + Math.min(spec.thickness, MULCH), heights.surface);
+      return [area(id, 'straw', insideBetween(bed.inside, piece.from, to, at))];
+    }
     const half = (z: number) => bed.inside.halfAt(z - bed.floor);
-    if (design.soil.marker) {
-      const z1 = Math.min(heights.base + MULCH, heights.surface);
-      shapes.push(area(id('marker'), 'straw', insideBetween(bed.inside, heights.base, z1, at)));
-    }
-    if (design.separator !== 'none') {
-      const z = heights.base + 0.001;
-      const up = Math.min(z + TURN_UP, heights.surface);
-      const inset = 0.002;
-      const wall = (side: 1 | -1, height: number): Point => [
-        at.x + side * Math.max(half(height) - inset, 0),
-        height,
-      ];
-      shapes.push(
-        line(id('separator'), 'separator', [wall(-1, up), wall(-1, z), wall(1, z), wall(1, up)]),
-      );
-    }
-    if (design.soil.mulch !== 'none') {
-      const z1 = Math.min(heights.surface + MULCH, heights.rim);
-      if (z1 > heights.surface + 1e-4) {
-        const points = insideBetween(bed.inside, heights.surface, z1, at);
-        shapes.push(area(id('mulch'), 'mulch', points));
-      }
-    }
-    return shapes;
+    const z = piece.from + 0.001 * (lot.index + 1);
+    const up = spec.up ? Math.min(z + TURN_UP, heights.surface) : z;
+    const inset = 0.002;
+    const wall = (side: 1 | -1, height: number): Point => [
+      at.x + side * Math.max(half(height) - inset, 0),
+      height,
+    ];
+    return [line(id, 'separator', [wall(-1, up), wall(-1, z), wall(1, z), wall(1, up)])];
   });
-}
+};
+
+/** Mulch or a cover, bed by bed, no thicker than the freeboard. */
+export const mulch: InSection<'mulch'> = (_lot, planter) => {
+  const { heights, bed } = planter;
+  const z1 = Math.min(heights.surface + MULCH, heights.rim);
+  if (z1 <= heights.surface + 1e-4) return [];
+  return bedsInSection(planter).map((at, i) =>
+    area(
+      i === 0 ? 'mulch' : `mulch-${i}`,
+      'mulch',
+      insideBetween(bed.inside, heights.surface, z1, at),
+    ),
+  );
+};

@@ -1,13 +1,13 @@
 import { VESSEL_IDS } from '../catalog';
 import { applyPatch, STARTING_POINTS, vesselFrom, type Patch } from '../design';
-import { pour, resolve } from '../planter';
+import { pour, assemble } from '../planter';
 import { shapeOf } from '../vessel';
 import { plan, plantingView, section, vesselSection, type Shape } from '.';
 
 /** What the drawings of each family must show, beyond being inside their vessel. */
 
 const planterOf = (id: string, patch: Patch = []) =>
-  resolve(applyPatch(STARTING_POINTS.find((point) => point.id === id)!.design, patch));
+  assemble(applyPatch(STARTING_POINTS.find((point) => point.id === id)!.design, patch));
 const drawn = (id: string, patch: Patch = [], level?: number) =>
   section(planterOf(id, patch), level).shapes;
 const one = (shapes: readonly Shape[], id: string) => shapes.find((shape) => shape.id === id)!;
@@ -16,7 +16,7 @@ const zs = (shape: Shape) => shape.points.map(([, z]) => z);
 
 test('every family is drawn with ids that stand once and numbers that are numbers', () => {
   for (const { id, design } of STARTING_POINTS) {
-    const planter = resolve(design);
+    const planter = assemble(design);
     for (const { shapes, bounds } of [section(planter), plan(planter), plantingView(planter)]) {
       expect([id, new Set(shapes.map((shape) => shape.id)).size]).toEqual([id, shapes.length]);
       for (const shape of shapes) {
@@ -33,7 +33,7 @@ test('every family is drawn with ids that stand once and numbers that are number
 test('water in a pipe stands as high as outside it', () => {
   const shapes = drawn('trough-pipes', [], 0.06);
   for (const i of [0, 1, 2]) {
-    expect(Math.max(...zs(one(shapes, `part-0-${i}-water`)))).toBeCloseTo(0.06, 6);
+    expect(Math.max(...zs(one(shapes, `lying-0-${i}-water`)))).toBeCloseTo(0.06, 6);
   }
   expect(drawn('trough-pipes', [], 0).some(({ ink }) => ink === 'water')).toBe(false);
 });
@@ -55,9 +55,9 @@ test('layers lie on one another up to the base', () => {
 
 test('a blanket lies between crates and mix, a straw layer marks where to stop', () => {
   const shapes = drawn('tank-crates');
-  expect(zs(one(shapes, 'blanket')).map((z) => z.toFixed(3))).toContain('0.130');
-  expect(Math.max(...zs(one(shapes, 'blanket')))).toBeCloseTo(0.15, 9);
-  expect(one(shapes, 'marker').ink).toBe('straw');
+  expect(zs(one(shapes, 'layer-1')).map((z) => z.toFixed(3))).toContain('0.130');
+  expect(Math.max(...zs(one(shapes, 'layer-1')))).toBeCloseTo(0.15, 9);
+  expect(one(shapes, 'layer-2').ink).toBe('straw');
 });
 
 test('five pails stand on the lid of their channel, each with its plant', () => {
@@ -105,12 +105,12 @@ test('the pour is drawn where it stands, in a tray around its bags', () => {
 
 test('from above: pipes, crates and columns lie where the layout put them', () => {
   const above = plan(planterOf('tank-crates')).shapes;
-  expect(above.filter(({ ink }) => ink === 'crate')).toHaveLength(6);
-  expect(above.filter(({ id }) => /^plan-column-\d$/.test(id))).toHaveLength(4);
+  expect(above.filter(({ ink }) => ink === 'crate')).toHaveLength(9);
+  expect(above.filter(({ id }) => /^plan-column-0-\d$/.test(id))).toHaveLength(4);
   const trough = plan(planterOf('trough-pipes')).shapes;
-  expect(trough.filter(({ id }) => /run-edge/.test(id))).toHaveLength(3);
+  expect(trough.filter(({ id }) => /^plan-lying-0-\d-edge$/.test(id))).toHaveLength(3);
   const coil = plan(planterOf('coil-barrel')).shapes;
-  expect(coil.filter(({ id }) => /turn-\d/.test(id))).toHaveLength(2);
+  expect(coil.filter(({ id }) => /^plan-lying-0-\d(-in)?$/.test(id))).toHaveLength(2);
 });
 
 test('a vessel alone is drawn full, as deep and as wide as it is', () => {

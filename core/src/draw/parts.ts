@@ -1,6 +1,17 @@
 import type { PartOf } from '../design';
-import type { Planter } from '../planter';
-import { archProfile, CUP_WALL, type BasePart, type Circle } from '../reservoir';
+import {
+  archProfile,
+  boxesOf,
+  deckOpenings,
+  discsOf,
+  drilledTo,
+  isSolid,
+  runsOf,
+  type Lot,
+  type Planter,
+} from '../planter';
+import type { Circle } from '../reservoir';
+import type { InSection } from './faces';
 import {
   area,
   box,
@@ -20,34 +31,8 @@ const MOST_DRAWN = 40;
 /** Whether what lies around the parts is drawn before them, so that they stand in it. */
 export const partsInFill = ({ design }: Planter): boolean => design.reservoir.fill.length > 0;
 
-/** Everything in the base, as the section shows it. */
-export function partsOf(planter: Planter, level: number): Shape[] {
-  return planter.layout.parts.flatMap((part) => partShapes(planter, part, level));
-}
-
-function partShapes(planter: Planter, part: BasePart, level: number): Shape[] {
-  const id = `part-${part.index}`;
-  const { design } = part;
-  switch (design.kind) {
-    case 'ring':
-      return ring(id, part, design, level);
-    case 'standing':
-      return standing(part.circles).flatMap((circle, i) =>
-        oneStanding(`${id}-${i}`, part, design, circle, level),
-      );
-    case 'lying':
-      return lying(id, part, design, level);
-    case 'crates':
-      return crates(id, part);
-    case 'arch':
-      return arch(id, part, design, level);
-    case 'sticks':
-      return sticks(id, planter, design, part.height);
-  }
-}
-
 /** What stands at or behind the cutting plane, farthest first. */
-function standing(circles: readonly Circle[]): Circle[] {
+function inView(circles: readonly Circle[]): Circle[] {
   return circles
     .filter((circle) => circle.y > -circle.r * 0.5)
     .sort((a, b) => b.y - a.y)
@@ -56,12 +41,15 @@ function standing(circles: readonly Circle[]): Circle[] {
 
 const isBehind = (circle: Circle): boolean => circle.y >= circle.r * 0.5;
 
-function ring(id: string, part: BasePart, design: PartOf<'ring'>, level: number): Shape[] {
-  const r = part.circles[0]?.r ?? 0;
+/** How the things in the base look in the section, by their kind. */
+
+export const ring: InSection<'ring'> = (lot, _planter, level) => {
+  const { id, spec: design } = lot;
+  const r = discsOf(lot)[0]?.r ?? 0;
   if (r === 0) return [];
-  const top = part.height;
+  const top = lot.height;
   const { wall } = design;
-  const inside = part.levelInside(level);
+  const inside = lot.levelInside(level);
   const wet = Math.min(level, top);
   const shapes: Shape[] = [];
   if (inside < wet) shapes.push(box(`${id}-air`, 'air', -r + wall, inside, r - wall, wet));
@@ -82,7 +70,10 @@ function ring(id: string, part: BasePart, design: PartOf<'ring'>, level: number)
     );
   }
   return shapes;
-}
+};
+
+export const standing: InSection<'standing'> = (lot, _planter, level) =>
+  inView(discsOf(lot)).flatMap((circle, i) => oneStanding(`${lot.id}-${i}`, lot, circle, level));
 
 const upright = (id: string, x: number, z0: number, z1: number): Shape =>
   line(id, 'vent', [
@@ -104,17 +95,12 @@ function shoulder(t: number, from: number, to: number, neck: number): number {
   return 1 - (1 - neck) * s * s * (3 - 2 * s);
 }
 
-function oneStanding(
-  id: string,
-  part: BasePart,
-  design: PartOf<'standing'>,
-  circle: Circle,
-  level: number,
-): Shape[] {
+function oneStanding(id: string, part: Lot<'standing'>, circle: Circle, level: number): Shape[] {
+  const design = part.spec;
   const { x, r } = circle;
   const top = part.height;
   const profile = OUTLINES[design.what] ?? (() => 1);
-  const solid = design.what === 'brick';
+  const solid = isSolid(design.what);
   const glassy = design.what === 'bottle' || design.what === 'jug';
   const outline = (z0: number, z1: number): Point[] => {
     const steps = Array.from({ length: 9 }, (_, k) => z0 + ((z1 - z0) * k) / 8);
@@ -160,13 +146,14 @@ function hexagon(id: string, x: number, z: number, r: number): Shape {
 }
 
 /** Pipes cut across: where each run and turn goes through the plane of the section. */
-function cutPipes(part: BasePart): number[] {
-  return part.runs.flatMap((run) =>
+function cutPipes(lot: Lot<'lying'>): number[] {
+  return runsOf(lot).flatMap((run) =>
     run.kind === 'straight' ? [run.x] : [-run.line.a, run.line.a],
   );
 }
 
-function lying(id: string, part: BasePart, design: PartOf<'lying'>, level: number): Shape[] {
+export const lying: InSection<'lying'> = (part, _planter, level) => {
+  const { id, spec: design } = part;
   const r = design.diameter / 2;
   const bore = r - design.wall;
   return cutPipes(part).flatMap((x, i): Shape[] => {
@@ -178,7 +165,7 @@ function lying(id: string, part: BasePart, design: PartOf<'lying'>, level: numbe
       ...slots(`${id}-${i}`, x, r, bore),
     ];
   });
-}
+};
 
 /** The perforations of a pipe, as short strokes through its wall. */
 function slots(id: string, x: number, r: number, bore: number): Shape[] {
@@ -192,10 +179,11 @@ function slots(id: string, x: number, r: number, bore: number): Shape[] {
   });
 }
 
-function crates(id: string, part: BasePart): Shape[] {
-  const top = part.height;
-  const cut = part.boxes.filter((one) => Math.abs(one.y) < one.b + 1e-9);
-  const seen = cut.length > 0 ? cut : part.boxes;
+export const crates: InSection<'crates'> = (part) => {
+  const { id, height: top } = part;
+  const boxes = boxesOf(part);
+  const cut = boxes.filter((one) => Math.abs(one.y) < one.b + 1e-9);
+  const seen = cut.length > 0 ? cut : boxes;
   const unique = [...new Map(seen.map((one) => [one.x.toFixed(3), one])).values()];
   return unique.flatMap(({ x, a }, i): Shape[] => {
     const bars = Math.max(Math.round((2 * a) / 0.06), 2);
@@ -224,12 +212,12 @@ function crates(id: string, part: BasePart): Shape[] {
       }),
     ];
   });
-}
+};
 
-function arch(id: string, part: BasePart, design: PartOf<'arch'>, level: number): Shape[] {
-  const half = part.boxes[0]?.a ?? 0;
+export const arch: InSection<'arch'> = (part, _planter, level) => {
+  const { id, spec: design, height: top } = part;
+  const half = boxesOf(part)[0]?.a ?? 0;
   if (half <= 0) return [];
-  const top = part.height;
   const under = (w: number, h: number, upTo: number): Point[] => {
     const profile = archProfile(w, h);
     const steps = Array.from({ length: 25 }, (_, k) => (Math.min(upTo, h) * k) / 24);
@@ -251,9 +239,9 @@ function arch(id: string, part: BasePart, design: PartOf<'arch'>, level: number)
         )
       : []),
   ];
-}
+};
 
-function sticks(id: string, { vessel }: Planter, design: PartOf<'sticks'>, top: number): Shape[] {
+export const sticks: InSection<'sticks'> = ({ id, spec: design, height: top }, { vessel }) => {
   const r = design.diameter / 2;
   const layers = Math.max(Math.floor(top / design.diameter), 1);
   return Array.from({ length: layers }, (_, layer): Shape[] => {
@@ -267,28 +255,19 @@ function sticks(id: string, { vessel }: Planter, design: PartOf<'sticks'>, top: 
       area(`${id}-${layer}-${k}`, 'stick', circlePoints((k - n) * design.spacing, z, r)),
     );
   }).flat();
-}
+};
 
-/** The platform with gaps where tube and wicks pass. */
-export function platformOf({ vessel, heights, layout, design }: Planter): Shape[] {
+/** The platform with gaps where it is cut by what goes through it. */
+export const platform: InSection<'platform'> = (_lot, planter) => {
+  const { vessel, heights, design } = planter;
   const { reservoir } = design;
-  if (reservoir.cover !== 'platform' || design.bed) return [];
   const top = reservoir.top + reservoir.thickness;
   const R = Math.min(vessel.halfAt(heights.ceiling), vessel.halfAt(top)) - 0.001;
-  const gaps: [number, number][] = [];
-  const gap = (x: number, r: number) => gaps.push([x - r, x + r]);
-  if (layout.tube && design.fillTube) {
-    gap(layout.tube.x, Math.max(design.fillTube.hole / 2, layout.tube.r));
-  }
-  layout.pipes.forEach((pipe) => pipe.foot < reservoir.top && gap(pipe.x, pipe.r));
-  for (const cup of layout.cups) {
-    if (Math.abs(cup.y) < cup.r) gap(cup.x, cup.r - CUP_WALL);
-  }
-  for (const column of layout.columns) {
-    if (Math.abs(column.y) < column.r) gap(column.x, column.r);
-  }
-  if (design.wicks.some((wick) => wick.kind === 'cloth')) gaps.push([-0.014, 0.014]);
-  gaps.sort((a, b) => a[0] - b[0]);
+  const gaps = deckOpenings(planter)
+    .map((one) => ({ ...one, r: drilledTo(one) / 2 }))
+    .filter(({ y, r, lot }) => Math.abs(y) < r || lot.kind === 'tube' || lot.kind === 'cloth')
+    .map(({ x, r }): [number, number] => [x - r, x + r])
+    .sort((a, b) => a[0] - b[0]);
   const pieces: Shape[] = [];
   let from = -R;
   for (const [a, b] of [...gaps, [R, R] as [number, number]]) {
@@ -299,4 +278,4 @@ export function platformOf({ vessel, heights, layout, design }: Planter): Shape[
     from = Math.max(from, b);
   }
   return pieces;
-}
+};

@@ -1,17 +1,17 @@
 import fc from 'fast-check';
 import { STARTING_POINTS } from '../design';
-import { resolve } from '../planter';
+import { assemble } from '../planter';
 import { anyDesign } from '../testing/designs';
 import { plan, plantingView } from '.';
 
 test('everything that stands on the floor is drawn inside the wall, apart from the rest', () => {
   fc.assert(
     fc.property(anyDesign, (design) => {
-      const planter = resolve(design);
+      const planter = assemble(design);
       const { shapes, bounds } = plan(planter);
       const inner = planter.vessel.outlineAt(planter.vessel.flat ? planter.heights.brim : 9);
-      const standing = shapes.filter(({ id }) => /^plan-(support|cup|column)/.test(id));
-      const floor = planter.layout.floor;
+      const standing = shapes.filter(({ id }) => /^plan-(standing|cup|column)/.test(id));
+      const floor = planter.floor;
       const widest = { a: Math.max(inner.a, floor.a) + 1e-6, b: Math.max(inner.b, floor.b) + 1e-6 };
       for (const { points } of planter.design.bed?.kind === 'row' ? [] : standing) {
         for (const [x, y] of points) {
@@ -31,8 +31,8 @@ test('everything that stands on the floor is drawn inside the wall, apart from t
 });
 
 test('five bottles and a tube are five bottles and a tube', () => {
-  const { shapes } = plan(resolve(STARTING_POINTS[2]!.design));
-  expect(shapes.filter(({ id }) => /^plan-support-\d-\d$/.test(id))).toHaveLength(5);
+  const { shapes } = plan(assemble(STARTING_POINTS[2]!.design));
+  expect(shapes.filter(({ id }) => /^plan-standing-\d-\d$/.test(id))).toHaveLength(5);
   expect(shapes.filter(({ id }) => id === 'plan-tube')).toHaveLength(1);
   const overflow = shapes.find(({ id }) => id === 'plan-overflow')!;
   const breadth = overflow.points.map(([, y]) => y);
@@ -41,7 +41,7 @@ test('five bottles and a tube are five bottles and a tube', () => {
 
 test('every plant that fits has its place on the soil, and none overlaps another', () => {
   for (const { design } of STARTING_POINTS.filter((point) => point.design.bed === null)) {
-    const planter = resolve(design);
+    const planter = assemble(design);
     const places = plantingView(planter).shapes.filter(({ ink }) => ink === 'place');
     expect(places.length).toBeGreaterThan(0);
     expect(places.length).toBeLessThanOrEqual(design.planting.count);

@@ -1,9 +1,11 @@
 import { plantingPlan } from '../assess';
-import type { Planter } from '../planter';
-import { CUP_WALL, PIPE_WALL, type BasePart, type Circle } from '../reservoir';
+import { discsOf, type Planter } from '../planter';
+import type { Circle } from '../reservoir';
 import { grown, outlinePoints, type Outline } from '../vessel';
+import { disc } from './above';
 import { inkOf } from './ink';
-import { area, circlePoints, line, type Bounds, type Point, type Shape } from './shape';
+import { fromAbove } from './kinds';
+import { area, line, type Bounds, type Point, type Shape } from './shape';
 
 /** A view from above; y points away, the section's plane is y = 0. */
 export interface Plan {
@@ -12,54 +14,29 @@ export interface Plan {
   shapes: readonly Shape[];
 }
 
-const disc = (id: string, ink: Shape['ink'], { x, y, r }: Circle): Shape =>
-  area(id, ink, circlePoints(x, y, r));
-
 const outlined = (id: string, ink: Shape['ink'], outline: Outline): Shape =>
   area(id, ink, outlinePoints(outline));
 
 /** A view into the reservoir, cut at the overflow: wall, parts, wicks, pipes, true to scale. */
 export function plan(planter: Planter): Plan {
-  const { vessel, layout, heights, design, bed } = planter;
+  const { vessel, heights, design } = planter;
   const cut = vessel.flat ? heights.brim : vessel.depth;
   const inner = vessel.outlineAt(cut);
   const fill = design.reservoir.fill[design.reservoir.fill.length - 1];
+  const outer = grown(inner, vessel.wall);
   const shapes: Shape[] = [
-    outlined('plan-wall', 'wall', grown(inner, vessel.wall)),
+    outlined('plan-wall', 'wall', outer),
     outlined('plan-inside', 'water', inner),
     ...(fill ? [outlined('plan-fill', inkOf(fill.medium), inner)] : []),
-    ...layout.parts.flatMap(partFromAbove),
-    ...layout.columns.map((column, i) => {
-      const wick = design.wicks[column.wick];
-      const ink = wick?.kind === 'column' ? inkOf(wick.medium) : 'soil';
-      return disc(`plan-column-${i}`, ink, column);
-    }),
-    ...layout.columns.map((column, i) => disc(`plan-column-wall-${i}`, 'cup', column)),
-    ...layout.cups.flatMap((cup, i): Shape[] => [
-      disc(`plan-cup-${i}`, 'soil', { ...cup, r: cup.r - CUP_WALL }),
-      disc(`plan-cup-wall-${i}`, 'cup', cup),
-    ]),
-    ...layout.pipes.flatMap((pipe, i) => [
-      disc(`plan-pipe-${i}`, 'tube', pipe),
-      disc(`plan-pipe-bore-${i}`, 'air', { ...pipe, r: Math.max(pipe.r - PIPE_WALL, pipe.r / 2) }),
-    ]),
-    ...(bed.separate && design.bed?.kind !== 'nested'
-      ? bed.places.map((place, i) =>
-          disc(`plan-bed-${i}`, 'bottle', { ...place, r: bed.inside.halfAt(0) + bed.wall }),
-        )
-      : []),
+    ...fromAbove(planter),
+    ...cutMarks(outer),
   ];
-  if (layout.tube) {
-    shapes.push(disc('plan-tube', 'tube', layout.tube));
-  }
-  const outer = grown(inner, vessel.wall);
-  shapes.push(...overflowFromAbove(planter, inner, outer), ...cutMarks(outer));
   return { bounds: boundsOf(planter, outer), shapes };
 }
 
 /** A view onto the soil: where each plant stands, with the room it is given. */
 export function plantingView(planter: Planter): Plan {
-  const { vessel, bed, heights, layout, design } = planter;
+  const { vessel, bed, heights, design } = planter;
   const outer = grown(vessel.outlineAt(vessel.depth), vessel.wall);
   const surface = bed.inside.outlineAt(heights.surface - bed.floor);
   const { places } = plantingPlan(planter);
@@ -75,8 +52,9 @@ export function plantingView(planter: Planter): Plan {
     ),
     ...places.map((place, i) => disc(`planting-room-${i}`, 'place', place)),
     ...places.flatMap((place, i) => rosette(`planting-leaf-${i}`, place, leaf * 0.8)),
-    ...(layout.tube ? [disc('planting-tube', 'tube', layout.tube)] : []),
-    ...layout.pipes.map((pipe, i) => disc(`planting-pipe-${i}`, 'tube', pipe)),
+    ...[...planter.of('tube'), ...planter.of('inspection'), ...planter.of('worm')].flatMap((lot) =>
+      discsOf(lot).map((circle, i) => disc(`planting-${lot.id}-${i}`, 'tube', circle)),
+    ),
   ];
   const bounds = boundsOf(planter, outer);
   const far = (pick: (c: Circle) => number) => Math.max(0, ...places.map(pick));
@@ -117,7 +95,8 @@ function rosette(id: string, { x, y }: Circle, size: number): Shape[] {
   });
 }
 
-function boundsOf({ bed, vessel }: Planter, outer: Outline): Bounds {
+function boundsOf(planter: Planter, outer: Outline): Bounds {
+  const { bed, vessel } = planter;
   const rim = bed.separate
     ? bed.inside.outlineAt(bed.inside.depth)
     : vessel.outlineAt(vessel.depth);
@@ -131,67 +110,15 @@ function boundsOf({ bed, vessel }: Planter, outer: Outline): Bounds {
     outer.a + 0.02,
     bed.separate ? reach((p) => Math.abs(p.x), rim.a) : 0,
   );
-  const y = Math.max(deepest, bed.separate ? reach((p) => Math.abs(p.y), rim.b) : 0);
+  // An overflow that is turned out of the section stands out at the front or back.
+  const { overflow } = planter.design;
+  const turned = overflow !== null && overflow.kind !== 'rim' && overflow.bearing !== 0;
+  const y = Math.max(
+    deepest,
+    turned ? outer.b + 0.025 : 0,
+    bed.separate ? reach((p) => Math.abs(p.y), rim.b) : 0,
+  );
   return { left: -x, right: x, bottom: -y, top: y };
-}
-
-function partFromAbove(part: BasePart): Shape[] {
-  const { design } = part;
-  const id = `plan-support-${part.index}`;
-  const wet = 'vents' in design && design.vents !== 'both' ? 'air' : 'water';
-  const wall = 'wall' in design ? design.wall : 0;
-  const solid = design.kind === 'standing' && design.what === 'brick';
-  const shapes: Shape[] = part.circles.flatMap((circle, i) => [
-    disc(`${id}-${i}`, 'tube', circle),
-    ...(solid
-      ? []
-      : [disc(`plan-bore-${part.index}-${i}`, wet, { ...circle, r: circle.r - wall })]),
-  ]);
-  part.boxes.forEach(({ x, y, a, b }, i) => {
-    const corners: Point[] = [
-      [x - a, y - b],
-      [x + a, y - b],
-      [x + a, y + b],
-      [x - a, y + b],
-    ];
-    shapes.push(area(`${id}-box-${i}`, wet, corners), area(`${id}-edge-${i}`, 'crate', corners));
-  });
-  if (design.kind === 'lying') {
-    const r = design.diameter / 2;
-    part.runs.forEach((run, i) => {
-      if (run.kind === 'straight') {
-        const corners: Point[] = [
-          [run.x - r, -run.half],
-          [run.x + r, -run.half],
-          [run.x + r, run.half],
-          [run.x - r, run.half],
-        ];
-        shapes.push(area(`${id}-run-${i}`, 'water', corners));
-        shapes.push(area(`${id}-run-edge-${i}`, 'pipe', corners));
-      } else {
-        shapes.push(
-          area(`${id}-turn-${i}`, 'pipe', outlinePoints(grown(run.line, r))),
-          area(`${id}-turn-in-${i}`, 'pipe', outlinePoints(grown(run.line, -r))),
-        );
-      }
-    });
-  }
-  return shapes;
-}
-
-function overflowFromAbove({ design }: Planter, inner: Outline, outer: Outline): Shape[] {
-  const { overflow } = design;
-  if (!overflow || overflow.kind === 'rim') return [];
-  const half = overflow.diameter / 2;
-  const out = overflow.kind === 'fitting' ? outer.a + 0.02 : outer.a;
-  return [
-    area('plan-overflow', 'opening', [
-      [-out, -half],
-      [-inner.a, -half],
-      [-inner.a, half],
-      [-out, half],
-    ]),
-  ];
 }
 
 /** Where the section is cut. */

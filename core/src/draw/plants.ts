@@ -1,5 +1,5 @@
 import { cropOf } from '../catalog';
-import type { Planter } from '../planter';
+import { discsOf, type Planter } from '../planter';
 import { bedsInSection } from './contents';
 import { area, line, type Point, type Shape } from './shape';
 
@@ -31,7 +31,8 @@ export function plantsOf(planter: Planter): Shape[] {
   const each = Math.ceil(planting.count / bed.places.length);
   const fitting = Math.round((2 * R) / planting.spacing);
   const drawn = Math.min(each, Math.min(Math.max(FEW, fitting), MOST_DRAWN));
-  const tube = planter.layout.tube && places.length === 1 ? planter.layout.tube.r : 0;
+  const [stands] = planter.of('tube').flatMap(discsOf);
+  const tube = stands && places.length === 1 ? stands.r : 0;
   const depth = Math.min(crop.roots, heights.surface - heights.base);
   const height = foliageHeight(planter) / (1 + LEAF_TIP);
   return places.slice(0, planting.count).flatMap((place, p) =>

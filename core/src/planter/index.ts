@@ -10,13 +10,49 @@ export {
   type FileReading,
 } from './file';
 export {
+  assemble,
   halfAt,
-  pour,
-  resolve,
   openWater,
+  pour,
+  storageWith,
   surfaceArea,
   type Heights,
   type Planter,
   type Pour,
-} from './resolve';
+} from './assemble';
+export { bitOf, deckOpenings, deckSheet, drilledTo, type Opening } from './deck';
+export { cutAcross, PLATFORM_PLAY } from './floor';
+export { BEARERS, FLOOR, GROUND, type Joint } from './joints';
+export { KIND_FACES, nameOf } from './kinds';
+export { GIVEN_UP_AT } from './kinds/column';
+export { radiiOf } from './kinds/cup';
+export { archLength, archProfile, riseOf } from './kinds/arch';
+export { BENDS, tightest } from './kinds/lying';
+export { supplyMass } from './kinds/outlets';
+export { PIPE_PROUD, PIPE_WALL } from './kinds/pipes';
+export { isSolid } from './kinds/standing';
 export { levelsOf, moveLevel, type Level } from './levels';
+export type { Storage } from './litres';
+export {
+  BRIDGE,
+  bunchAcross,
+  bunchHole,
+  CUP_WALL,
+  cupHole,
+  MOST_OF_PIPE,
+  PLAY,
+  RIM_GRIP,
+} from './openings';
+export {
+  boxesOf,
+  discsOf,
+  runsOf,
+  type Bed,
+  type Footprint,
+  type Kind,
+  type Lot,
+  type Piece,
+  type Specs,
+} from './piece';
+export { asideOf, lengthOf, type Run, type Solid } from './solid';
+export { BASE_SUCTION, resolveWicks, totalDelivery, type Wick } from './wicks';

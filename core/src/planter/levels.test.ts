@@ -1,11 +1,11 @@
 import { applyPatch, changeBase, STARTING_POINTS, type Patch } from '../design';
-import { levelsOf, moveLevel, resolve } from '.';
+import { levelsOf, moveLevel, assemble } from '.';
 
 const design = STARTING_POINTS[0]!.design;
-const ids = (of = design) => levelsOf(resolve(of)).map(({ id, label }) => `${id}: ${label}`);
-const level = (id: string, of = design) => levelsOf(resolve(of)).find((one) => one.id === id)!;
+const ids = (of = design) => levelsOf(assemble(of)).map(({ id, label }) => `${id}: ${label}`);
+const level = (id: string, of = design) => levelsOf(assemble(of)).find((one) => one.id === id)!;
 const moved = (id: Parameters<typeof moveLevel>[1], to: number, of = design) =>
-  applyPatch(of, moveLevel(resolve(of), id, to));
+  applyPatch(of, moveLevel(assemble(of), id, to));
 
 const markOf = ({ overflow }: typeof design) =>
   overflow && overflow.kind !== 'rim' ? overflow.centre : NaN;
@@ -49,7 +49,7 @@ test('a platform stays above the foot of a wick that hangs high', () => {
 });
 
 test('a line that is not there is not moved', () => {
-  expect(moveLevel(resolve({ ...design, overflow: null }), 'overflow', 0.05)).toEqual([]);
+  expect(moveLevel(assemble({ ...design, overflow: null }), 'overflow', 0.05)).toEqual([]);
 });
 
 test('a bag’s tray has no base to move, and a rim no mark', () => {

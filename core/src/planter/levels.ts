@@ -8,10 +8,13 @@ import {
   type Patch,
   type PlanterDesign,
 } from '../design';
-import { shapeOf } from '../vessel';
+import { shapeOf, type Vessel } from '../vessel';
+import { KIND_FACES } from './kinds';
+import { panelRise } from './kinds/arch';
+import type { Asked } from './piece';
 import { baseName } from './baseName';
 import { LEAST_SOIL } from './contradictions';
-import type { Planter } from './resolve';
+import type { Planter } from './assemble';
 
 /** A line in the section that is a decision and can be taken hold of. Metres above the floor. */
 export interface Level {
@@ -78,48 +81,52 @@ function baseRange(design: PlanterDesign): { min: number; max: number } {
   const over = soilBaseHeight(design) - top;
   const feet = design.wicks.map((wick) => wick.foot + 0.002 - over);
   const lying = reservoir.parts.map((part) => (part.kind === 'lying' ? part.diameter : 0));
+  const shape = shapeOf(design.vessel);
+  const panels = reservoir.parts.map((part) =>
+    part.kind === 'arch' && part.own ? panelRise(part, shape, Infinity) : 0,
+  );
   const roof = bed ? depth : depth - soil.freeboard - LEAST_SOIL - over;
   return {
-    min: Math.max(FIELDS.reservoir.top.min, ...feet, ...lying),
+    min: Math.max(FIELDS.reservoir.top.min, ...feet, ...lying, ...panels),
     max: Math.min(roof, FIELDS.reservoir.top.max, highestStanding(design, top, roof)),
   };
 }
 
 /** Where something standing on the floor would touch the wall of a vessel that narrows upward. */
 function highestStanding(design: PlanterDesign, from: number, to: number): number {
-  const widest = Math.max(
-    0,
-    ...design.reservoir.parts.map((part) =>
-      part.kind === 'ring' || part.kind === 'standing'
-        ? part.diameter
-        : part.kind === 'arch'
-          ? part.width
-          : part.kind === 'crates'
-            ? Math.min(part.length, part.width)
-            : 0,
-    ),
-  );
-  const long = Math.max(
-    0,
-    ...design.reservoir.parts.map((part) =>
-      part.kind === 'crates' ? Math.max(part.length, part.width) : 0,
-    ),
-  );
+  if (design.reservoir.parts.length === 0) return Infinity;
   const shape = shapeOf(design.vessel);
-  const clears = (z: number): boolean => {
-    const { a, b } = shape.outlineAt(z);
-    return 2 * Math.min(a, b) >= widest && 2 * Math.max(a, b) >= long;
+  const stands = (top: number): boolean => {
+    const raised = { ...design, reservoir: { ...design.reservoir, top } };
+    return PARTS.every((kind) => fits(kind, raised, shape));
   };
-  if (widest === 0 || (clears(to) && shape.bends.every((z) => z > to || clears(z))))
+  if (
+    shape.bends.every((z) => z <= from || shape.areaAt(z) >= shape.areaAt(from) - 1e-12) ||
+    stands(to)
+  )
     return Infinity;
   let low = from;
   let high = to;
-  for (let i = 0; i < 40; i += 1) {
+  for (let i = 0; i < 30; i += 1) {
     const middle = (low + high) / 2;
-    if (clears(middle)) low = middle;
+    if (stands(middle)) low = middle;
     else high = middle;
   }
   return low;
+}
+
+const PARTS = ['ring', 'standing', 'crates', 'arch'] as const;
+
+/** Whether a kind of part can be as it is asked for. */
+function fits<K extends (typeof PARTS)[number]>(
+  kind: K,
+  design: PlanterDesign,
+  shape: Vessel,
+): boolean {
+  const faces = KIND_FACES[kind];
+  return (faces.asked(design) as readonly Asked<K>[]).every(
+    (one) => (faces.contradictions?.(one, design, shape) ?? []).length === 0,
+  );
 }
 
 /** The patch that moves a line to `height` (metres), kept within its range. */

@@ -16,7 +16,7 @@ import {
   moveLevel,
   pour,
   readPlanterFile,
-  resolve,
+  assemble,
   writePlanterFile,
 } from '.';
 
@@ -26,11 +26,11 @@ const overflow = design.overflow as Extract<typeof design.overflow, { kind: 'hol
 test('the overflow’s invert is its centre less its radius', () => {
   const marked = { ...design, overflow: { ...overflow, centre: 0.126, diameter: 0.016 } };
   expect(invertOf(marked)).toBeCloseTo(0.118, 15);
-  expect(resolve(design).heights.invert).toBe(overflow.centre - overflow.diameter / 2);
+  expect(assemble(design).heights.invert).toBe(overflow.centre - overflow.diameter / 2);
 });
 
 describe('pouring', () => {
-  const planter = resolve(design);
+  const planter = assemble(design);
   const full = planter.storage.volumeBelow(planter.heights.brim);
 
   test('rises to the lip, then runs out of it', () => {
@@ -42,7 +42,7 @@ describe('pouring', () => {
   });
 
   test('without an overflow it floods the soil and at last the rim', () => {
-    const closed = resolve({ ...design, overflow: null });
+    const closed = assemble({ ...design, overflow: null });
     expect(pour(closed, full * 2)).toMatchObject({ over: null, floods: true });
     expect(pour(closed, 0.1)).toMatchObject({ over: 'rim', level: 0.368 });
   });
@@ -71,7 +71,7 @@ describe('contradictions', () => {
   test('a line that is moved anywhere never contradicts anything', () => {
     fc.assert(
       fc.property(anyDesign, fc.double({ min: -0.5, max: 2, noNaN: true }), (any, height) => {
-        const planter = resolve(any);
+        const planter = assemble(any);
         for (const { id, min, max } of levelsOf(planter)) {
           expect(min).toBeLessThanOrEqual(max + 1e-9);
           const moved = applyPatch(any, moveLevel(planter, id, height));

@@ -6,6 +6,9 @@ import { found, type Contradiction } from './contradiction';
 /** A nested vessel may stand this far above the rim of the lower one, metres. */
 const MOST_LIFT = 0.1;
 
+/** A bottle's neck must reach at least so far into its base to be held by it, metres. */
+const LEAST_DIP = 0.01;
+
 /** What in a vessel's own measures cannot be; paths begin with `vessel`. */
 export function vesselContradictions(vessel: VesselDesign): Contradiction[] {
   const list: Contradiction[] = [];
@@ -143,7 +146,7 @@ export function bedMeasures(
       ? shape.depth
       : bed.kind === 'nested'
         ? shape.depth + MOST_LIFT
-        : shape.depth;
+        : shape.depth - (bed.kind === 'neck' ? LEAST_DIP : 0);
   if (bed.kind !== 'bag' && reservoir.top > most + 1e-9) {
     list.push(
       found(

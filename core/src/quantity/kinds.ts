@@ -86,6 +86,16 @@ export const KINDS = {
     style: { metric: { unit: 'mm', symbol: 'mm', decimals: fewDecimals }, us: sixteenths },
     example: { metric: '114 mm or 11.4 cm', us: '4 1/2 in' },
   },
+  /** Radians; degrees in both systems. */
+  angle: {
+    noun: 'angle',
+    units: spelled('° deg degree degrees', Math.PI / 180),
+    style: {
+      metric: { unit: '°', symbol: '°', decimals: whole },
+      us: { unit: '°', symbol: '°', decimals: whole },
+    },
+    example: { metric: '30°', us: '30°' },
+  },
   /** Metres. A depth or width a gardener thinks of in centimetres: roots, foliage. */
   span: {
     noun: 'length',

@@ -1,4 +1,4 @@
-import { grown, holds, holdsCircle, type Outline } from '../vessel';
+import { grown, holds, holdsCircle, outlinePoints, type Outline } from '../vessel';
 
 /**
  * Standing circles and rectangles on a floor: tubes, cups, bottles, crates. A sound arrangement that
@@ -37,8 +37,9 @@ export interface Free {
   box(box: Rectangle): boolean;
   /** Whether nothing stands in the way of a ring about the axis. */
   ring(r: number, wall: number): boolean;
-  /** Area of the circles that stand in a rectangle, for which it is cut away. m². */
-  areaIn(box: Rectangle): number;
+  /** What stands there already, for things to be set against. */
+  readonly discs: readonly Circle[];
+  readonly boxes: readonly Rectangle[];
 }
 
 /** A floor with nothing on it. */
@@ -46,34 +47,342 @@ export const EMPTY: Free = {
   circle: () => true,
   box: () => true,
   ring: () => true,
-  areaIn: () => 0,
+  discs: [],
+  boxes: [],
 };
 
 /** A floor with these circles on it. */
 export const beside = (taken: readonly Circle[]): Free => ({
   ...EMPTY,
+  discs: taken,
   circle: (circle) => taken.every((other) => apart(circle, other)),
 });
 
 /**
  * Places up to `count` circles of radius r on a floor where it is free: evenly spread where that
- * fits, else the first of the fullest arrangement.
+ * fits, else those of a full arrangement that lie farthest from each other.
  */
 export function arrange(floor: Outline, r: number, count: number, free: Free): Circle[] {
   const fit = fitting(floor, r, free);
-  if (count === 1 && fit({ x: 0, y: 0, r })) return [{ x: 0, y: 0, r }];
+  if (count === 1) {
+    if (fit({ x: 0, y: 0, r })) return [{ x: 0, y: 0, r }];
+    const near = quickest(floor, r, fit);
+    const all = near.length > 0 ? near : fullest(floor, r, free);
+    return [...all].sort((a, b) => Math.hypot(a.x, a.y) - Math.hypot(b.x, b.y)).slice(0, 1);
+  }
   const even = isRound(floor) ? evenRing(floor.a, r, count, fit) : evenRows(floor, r, count, fit);
-  return even ?? fullest(floor, r, free).slice(0, count);
+  if (even) return even;
+  const quick = quickest(floor, r, fit);
+  if (quick.length >= count) return spread(quick, count);
+  const more = lattice(floor, r, fit, quick);
+  // A search in depth is worth its time where a few are missing.
+  const near = count - more.length <= NEARLY && count <= FEW;
+  return spread(more.length >= count || !near ? more : fullest(floor, r, free), count);
 }
 
-/** As many circles of radius r as a sound arrangement gets on a floor where it is free. */
-export function fullest(floor: Outline, r: number, free: Free): Circle[] {
+/** So many missing ones are still looked for, among so many. */
+const NEARLY = 2;
+const FEW = 16;
+
+/** Those of many places that lie farthest from each other, by always taking the farthest next. */
+export function spread<P extends { x: number; y: number }>(
+  places: readonly P[],
+  count: number,
+): P[] {
+  if (places.length <= count) return [...places];
+  const far = (p: P): number => Math.hypot(p.x, p.y);
+  const first = places.reduce((a, b) => (far(b) > far(a) + 1e-9 ? b : a));
+  const chosen = [first];
+  const nearest = places.map((p) => Math.hypot(p.x - first.x, p.y - first.y));
+  while (chosen.length < count) {
+    let at = 0;
+    for (let i = 1; i < places.length; i += 1) {
+      if ((nearest[i] as number) > (nearest[at] as number) + 1e-9) at = i;
+    }
+    const next = places[at] as P;
+    chosen.push(next);
+    places.forEach((p, i) => {
+      nearest[i] = Math.min(nearest[i] as number, Math.hypot(p.x - next.x, p.y - next.y));
+    });
+  }
+  return chosen;
+}
+
+/** The fullest of a few lattices and rings. */
+function quickest(floor: Outline, r: number, fit: (circle: Circle) => boolean): Circle[] {
   const layouts = [hexLayout(floor, r, 0), hexLayout(floor, r, 1), gridLayout(floor, r)];
   if (isRound(floor)) layouts.push(...ringLayouts(floor.a, r));
-  const fit = fitting(floor, r, free);
   return layouts
     .map((layout) => layout.filter(fit))
     .reduce((a, b) => (b.length > a.length ? b : a), []);
+}
+
+/** Ways that a floor is filled from: directions, and from the wall inwards. */
+const DIRECTIONS = 12;
+/** Circles on a floor at the most that are set one against the other; more stand in lattices. */
+const SET_BY_HAND = 95;
+
+/**
+ * As many circles of radius r as a sound arrangement gets on a floor where it is free: lattices, and
+ * circles set one against the other from the wall, from what stands there and from several sides.
+ */
+export function fullest(floor: Outline, r: number, free: Free): Circle[] {
+  const fit = fitting(floor, r, free);
+  let best = lattice(floor, r, fit, quickest(floor, r, fit));
+  const most = (4 * floor.a * floor.b) / (r * r * 3.4);
+  if (most > SET_BY_HAND) return best;
+  for (let i = 0; i <= DIRECTIONS; i += 1) {
+    const angle = (i * 2 * Math.PI) / DIRECTIONS;
+    const rank =
+      i === DIRECTIONS
+        ? ({ x, y }: Circle) => -Math.hypot(x / floor.a, y / floor.b)
+        : ({ x, y }: Circle) => x * Math.cos(angle) + y * Math.sin(angle);
+    const placed = setAgainst(floor, r, free, fit, rank);
+    if (placed.length > best.length) best = placed;
+  }
+  return squeezed(best, floor, r, free, fit);
+}
+
+/** Starts of a squeeze, and how often all circles are pushed apart in each. */
+const STARTS = 10;
+const PUSHES = 300;
+/** Room that each is given while they are pushed, so that they end up apart. Metres. */
+const ELBOW = 2e-5;
+/** Circles at the most that are squeezed: beyond, one more is no matter. */
+const SQUEEZED = 70;
+
+/** One more, and one more, by pushing all of them apart from a start with the new one in a gap. */
+function squeezed(
+  placed: Circle[],
+  floor: Outline,
+  r: number,
+  free: Free,
+  fit: (circle: Circle) => boolean,
+): Circle[] {
+  let best = placed;
+  while (best.length > 0 && best.length < SQUEEZED) {
+    const more = oneMore(best, floor, r, free, fit);
+    if (!more) return best;
+    best = more;
+  }
+  return best;
+}
+
+function oneMore(
+  placed: readonly Circle[],
+  floor: Outline,
+  r: number,
+  free: Free,
+  fit: (circle: Circle) => boolean,
+): Circle[] | null {
+  const reach = r + ELBOW;
+  for (let start = 0; start < STARTS; start += 1) {
+    // The golden angle spreads the starts over the floor, always the same.
+    const angle = start * 2.399963;
+    const far = Math.sqrt((start + 0.5) / STARTS);
+    const x0 = far * (floor.a - r) * Math.cos(angle);
+    const y0 = far * (floor.b - r) * Math.sin(angle);
+    const at = [...placed, { x: x0, y: y0, r }].map(({ x, y }) => ({ x, y, r }));
+    for (let push = 0; push < PUSHES; push += 1) {
+      if (pushApart(at, floor, reach, free) < ELBOW / 2) break;
+    }
+    const sound = at.every(
+      (one, i) => fit(one) && at.slice(0, i).every((other) => apart(one, other)),
+    );
+    if (sound) return at;
+  }
+  return null;
+}
+
+/** Pushes circles out of each other, off what stands there and inside the wall. @returns the worst overlap */
+function pushApart(
+  at: { x: number; y: number }[],
+  floor: Outline,
+  reach: number,
+  free: Free,
+): number {
+  let worst = 0;
+  const off = (
+    one: { x: number; y: number },
+    x: number,
+    y: number,
+    need: number,
+    share: number,
+  ) => {
+    const dx = one.x - x;
+    const dy = one.y - y;
+    if (dx >= need || dx <= -need || dy >= need || dy <= -need) return 0;
+    const d = Math.sqrt(dx * dx + dy * dy) || 1e-9;
+    if (d >= need) return 0;
+    const by = (need - d) * share;
+    one.x += (dx / d) * by;
+    one.y += (dy / d) * by;
+    return need - d;
+  };
+  for (let i = 0; i < at.length; i += 1) {
+    const one = at[i] as { x: number; y: number };
+    for (let j = i + 1; j < at.length; j += 1) {
+      const other = at[j] as { x: number; y: number };
+      const { x, y } = one;
+      const over = off(one, other.x, other.y, 2 * reach, 0.5);
+      if (over > 0) worst = Math.max(worst, over, off(other, x, y, 2 * reach, 0.5));
+    }
+    for (const disc of free.discs)
+      worst = Math.max(worst, off(one, disc.x, disc.y, disc.r + reach, 1));
+    for (const box of free.boxes) {
+      const x = Math.min(Math.max(one.x, box.x - box.a), box.x + box.a);
+      const y = Math.min(Math.max(one.y, box.y - box.b), box.y + box.b);
+      worst = Math.max(worst, off(one, x, y, reach, 1));
+    }
+    worst = Math.max(worst, pulledIn(one, floor, reach));
+  }
+  return worst;
+}
+
+/** Moves a middle inside the wall. @returns how far it was out */
+function pulledIn(one: { x: number; y: number }, { a, b, c }: Outline, reach: number): number {
+  const [A, B] = [a - reach, b - reach];
+  const C = Math.max(Math.min(c - reach, A, B), 0);
+  const [sx, sy] = [Math.sign(one.x) || 1, Math.sign(one.y) || 1];
+  const [dx, dy] = [Math.abs(one.x) - (A - C), Math.abs(one.y) - (B - C)];
+  if (dx > 0 && dy > 0) {
+    const d = Math.hypot(dx, dy);
+    if (d <= C) return 0;
+    one.x = sx * (A - C + (dx * C) / d);
+    one.y = sy * (B - C + (dy * C) / d);
+    return d - C;
+  }
+  const out = Math.max(dx - C, dy - C, 0);
+  if (dx > C) one.x = sx * A;
+  if (dy > C) one.y = sy * B;
+  return out;
+}
+
+/** The fullest of many lattices, or what is known already. */
+function lattice(
+  floor: Outline,
+  r: number,
+  fit: (circle: Circle) => boolean,
+  known: Circle[],
+): Circle[] {
+  let best = known;
+  for (const places of lattices(floor, r)) {
+    const placed = places.filter(fit);
+    if (placed.length > best.length) best = placed;
+  }
+  return best;
+}
+
+/** Circles set one against the other, always in the free corner that ranks first. */
+function setAgainst(
+  floor: Outline,
+  r: number,
+  free: Free,
+  fit: (circle: Circle) => boolean,
+  rank: (circle: Circle) => number,
+): Circle[] {
+  const placed: Circle[] = [];
+  const line = outlinePoints(grown(floor, -(r + SLACK)), 18);
+  let open = cornersOf(line, r, free.discs, free.boxes).filter(fit);
+  const clears = (c: Circle) => placed.every((other) => apart(c, other));
+  while (open.length > 0) {
+    const next = open.reduce((a, b) => (rank(b) < rank(a) - 1e-9 ? b : a));
+    placed.push(next);
+    const others = [...free.discs, ...placed.slice(0, -1)].filter(
+      (other) => Math.hypot(other.x - next.x, other.y - next.y) <= other.r + 3 * r + SLACK * 4,
+    );
+    const fresh = tangents(next, others, r, line);
+    open = open.filter((c) => apart(c, next));
+    for (const c of fresh) if (apart(c, next) && fit(c) && clears(c)) open.push(c);
+  }
+  return placed;
+}
+
+/** Where a circle touches the wall's corners, or the wall and something that stands there. */
+function cornersOf(
+  line: readonly (readonly [number, number])[],
+  r: number,
+  discs: readonly Circle[],
+  boxes: readonly Rectangle[],
+): Circle[] {
+  const onWall = line.map(([x, y]) => ({ x, y, r }));
+  const besideDiscs = discs.flatMap((disc) => onLine(line, disc, disc.r + r + SLACK, r));
+  const besideBoxes = boxes.flatMap(({ x, y, a, b }) =>
+    [-1, 1].flatMap((sx) =>
+      [-1, 1].map((sy) => ({ x: x + sx * (a + r + SLACK), y: y + sy * (b + r + SLACK), r })),
+    ),
+  );
+  return [...onWall, ...besideDiscs, ...besideBoxes];
+}
+
+/** Places for a circle of radius r that touches `one` and another thing, or `one` and the wall. */
+function tangents(
+  one: Circle,
+  others: readonly Circle[],
+  r: number,
+  line: readonly (readonly [number, number])[],
+): Circle[] {
+  const found: Circle[] = [];
+  const R1 = one.r + r + SLACK;
+  for (const other of others) {
+    const R2 = other.r + r + SLACK;
+    const [dx, dy] = [other.x - one.x, other.y - one.y];
+    const d = Math.hypot(dx, dy);
+    if (d > R1 + R2 || d < 1e-9) continue;
+    const along = (R1 * R1 - R2 * R2 + d * d) / (2 * d);
+    const high = R1 * R1 - along * along;
+    if (high < 0) continue;
+    const up = Math.sqrt(high);
+    const [ux, uy] = [dx / d, dy / d];
+    for (const side of [1, -1]) {
+      found.push({
+        x: one.x + along * ux - side * up * uy,
+        y: one.y + along * uy + side * up * ux,
+        r,
+      });
+    }
+  }
+  return [...found, ...onLine(line, one, R1, r)];
+}
+
+/** Where a closed line is a given distance from a circle's middle. */
+function onLine(
+  line: readonly (readonly [number, number])[],
+  { x, y }: { x: number; y: number },
+  distance: number,
+  r: number,
+): Circle[] {
+  const found: Circle[] = [];
+  line.forEach(([x0, y0], i) => {
+    const [x1, y1] = line[(i + 1) % line.length] as readonly [number, number];
+    const [dx, dy] = [x1 - x0, y1 - y0];
+    const [fx, fy] = [x0 - x, y0 - y];
+    const A = dx * dx + dy * dy;
+    if (A < 1e-18) return;
+    const B = 2 * (fx * dx + fy * dy);
+    const C = fx * fx + fy * fy - distance * distance;
+    const root = B * B - 4 * A * C;
+    if (root < 0) return;
+    for (const sign of [-1, 1]) {
+      const t = (-B + sign * Math.sqrt(root)) / (2 * A);
+      if (t >= 0 && t <= 1) found.push({ x: x0 + t * dx, y: y0 + t * dy, r });
+    }
+  });
+  return found;
+}
+
+/** Honeycombs and rows in both ways round, shifted in steps. */
+function* lattices(floor: Outline, r: number): Generator<Circle[]> {
+  const SHIFTS = 5;
+  for (const turned of [false, true]) {
+    const box = turned ? { ...floor, a: floor.b, b: floor.a } : floor;
+    for (let i = 0; i < SHIFTS; i += 1) {
+      for (let j = 0; j < SHIFTS; j += 1) {
+        const hex = hexLayout(box, r, (2 * i) / SHIFTS, j / SHIFTS);
+        yield turned ? hex.map((c) => ({ x: c.y, y: c.x, r })) : hex;
+      }
+    }
+  }
 }
 
 /** Whether a circle of radius r lies on the floor where it is free. */
@@ -97,7 +406,7 @@ function evenRing(
   for (const share of [0.85, 1]) {
     const radius = Math.max(widest * share, closest);
     if (radius > widest) continue;
-    for (const turn of [0.5, 0.25, 0.75, 0]) {
+    for (const turn of [0.5, 0.25, 0.75, 0, 0.375, 0.625, 0.125, 0.875]) {
       const ring = ringOf(radius, r, count, (turn * 2 * Math.PI) / count);
       if (ring.every(fit)) return ring;
     }
@@ -161,18 +470,18 @@ function ringLayouts(R: number, r: number): Circle[][] {
   });
 }
 
-/** A honeycomb, shifted by half its pitch or not. */
-function hexLayout({ a, b }: Outline, r: number, shift: number): Circle[] {
+/** A honeycomb, shifted along its rows by half pitches and across them by a share of a row. */
+function hexLayout({ a, b }: Outline, r: number, shift: number, across = 0): Circle[] {
   const pitch = 2 * (r + SLACK);
   const rowHeight = (pitch * Math.sqrt(3)) / 2;
   const circles: Circle[] = [];
-  const rows = Math.ceil(b / rowHeight);
+  const rows = Math.ceil(b / rowHeight) + 1;
   const columns = Math.ceil(a / pitch) + 1;
   for (let row = -rows; row <= rows; row += 1) {
     for (let column = -columns; column <= columns; column += 1) {
       circles.push({
         x: (column + (row & 1) / 2 + shift / 2) * pitch,
-        y: row * rowHeight,
+        y: (row + across) * rowHeight,
         r,
       });
     }
@@ -194,8 +503,8 @@ function gridLayout(floor: Outline, r: number): Circle[] {
 }
 
 /**
- * Places up to `count` rectangles in rows and columns about the middle, in whichever way round more
- * of them fit. None sticks out, none overlap.
+ * Places up to `count` rectangles of one size: the tidiest block about the middle that holds them, else
+ * those of a full arrangement that are nearest the middle. None sticks out, none overlap.
  *
  * @param length and width of one, metres
  */
@@ -210,12 +519,6 @@ export function pack(
     [length / 2, width / 2],
     [width / 2, length / 2],
   ] as const;
-  const full = sizes.map(([a, b]) =>
-    grid(floor, a, b, roomFor(floor.a, a), roomFor(floor.b, b), free),
-  );
-  const most = full.reduce((one, other) => (other.length > one.length ? other : one));
-  if (most.length <= count) return most;
-  // Fewer than fit stand in the tidiest block that holds them.
   const neat = sizes
     .flatMap(([a, b]) =>
       blocks(count, roomFor(floor.a, a), roomFor(floor.b, b)).map(([columns, rows]) =>
@@ -224,9 +527,92 @@ export function pack(
     )
     .find((block) => block.length === count);
   if (neat) return neat;
-  return [...most]
+  return [...fullestBoxes(floor, length, width, free)]
     .sort((one, other) => Math.hypot(one.x, one.y) - Math.hypot(other.x, other.y))
     .slice(0, count);
+}
+
+/** Rectangles at the most that are set one against the other. */
+const MOST_BOXES = 80;
+
+/** As many rectangles of one size as a sound arrangement gets on a floor where it is free. */
+export function fullestBoxes(
+  floor: Outline,
+  length: number,
+  width: number,
+  free: Free = EMPTY,
+): Rectangle[] {
+  const sizes: readonly (readonly [number, number])[] = [
+    [length / 2, width / 2],
+    [width / 2, length / 2],
+  ];
+  const grids = sizes.map(([a, b]) =>
+    grid(floor, a, b, roomFor(floor.a, a), roomFor(floor.b, b), free),
+  );
+  if ((4 * floor.a * floor.b) / (length * width) > MOST_BOXES) return longest(grids);
+  const orders = [sizes, [...sizes].reverse(), sizes.slice(0, 1), sizes.slice(1)];
+  const sets = orders.flatMap((order) =>
+    [1, -1].flatMap((sx) => [1, -1].map((sy) => setBoxes(floor, order, free, sx, sy))),
+  );
+  return longest([...grids, ...sets]);
+}
+
+const longest = <T>(lists: readonly T[][]): T[] =>
+  lists.reduce((one, other) => (other.length > one.length ? other : one), []);
+
+/** Boxes set one against the other from one corner on, the first way round first. */
+function setBoxes(
+  floor: Outline,
+  sizes: readonly (readonly [number, number])[],
+  free: Free,
+  sx: number,
+  sy: number,
+): Rectangle[] {
+  const placed: Rectangle[] = [];
+  const wide = grown(floor, TOUCH);
+  const cut = floor.c * (1 - Math.SQRT1_2);
+  const fits = (box: Rectangle) =>
+    holds(wide, Math.abs(box.x) + box.a, Math.abs(box.y) + box.b) &&
+    free.box(box) &&
+    placed.every((other) => clear(box, other));
+  for (;;) {
+    const all = [...free.boxes, ...placed, ...free.discs.map(boxRound)];
+    const near = sizes.flatMap(([a, b]) => {
+      const xs = edges(all, floor.a, cut, a, 'x');
+      const ys = edges(all, floor.b, cut, b, 'y');
+      return xs.flatMap((x) => ys.map((y) => ({ x, y, a, b })));
+    });
+    const next = near
+      .filter(fits)
+      .reduce<Rectangle | null>(
+        (best, box) =>
+          best === null || sx * box.x + 1.01 * sy * box.y < sx * best.x + 1.01 * sy * best.y
+            ? box
+            : best,
+        null,
+      );
+    if (!next) return placed;
+    placed.push(next);
+  }
+}
+
+const boxRound = ({ x, y, r }: Circle): Rectangle => ({ x, y, a: r, b: r });
+
+/** Middles at which a box of half size s stands at a wall or against another. */
+function edges(
+  all: readonly Rectangle[],
+  half: number,
+  cut: number,
+  s: number,
+  axis: 'x' | 'y',
+): number[] {
+  const at = all.flatMap((box) => {
+    const [middle, size] = axis === 'x' ? [box.x, box.a] : [box.y, box.b];
+    return [middle - size - s, middle + size + s];
+  });
+  const walls = [half - s, s - half, half - cut - s, s + cut - half, 0];
+  const byMicrometre = new Map([...walls, ...at].map((v) => [Math.round(v * 1e6), v]));
+  return [...byMicrometre.values()].filter((v) => Math.abs(v) + s <= half + 1e-6);
 }
 
 /** A rectangle may touch the wall: so much is rounding, metres. */

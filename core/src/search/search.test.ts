@@ -1,7 +1,7 @@
 import { SITES } from '../catalog';
 import { weatherOf } from '../climate';
 import { applyPatch, STARTING_POINTS } from '../design';
-import { contradictions, resolve } from '../planter';
+import { contradictions, assemble } from '../planter';
 import { candidatesOf, frontOf, meets, score, type Scored } from '.';
 
 const design = STARTING_POINTS[0]!.design;
@@ -15,7 +15,7 @@ test('every family has candidates that can exist, the design as it is among them
     for (const { patch, lip } of list) {
       const changed = applyPatch(from, patch);
       expect(contradictions(changed)).toEqual([]);
-      expect(resolve(changed).heights.invert).toBe(lip);
+      expect(assemble(changed).heights.invert).toBe(lip);
     }
   }
 });

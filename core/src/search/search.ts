@@ -3,7 +3,7 @@ import { buildSheet, NEW_BOOK, shoppingFor, type PriceBook } from '../workshop';
 import { MEDIA, MEDIUM_IDS } from '../catalog';
 import type { WeatherDay } from '../climate';
 import { applyPatch, type Patch, type PlanterDesign } from '../design';
-import { contradictions, levelsOf, moveLevel, resolve } from '../planter';
+import { contradictions, levelsOf, moveLevel, assemble } from '../planter';
 import { daysLasted, runSeason, spreadOf } from '../season';
 import { mixOf, takeMix } from '../soil';
 
@@ -40,7 +40,7 @@ const MOST = 200;
 
 /** The candidates that this vessel allows, the design as it is first. */
 export function candidatesOf(design: PlanterDesign): Candidate[] {
-  const planter = resolve(design);
+  const planter = assemble(design);
   const platform = levelsOf(planter).find(({ id }) => id === 'platform');
   const bases = platform
     ? Array.from({ length: BASES }, (_, i) => {
@@ -84,7 +84,7 @@ function candidate(
   moves: boolean,
 ): Candidate | null {
   const patch: Patch = [
-    ...(moves ? moveLevel(resolve(design), 'platform', base) : []),
+    ...(moves ? moveLevel(assemble(design), 'platform', base) : []),
     ...mix,
     ...design.wicks.map((one, i) =>
       one.kind === 'cloth'
@@ -96,12 +96,12 @@ function candidate(
   const lip = base - gap;
   const hole =
     design.overflow && design.overflow.kind !== 'rim' && moves
-      ? moveLevel(resolve(moved), 'overflow', lip)
+      ? moveLevel(assemble(moved), 'overflow', lip)
       : [];
   const whole = [...patch, ...hole];
   const changed = applyPatch(design, whole);
   if (contradictions(changed).length > 0) return null;
-  const { invert } = resolve(changed).heights;
+  const { invert } = assemble(changed).heights;
   return { patch: whole, base, lip: invert, wick, mix: mixOf(changed.soil).name };
 }
 

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import {
-  AGGREGATE_IDS,
   CAP_IDS,
+  CLOTH_FORM_IDS,
   CLOTH_IDS,
   COLOUR_IDS,
   CRATE_IDS,
@@ -9,8 +9,10 @@ import {
   FEED_IDS,
   FILL_IDS,
   FITTING_IDS,
+  FLAW_IDS,
   FOOT_IDS,
   FORMER_CONTENT_IDS,
+  LAYER_IDS,
   LINER_IDS,
   MATERIAL_IDS,
   MEDIUM_IDS,
@@ -19,10 +21,11 @@ import {
   PIPE_USE_IDS,
   RAIN_IDS,
   RUN_IDS,
-  SEPARATOR_IDS,
+  SAWING_IDS,
   SPOT_IDS,
   STANDING_IDS,
   SUN_IDS,
+  TUBE_JOINT_IDS,
   VENT_IDS,
   WIND_IDS,
 } from '../catalog';
@@ -61,8 +64,10 @@ const inspected = {
   material: oneOf(MATERIAL_IDS),
   colour: oneOf(COLOUR_IDS),
   rigid: fc.boolean(),
-  cracked: fc.boolean(),
-  drainHole: fc.boolean(),
+  cracked: oneOf(FLAW_IDS),
+  drainHole: oneOf(FLAW_IDS),
+  sawing: oneOf(SAWING_IDS),
+  bungs: oneOf([0, 0, 2]),
 };
 
 type Stations = Extract<VesselDesign, { kind: 'stations' }>['stations'];
@@ -115,6 +120,7 @@ const anyVessel: fc.Arbitrary<VesselDesign> = fc
         liner: oneOf(LINER_IDS),
         legs: oneOf([0, 0.4]),
         fall: oneOf([0, 0.01]),
+        stands: fc.boolean(),
         ...inspected,
       }),
       fc.record({
@@ -143,6 +149,9 @@ const anyVessel: fc.Arbitrary<VesselDesign> = fc
     return fc.oneof(...kinds);
   });
 
+const spot = fc.record({ x: between(-0.3, 0.3), y: between(-0.3, 0.3) });
+const spots = fc.option(fc.array(spot, { minLength: 1, maxLength: 3 }), { freq: 1 });
+
 const part = (vessel: VesselDesign): fc.Arbitrary<PartDesign> => {
   const width = leastWidth(vessel);
   const support = {
@@ -157,6 +166,8 @@ const part = (vessel: VesselDesign): fc.Arbitrary<PartDesign> => {
     diameter: between(0.02, Math.max(width * 0.4, 0.03)),
     wall: between(0.0005, 0.004),
     sock: fc.boolean(),
+    stiff: fc.boolean(),
+    length: oneOf([0, 0, 0.2]),
   });
   const sticks = fc.record({
     kind: just('sticks'),
@@ -179,12 +190,16 @@ const part = (vessel: VesselDesign): fc.Arbitrary<PartDesign> => {
       count: fc.integer({ min: 1, max: 9 }),
       length: between(0.02, width * 0.9),
       width: between(0.02, width * 0.6),
+      height: between(0.03, 0.4),
       voids: between(0.85, 1),
+      cut: fc.boolean(),
+      at: spots,
     }),
     fc.record({
       kind: just('arch'),
       width: between(0.03, width * 0.9),
       wall: between(0.001, 0.005),
+      own: fc.boolean(),
       vents: oneOf(VENT_IDS),
     }),
     sticks,
@@ -248,12 +263,12 @@ const reservoir = (vessel: VesselDesign): fc.Arbitrary<ReservoirDesign> => {
     thickness: between(0.001, 0.01),
     fill,
     parts: fc.array(part(vessel), { maxLength: 2 }),
-    blanket: fc.option(
-      fc.record({ medium: oneOf(AGGREGATE_IDS), thickness: between(0.01, 0.04) }),
-      { freq: 6 },
-    ),
     supply: fc.option(
-      fc.record({ level: between(0.01, depth * 0.5), volume: between(0.01, 0.2) }),
+      fc.record({
+        level: between(0.01, depth * 0.5),
+        volume: between(0.01, 0.2),
+        diameter: between(0.2, 0.6),
+      }),
       { freq: 12 },
     ),
   });
@@ -263,6 +278,7 @@ const overflow = (depth: number): fc.Arbitrary<OverflowDesign | null> => {
   const hole = {
     centre: between(0.03, depth * 0.8),
     diameter: between(0.003, 0.04),
+    bearing: oneOf([0, 0, 1.2, Math.PI]),
     screened: fc.boolean(),
   };
   const count = fc.integer({ min: 1, max: 3 });
@@ -304,13 +320,20 @@ const wick: fc.Arbitrary<WickDesign> = fc.oneof(
     thickness: between(0.0005, 0.005),
     foot: between(0, 0.05),
     spread: between(0, 0.15),
+    form: oneOf(CLOTH_FORM_IDS),
+    holes: fc.integer({ min: 1, max: 4 }),
+    at: spots,
     strip: fc.option(fc.constant({ hour: 0.08, day: 0.15 })),
   }),
   fc.record({
     kind: just('cup'),
     count: within(FIELDS.cup.count, 1, 3),
-    diameter: between(0.03, 0.15),
+    diameter: between(0.06, 0.15),
+    bottom: between(0.03, 0.06),
+    rim: between(0.16, 0.2),
+    net: fc.boolean(),
     foot: between(0, 0.03),
+    at: spots,
   }),
   fc.record({
     kind: just('column'),
@@ -318,6 +341,7 @@ const wick: fc.Arbitrary<WickDesign> = fc.oneof(
     count: within(FIELDS.column.count, 1, 4),
     diameter: between(0.02, 0.15),
     foot: between(0, 0.03),
+    at: spots,
   }),
 );
 
@@ -343,6 +367,8 @@ export const anyDesign: fc.Arbitrary<PlanterDesign> = anyVessel
           foot: oneOf(FOOT_IDS),
           cap: oneOf(CAP_IDS),
           run: oneOf([0, 0, 0.2]),
+          joint: oneOf(TUBE_JOINT_IDS),
+          at: fc.option(spot, { freq: 1 }),
         }),
       ),
       pipes: fc.array(
@@ -350,17 +376,28 @@ export const anyDesign: fc.Arbitrary<PlanterDesign> = anyVessel
           use: oneOf(PIPE_USE_IDS),
           diameter: between(0.03, 0.12),
           capped: fc.boolean(),
+          fills: fc.boolean(),
+          at: fc.option(spot, { freq: 1 }),
         }),
         { maxLength: 1 },
       ),
-      separator: oneOf(SEPARATOR_IDS),
+      layers: fc.array(
+        fc.record({
+          what: oneOf(LAYER_IDS),
+          thickness: between(0.001, 0.03),
+          up: fc.boolean(),
+        }),
+        { maxLength: 3 },
+      ),
       soil: fc.record({
         medium: oneOf(MEDIUM_IDS),
         recipe: fc.option(anyRecipe, { freq: 1 }),
+        upper: fc.option(fc.record({ medium: oneOf(MEDIUM_IDS), depth: between(0.02, 0.2) }), {
+          freq: 1,
+        }),
         freeboard: between(0, 0.08),
         settlement: between(0, 0.3),
         moistened: fc.boolean(),
-        marker: fc.boolean(),
         mulch: oneOf(MULCH_IDS),
         bag: fc.constant(0.02),
         feed: oneOf(FEED_IDS),

@@ -135,9 +135,16 @@ export function shellVolume(vessel: Vessel): number {
   vessel.bends.slice(1).forEach((upper, i) => {
     const lower = vessel.bends[i] as number;
     const [low, high] = [vessel.outlineAt(lower), vessel.outlineAt(upper)];
-    const slant = Math.hypot(upper - lower, (high.a - low.a + high.b - low.b) / 2);
-    const round = (perimeterOf(low) + perimeterOf(high)) / 2 + Math.PI * vessel.wall;
-    sides += round * slant * vessel.wall;
+    const up = upper - lower;
+    const mean = (one: number, other: number) => (one + other) / 2;
+    const [a, b, c] = [mean(low.a, high.a), mean(low.b, high.b), mean(low.c, high.c)];
+    const [da, db] = [high.a - low.a, high.b - low.b];
+    // Sides lean by their own half width, corners by both; at the ends of a lying half they stand upright.
+    const area =
+      4 * (a - c) * Math.hypot(up, db) +
+      4 * (b - c) * Math.hypot(up, da) +
+      (2 * c + vessel.wall) * Math.PI * Math.hypot(up, (da + db) / 2);
+    sides += area * vessel.wall;
   });
   return sides + vessel.areaAt(0) * vessel.wall;
 }

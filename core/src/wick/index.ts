@@ -1,3 +1,3 @@
 export { steadyRise, columnFlux } from './column';
-export { fromStripTest, clothProperties, clothDelivery, jurinHeight } from './cloth';
-export { resolveWicks, totalDelivery, BASE_SUCTION, type Wick } from './wicks';
+export { fromStripTest, clothProperties, clothDelivery, clothPath, jurinHeight } from './cloth';
+export { riser, type Bed as RiserBed, type Passage, type Riser } from './series';

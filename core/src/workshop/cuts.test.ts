@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { planCuts, type Piece, type Stock } from '.';
+import { planCuts, type Cut, type Stock } from '.';
 
 /** Fewest bars by dynamic programming over all subsets: no search, no order, no bound. */
 function fewest(lengths: readonly number[], bar: number, kerf: number): number {
@@ -22,7 +22,7 @@ function fewest(lengths: readonly number[], bar: number, kerf: number): number {
 
 const stock: Stock = { length: 2, kerf: 0.003 };
 const mm = (value: number) => value / 1000;
-const pieces = (lengths: readonly number[]): Piece[] =>
+const pieces = (lengths: readonly number[]): Cut[] =>
   lengths.map((length, i) => ({ label: `piece ${i + 1}`, length: mm(length), count: 1 }));
 
 test.each(Array.from({ length: 40 }, (_, i) => i))(

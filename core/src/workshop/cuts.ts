@@ -4,7 +4,7 @@
  */
 
 /** Pieces of one length. Metres. */
-export interface Piece {
+export interface Cut {
   label: string;
   length: number;
   count: number;
@@ -39,7 +39,7 @@ export interface CutPlan {
   /** Whether the search came to its end, so that no plan is better. */
   proven: boolean;
   /** Pieces that are longer than any length there is. */
-  tooLong: Piece[];
+  tooLong: Cut[];
 }
 
 /** Lengths are compared in whole hundredths of a millimetre, so that no rounding loses a fit. */
@@ -62,13 +62,13 @@ interface Item {
 }
 
 /** Plans the cuts of some pieces. Exact for what a gardener cuts; `proven` says so. */
-export function planCuts(pieces: readonly Piece[], stock: Stock): CutPlan {
+export function planCuts(pieces: readonly Cut[], stock: Stock): CutPlan {
   const kerf = Math.round(stock.kerf / UNIT);
   // A bar gives n pieces and takes n − 1 cuts between them, so each counts with a kerf, and so does it.
   const room = (length: number): number => Math.floor(length / UNIT + 1e-6) + kerf;
   const offcuts = [...(stock.offcuts ?? [])].sort((a, b) => a - b);
   const longest = Math.max(stock.length, ...offcuts);
-  const fits = (piece: Piece): boolean => Math.round(piece.length / UNIT) + kerf <= room(longest);
+  const fits = (piece: Cut): boolean => Math.round(piece.length / UNIT) + kerf <= room(longest);
   const items = pieces
     .filter(fits)
     .flatMap(({ label, length, count }) =>

@@ -1,5 +1,8 @@
 import {
   AGGREGATES,
+  grainOf,
+  LAYERS,
+  type LayerId,
   type AggregateId,
   CLOTHS,
   type ClothId,
@@ -13,7 +16,6 @@ import {
   FITTINGS,
   LINERS,
   MATERIALS,
-  SEPARATORS,
   STANDING,
 } from '../catalog';
 import { q, say, type Message } from '../quantity';
@@ -142,9 +144,9 @@ export function drainPipe(outside: number, sock: boolean): Good {
 /** Lengths in which boards and posts are sold, metres. */
 const BOARD_LENGTHS = [2.4, 3, 3.6];
 /** Boards by their thickness and the height of the side that they make. */
-export function boardGood(thickness: number, height: number): Good {
+export function boardGood(thickness: number, height: number, timber = true): Good {
   const [t, h] = [Math.round(thickness * MM), Math.round(height * MM)];
-  const name = say`Boards ${q(thickness, 'length')} thick, to make ${q(height, 'length')} of height`;
+  const name = say`${timber ? 'Boards' : 'Panels'} ${q(thickness, 'length')} thick, to make ${q(height, 'length')} of height`;
   const perMetre = height * (8 + 450 * thickness);
   const packs = BOARD_LENGTHS.map((size) => ({ size, price: cents(size * perMetre) }));
   return good(`board:${t}x${h}`, name, 'length', ...packs);
@@ -184,14 +186,17 @@ export function crateGood(what: keyof typeof CRATE_KINDS, volume: number): Good 
   return each(`crate:${what}:${litres}`, name, 0.8 + 0.15 * litres);
 }
 
+/** Cloth is bought by the area, rope by its length. */
 export const clothGood = (cloth: ClothId): Good =>
-  good(
-    `cloth:${cloth}`,
-    CLOTHS[cloth].name,
-    'area',
-    { size: 0.25, price: 1.5 },
-    { size: 1, price: 5 },
-  );
+  cloth.endsWith('rope')
+    ? good(`cloth:${cloth}`, CLOTHS[cloth].name, 'length', { size: 5, price: 4 })
+    : good(
+        `cloth:${cloth}`,
+        CLOTHS[cloth].name,
+        'area',
+        { size: 0.25, price: 1.5 },
+        { size: 1, price: 5 },
+      );
 
 export const fittingGood = (style: keyof typeof FITTINGS, bore: number): Good =>
   each(
@@ -200,16 +205,25 @@ export const fittingGood = (style: keyof typeof FITTINGS, bore: number): Good =>
     2.5 + 60 * bore,
   );
 
-export const separatorGood = (separator: Exclude<keyof typeof SEPARATORS, 'none'>): Good =>
-  separator === 'straw'
-    ? good('straw', SEPARATORS.straw.name, 'volume', { size: 0.06, price: 5 })
-    : good(`separator:${separator}`, SEPARATORS[separator].name, 'area', { size: 1, price: 1.8 });
+/** A sheet, straw, sand or stone between water and roots. */
+export const layerGood = (what: LayerId): Good => {
+  if (what === 'straw') return SMALL_GOODS.mulch;
+  if (grainOf(what)) return aggregateGood(what as AggregateId);
+  const price = what === 'carpet' ? 0 : what === 'felt' ? 3 : 1.8;
+  return good(`separator:${what}`, LAYERS[what].name, 'area', { size: 1, price });
+};
 
-export const linerGood = (liner: Exclude<keyof typeof LINERS, 'none'>): Good =>
-  good(`liner:${liner}`, LINERS[liner].name, 'area', {
-    size: 1,
-    price: liner === 'pond' ? 6 : 1.2,
-  });
+/** A liner is one piece, whatever its size. @param length and width, metres */
+export const linerGood = (
+  liner: Exclude<keyof typeof LINERS, 'none'>,
+  length: number,
+  width: number,
+): Good =>
+  each(
+    `liner:${liner}:${Math.ceil(length * 10)}x${Math.ceil(width * 10)}`,
+    say`${LINERS[liner].name}, one piece of ${q(length, 'span')} by ${q(width, 'span')}`,
+    length * width * (liner === 'pond' ? 6 : 1.2),
+  );
 
 /** Stone and sand are sold by weight, chip by volume. */
 export function aggregateGood(medium: AggregateId): Good {
@@ -234,12 +248,16 @@ const bags = (id: string, name: string, ...prices: readonly [number, number, num
     ...[0.01, 0.02, 0.05].map((size, i) => ({ size, price: prices[i] as number })),
   );
 
-/** The mix as it is sold ready made. */
-export function mixGood(medium: MediumId): Good {
+/** Typical price of a bag of ready mix: so much for the bag, and for each cubic metre in it. */
+const A_BAG = 1.6;
+const MIX_PRICE = 190;
+
+/** The mix as it is sold ready made, in bags of the size that the design says. @param bag m³ */
+export function mixGood(medium: MediumId, bag = 0.02): Good {
   const { name } = MEDIA[medium];
   return medium === 'ground-soil'
     ? good('mix:ground-soil', name, 'volume', { size: 0.04, price: 0 })
-    : bags(`mix:${medium}`, name, 3.5, 5.5, 11);
+    : good(`mix:${medium}`, name, 'volume', { size: bag, price: cents(A_BAG + MIX_PRICE * bag) });
 }
 
 /** Prices of 10, 20 and 50 L of what is bought by the bag to be mixed. */
@@ -274,6 +292,9 @@ export const SMALL_GOODS = {
   cap: each('cap', 'Cap for a tube', 0.8),
   sponge: each('sponge', 'Sponge for a tube', 0.4),
   elbow: each('elbow', 'Elbow for the tube’s foot', 1.5),
+  tee: each('tee', 'Tee for the tube’s foot', 2),
+  ties: each('ties', 'Cable tie', 0.1),
+  sealant: each('sealant', 'Tube of sealant', 5),
   clip: each('clip', 'Clip and two screws to hold the tube', 0.6),
   screen: each('screen', 'Patch of insect mesh, a hand wide', 0.3),
   patch: each('patch', 'Patch and sealant for an old hole', 3),
@@ -289,6 +310,6 @@ export const SMALL_GOODS = {
   organic: good('feed:organic', 'Organic granules', 'mass', { size: 1, price: 4 }),
   synthetic: good('feed:synthetic', 'Synthetic granules', 'mass', { size: 1, price: 6 }),
   lime: good('lime', 'Garden lime', 'mass', { size: 2.5, price: 4 }),
-  mulch: good('straw', SEPARATORS.straw.name, 'volume', { size: 0.06, price: 5 }),
+  mulch: good('straw', LAYERS.straw.name, 'volume', { size: 0.06, price: 5 }),
   cover: good('cover', 'Cover for the surface', 'area', { size: 1, price: 1.2 }),
 } as const;

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import type { Patch, PlanterDesign } from '../design';
-import type { Measure, Step } from './steps';
+import type { Measure, Step } from './step';
 
 /**
  * How far a build has come, as single entries that two devices can write: each has its own time, and

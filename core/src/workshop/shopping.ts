@@ -1,8 +1,7 @@
 import { ingredientGood, type Currency, type Good } from './goods';
 import { packsFor, type Bought } from './buying';
-import { planCuts, type CutPlan, type Piece } from './cuts';
-import type { Part } from './parts';
-import type { StockCuts } from './pieces';
+import { planCuts, type CutPlan, type Cut } from './cuts';
+import type { Part, StockCuts } from './maker';
 import { packsIn, type PriceBook } from './priceBook';
 
 /** What one planter brings to a shopping list. */
@@ -46,13 +45,13 @@ export interface ShoppingList {
 interface Demand {
   good: Good;
   amounts: number[];
-  pieces: Piece[];
+  pieces: Cut[];
 }
 
 /** Everything that some planters take together, in packs on sale, with what lies at hand used first. */
 export function shoppingFor(planters: readonly Shopper[], book: PriceBook): ShoppingList {
   const demands = new Map<string, Demand>();
-  const want = (good: Good, planter: number, amount: number, pieces: readonly Piece[] = []) => {
+  const want = (good: Good, planter: number, amount: number, pieces: readonly Cut[] = []) => {
     if (amount <= 0) return;
     const known = demands.get(good.id) ?? { good, amounts: planters.map(() => 0), pieces: [] };
     known.amounts[planter] = (known.amounts[planter] as number) + amount;

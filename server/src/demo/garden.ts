@@ -1,4 +1,5 @@
 import {
+  cupOf,
   applyPatch,
   STARTING_POINTS,
   usualTube,
@@ -71,6 +72,9 @@ export const DEMO_GARDEN: readonly PlanterDesign[] = [
       thickness: 0.006,
       foot: 0,
       spread: 0.05,
+      form: 'strips',
+      holes: 1,
+      at: null,
       strip: null,
     }),
     set(['planting'], { crop: 'tomato', count: 1, foliage: 0.6, spacing: 0.45 }),
@@ -87,7 +91,7 @@ export const DEMO_GARDEN: readonly PlanterDesign[] = [
     set(['reservoir', 'parts', 0, 'count'], 3),
     set(['reservoir', 'parts', 0, 'vents'], 'foot'),
     set(['reservoir', 'parts', 0, 'diameter'], 0.06),
-    set(['wicks', 0, 'diameter'], 0.07),
+    set(['wicks', 0], cupOf(0.07)),
     set(['overflow', 'centre'], 0.046),
     set(['fillTube'], { ...usualTube(0.24, 'mm-25'), foot: 'notch', cap: 'sponge' }),
     set(['planting'], { crop: 'mint', count: 1, foliage: 0.3, spacing: 0.3 }),
@@ -133,7 +137,7 @@ export const DEMO_GARDEN: readonly PlanterDesign[] = [
     set(['name'], 'Barrel at the stairs'),
     set(['variant'], 'deeper water'),
     set(['reservoir', 'top'], 0.23),
-    set(['overflow', 'centre'], 0.222),
+    set(['overflow', 'centre'], 0.2125),
     set(['wicks', 0, 'count'], 5),
     set(['place', 'name'], 'Foot of the stairs'),
   ]),
@@ -149,7 +153,7 @@ export const DEMO_GARDEN: readonly PlanterDesign[] = [
     set(['wicks'], []),
     set(['reservoir', 'top'], 0.11),
     set(['overflow', 'centre'], 0.092),
-    set(['vessel', 'drainHole'], true),
+    set(['vessel', 'drainHole'], 'open'),
     set(['place', 'name'], 'Beside the door'),
   ]),
   applyPatch(start('gutter-pails'), [
@@ -211,8 +215,10 @@ function inspected({
   rigid,
   cracked,
   drainHole,
+  sawing,
+  bungs,
 }: VesselDesign) {
-  return { wall, formerContents, material, colour, rigid, cracked, drainHole };
+  return { wall, formerContents, material, colour, rigid, cracked, drainHole, sawing, bungs };
 }
 
 /** Puts the demo planters into a garden that is still empty. */

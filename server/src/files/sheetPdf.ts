@@ -257,7 +257,7 @@ function bars(flow: Flow, plan: CutPlan, units: UnitSystem): void {
 
 const BOX = 9;
 /** Type size of steps and cautions. */
-const SMALL = 8;
+const SMALL = 7.5;
 const INDENT = 15;
 
 function steps(flow: Flow, { sheet, units }: Printed): void {

@@ -1,11 +1,11 @@
-import { resolve, section, STARTING_POINTS } from '@huerta/core';
+import { assemble, section, STARTING_POINTS } from '@huerta/core';
 import { stippleTile, TILE } from './stipple';
 import { fitView } from './view';
 
 const MARGIN = { left: 100, right: 50, top: 10, bottom: 40 };
 
 describe('a view', () => {
-  const { bounds } = section(resolve(STARTING_POINTS[0]!.design));
+  const { bounds } = section(assemble(STARTING_POINTS[0]!.design));
   const view = fitView(bounds, 800, 600, MARGIN);
 
   test('is true to scale both ways', () => {

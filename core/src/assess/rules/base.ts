@@ -1,7 +1,9 @@
-import { aggregateOf, STANDING } from '../../catalog';
-import { q, say } from '../../quantity';
+import { aggregateOf, grainOf, LAYERS, STANDING } from '../../catalog';
+import { baseStyle, USUAL_LYING, type PlanterDesign, type Vents } from '../../design';
+import { baseName, tightest, type Lot, type Planter } from '../../planter';
+import { q, say, type Message } from '../../quantity';
 import type { Remedy, Rule } from '../finding';
-import { downToMm, set } from '../moves';
+import { downToMm, gapToKeep, moveBase, set } from '../moves';
 import { partName } from '../words';
 
 /** Unsupported span that a platform bears, in times its thickness. Typical for lid plastic. */
@@ -10,13 +12,28 @@ const SPAN_PER_THICKNESS = 60;
 /** Stone leaves less than this share of the space to the water: a third of what it looks like. */
 const MUCH_STONE = 0.5;
 
-export const fullOfStone: Rule = ({ design, planter: { vessel, heights, storage } }) => {
+export const fullOfStone: Rule = ({ design, planter }) => {
+  const { vessel, heights, storage, floor } = planter;
   const looks = vessel.volumeBelow(heights.brim);
   const holds = storage.volumeBelow(heights.brim);
   const stony = design.reservoir.fill.some(
     (layer) => aggregateOf(layer.medium)?.grain !== undefined,
   );
-  const first = design.reservoir.fill.findIndex((layer) => layer.medium !== 'mix');
+  const pipes = (): Remedy[] => {
+    const diameter = Math.min(downToMm(heights.ceiling * 0.9), 0.11);
+    const count = Math.floor((2 * Math.min(floor.a, floor.b)) / (diameter * 1.6));
+    if (design.reservoir.parts.length > 0 || count < 1 || diameter < 0.03) return [];
+    const part = { ...USUAL_LYING, count: Math.min(count, 24), diameter };
+    return [
+      {
+        label:
+          part.count === 1
+            ? say`Lay a pipe of ${q(diameter, 'length')} in it`
+            : say`Lay ${q(part.count, 'count')} pipes of ${q(diameter, 'length')} in it`,
+        patch: [set(['reservoir', 'parts'], [part])],
+      },
+    ];
+  };
   return stony && looks > 0 && holds < MUCH_STONE * looks
     ? [
         {
@@ -24,29 +41,7 @@ export const fullOfStone: Rule = ({ design, planter: { vessel, heights, storage 
           severity: 'note',
           room: 'water',
           text: say`To the overflow the base looks like ${q(looks, 'volume')} and holds ${q(holds, 'volume')}: stone takes the rest. Pipes, boxes or bottles in it hold more.`,
-          propose: () =>
-            first < 0 || design.reservoir.parts.length > 0
-              ? []
-              : [
-                  {
-                    label: say`Lay pipes of ${q(downToMm(heights.ceiling * 0.9), 'length')} in it`,
-                    patch: [
-                      set(
-                        ['reservoir', 'parts'],
-                        [
-                          {
-                            kind: 'lying',
-                            lay: 'runs',
-                            count: 24,
-                            diameter: Math.max(downToMm(heights.ceiling * 0.9), 0.02),
-                            wall: 0.002,
-                            sock: true,
-                          },
-                        ],
-                      ),
-                    ],
-                  },
-                ],
+          propose: pipes,
         },
       ]
     : [];
@@ -64,35 +59,39 @@ export const rottingFill: Rule = ({ design: { reservoir } }) =>
       ]
     : [];
 
+/** Lots of the base that may be shut, by how their air gets out. */
+const ventsOf = (lot: Lot): Vents | null =>
+  lot.kind === 'ring' || lot.kind === 'standing' || lot.kind === 'arch'
+    ? (lot as unknown as Lot<'ring'>).spec.vents
+    : null;
+
 export const partsVented: Rule = ({ planter }) =>
-  planter.layout.parts.flatMap((part) => {
-    const { design, index } = part;
-    if (!('vents' in design) || design.vents === 'both' || part.placed === 0) return [];
-    if (design.kind === 'standing' && design.what === 'brick') return [];
-    const name = partName(part);
+  planter.lots.flatMap((lot) => {
+    const vents = ventsOf(lot);
+    if (vents === null || vents === 'both' || lot.pieces.length === 0) return [];
     const brim = planter.heights.brim;
-    const caught = part.hollowBelow(brim) - part.waterBelow(brim);
+    const caught = lot.hollowBelow(brim) - lot.waterBelow(brim);
+    if (caught <= 0) return [];
+    const name = partName(lot);
+    const split = lot.kind === 'ring' && !(lot as unknown as Lot<'ring'>).spec.cutEnd;
     const propose = () => [
       {
-        label:
-          design.kind === 'ring' && !design.cutEnd
-            ? say`Split the ring open`
-            : say`Drill the ${name} at top and bottom`,
-        patch: [set(['reservoir', 'parts', index, 'vents'], 'both')],
+        label: split ? say`Split the ring open` : say`Drill the ${name} at top and bottom`,
+        patch: [set(['reservoir', 'parts', lot.index, 'vents'], 'both')],
       },
     ];
-    const many = design.kind === 'standing' && part.placed > 1;
+    const many = lot.pieces.length > 1;
     return [
-      design.vents === 'foot'
+      vents === 'foot'
         ? {
-            id: `supports-airlock-${index}`,
+            id: `supports-airlock-${lot.index}`,
             severity: 'fault' as const,
             room: 'water' as const,
             text: say`The ${name} ${many ? 'catch' : 'catches'} air: water cannot rise inside, and ${q(caught, 'volume')} of the reservoir stays empty. ${many ? 'They need' : 'It needs'} a hole at the top to breathe.`,
             propose,
           }
         : {
-            id: `supports-sealed-${index}`,
+            id: `supports-sealed-${lot.index}`,
             severity: 'fault' as const,
             room: 'water' as const,
             text: say`The ${name} ${many ? 'are' : 'is'} shut all round: ${q(caught, 'volume')} holds no water, and pushes up with ${q(caught * 998, 'mass')} when the reservoir fills.`,
@@ -101,48 +100,140 @@ export const partsVented: Rule = ({ planter }) =>
     ];
   });
 
-export const partsFit: Rule = ({ planter: { layout } }) =>
-  layout.parts.flatMap((part) => {
-    const { design, index } = part;
-    if (part.placed >= part.wanted || design.kind === 'sticks') return [];
-    const path = (key: string) => ['reservoir', 'parts', index, key];
-    const room = part.room();
-    const name = partName({ design, placed: 2 });
-    const size =
-      design.kind === 'crates'
-        ? say`${q(design.length, 'length')} by ${q(design.width, 'length')}`
-        : q('diameter' in design ? design.diameter : design.width, 'length');
-    const smaller = [0.75, 0.5, 0.3].map((share): Remedy => {
-      if (design.kind === 'crates') {
-        const sides = [design.length, design.width].map((side) =>
-          Math.max(downToMm(side * share), 0.02),
-        ) as [number, number];
-        return {
-          label: say`Use ones of ${q(sides[0], 'length')} by ${q(sides[1], 'length')}`,
-          patch: [set(path('length'), sides[0]), set(path('width'), sides[1])],
-        };
-      }
-      const key = design.kind === 'arch' ? 'width' : 'diameter';
-      const now = design.kind === 'arch' ? design.width : design.diameter;
-      const least = design.kind === 'arch' ? 0.03 : 0.02;
-      const next = Math.max(downToMm(now * share), least);
-      return { label: say`Use ones of ${q(next, 'length')}`, patch: [set(path(key), next)] };
+/** A smaller one of something that has no room, as a share of its size. */
+const SMALLER = [0.8, 0.65, 0.5, 0.3];
+
+/** Sizes of a part that can be made smaller, by its kind: their fields and what is written of them. */
+function sizeOf(lot: Lot): { fields: readonly string[]; says: Message } | null {
+  if (lot.kind === 'crates') {
+    const { length, width } = (lot as unknown as Lot<'crates'>).spec;
+    return {
+      fields: ['length', 'width'],
+      says: say`${q(length, 'length')} by ${q(width, 'length')}`,
+    };
+  }
+  if (lot.kind === 'arch') {
+    return {
+      fields: ['width'],
+      says: say`${q((lot as unknown as Lot<'arch'>).spec.width, 'length')}`,
+    };
+  }
+  if (lot.kind === 'ring' || lot.kind === 'standing' || lot.kind === 'lying') {
+    const { diameter } = (lot as unknown as Lot<'ring'>).spec;
+    return { fields: ['diameter'], says: say`${q(diameter, 'length')}` };
+  }
+  return null;
+}
+
+export const partsFit: Rule = ({ planter }) =>
+  planter.lots.flatMap((lot) => {
+    const size = sizeOf(lot);
+    if (!size || lot.pieces.length >= lot.wanted) return [];
+    const spec = lot.spec as unknown as Record<string, number>;
+    const path = (key: string) => ['reservoir', 'parts', lot.index, key];
+    const placed = lot.pieces.length;
+    const smaller = SMALLER.map((share): Remedy => {
+      const sizes = size.fields.map((key) => Math.max(downToMm((spec[key] ?? 0) * share), 0.03));
+      const [one, other] = sizes as [number, number | undefined];
+      return {
+        label:
+          other === undefined
+            ? say`Use ${lot.wanted === 1 ? 'one' : 'ones'} of ${q(one, 'length')}`
+            : say`Use ones of ${q(one, 'length')} by ${q(other, 'length')}`,
+        patch: size.fields.map((key, i) => set(path(key), sizes[i])),
+      };
     });
+    const turn = bentTooTight(planter, lot);
+    const stand =
+      placed === 0
+        ? say`there is no room for ${lot.wanted === 1 ? 'it' : 'any'}`
+        : say`${q(placed, 'count')} ${placed === 1 ? 'has' : 'have'} room`;
     return [
       {
-        id: `supports-crowded-${index}`,
+        id: `supports-crowded-${lot.index}`,
         severity: 'fault' as const,
         room: 'water' as const,
-        text: say`${q(part.wanted, 'count')} ${name} of ${size} do not fit on the floor: there is room for ${q(room, 'count')} beside the tube and wicks.`,
-        propose: () => [
-          ...(room > 0 && 'count' in design
-            ? [{ label: say`Use ${q(room, 'count')}`, patch: [set(path('count'), room)] }]
-            : []),
-          ...smaller,
-        ],
+        text: turn
+          ? say`${turn} ${placed === 0 ? 'None lies there.' : say`${q(placed, 'count')} of ${q(lot.wanted, 'count')} lie there.`}`
+          : say`${q(lot.wanted, 'count')} ${partName(lot, lot.wanted)} of ${size.says} do not fit on the floor: ${stand} beside the tube and wicks. Only what has room is counted and drawn.`,
+        propose: () => {
+          const room = lot.room();
+          return [
+            ...(room > 0 && 'count' in spec
+              ? [{ label: say`Use ${q(room, 'count')}`, patch: [set(path('count'), room)] }]
+              : []),
+            ...smaller,
+          ];
+        },
       },
     ];
   });
+
+/** What is said of a pipe that would have to bend tighter than it can. */
+function bentTooTight({ floor }: Planter, lot: Lot): Message | null {
+  if (lot.kind !== 'lying') return null;
+  const { spec } = lot as unknown as Lot<'lying'>;
+  if (spec.lay === 'runs' || spec.stiff) return null;
+  const across = 2 * tightest(spec);
+  return say`Flexible pipe of ${q(spec.diameter, 'length')} bends no tighter than a turn ${q(across, 'length')} across at its middle, and the floor is ${q(2 * Math.min(floor.a, floor.b), 'length')} wide.`;
+}
+
+/** How far a crate's height may be from the base it bears before that is said, metres. */
+const HEIGHT_NEAR = 0.003;
+
+export const crateHeight: Rule = ({ design, planter }) =>
+  planter.of('crates').flatMap(({ spec, index, pieces }) => {
+    const { top, fill } = design.reservoir;
+    const over = spec.height - top;
+    const covered = fill.length > 0 && over < 0;
+    if (pieces.length === 0 || covered || Math.abs(over) <= HEIGHT_NEAR) return [];
+    if (over > 0 && spec.cut) return [];
+    const gap = gapToKeep(design);
+    const move = {
+      label: say`${over > 0 ? 'Raise' : 'Lower'} ${baseName(design)} to ${q(spec.height, 'length')}, lip with it`,
+      patch: moveBase(design, spec.height, gap),
+    };
+    const cut = {
+      label: say`Cut them down to ${q(top, 'length')}`,
+      patch: [set(['reservoir', 'parts', index, 'cut'], true)],
+    };
+    return [
+      {
+        id: `crate-height-${index}`,
+        severity: 'fault' as const,
+        room: 'water' as const,
+        text:
+          over > 0
+            ? say`The crates are ${q(spec.height, 'length')} high and stand ${q(over, 'length')} above a base at ${q(top, 'length')}.`
+            : say`The crates are ${q(spec.height, 'length')} high: ${q(-over, 'length')} are missing to what they bear at ${q(top, 'length')}.`,
+        propose: () => (over > 0 ? [move, cut] : [move]),
+      },
+    ];
+  });
+
+/** Whether water stands open under the soil, with nothing that sand would lie on. */
+const openBelow = (design: PlanterDesign): boolean =>
+  design.bed === null && design.reservoir.cover === 'none' && baseStyle(design) === 'gap';
+
+export const looseOverVoids: Rule = ({ design }) => {
+  const [first] = design.layers;
+  if (!first || !openBelow(design) || !grainOf(first.what)) return [];
+  const fabric = { what: 'fabric', thickness: 0.001, up: true };
+  return [
+    {
+      id: 'loose-over-voids',
+      severity: 'fault',
+      room: 'soil',
+      text: say`${LAYERS[first.what].name} lies on open ${design.reservoir.parts.length > 0 ? 'supports' : 'water'} and falls through: cloth or mesh goes under it.`,
+      propose: () => [
+        {
+          label: say`Lay woven fabric under it`,
+          patch: [set(['layers'], [fabric, ...design.layers])],
+        },
+      ],
+    },
+  ];
+};
 
 /** The widest that fabric spans from pot to pot without sinking to the floor, metres. Typical. */
 const FABRIC_SPAN = 0.12;

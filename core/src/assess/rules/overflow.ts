@@ -10,6 +10,7 @@ import {
 import { baseName } from '../../planter';
 import { q, say } from '../../quantity';
 import { outletFlow, outletOf, outflow } from '../../reservoir';
+import { mixBelow } from '../figures';
 import type { Remedy, Rule } from '../finding';
 import { downToMm, LEAST_AIR_GAP, moveBase, moveLip, set, upToMm } from '../moves';
 
@@ -43,16 +44,25 @@ export const overflowHeight: Rule = ({ design, planter: { heights }, figures }) 
       },
     ];
   };
-  const raiseBase = (): Remedy => {
+  const raiseBase = (): Remedy[] => {
+    // What stands on things of their own height, or hangs in a rim, does not go up by itself.
+    if (overflow.kind === 'rim' || design.bed) return [];
     const ceiling = upToMm(invert + USUAL_AIR_GAP);
-    return {
-      label: say`Raise ${what} to ${q(ceiling, 'length')}`,
-      patch: moveBase(design, ceiling, ceiling - invert),
-    };
+    return [
+      {
+        label: say`Raise ${what} to ${q(ceiling, 'length')}`,
+        patch: moveBase(design, ceiling, ceiling - invert),
+      },
+    ];
   };
+  const drilled = (): Remedy[] =>
+    overflow.kind === 'rim'
+      ? [0.016, 0.012].map((diameter) => drillOne(heights.ceiling, diameter))
+      : [];
   const propose = () => [
+    ...drilled(),
     ...lowerTo(USUAL_AIR_GAP),
-    raiseBase(),
+    ...raiseBase(),
     ...lowerTo(0.015),
     ...lowerTo(LEAST_AIR_GAP + 0.001),
   ];
@@ -67,6 +77,8 @@ export const overflowHeight: Rule = ({ design, planter: { heights }, figures }) 
       },
     ];
   }
+  // Where the mix itself goes down into the water, roots follow it, and no gap is left on purpose.
+  if (mixBelow(design)) return [];
   if (gap < LEAST_AIR_GAP - 1e-9 && !stone) {
     return [
       {
@@ -110,47 +122,129 @@ export const overflowMissing: Rule = ({ design, planter: { heights, vessel } }) 
       severity: rain === 'open' ? 'fault' : rain === 'covered' || !small ? 'watch' : 'note',
       room: 'water',
       text,
-      propose: () =>
-        [0.012, 0.02, 0.006].map((diameter) => {
-          const hole = usualOverflow(heights.ceiling, diameter);
-          return {
-            label: say`Drill one of ${q(diameter, 'length')} at ${q(hole.centre, 'length')}`,
-            patch: [set(['overflow'], hole)],
-          };
-        }),
+      propose: () => [0.012, 0.02, 0.006].map((diameter) => drillOne(heights.ceiling, diameter)),
     },
   ];
 };
 
+/** One hole in the usual place under the top of the base. */
+function drillOne(ceiling: number, diameter: number): Remedy {
+  const hole = usualOverflow(ceiling, diameter);
+  return {
+    label: say`Drill one hole of ${q(diameter, 'length')}, marked at ${q(hole.centre, 'length')}`,
+    patch: [set(['overflow'], hole)],
+  };
+}
+
+/** A hole's upper edge keeps this far under a platform, metres. */
+const CLEAR_OF_PLATFORM = 0.002;
+
+/** An opening that reaches into what the soil stands on, or that cuts into the bend of the floor. */
+export const overflowEdges: Rule = ({ design, planter: { heights } }) => {
+  const { overflow } = design;
+  if (!overflow || overflow.kind === 'rim' || overflow.kind === 'rows') return [];
+  if (baseStyle(design) === 'bag' || (heights.invert ?? 0) > heights.ceiling) return [];
+  const radius = overflow.diameter / 2;
+  const clear = baseStyle(design) === 'gap' ? CLEAR_OF_PLATFORM : 0;
+  const over = overflow.centre + radius - (heights.ceiling - clear);
+  if (over <= 1e-6) return [];
+  const lip = overflow.centre - lipBelowMark(overflow);
+  const lower = downToMm(lip - over);
+  const smaller = METRIC_BITS.filter((bit) => bit < overflow.diameter && bit >= 0.008)
+    .reverse()
+    .flatMap((bit): Remedy[] => {
+      const count = Math.ceil(overflow.count * (overflow.diameter / bit) ** 2);
+      return overflow.kind === 'hole' && count <= MOST_HOLES
+        ? [
+            {
+              label: say`Drill ${q(count, 'count')} of ${q(bit, 'length')} instead, marked at ${q(lip + bit / 2, 'length')}`,
+              patch: [
+                set(['overflow', 'diameter'], bit),
+                set(['overflow', 'count'], count),
+                set(['overflow', 'centre'], lip + bit / 2),
+              ],
+            },
+          ]
+        : [];
+    });
+  return [
+    {
+      id: 'overflow-edge',
+      severity: 'fault',
+      room: 'water',
+      text: say`The hole of ${q(overflow.diameter, 'length')} marked at ${q(overflow.centre, 'length')} reaches up to ${q(overflow.centre + radius, 'length')}, into ${baseName(design)} at ${q(heights.ceiling, 'length')}.`,
+      propose: () => [
+        ...smaller.slice(0, 3),
+        {
+          label: say`Move the mark to ${q(lower + lipBelowMark(overflow), 'length')}`,
+          patch: moveLip(design, lower),
+        },
+      ],
+    },
+  ];
+};
+
+/** A valve that keeps the water above the overflow empties the barrel onto the ground. */
+export const valveHigh: Rule = ({ design, planter: { heights } }) => {
+  const { supply } = design.reservoir;
+  const { invert } = heights;
+  if (!supply || invert === null || supply.level < invert - 1e-9) return [];
+  const level = Math.max(downToMm(invert - VALVE_UNDER), 0.005);
+  return [
+    {
+      id: 'valve-high',
+      severity: 'fault',
+      room: 'water',
+      text: say`The valve keeps the water at ${q(supply.level, 'length')}, and it runs out over the lip at ${q(invert, 'length')}: the barrel of ${q(supply.volume, 'volume')} empties onto the ground.`,
+      propose: () => [
+        {
+          label: say`Set the valve to ${q(level, 'length')}`,
+          patch: [set(['reservoir', 'supply', 'level'], level)],
+        },
+      ],
+    },
+  ];
+};
+
+/** A valve's level is set so far under the lip, metres. */
+const VALVE_UNDER = 0.015;
+/** Overflow holes at the most that a remedy asks for. */
+const MOST_HOLES = 5;
+
 type Hole = Extract<OverflowDesign, { kind: 'hole' }>;
 
-/** Holes of usual sizes with the same lip that carry `inflow` before water is `head` above the lip. */
+/**
+ * Holes with the same lip that carry `inflow` before water is `head` above the lip: first more of the same
+ * size, then wider ones.
+ */
 function holesThatCarry(overflow: OverflowDesign, inflow: number, head: number): Remedy[] {
   if (overflow.kind === 'rim') return [];
   const lip = overflow.centre - lipBelowMark(overflow);
+  const { centre, diameter: now, count: many, screened, bearing } = overflow;
   const from: Hole =
     overflow.kind === 'hole'
       ? overflow
-      : {
-          kind: 'hole',
-          centre: overflow.centre,
-          diameter: overflow.diameter,
-          count: overflow.count,
-          screened: overflow.screened,
-        };
-  const widest = METRIC_BITS.filter((bit) => bit > from.diameter && bit <= WIDEST_OVERFLOW);
-  return [from.count, from.count + 1, from.count + 2].flatMap((count) => {
-    const bits = count === from.count ? widest : [from.diameter, ...widest];
-    const diameter = bits.find((bit) => outflow({ ...from, diameter: bit, count }, head) > inflow);
-    if (diameter === undefined) return [];
-    const centre = lip + diameter / 2;
-    return [
-      {
-        label: say`${count === 1 ? 'One hole' : `${count} holes`} of ${q(diameter, 'length')}, marked at ${q(centre, 'length')}`,
-        patch: [set(['overflow'], { ...from, diameter, count, centre })],
-      },
-    ];
-  });
+      : { kind: 'hole', centre, diameter: now, count: many, bearing, screened };
+  const carries = (diameter: number, count: number) =>
+    outflow({ ...from, diameter, count }, head) > inflow;
+  const counts = Array.from({ length: MOST_HOLES }, (_, i) => i + 1);
+  const more = counts.filter((count) => count > from.count && carries(from.diameter, count));
+  const wider = METRIC_BITS.filter((bit) => bit > from.diameter && bit <= WIDEST_OVERFLOW).flatMap(
+    (diameter) =>
+      counts
+        .filter((count) => count >= from.count && carries(diameter, count))
+        .slice(0, 1)
+        .map((count) => ({ diameter, count })),
+  );
+  return [...more.slice(0, 1).map((count) => ({ diameter: from.diameter, count })), ...wider].map(
+    ({ diameter, count }) => {
+      const mark = lip + diameter / 2;
+      return {
+        label: say`Drill ${count === 1 ? 'one hole' : say`${q(count, 'count')} holes`} of ${q(diameter, 'length')}, marked at ${q(mark, 'length')}`,
+        patch: [set(['overflow'], { ...from, diameter, count, centre: mark })],
+      };
+    },
+  );
 }
 
 export const overflowCapacity: Rule = ({ design, planter: { heights, vessel }, figures }) => {

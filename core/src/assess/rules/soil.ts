@@ -1,5 +1,5 @@
 import { cropOf, FEED_DOSES, MEDIA } from '../../catalog';
-import { baseStyle, standsOnStone } from '../../design';
+import { baseStyle, standsOnStone, type LayerDesign } from '../../design';
 import { baseName } from '../../planter';
 import { mixOf, takeMix } from '../../soil';
 import { q, say } from '../../quantity';
@@ -7,6 +7,10 @@ import { plantingPlan, rootRoom } from '../figures';
 import type { Draft, Remedy, Rule } from '../finding';
 import { downToMm, gapToKeep, moveBase, set } from '../moves';
 
+/** Root room that is short by less than this is not worth a word, metres. */
+const LITTLE = 0.003;
+/** A difference smaller than this does not show in whole centimetres or inches, metres. */
+const SPAN_SHOWS = 0.03;
 /** Below this share of the root room a crop is stunted rather than checked. */
 const STUNTED = 0.7;
 /** Least freeboard for a top watering to stand in, and the usual one. Metres. */
@@ -17,14 +21,16 @@ const TOO_MUCH = { organic: 2, synthetic: 1.5 } as const;
 
 export const roots: Rule = ({ design, planter, figures }) => {
   const needs = rootRoom(planter);
-  if (figures.growingDepth >= needs - 1e-9) return [];
+  if (figures.growingDepth >= needs - LITTLE) return [];
+  // Said so that the two numbers are seen to differ.
+  const kind = needs - figures.growingDepth < SPAN_SHOWS ? 'length' : 'span';
   const crop = cropOf(design.planting.crop).name;
   return [
     {
       id: 'roots-short',
       severity: figures.growingDepth < needs * STUNTED ? 'fault' : 'watch',
       room: 'soil',
-      text: say`${crop} wants ${q(needs, 'span')} of root room and gets ${q(figures.growingDepth, 'span')}.`,
+      text: say`${crop} wants ${q(needs, kind)} of root room and gets ${q(figures.growingDepth, kind)}.`,
       propose: () => {
         const missing = needs - figures.growingDepth;
         const gap = gapToKeep(design);
@@ -121,7 +127,7 @@ export const filling: Rule = ({ design: { soil }, planter }) => {
       ],
     });
   }
-  if (soil.freeboard < LEAST_FREEBOARD - 1e-9) {
+  if (soil.freeboard < LEAST_FREEBOARD - 1e-3) {
     drafts.push({
       id: 'freeboard',
       severity: 'watch',
@@ -138,33 +144,43 @@ export const filling: Rule = ({ design: { soil }, planter }) => {
 };
 
 export const separator: Rule = ({ design }) => {
-  const { separator: kind } = design;
+  const { layers } = design;
+  const film = layers.findIndex(({ what }) => what === 'film');
   // Mix that goes down to the floor, a bag and a bottle’s neck keep themselves apart.
   const needed =
     (baseStyle(design) === 'gap' || standsOnStone(design)) && design.bed?.kind !== 'neck';
-  const propose = () => [
-    { label: say`Lay woven fabric`, patch: [set(['separator'], 'fabric')] },
-    { label: say`Lay straw`, patch: [set(['separator'], 'straw')] },
-  ];
-  if (kind === 'film') {
+  const sheet = (what: 'fabric' | 'straw', thickness: number) => ({
+    what,
+    thickness,
+    up: what === 'fabric',
+  });
+  if (film >= 0) {
+    const instead = (what: 'fabric' | 'straw', thickness: number): LayerDesign[] =>
+      layers.map((layer, i) => (i === film ? sheet(what, thickness) : layer));
     return [
       {
         id: 'separator-film',
         severity: 'fault',
         room: 'soil',
         text: say`A film passes no water: rain stands on it and the soil rots. Use woven fabric, mesh or straw.`,
-        propose,
+        propose: () => [
+          { label: say`Lay woven fabric`, patch: [set(['layers'], instead('fabric', 0.001))] },
+          { label: say`Lay straw`, patch: [set(['layers'], instead('straw', 0.05))] },
+        ],
       },
     ];
   }
-  if (kind === 'none' && needed) {
+  if (layers.length === 0 && needed) {
     return [
       {
         id: 'separator-none',
         severity: 'watch',
         room: 'soil',
         text: say`Nothing keeps the soil out of the water: it washes down and fills the reservoir.`,
-        propose,
+        propose: () => [
+          { label: say`Lay woven fabric`, patch: [set(['layers'], [sheet('fabric', 0.001)])] },
+          { label: say`Lay straw`, patch: [set(['layers'], [sheet('straw', 0.05)])] },
+        ],
       },
     ];
   }

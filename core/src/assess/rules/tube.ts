@@ -1,7 +1,8 @@
-import { PIPES } from '../../catalog';
-import { holeForPipe, usualTube, usualTubeLength } from '../../design';
-import { q, say } from '../../quantity';
-import type { Bench, Draft, Rule } from '../finding';
+import { PIPES, PIPE_IDS } from '../../catalog';
+import { holeForPipe, usualTube, usualTubeLength, type FillTubeDesign } from '../../design';
+import { MOST_OF_PIPE } from '../../planter';
+import { q, say, type Message } from '../../quantity';
+import type { Bench, Draft, Remedy, Rule } from '../finding';
 import { set } from '../moves';
 
 /** A hole needs this much more than the pipe, and beyond the second soil falls through. Metres. */
@@ -11,15 +12,23 @@ const LOOSE = 0.008;
 const LEAST_PROUD = 0.02;
 
 /** Height over the floor that a tube of its own foot must reach. */
-const toRim = ({ layout, heights }: Bench['planter']): number =>
-  heights.rim - (layout.tube?.foot ?? 0);
+const toRim = (planter: Bench['planter']): number => planter.heights.rim - (footOf(planter) ?? 0);
+
+/** Height of the tube's foot, or null without a tube. */
+const footOf = (planter: Bench['planter']): number | null =>
+  planter.of('tube')[0]?.pieces[0]?.from ?? null;
+
+const lyingOf = (planter: Bench['planter']) =>
+  planter.of('lying').find(({ pieces }) => pieces.length > 0);
 
 export const tubeMissing: Rule = ({ design, planter }) => {
-  const lying = planter.layout.parts.reduce((foot, p) => (p.runs.length > 0 ? p.height : foot), 0);
-  const tube = usualTube(planter.heights.rim - lying);
+  const tube = usualTube(planter.heights.rim);
   // A tray is filled from its edge, a channel by its valve, a small bottle by lifting its top out.
   const otherwise =
-    design.bed?.kind === 'bag' || design.bed?.kind === 'neck' || design.reservoir.supply !== null;
+    design.bed?.kind === 'bag' ||
+    design.bed?.kind === 'neck' ||
+    design.reservoir.supply !== null ||
+    design.pipes.some(({ use, fills }) => use === 'worm' && fills);
   return design.fillTube || otherwise
     ? []
     : [
@@ -91,6 +100,22 @@ export const tubeLength: Rule = ({ design: { fillTube }, planter }) => {
   ];
 };
 
+/** A pipe that finds no free place on the floor. */
+export const pipesFit: Rule = ({ planter }) =>
+  [...planter.of('inspection'), ...planter.of('worm')]
+    .filter(({ pieces }) => pieces.length === 0)
+    .map(({ spec, index }) => ({
+      id: `pipe-crowded-${index}`,
+      severity: 'fault' as const,
+      room: 'tube' as const,
+      text: say`The pipe of ${q(spec.diameter, 'length')} finds no free place on the floor and is left out.`,
+      propose: () =>
+        [0.05, 0.032].map((diameter) => ({
+          label: say`Use one of ${q(diameter, 'length')}`,
+          patch: [set(['pipes', index, 'diameter'], diameter)],
+        })),
+    }));
+
 export const openPipes: Rule = ({ design: { pipes, place } }) =>
   pipes.flatMap((pipe, i) =>
     pipe.capped || place.rain === 'indoors'
@@ -111,10 +136,75 @@ export const openPipes: Rule = ({ design: { pipes, place } }) =>
         ],
   );
 
-export const tubeEnds: Rule = ({ design: { fillTube, place }, planter: { layout } }) => {
+/** Pipes whose widths differ by less than this are joined by a plain fitting, metres. */
+const ONE_SIZE = 0.004;
+
+/** How a tube meets a pipe on the floor: by a fitting of one size, or by a cut the pipe can spare. */
+export const tubeJoint: Rule = ({ design, planter }) => {
+  const { fillTube } = design;
+  const pipe = lyingOf(planter);
+  if (!fillTube || !pipe) return [];
+  const { outside, name } = PIPES[fillTube.pipe];
+  const { diameter, stiff } = pipe.spec;
+  const joinBy = (joint: TubeJoint): Remedy => ({
+    label: JOIN_BY[joint],
+    patch: [set(['fillTube', 'joint'], joint)],
+  });
+  const thinner = PIPE_IDS.filter(
+    (id) =>
+      PIPES[id].family === PIPES[fillTube.pipe].family &&
+      PIPES[id].outside <= diameter * MOST_OF_PIPE,
+  ).reverse();
+  const thinnerPipe = thinner.slice(0, 1).map((id): Remedy => ({
+    label: say`Use a ${PIPES[id].name}`,
+    patch: [set(['fillTube', 'pipe'], id), set(['fillTube', 'hole'], holeForPipe(id))],
+  }));
+  const wrong = (id: string, text: Message, remedies: Remedy[]): Draft[] => [
+    { id, severity: 'fault', room: 'tube', text, propose: () => remedies },
+  ];
+  if (fillTube.joint === 'cross' && outside > diameter * MOST_OF_PIPE + 1e-4) {
+    return wrong(
+      'tube-joint-wide',
+      say`An X cut for the ${name} takes ${q(outside, 'length')} of a pipe ${q(diameter, 'length')} wide: more than half, and the pipe folds there.`,
+      [...(stiff ? [joinBy('elbow')] : [joinBy('slit')]), ...thinnerPipe],
+    );
+  }
+  if (fillTube.joint === 'slit' && (stiff || outside > diameter + ONE_SIZE)) {
+    return wrong(
+      'tube-joint-slit',
+      stiff
+        ? say`A rigid pipe does not close round the tube by a slit and a tie. Join them with a fitting, or cut an X in the crown.`
+        : say`The ${name} is wider than the pipe of ${q(diameter, 'length')} that should be tied round it.`,
+      [joinBy('elbow'), joinBy('tee'), joinBy('cross'), ...thinnerPipe],
+    );
+  }
+  if (
+    (fillTube.joint === 'elbow' || fillTube.joint === 'tee') &&
+    Math.abs(outside - diameter) > ONE_SIZE
+  ) {
+    return wrong(
+      'tube-joint-size',
+      say`An ${fillTube.joint === 'elbow' ? 'elbow' : 'ordinary tee'} joins pipes of one size: the ${name} is ${q(outside, 'length')} wide and the pipe on the floor ${q(diameter, 'length')}.`,
+      [...(stiff ? [] : [joinBy('slit')]), joinBy('cross'), ...thinnerPipe],
+    );
+  }
+  return [];
+};
+
+type TubeJoint = FillTubeDesign['joint'];
+const JOIN_BY: Readonly<Record<TubeJoint, Message>> = {
+  elbow: say`Join it by an elbow at the pipe’s end`,
+  tee: say`Join it by a tee`,
+  slit: say`Slit the pipe’s end and tie the sock round the tube`,
+  cross: say`Cut an X in the crown and push the tube in`,
+};
+
+export const tubeEnds: Rule = ({ design: { fillTube, place }, planter }) => {
   if (!fillTube) return [];
   const drafts: Draft[] = [];
-  if (fillTube.foot === 'square' && (layout.tube?.foot ?? 0) === 0) {
+  const foot = footOf(planter) ?? 0;
+  const onFloor = fillTube.run === 0 && (foot === 0 || footCut(fillTube, planter));
+  if (fillTube.foot === 'square' && onFloor) {
     drafts.push({
       id: 'tube-foot',
       severity: 'watch',
@@ -138,3 +228,7 @@ export const tubeEnds: Rule = ({ design: { fillTube, place }, planter: { layout 
   }
   return drafts;
 };
+
+/** Whether a tube that meets a pipe ends on a floor, and so needs a foot that lets water out. */
+const footCut = ({ joint }: FillTubeDesign, planter: Bench['planter']): boolean =>
+  lyingOf(planter) === undefined || joint === 'cross' || joint === 'slit';

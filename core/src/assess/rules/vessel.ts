@@ -39,7 +39,7 @@ export const material: Rule = ({ design: { vessel } }) => {
 };
 
 export const crack: Rule = ({ design: { vessel }, figures }) =>
-  vessel.cracked
+  vessel.cracked === 'open'
     ? [
         {
           id: 'cracked',
@@ -47,7 +47,7 @@ export const crack: Rule = ({ design: { vessel }, figures }) =>
           room: 'vessel',
           text: say`Full, ${q(figures.standing, 'volume')} press on the crack. Mend it and leak-test it full for a day, or choose another vessel.`,
           propose: () => [
-            { label: say`Mark it as mended`, patch: [set(['vessel', 'cracked'], false)] },
+            { label: say`Plan to mend it first`, patch: [set(['vessel', 'cracked'], 'mended')] },
           ],
         },
       ]
@@ -136,7 +136,7 @@ export const liner: Rule = ({ design: { vessel, reservoir }, figures }) => {
 };
 
 export const drainHole: Rule = ({ design: { vessel }, figures }) =>
-  vessel.drainHole
+  vessel.drainHole === 'open'
     ? [
         {
           id: 'drain-hole',
@@ -144,7 +144,7 @@ export const drainHole: Rule = ({ design: { vessel }, figures }) =>
           room: 'vessel',
           text: say`The old hole in the floor lets all ${q(figures.standing, 'volume')} run out. Patch it and leak-test before any soil goes in.`,
           propose: () => [
-            { label: say`Mark it as patched`, patch: [set(['vessel', 'drainHole'], false)] },
+            { label: say`Plan to patch it first`, patch: [set(['vessel', 'drainHole'], 'mended')] },
           ],
         },
       ]
@@ -174,6 +174,8 @@ export const colour: Rule = ({ design: { vessel, place } }) => {
   return drafts;
 };
 
+/** Water that is lost counts from this share of it on. */
+const LITTLE = 0.03;
 /** Edge-to-edge difference that a level and a shim can still put right to, metres. */
 const LEVEL_ENOUGH = 0.003;
 
@@ -181,6 +183,7 @@ export const outOfLevel: Rule = ({ design, planter: { heights, vessel }, figures
   const { tilt } = figures;
   if (tilt.across <= LEVEL_ENOUGH || heights.invert === null) return [];
   const over = tilt.wettest - heights.ceiling;
+  const meant = tilt.shimAcross < 5e-4 && tilt.shimAlong < 5e-4;
   const low = [
     ...(tilt.shimAcross > 5e-4
       ? [say`${q(tilt.shimAcross, 'length')} under the ${lowSide(design.place.falls)}`]
@@ -207,12 +210,15 @@ export const outOfLevel: Rule = ({ design, planter: { heights, vessel }, figures
       },
     ];
   }
+  // A fall that was built in on purpose is no mistake.
+  if (meant) return [];
+  const less = figures.standing - tilt.holds > LITTLE * figures.standing;
   return [
     {
       id: 'level-loss',
       severity: 'watch',
       room: 'vessel',
-      text: say`The floor is ${q(tilt.across, 'length')} out of level from edge to edge: it holds ${q(tilt.holds, 'volume')} instead of ${q(figures.standing, 'volume')}, between ${q(tilt.driest, 'length')} and ${q(Math.min(tilt.wettest, vessel.depth), 'length')} deep. Put ${shims}.`,
+      text: say`The floor is ${q(tilt.across, 'length')} out of level from edge to edge: ${less ? say`it holds ${q(tilt.holds, 'volume')} instead of ${q(figures.standing, 'volume')}, and ` : ''}water stands between ${q(tilt.driest, 'length')} and ${q(Math.min(tilt.wettest, vessel.depth), 'length')} deep. Put ${shims}.`,
       propose: () => [shim],
     },
   ];
@@ -240,7 +246,16 @@ export const load: Rule = ({ design: { place }, figures: { weight } }) => {
       text: say`Full it weighs ${q(weight.full, 'mass')}, more than the ${q(place.liftLimit, 'mass')} that you can lift. Put it in its place first, then fill it.`,
     });
   }
-  if (weight.carriers > 1) {
+  if (weight.supply) {
+    drafts.push({
+      id: 'supply-load',
+      severity:
+        place.floorLimit !== null && weight.supply.pressure > place.floorLimit ? 'danger' : 'note',
+      room: 'vessel',
+      text: say`The supply barrel stands beside it and weighs ${q(weight.supply.full, 'mass')} full, ${q(weight.supply.pressure, 'pressure')} on its own foot. Ask the building’s owner before it goes on a roof or balcony.`,
+    });
+  }
+  if (weight.carriers !== null && weight.carriers > 1) {
     drafts.push({
       id: 'carry',
       severity: 'note',

@@ -1,16 +1,30 @@
 import { CLOTHS } from '../../catalog';
 import {
+  cupOf,
   USUAL_CLOTH,
-  USUAL_CUP,
   type ClothWickDesign,
   type ColumnWickDesign,
   type CupWickDesign,
+  type PlanterDesign,
 } from '../../design';
-import { baseName } from '../../planter';
+import {
+  baseName,
+  BRIDGE,
+  bunchAcross,
+  bunchHole,
+  cupHole,
+  deckOpenings,
+  deckSheet,
+  drilledTo,
+  RIM_GRIP,
+  type Lot,
+} from '../../planter';
 import { q, say } from '../../quantity';
-import type { Bench, Remedy, Rule } from '../finding';
+import { grown, type Outline } from '../../vessel';
+import type { Bench, Draft, Remedy, Rule } from '../finding';
 import { lastDropLevel } from '../autonomy';
 import { downToMm, gapToKeep, moveBase, set, upToMm } from '../moves';
+import { partName } from '../words';
 
 /** A wick's foot may hang this far above the floor before it is worth saying, metres. */
 const FOOT_NEAR_FLOOR = 0.005;
@@ -29,16 +43,24 @@ export const wickMissing: Rule = ({ design, planter }) =>
           room: 'wick',
           text: say`No wick joins the water to the soil: the reservoir will stay full while the plants dry out.`,
           propose: () => [
-            { label: say`Add four legs of cotton cloth`, patch: [set(['wicks'], [USUAL_CLOTH])] },
             {
-              label: say`Add a wide strip of cotton cloth`,
-              patch: [set(['wicks'], [{ ...USUAL_CLOTH, legs: 8, width: 0.1 }])],
+              label: say`Add four legs of cotton cloth`,
+              patch: [set(['wicks'], [clothFor(design, 4)])],
+            },
+            {
+              label: say`Add four wide legs of cotton cloth`,
+              patch: [set(['wicks'], [{ ...clothFor(design, 4), width: 0.1 }])],
             },
             ...(design.reservoir.fill.length === 0
               ? [
                   {
                     label: say`Hang in a packed cup of ${q(0.1, 'length')}`,
-                    patch: [set(['wicks'], [{ ...USUAL_CUP, diameter: 0.1 }])],
+                    patch: [
+                      set(
+                        ['wicks'],
+                        [cupOf(0.1, design.bed?.kind === 'row' ? design.bed.count : 1)],
+                      ),
+                    ],
                   },
                 ]
               : []),
@@ -98,8 +120,7 @@ export const wickReach: Rule = (bench) => {
               ],
             }))
         : [];
-    const legs = (): Remedy[] =>
-      index === null ? [addCloth(bench, 4), addCloth(bench, 12), addCloth(bench, 24)] : [];
+    const legs = (): Remedy[] => (index === null ? [addCloth(bench, 4), addCloth(bench, 8)] : []);
     const what = wick.index === null ? wick.name : 'The wick';
     return [
       {
@@ -125,19 +146,27 @@ function stronger(bench: Bench, factor: number): Remedy[] {
   );
 }
 
+/** Legs that people hang in one wick, and how wide they tear them, at the most. */
+const MOST_LEGS = 8;
+const WIDEST_LEG = 0.2;
+
 function strongerCloth(wick: ClothWickDesign, i: number, factor: number): Remedy[] {
-  const legs = Math.min(Math.ceil(wick.legs * factor), 24);
-  const width = Math.min(upToMm(wick.width * factor), 0.5);
+  const legs = Math.ceil(wick.legs * factor);
+  const width = upToMm(wick.width * factor);
+  const rope = wick.width < 0.02;
+  const holes = (now: number) => Math.max(wick.holes, Math.ceil(now / LEGS_A_HOLE));
+  const both = Math.max(upToMm((wick.width * factor) / 1.5), wick.width);
+  const half = Math.min(Math.ceil(wick.legs * 1.5), MOST_LEGS);
   return [
-    ...(legs <= Math.max(8, 2 * wick.legs)
+    ...(legs <= MOST_LEGS
       ? [
           {
-            label: say`Use ${q(legs, 'count')} legs instead of ${q(wick.legs, 'count')}`,
-            patch: [set(['wicks', i, 'legs'], legs)],
+            label: say`Use ${q(legs, 'count')} ${rope ? 'strands' : 'legs'} instead of ${q(wick.legs, 'count')}`,
+            patch: [set(['wicks', i, 'legs'], legs), set(['wicks', i, 'holes'], holes(legs))],
           },
         ]
       : []),
-    ...(width <= 0.2
+    ...(!rope && width <= WIDEST_LEG
       ? [
           {
             label: say`Cut the cloth ${q(width, 'length')} wide`,
@@ -145,15 +174,25 @@ function strongerCloth(wick: ClothWickDesign, i: number, factor: number): Remedy
           },
         ]
       : []),
-    {
-      label: say`Use ${q(legs, 'count')} legs, each ${q(Math.max(width / 2, wick.width), 'length')} wide`,
-      patch: [
-        set(['wicks', i, 'legs'], legs),
-        set(['wicks', i, 'width'], Math.max(width / 2, wick.width)),
-      ],
-    },
+    ...(!rope && both <= WIDEST_LEG && half > wick.legs
+      ? [
+          {
+            label: say`Use ${q(half, 'count')} legs, each ${q(both, 'length')} wide`,
+            patch: [
+              set(['wicks', i, 'legs'], half),
+              set(['wicks', i, 'width'], both),
+              set(['wicks', i, 'holes'], holes(half)),
+            ],
+          },
+        ]
+      : []),
   ];
 }
+
+/** Legs of cloth that usually share a hole. */
+const LEGS_A_HOLE = 4;
+/** Cups and columns beyond what there are that a remedy asks for at the most. */
+const MORE_CUPS = 3;
 
 function strongerColumn(
   wick: CupWickDesign | ColumnWickDesign,
@@ -162,28 +201,43 @@ function strongerColumn(
 ): Remedy[] {
   const name = wick.kind === 'cup' ? 'cup' : 'column';
   const wider = upToMm(wick.diameter * Math.sqrt(factor));
-  const count = Math.min(Math.ceil(wick.count * factor), 24);
+  const count = Math.ceil(wick.count * factor);
+  const sizes =
+    wick.kind === 'cup'
+      ? [
+          set(['wicks', i, 'diameter'], wider),
+          set(['wicks', i, 'bottom'], upToMm((wick.bottom * wider) / wick.diameter)),
+          set(['wicks', i, 'rim'], upToMm(wick.rim + wider - wick.diameter)),
+        ]
+      : [set(['wicks', i, 'diameter'], wider)];
   return [
-    {
-      label: say`Make each ${name} ${q(wider, 'length')} across`,
-      patch: [set(['wicks', i, 'diameter'], wider)],
-    },
-    ...(count > wick.count
+    ...(count > wick.count && count <= wick.count + MORE_CUPS
       ? [
           {
             label: say`Use ${q(count, 'count')} ${name}s`,
-            patch: [set(['wicks', i, 'count'], count)],
+            patch: [set(['wicks', i, 'count'], count), set(['wicks', i, 'at'], null)],
           },
         ]
       : []),
+    {
+      label: say`Make ${wick.count === 1 ? `the ${name}` : `each ${name}`} ${q(wider, 'length')} across`,
+      patch: sizes,
+    },
   ];
 }
 
 /** Adding cloth legs beside whatever is there. */
 const addCloth = (bench: Bench, legs: number): Remedy => ({
   label: say`Add ${q(legs, 'count')} legs of cotton cloth, ${q(USUAL_CLOTH.width, 'length')} wide`,
-  patch: [set(['wicks'], [...bench.design.wicks.slice(0, 5), { ...USUAL_CLOTH, legs }])],
+  patch: [set(['wicks'], [...bench.design.wicks.slice(0, 5), clothFor(bench.design, legs)])],
 });
+
+/** So many legs of cloth, shared over the pails of a row where there is one. */
+const clothFor = ({ bed }: PlanterDesign, legs: number): ClothWickDesign => {
+  const places = bed?.kind === 'row' || bed?.kind === 'bag' ? bed.count : 1;
+  const holes = Math.min(Math.max(places, Math.ceil(legs / LEGS_A_HOLE)), 12);
+  return { ...USUAL_CLOTH, legs: Math.min(legs * places, 24), holes };
+};
 
 export const wickWeak: Rule = (bench) => {
   const { planter, figures } = bench;
@@ -199,7 +253,7 @@ export const wickWeak: Rule = (bench) => {
         ...stronger(bench, MARGIN / figures.duty),
         ...stronger(bench, 1.6 * (MARGIN / figures.duty)),
         addCloth(bench, 4),
-        addCloth(bench, 12),
+        addCloth(bench, 8),
       ],
     },
   ];
@@ -216,8 +270,9 @@ export const wickStrands: Rule = (bench) => {
       room: 'wick',
       text: say`Of ${q(figures.gross, 'volume')}, ${q(figures.stranded, 'volume')} come up too slowly for a hot day: below ${q(figures.usableLevel, 'length')} the wick falls behind.`,
       propose: () => [
+        ...stronger(bench, 1.5),
         ...stronger(bench, 2),
-        ...stronger(bench, 4),
+        ...stronger(bench, 3),
         addCloth(bench, 4),
         addCloth(bench, 8),
         {
@@ -233,33 +288,226 @@ export const wickStrands: Rule = (bench) => {
   ];
 };
 
-export const wicksFit: Rule = ({ design, planter: { layout } }) =>
-  design.wicks.flatMap((wick, i) => {
-    if (wick.kind === 'cloth') return [];
-    const all = wick.kind === 'cup' ? layout.cups : layout.columns;
-    const placed = all.filter((one) => one.wick === i).length;
-    if (placed >= wick.count) return [];
-    const name = wick.kind === 'cup' ? 'cups' : 'columns';
+export const wicksFit: Rule = ({ planter }) =>
+  planter.lots.flatMap((lot) => {
+    if (lot.kind !== 'cup' && lot.kind !== 'column' && lot.kind !== 'cloth') return [];
+    const placed = lot.pieces.length;
+    if (placed >= lot.wanted) return [];
+    const { index: i } = lot;
+    const cloth = lot.kind === 'cloth';
+    const name = cloth ? 'bunches of cloth' : lot.kind === 'cup' ? 'cups' : 'columns';
+    const across = cloth
+      ? bunchAcross((lot as unknown as Lot<'cloth'>).spec)
+      : (lot as unknown as Lot<'cup'>).spec.diameter;
+    const field = cloth ? 'holes' : 'count';
+    const thinner = (diameter: number): Remedy => ({
+      label: say`Use one of ${q(diameter, 'length')}`,
+      patch: [
+        set(['wicks', i, 'diameter'], diameter),
+        ...(lot.kind === 'cup'
+          ? [
+              set(['wicks', i, 'bottom'], diameter * 0.8),
+              set(['wicks', i, 'rim'], diameter + 0.016),
+            ]
+          : []),
+        set(['wicks', i, 'count'], 1),
+      ],
+    });
     return [
       {
         id: `wicks-crowded-${i}`,
         severity: 'fault' as const,
         room: 'wick' as const,
-        text: say`${q(wick.count, 'count')} ${name} of ${q(wick.diameter, 'length')} do not fit side by side with the tube and the supports: there is room for ${q(placed, 'count')}.`,
-        propose: () => [
-          ...(placed > 0
+        text: say`${q(lot.wanted, 'count')} ${name} of ${q(across, 'length')} do not fit side by side with the tube: ${q(placed, 'count')} ${placed === 1 ? 'has' : 'have'} room, and only ${placed === 1 ? 'that one counts' : 'those count'}.`,
+        propose: () => {
+          const room = lot.room();
+          return [
+            ...(room > 0
+              ? [
+                  {
+                    label: say`Use ${q(room, 'count')}`,
+                    patch: [set(['wicks', i, field], room), set(['wicks', i, 'at'], null)],
+                  },
+                ]
+              : []),
+            ...(cloth ? [] : [0.06, 0.03].map(thinner)),
+          ];
+        },
+      },
+    ];
+  });
+
+/** Every pail of a row drinks by a wick of its own. */
+export const pailsWithout: Rule = ({ design, planter }) => {
+  const { bed } = planter;
+  if (design.bed?.kind !== 'row' || planter.wicks.length === 0) return [];
+  const half = bed.inside.outlineAt(0).a;
+  const wicks = planter.lots
+    .filter(({ kind }) => kind === 'cup' || kind === 'column' || kind === 'cloth')
+    .flatMap(({ pieces }) => pieces);
+  const dry = bed.places.filter(
+    ({ x }) => !wicks.some((one) => Math.abs(one.x - x) <= half),
+  ).length;
+  if (dry === 0) return [];
+  const first = design.wicks[0];
+  const field = first?.kind === 'cloth' ? 'holes' : 'count';
+  const all = bed.places.length;
+  return [
+    {
+      id: 'pail-without-wick',
+      severity: 'fault',
+      room: 'wick',
+      text: say`${q(dry, 'count')} of the ${q(all, 'count')} pails ${dry === 1 ? 'has' : 'have'} no wick: what grows there gets no water from below.`,
+      propose: () => [
+        {
+          label: say`Give every pail one: ${q(all, 'count')}`,
+          patch: [
+            set(['wicks', 0, field], all),
+            ...(first?.kind === 'cloth'
+              ? [set(['wicks', 0, 'legs'], Math.max(first.legs, all))]
+              : []),
+            set(['wicks', 0, 'at'], null),
+          ],
+        },
+      ],
+    },
+  ];
+};
+
+/** The widest hole for a bunch of cloth that soil does not fall through. */
+const WIDE_BUNCH = 0.04;
+
+/** Cloth as it goes through its hole, and as it lies under the soil. */
+export const clothFits: Rule = ({ design, planter }) =>
+  planter.of('cloth').flatMap(({ spec, index }): Draft[] => {
+    const { deck, bed } = planter;
+    const across = bunchAcross(spec);
+    const drafts: Draft[] = [];
+    const neck = design.bed?.kind === 'neck' ? design.bed.neckDiameter * NECK_SHARE : null;
+    const most = neck ?? (deck ? WIDE_BUNCH : Infinity);
+    if (across > most + 1e-6) {
+      const holes = Math.min(Math.ceil(spec.holes * (across / most) ** 2), spec.legs, 12);
+      const legs = Math.max(Math.floor(spec.legs * (most / across) ** 2), 1);
+      drafts.push({
+        id: `cloth-bunch-${index}`,
+        severity: neck ? 'fault' : 'watch',
+        room: 'wick',
+        text: neck
+          ? say`Bunched, this cloth is ${q(across, 'length')} across and does not go through a cap of ${q(design.bed?.kind === 'neck' ? design.bed.neckDiameter : 0, 'length')}.`
+          : say`Bunched in ${spec.holes === 1 ? 'one hole' : say`${q(spec.holes, 'count')} holes`}, this cloth needs ${q(bunchHole(spec), 'length')} each: soil falls past it. Share it over more holes.`,
+        propose: () =>
+          neck
             ? [
                 {
-                  label: say`Use ${q(placed, 'count')}`,
-                  patch: [set(['wicks', i, 'count'], placed)],
+                  label: say`Use ${q(legs, 'count')} of them`,
+                  patch: [set(['wicks', index, 'legs'], legs)],
+                },
+              ]
+            : [
+                {
+                  label: say`Share it over ${q(holes, 'count')} holes`,
+                  patch: [set(['wicks', index, 'holes'], holes)],
+                },
+              ],
+      });
+    }
+    const half = Math.max(
+      bed.inside.halfAt(planter.heights.base - bed.floor),
+      bed.inside.halfAt(planter.heights.surface - bed.floor),
+    );
+    if (spec.spread > half + 1e-6) {
+      const fits = Math.max(downToMm(half - 0.005), 0);
+      drafts.push({
+        id: `cloth-spread-${index}`,
+        severity: 'watch',
+        room: 'wick',
+        text: say`Spread ${q(spec.spread, 'length')} from the middle the cloth would go beyond the wall, which is ${q(half, 'length')} away.`,
+        propose: () => [
+          {
+            label: say`Spread it ${q(fits, 'length')}`,
+            patch: [set(['wicks', index, 'spread'], fits)],
+          },
+        ],
+      });
+    }
+    return drafts;
+  });
+
+/** Share of a bottle's neck that a bunch may fill. */
+const NECK_SHARE = 0.85;
+
+/** A cup hangs by its rim, so its hole must be narrower than that. */
+export const cupHangs: Rule = ({ planter }) =>
+  planter.of('cup').flatMap(({ spec, index }): Draft[] => {
+    if (cupHole(spec).least <= spec.rim - RIM_GRIP + 1e-6) return [];
+    const rim = upToMm(cupHole(spec).least + RIM_GRIP);
+    const narrower = downToMm(spec.rim - RIM_GRIP - (cupHole(spec).least - spec.diameter));
+    return [
+      {
+        id: `cup-rim-${index}`,
+        severity: 'fault',
+        room: 'wick',
+        text: say`A hole that lets this cup through is ${q(cupHole(spec).least, 'length')} wide, and its rim is ${q(spec.rim, 'length')}: it falls through. A rim of ${q(rim, 'length')} holds it.`,
+        propose: () => [
+          ...(narrower > 0.02
+            ? [
+                {
+                  label: say`Use a cup ${q(narrower, 'length')} across inside, with that rim`,
+                  patch: [
+                    set(['wicks', index, 'diameter'], narrower),
+                    set(['wicks', index, 'bottom'], Math.min(spec.bottom, narrower)),
+                  ],
                 },
               ]
             : []),
-          ...[0.06, 0.03].map((diameter) => ({
-            label: say`Use one of ${q(diameter, 'length')}`,
-            patch: [set(['wicks', i, 'diameter'], diameter), set(['wicks', i, 'count'], 1)],
-          })),
+          {
+            label: say`Use a cup with a rim of ${q(rim, 'length')}`,
+            patch: [set(['wicks', index, 'rim'], rim)],
+          },
         ],
       },
     ];
   });
+
+/** Holes in the sheet that leave too little of it to each other or to its edge. */
+export const bridges: Rule = ({ planter }) => {
+  const sheet = deckSheet(planter);
+  if (!sheet) return [];
+  const holes = deckOpenings(planter).map((one) => ({ ...one, r: drilledTo(one) / 2 }));
+  let least = Infinity;
+  let who: string[] = [];
+  holes.forEach((one, i) => {
+    const inner = grown(sheet, -one.r);
+    const edge = edgeOf(inner, one);
+    if (edge < least) [least, who] = [edge, [partName(one.lot, 1), 'the edge']];
+    holes.slice(i + 1).forEach((other) => {
+      const bridge = Math.hypot(one.x - other.x, one.y - other.y) - one.r - other.r;
+      if (bridge < least)
+        [least, who] = [bridge, [partName(one.lot, 1), `the ${partName(other.lot, 1)}`]];
+    });
+  });
+  if (least >= BRIDGE - 1e-4) return [];
+  const moved = [...new Set(holes.map(({ lot }) => lot))].flatMap((lot) =>
+    lot.kind === 'tube'
+      ? [set(['fillTube', 'at'], null)]
+      : lot.kind === 'cup' || lot.kind === 'column' || lot.kind === 'cloth'
+        ? [set(['wicks', lot.index, 'at'], null)]
+        : [set(['pipes', lot.index, 'at'], null)],
+  );
+  return [
+    {
+      id: 'hole-bridge',
+      severity: 'fault',
+      room: 'wick',
+      text: say`Between the hole for the ${who[0] ?? ''} and ${who[1] ?? ''} only ${q(Math.max(least, 0), 'length')} of the sheet are left: it tears. Leave ${q(BRIDGE, 'length')}.`,
+      propose: () => [{ label: say`Let Huerta place them`, patch: moved }],
+    },
+  ];
+};
+
+/** How far a place is from the edge of an outline, negative outside. Metres. */
+function edgeOf({ a, b, c }: Outline, { x, y }: { x: number; y: number }): number {
+  const dx = Math.abs(x) - (a - c);
+  const dy = Math.abs(y) - (b - c);
+  return c - (dx > 0 && dy > 0 ? Math.hypot(dx, dy) : Math.max(dx, dy));
+}

@@ -1,5 +1,5 @@
 import type { PlanterDesign } from '../schema';
-import { USUAL_CUP } from '../usual';
+import { cupOf } from '../usual';
 import { CLOTH_PAIL } from './pails';
 import { filled, planting, vesselFrom } from './parts';
 
@@ -17,7 +17,7 @@ export const GUTTER: PlanterDesign = {
     depth: 0.368,
     wall: 0.002,
   },
-  reservoir: { ...filled(0.11, [], []), supply: { level: 0.06, volume: 0.2 } },
+  reservoir: { ...filled(0.11, [], []), supply: { level: 0.06, volume: 0.2, diameter: 0.58 } },
   overflow: {
     kind: 'fitting',
     style: 'end',
@@ -26,9 +26,10 @@ export const GUTTER: PlanterDesign = {
     bore: 0.026,
     rise: 0,
     count: 1,
+    bearing: 0,
     screened: true,
   },
-  wicks: [{ ...USUAL_CUP, count: 5, diameter: 0.1 }],
+  wicks: [{ ...cupOf(0.1, 5), net: true }],
   fillTube: null,
   soil: { ...CLOTH_PAIL.soil, bag: 0.04 },
   planting: planting('tomato', 5, 0.5),
@@ -51,7 +52,7 @@ export const BAGS: PlanterDesign = {
   overflow: { kind: 'rim' },
   wicks: [],
   fillTube: null,
-  separator: 'none',
+  layers: [],
   planting: planting('chilli', 2, 0.35),
   place: { ...CLOTH_PAIL.place, daysAway: 1 },
 };

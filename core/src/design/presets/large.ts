@@ -1,21 +1,14 @@
 import type { VesselDesign } from '../schema';
-import {
-  USUAL_CLOTH,
-  USUAL_COLUMN,
-  USUAL_CUP,
-  USUAL_LYING,
-  usualOverflow,
-  usualTube,
-} from '../usual';
+import { cupOf, USUAL_CLOTH, USUAL_COLUMN, USUAL_LYING, usualOverflow, usualTube } from '../usual';
 import { inVessel } from './inVessel';
 import { CLOTH_PAIL } from './pails';
-import { filled, MIX, planting, vesselFrom } from './parts';
+import { FABRIC, filled, MARKER, MIX, planting, vesselFrom } from './parts';
 
 /** Pots, boxes, beds, troughs and tanks. */
 
 export const STONE_POT = inVessel('pot-40', {
   name: 'Decorative pot on gravel',
-  vessel: { ...vesselFrom('pot-40'), drainHole: false },
+  vessel: { ...vesselFrom('pot-40'), drainHole: 'mended' },
   reservoir: filled(0.08, [{ medium: 'gravel', upTo: 1 }], []),
   overflow: {
     kind: 'fitting',
@@ -25,6 +18,7 @@ export const STONE_POT = inVessel('pot-40', {
     bore: 0.016,
     rise: 0.008,
     count: 1,
+    bearing: 0,
     screened: true,
   },
   wicks: [{ ...USUAL_CLOTH, legs: 4, spread: 0.06 }],
@@ -40,19 +34,30 @@ export const BOX_ON_LEGS = inVessel('box-legs', {
       { medium: 'pea-gravel', upTo: 0.5 },
       { medium: 'mix', upTo: 1 },
     ],
-    [{ ...USUAL_LYING, lay: 'loop', count: 1, diameter: 0.06, wall: 0.0015 }],
+    [
+      {
+        ...USUAL_LYING,
+        lay: 'loop',
+        count: 1,
+        diameter: 0.05,
+        wall: 0.0024,
+        sock: false,
+        stiff: true,
+      },
+    ],
   ),
   overflow: {
     kind: 'fitting',
     style: 'liner',
-    centre: 0.078,
+    centre: 0.073,
     diameter: 0.032,
     bore: 0.026,
     rise: 0,
     count: 1,
+    bearing: 0,
     screened: true,
   },
-  fillTube: { ...usualTube(0.29, 'mm-50') },
+  fillTube: { ...usualTube(0.3, 'mm-50'), joint: 'tee' },
   planting: planting('lettuce', 10, 0.22),
   soil: { ...CLOTH_PAIL.soil, bag: 0.04 },
 });
@@ -65,22 +70,33 @@ export const FILM_BED = inVessel('bed-small', {
     [{ medium: 'gravel', upTo: 1 }],
     [
       { ...USUAL_LYING, count: 1, diameter: 0.1 },
-      { kind: 'crates', what: 'former', count: 4, length: 0.34, width: 0.22, voids: 0.96 },
+      {
+        kind: 'crates',
+        what: 'former',
+        count: 4,
+        length: 0.34,
+        width: 0.22,
+        height: 0.15,
+        voids: 0.96,
+        cut: false,
+        at: null,
+      },
     ],
   ),
   overflow: {
     kind: 'fitting',
     style: 'liner',
-    centre: 0.158,
-    diameter: 0.05,
-    bore: 0.042,
+    centre: 0.142,
+    diameter: 0.032,
+    bore: 0.026,
     rise: 0,
     count: 1,
+    bearing: 0,
     screened: true,
   },
   wicks: [{ ...USUAL_COLUMN, medium: 'mix', count: 4, diameter: 0.14 }],
-  pipes: [{ use: 'inspection', diameter: 0.075, capped: true }],
-  fillTube: { ...usualTube(0.4, 'mm-50') },
+  pipes: [{ use: 'inspection', diameter: 0.075, capped: true, fills: false, at: null }],
+  fillTube: usualTube(0.5, 'mm-50'),
   planting: planting('pepper', 6),
   soil: { ...CLOTH_PAIL.soil, medium: 'compost-mix', settlement: 0.16, bag: 0.04 },
   place: { ...CLOTH_PAIL.place, daysAway: 7, liftLimit: 80 },
@@ -99,11 +115,12 @@ export const ROCK_BED = inVessel('bed-large', {
   overflow: {
     kind: 'fitting',
     style: 'liner',
-    centre: 0.19,
-    diameter: 0.063,
-    bore: 0.05,
+    centre: 0.178,
+    diameter: 0.04,
+    bore: 0.034,
     rise: 0,
     count: 2,
+    bearing: 0,
     screened: true,
   },
   wicks: [{ ...USUAL_COLUMN, count: 8, diameter: 0.2, medium: 'mix' }],
@@ -117,8 +134,8 @@ export const TROUGH = inVessel('trough-270', {
   name: 'Stock trough over three pipes',
   reservoir: filled(0.165, [MIX], [{ ...USUAL_LYING, count: 3, diameter: 0.16, wall: 0.003 }]),
   overflow: { ...usualOverflow(0.165, 0.025), count: 2 },
-  fillTube: { ...usualTube(0.3, 'mm-50') },
-  separator: 'fabric',
+  fillTube: { ...usualTube(0.46, 'mm-50'), joint: 'cross' },
+  layers: [FABRIC],
   planting: planting('pepper', 4),
   soil: { ...CLOTH_PAIL.soil, medium: 'compost-mix', settlement: 0.16, bag: 0.04 },
   place: { ...CLOTH_PAIL.place, daysAway: 7, liftLimit: 60 },
@@ -126,14 +143,24 @@ export const TROUGH = inVessel('trough-270', {
 
 export const TANK = inVessel('tank-half', {
   name: 'Half bulk tank on crates',
-  reservoir: {
-    ...filled(
-      0.13,
-      [],
-      [{ kind: 'crates', what: 'crate', count: 6, length: 0.36, width: 0.3, voids: 0.92 }],
-    ),
-    blanket: { medium: 'coarse-sand', thickness: 0.02 },
-  },
+  reservoir: filled(
+    0.13,
+    [],
+    [
+      {
+        kind: 'crates',
+        what: 'crate',
+        count: 9,
+        length: 0.36,
+        width: 0.3,
+        height: 0.13,
+        voids: 0.92,
+        cut: true,
+        at: null,
+      },
+    ],
+  ),
+  layers: [FABRIC, { what: 'coarse-sand', thickness: 0.02, up: false }, MARKER],
   overflow: {
     kind: 'fitting',
     style: 'barb',
@@ -142,14 +169,15 @@ export const TANK = inVessel('tank-half', {
     bore: 0.025,
     rise: 0,
     count: 2,
+    bearing: 0,
     screened: true,
   },
   wicks: [
     { ...USUAL_COLUMN, count: 4, diameter: 0.2 },
-    { ...USUAL_CUP, count: 1, diameter: 0.24 },
+    { ...cupOf(0.24), bottom: 0.2 },
   ],
   fillTube: { ...usualTube(0.5, 'mm-50') },
-  soil: { ...CLOTH_PAIL.soil, marker: true, bag: 0.05 },
+  soil: { ...CLOTH_PAIL.soil, bag: 0.05 },
   planting: planting('cabbage', 5),
   place: { ...CLOTH_PAIL.place, daysAway: 7, liftLimit: 80 },
 });

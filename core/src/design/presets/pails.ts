@@ -1,7 +1,7 @@
 import { depthOf } from '../heights';
 import { DESIGN_VERSION, type PlanterDesign } from '../schema';
-import { USUAL_CLOTH, USUAL_CUP, usualOverflow, usualTube } from '../usual';
-import { filled, MIX, planting, platform, ring, standing, vesselFrom } from './parts';
+import { cupOf, USUAL_CLOTH, usualOverflow, usualTube } from '../usual';
+import { FABRIC, filled, MIX, planting, platform, ring, standing, vesselFrom } from './parts';
 
 const MM_PER_DAY = 1e-3 / 86_400;
 const MM_PER_HOUR = 1e-3 / 3600;
@@ -21,14 +21,14 @@ export const BLANK: PlanterDesign = {
   wicks: [],
   fillTube: null,
   pipes: [],
-  separator: 'none',
+  layers: [],
   soil: {
     medium: 'coir-perlite',
     recipe: null,
+    upper: null,
     freeboard: 0.025,
     settlement: 0.12,
     moistened: true,
-    marker: false,
     mulch: 'none',
     bag: 0.02,
     feed: 'none',
@@ -66,7 +66,7 @@ export const CLOTH_PAIL: PlanterDesign = {
   overflow: usualOverflow(0.1),
   wicks: [USUAL_CLOTH],
   fillTube: usualTube(PAIL_DEPTH),
-  separator: 'fabric',
+  layers: [FABRIC],
   soil: { ...BLANK.soil, mulch: 'straw' },
   planting: planting('pepper', 1),
 };
@@ -76,7 +76,7 @@ export const CUP_PAIL: PlanterDesign = {
   name: 'Pail with a packed cup',
   reservoir: platform(0.09, 0.0025, [standing('tub', 4, 0.065, 0.0008)]),
   overflow: usualOverflow(0.09),
-  wicks: [{ ...USUAL_CUP, diameter: 0.1 }],
+  wicks: [cupOf(0.1)],
   planting: planting('basil', 3, 0.22),
 };
 
@@ -86,6 +86,6 @@ export const BOTTLE_PAIL: PlanterDesign = {
   reservoir: filled(0.12, [MIX], [standing('bottle', 5, 0.065, 0.0004)]),
   overflow: { ...usualOverflow(0.12), count: 3 },
   wicks: [],
-  separator: 'none',
+  layers: [],
   planting: planting('chard', 2, 0.3),
 };

@@ -1,6 +1,17 @@
 import { catalogVessel, cropOf, type CropId, type VesselId } from '../../catalog';
 import type { PartOf, PlanterDesign, VesselDesign } from '../schema';
 
+/** What is sawn on a vessel of the catalogue, and its factory plugs that come to lie under water. */
+const SAWN: Partial<Record<VesselId, VesselDesign['sawing']>> = {
+  'barrel-two-thirds': 'across',
+  'barrel-half': 'across',
+  'barrel-lying': 'lengthwise',
+  'barrel-200': 'windows',
+  'tank-half': 'across',
+  'bottle-2': 'neck',
+};
+const BUNGS: Partial<Record<VesselId, number>> = { 'barrel-half': 2, 'tank-half': 1 };
+
 /** A vessel of the catalogue as a sound, food-safe one stands in a design. */
 export function vesselFrom(id: VesselId): VesselDesign {
   const { shape, wall, material } = catalogVessel(id);
@@ -11,8 +22,11 @@ export function vesselFrom(id: VesselId): VesselDesign {
     material,
     colour: material === 'pet' ? 'clear' : 'light',
     rigid: true,
-    cracked: false,
-    drainHole: false,
+    cracked: 'none',
+    drainHole: 'none',
+    sawing: SAWN[id] ?? 'none',
+    bungs: BUNGS[id] ?? 0,
+    ...(shape.kind === 'frame' ? { stands: false } : {}),
   } as VesselDesign;
 }
 
@@ -48,7 +62,6 @@ export const platform = (
   thickness,
   fill: [],
   parts,
-  blanket: null,
   supply: null,
 });
 
@@ -59,3 +72,8 @@ export const filled = (
 ) => ({ ...platform(top, 0.003, parts), cover: 'none' as const, fill });
 
 export const MIX = { medium: 'mix', upTo: 1 } as const;
+
+/** Woven fabric, turned up the wall. */
+export const FABRIC = { what: 'fabric', thickness: 0.001, up: true } as const;
+export const STRAW = { what: 'straw', thickness: 0.05, up: false } as const;
+export const MARKER = { what: 'straw', thickness: 0.03, up: false } as const;

@@ -1,8 +1,8 @@
 import type { PlanterDesign } from '../schema';
-import { USUAL_CLOTH, USUAL_CUP, usualOverflow, usualTube } from '../usual';
+import { cupOf, USUAL_CLOTH, usualOverflow, usualTube } from '../usual';
 import { inVessel } from './inVessel';
 import { CLOTH_PAIL } from './pails';
-import { filled, planting, platform, standing, vesselFrom } from './parts';
+import { filled, planting, platform, standing, STRAW, vesselFrom } from './parts';
 
 /** Tubs, totes and bottles. */
 
@@ -10,8 +10,8 @@ export const POT_OFFCUTS = inVessel(
   'tub-40',
   {
     name: 'Round tub on small pots',
-    reservoir: filled(0.09, [], [standing('pot', 7, 0.09, 0.003)]),
-    wicks: [{ ...USUAL_CUP, diameter: 0.12 }],
+    reservoir: filled(0.09, [], [standing('pot', 9, 0.09, 0.003)]),
+    wicks: [cupOf(0.12)],
     planting: planting('chard', 3, 0.32),
   },
   0.016,
@@ -23,9 +23,9 @@ export const STICKS_PAIL = inVessel(
     name: 'Pail with crossed sticks',
     reservoir: filled(0.1, [], [{ kind: 'sticks', diameter: 0.014, spacing: 0.045 }]),
     overflow: { ...usualOverflow(0.1), count: 3 },
-    wicks: [{ ...USUAL_CUP, diameter: 0.11 }],
+    wicks: [cupOf(0.11)],
     fillTube: usualTube(0.38),
-    separator: 'straw',
+    layers: [STRAW],
     planting: planting('parsley', 4, 0.2),
   },
   0.012,
@@ -49,7 +49,7 @@ export const BOTTLE: PlanterDesign = {
     },
   ],
   fillTube: null,
-  separator: 'none',
+  layers: [],
   soil: { ...CLOTH_PAIL.soil, freeboard: 0.015, mulch: 'none', bag: 0.005 },
   planting: planting('basil', 1, 0.15),
   place: {
@@ -67,7 +67,7 @@ export const TOTE = inVessel(
   {
     name: 'Tote with its lid on pipes',
     reservoir: platform(0.09, 0.003, [standing('pipe', 14, 0.05, 0.0024)]),
-    wicks: [{ ...USUAL_CUP, count: 2, diameter: 0.11 }],
+    wicks: [cupOf(0.11, 2)],
     planting: planting('chilli', 3),
     soil: { ...CLOTH_PAIL.soil, bag: 0.04 },
   },
@@ -82,12 +82,24 @@ export const NESTED = inVessel(
     reservoir: filled(
       0.14,
       [],
-      [{ kind: 'crates', what: 'crate', count: 2, length: 0.28, width: 0.19, voids: 0.9 }],
+      [
+        {
+          kind: 'crates',
+          what: 'crate',
+          count: 2,
+          length: 0.26,
+          width: 0.165,
+          height: 0.14,
+          voids: 0.9,
+          cut: false,
+          at: null,
+        },
+      ],
     ),
     overflow: { ...usualOverflow(0.14, 0.02) },
     wicks: [{ ...USUAL_CLOTH, legs: 6 }],
     fillTube: usualTube(0.31 + 0.142, 'mm-32'),
-    pipes: [{ use: 'worm', diameter: 0.09, capped: true }],
+    pipes: [{ use: 'worm', diameter: 0.09, capped: true, fills: false, at: null }],
     planting: planting('lettuce', 4, 0.24),
     soil: { ...CLOTH_PAIL.soil, bag: 0.04 },
   },

@@ -132,9 +132,8 @@ export function dipStick(planter: Planter, figures: Figures, set: UnitSystem): T
  */
 export function floatScale(planter: Planter, figures: Figures, set: UnitSystem): Template | null {
   const { fillTube } = planter.design;
-  const { tube } = planter.layout;
-  if (!fillTube || !tube) return null;
-  const mouth = tube.foot + fillTube.length;
+  const mouth = planter.of('tube')[0]?.height;
+  if (!fillTube || mouth === undefined) return null;
   const bottom = mouth - planter.heights.brim - OVER;
   const top = mouth + OVER / 2;
   const shift = (level: number) => mouth - level - bottom;

@@ -2,7 +2,7 @@ import type { Figures } from '../../assess';
 import type { Planter } from '../../planter';
 import type { UnitSystem } from '../../quantity';
 import type { Deck } from '../deck';
-import type { Hole } from '../holes';
+import type { Hole } from '../maker';
 import { dipStick, floatScale } from './gauge';
 import { platformTemplate } from './platform';
 import type { Template } from './template';
@@ -19,7 +19,7 @@ export function templatesOf(
   holes: readonly Hole[],
   set: UnitSystem,
 ): Template[] {
-  const overflow = holes.find(({ id }) => id === 'overflow');
+  const overflow = holes.find(({ lip }) => lip !== null);
   const rows = planter.design.overflow?.kind === 'rows';
   const gauge =
     planter.design.fillTube !== null ||

@@ -1,3 +1,4 @@
+import { partName } from '../../assess';
 import { writeQuantity, type UnitSystem } from '../../quantity';
 import type { Deck } from '../deck';
 import {
@@ -10,11 +11,6 @@ import {
   type TemplateShape,
 } from './template';
 
-const NAMES: readonly (readonly [start: string, name: string])[] = [
-  ['tube', 'fill tube'],
-  ['pipe', 'inspection pipe'],
-  ['wick', 'wick'],
-];
 /** Half length of the cross through the middle, metres. */
 const MIDDLE = 0.015;
 
@@ -31,8 +27,8 @@ export function platformTemplate(deck: Deck, set: UnitSystem): Template {
     line(-outline.a + 0.004, 0, -outline.a + 0.01, -0.004, 'mark'),
     text(-outline.a + 0.012, 0.006, 'overflow'),
   ];
-  for (const { id, bit, spots } of deck.holes) {
-    const name = NAMES.find(([start]) => id.startsWith(start))?.[1];
+  for (const { lot, bit, spots } of deck.holes) {
+    const name = lot ? partName(lot, 1) : null;
     spots.forEach(({ x, y }) => {
       shapes.push(...hole(x, y, bit));
       if (name) {

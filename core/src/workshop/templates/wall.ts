@@ -1,7 +1,7 @@
 import { baseStyle } from '../../design';
 import type { Planter } from '../../planter';
 import { writeQuantity, type UnitSystem } from '../../quantity';
-import type { Hole } from '../holes';
+import type { Hole } from '../maker';
 import { roundTheWall, taperOf, upTheWall } from '../wall';
 import {
   arcSteps,

@@ -71,9 +71,9 @@ test('readings of a pour are added on, corrected and left out', async () => {
 });
 
 test('another shape keeps what was inspected', async () => {
-  const user = open({ ...vesselFrom('pail-20'), formerContents: 'unknown', cracked: true });
+  const user = open({ ...vesselFrom('pail-20'), formerContents: 'unknown', cracked: 'open' });
   await user.selectOptions(screen.getByLabelText('Shape'), 'frame');
-  expect(now).toMatchObject({ kind: 'frame', formerContents: 'unknown', cracked: true });
+  expect(now).toMatchObject({ kind: 'frame', formerContents: 'unknown', cracked: 'open' });
   await user.selectOptions(screen.getByLabelText('Liner'), 'film');
   expect(now).toMatchObject({ liner: 'film' });
 });

@@ -12,6 +12,8 @@ interface DimensionsProps {
 
 /** Room between two labels' middles, pixels. */
 const LABEL_ROOM = 19;
+/** The same where a name stands under its measure, because the screen is narrow. */
+const TWO_LINES = 36;
 
 /** Dimension lines outside the wall, with labels that never overlap. */
 export function Dimensions({ dimensions, view, compact, height }: DimensionsProps) {
@@ -19,7 +21,7 @@ export function Dimensions({ dimensions, view, compact, height }: DimensionsProp
   const upright = dimensions.filter((d) => d.side === 'right');
   const across = dimensions.filter((d) => d.side === 'bottom');
   const middles = upright.map((d) => (view.y(d.from[1]) + view.y(d.to[1])) / 2);
-  const labels = spread(middles, LABEL_ROOM, 10, height - 40);
+  const labels = spread(middles, compact ? TWO_LINES : LABEL_ROOM, 12, height - 40);
   const lineX = Math.max(...upright.map((d) => view.x(d.from[0])), 0) + (compact ? 10 : 18);
   const textX = lineX + (compact ? 9 : 14);
   return (
@@ -35,8 +37,11 @@ export function Dimensions({ dimensions, view, compact, height }: DimensionsProp
               className="dimension"
               d={`M${lineX - 8} ${y0}H${lineX + 4}M${lineX - 8} ${y1}H${lineX + 4}M${lineX} ${y0}V${y1}M${lineX} ${middle}L${textX - 3} ${label}`}
             />
-            <text className="dimension-text" x={textX} y={label + 5}>
-              {write(d.value, 'length')} <tspan className="dimension-name">{d.label}</tspan>
+            <text className="dimension-text" x={textX} y={label + (compact ? -3 : 5)}>
+              {write(d.value, 'length')}{' '}
+              <tspan className="dimension-name" {...(compact ? { x: textX, dy: 15 } : {})}>
+                {d.label}
+              </tspan>
             </text>
           </g>
         );

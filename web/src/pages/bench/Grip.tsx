@@ -24,10 +24,12 @@ interface GripProps {
   /** Pixels per metre, to turn a drag into a height. */
   scale: number;
   compact: boolean;
+  /** Of the tab, pixels. */
+  width: number;
 }
 
 /** A clay tab in the margin that moves a line: by hand, by arrows, and it is read out as a slider. */
-export function Grip({ level, top, scale, compact }: GripProps) {
+export function Grip({ level, top, scale, compact, width }: GripProps) {
   const { planter, change, store } = useBench();
   const { write, units } = useWords();
   const step = nudgeStep(units);
@@ -83,7 +85,7 @@ export function Grip({ level, top, scale, compact }: GripProps) {
       aria-valuenow={Math.round(level.height * 1000)}
       aria-valuetext={write(level.height, 'length')}
       onKeyDown={onKeyDown}
-      style={{ top }}
+      style={{ top, width }}
     >
       <span>{compact ? (SHORT[level.label] ?? level.label) : level.label}</span>
       <b>{write(level.height, 'length')}</b>

@@ -17,6 +17,11 @@ interface StageProps {
 /** Room between two grips' middles, pixels. */
 const GRIP_ROOM = 50;
 const NARROW = 520;
+/** Width of a grip's tab: '13 15/16 in' is longer than any millimetres. Pixels. */
+const TAG = {
+  metric: { compact: 88, wide: 132 },
+  us: { compact: 124, wide: 144 },
+} as const;
 
 /** The section, true to scale and always whole, with its grips on the left and measures on the right. */
 export function Stage({ level }: StageProps) {
@@ -36,6 +41,8 @@ export function Stage({ level }: StageProps) {
   const drawing = useMemo(() => section(planter, level), [planter, level]);
   const { width, height } = size;
   const compact = width < NARROW;
+  const { units } = useWords();
+  const tag = TAG[units][compact ? 'compact' : 'wide'];
   const { left, right, bottom, top } = drawing.bounds;
   const view = useMemo(
     () =>
@@ -44,10 +51,10 @@ export function Stage({ level }: StageProps) {
         width,
         height,
         compact
-          ? { left: 100, right: 124, top: 14, bottom: 48 }
-          : { left: 170, right: 140, top: 22, bottom: 62 },
+          ? { left: tag + 16, right: units === 'us' ? 108 : 90, top: 14, bottom: 48 }
+          : { left: tag + 38, right: units === 'us' ? 156 : 140, top: 22, bottom: 62 },
       ),
-    [left, right, bottom, top, width, height, compact],
+    [left, right, bottom, top, width, height, compact, tag, units],
   );
   const levels = levelsOf(planter);
   const tops = spread(
@@ -56,7 +63,6 @@ export function Stage({ level }: StageProps) {
     24,
     Math.max(height - 26, 24 + GRIP_ROOM * levels.length),
   );
-  const { units } = useWords();
   const bar = barFor(view, units);
   const ready = width > 0 && height > 0;
 
@@ -84,14 +90,21 @@ export function Stage({ level }: StageProps) {
             height={height}
           />
           {levels.map((l, i) => (
-            <Leader key={l.id} level={l} y={tops[i] ?? 0} view={view} left={compact ? 98 : 142} />
+            <Leader key={l.id} level={l} y={tops[i] ?? 0} view={view} left={tag + 10} />
           ))}
           <ScaleBar view={view} x={width - bar.pixels - 12} y={height - 12} />
         </svg>
       )}
       {ready &&
         levels.map((l, i) => (
-          <Grip key={l.id} level={l} top={tops[i] ?? 0} scale={view.scale} compact={compact} />
+          <Grip
+            key={l.id}
+            level={l}
+            top={tops[i] ?? 0}
+            scale={view.scale}
+            compact={compact}
+            width={tag}
+          />
         ))}
     </div>
   );

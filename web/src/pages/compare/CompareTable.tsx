@@ -1,9 +1,9 @@
 import { Box, Text } from '@chakra-ui/react';
 import type { PlanterResource } from '@huerta/contract';
 import {
+  buildSheet,
   cautiousDays,
   evaluate,
-  partsOf,
   section,
   type Figures,
   type QuantityKind,
@@ -61,7 +61,7 @@ export function CompareTable({ planters }: { planters: PlanterResource[] }) {
     () =>
       planters.map(({ id, design }) => {
         const { planter, assessment } = evaluate(design);
-        const needs = partsOf(planter, assessment.figures);
+        const needs = buildSheet(planter, assessment.figures, 'metric').parts;
         return { id, design, drawing: section(planter), needs, ...assessment };
       }),
     [planters],

@@ -3,7 +3,7 @@ import {
   putVessel,
   applyPatch,
   contradictions,
-  resolve,
+  assemble,
   section,
   STARTING_POINTS,
   VESSEL_GROUPS,
@@ -118,7 +118,7 @@ interface ChoiceProps {
 }
 
 function Choice({ point, busy, onChoose }: ChoiceProps) {
-  const drawing = useMemo(() => section(resolve(point.design)), [point.design]);
+  const drawing = useMemo(() => section(assemble(point.design)), [point.design]);
   return (
     <Box
       as="button"

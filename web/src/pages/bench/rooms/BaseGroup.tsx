@@ -1,6 +1,5 @@
 import { Box, Button, Text } from '@chakra-ui/react';
 import {
-  AGGREGATES,
   aggregateOf,
   baseName,
   baseOf,
@@ -15,6 +14,7 @@ import {
   MAX_PARTS,
   USUAL_LYING,
   type BaseId,
+  type Kind,
   type PartDesign,
   type Patch,
 } from '@huerta/core';
@@ -31,6 +31,9 @@ const COVERS = {
   none: { name: 'Nothing rigid' },
 } as const;
 
+/** Kinds of lots that are parts of the base. */
+const PARTS: readonly Kind[] = ['ring', 'standing', 'lying', 'crates', 'arch', 'sticks'];
+
 /** A part of each kind to add to a mixed base. */
 const NEW_PARTS: readonly (readonly [label: string, part: PartDesign])[] = [
   [
@@ -42,7 +45,20 @@ const NEW_PARTS: readonly (readonly [label: string, part: PartDesign])[] = [
     { kind: 'standing', what: 'pipe', count: 4, diameter: 0.05, wall: 0.0024, vents: 'both' },
   ],
   ['a lying pipe', { ...USUAL_LYING, diameter: 0.05 }],
-  ['boxes', { kind: 'crates', what: 'former', count: 2, length: 0.1, width: 0.08, voids: 0.95 }],
+  [
+    'boxes',
+    {
+      kind: 'crates',
+      what: 'former',
+      count: 2,
+      length: 0.1,
+      width: 0.08,
+      height: 0.1,
+      voids: 0.95,
+      cut: true,
+      at: null,
+    },
+  ],
 ];
 
 /** What keeps the soil out of the water: parts, what lies round them, and what covers them. */
@@ -92,26 +108,28 @@ export function BaseGroup() {
           />
         )}
       </Pair>
-      {planter.layout.parts.map((part) => (
-        <PartFields
-          key={part.index}
-          part={part}
-          onRemove={
-            reservoir.parts.length > 1
-              ? () =>
-                  attempt([
-                    {
-                      path: ['reservoir', 'parts'],
-                      value: reservoir.parts.filter((_, i) => i !== part.index),
-                    },
-                  ])
-              : null
-          }
-        />
-      ))}
+      {planter.lots
+        .filter(({ kind }) => PARTS.includes(kind))
+        .map((part) => (
+          <PartFields
+            key={part.id}
+            part={part}
+            onRemove={
+              reservoir.parts.length > 1
+                ? () =>
+                    attempt([
+                      {
+                        path: ['reservoir', 'parts'],
+                        value: reservoir.parts.filter((_, i) => i !== part.index),
+                      },
+                    ])
+                : null
+            }
+          />
+        ))}
       {!bed && (
         <Choice
-          label="Over it lies"
+          label="Covered by"
           value={reservoir.cover}
           choices={COVERS}
           path={['reservoir', 'cover']}
@@ -126,7 +144,6 @@ export function BaseGroup() {
         </Says>
       )}
       <Fills onChange={attempt} />
-      {!bed && <Blanket onChange={attempt} />}
       {reservoir.parts.length < MAX_PARTS && reservoir.parts.length > 0 && (
         <Box>
           <Text fontSize="xs" color="faint" mb="1">
@@ -205,37 +222,5 @@ function Fills({ onChange }: { onChange(patch: Patch): void }) {
         <Says>Open water around it: nothing takes up its room.</Says>
       )}
     </>
-  );
-}
-
-const BLANKETS = { none: { name: 'None' }, ...AGGREGATES };
-
-function Blanket({ onChange }: { onChange(patch: Patch): void }) {
-  const { design } = useBench();
-  const { blanket } = design.reservoir;
-  return (
-    <Pair>
-      <ChoiceField
-        label="Wicking blanket"
-        value={blanket?.medium ?? 'none'}
-        choices={BLANKETS}
-        onChoose={(medium) =>
-          onChange([
-            {
-              path: ['reservoir', 'blanket'],
-              value: medium === 'none' ? null : { medium, thickness: blanket?.thickness ?? 0.02 },
-            },
-          ])
-        }
-      />
-      {blanket && (
-        <Measure
-          path={['reservoir', 'blanket', 'thickness']}
-          spec={FIELDS.reservoir.blanket}
-          value={blanket.thickness}
-          label="Thickness"
-        />
-      )}
-    </Pair>
   );
 }

@@ -1,5 +1,5 @@
 import { Box, Text } from '@chakra-ui/react';
-import { baseName, CLOTHS, partsOf } from '@huerta/core';
+import { baseName, CLOTHS, buildSheet } from '@huerta/core';
 import { useWords } from '../../../app/preferences';
 import { TextField } from '../../../components/TextField';
 import { useBench } from '../bench';
@@ -8,7 +8,7 @@ import { Group, Says } from './parts';
 /** Everything in numbers, and the test to make with water before any soil goes in. */
 export function CheckRoom() {
   const { design, planter, assessment, change } = useBench();
-  const { write, tell } = useWords();
+  const { write, tell, units } = useWords();
   const { figures: f } = assessment;
   const rows: [string, string][] = [
     ['Holds to the overflow', write(f.gross, 'volume')],
@@ -53,7 +53,13 @@ export function CheckRoom() {
         <WaterTest />
       </Group>
       <Group title="What it takes">
-        <Table rows={partsOf(planter, f).map(({ id, what, amount }) => [id, what, tell(amount)])} />
+        <Table
+          rows={buildSheet(planter, f, units).parts.map(({ id, what, amount }) => [
+            id,
+            what,
+            tell(amount),
+          ])}
+        />
       </Group>
       <Group title="All figures">
         <Table rows={rows.map(([label, value]) => [label, label, value])} />

@@ -13,7 +13,6 @@ import {
   NEW_BOOK,
   recipeOf,
   RECIPES,
-  SEPARATORS,
   shrinkageOf,
   writeMoney,
   type IngredientId,
@@ -58,12 +57,6 @@ export function MixGroup() {
   const mix = mixOf(soil);
   return (
     <Group title="Mix">
-      <Choice
-        label="Between soil and water"
-        value={design.separator}
-        choices={SEPARATORS}
-        path={['separator']}
-      />
       <ChoiceField<MediumId | 'own'>
         label="Mix"
         value={soil.recipe ? 'own' : soil.medium}
@@ -91,11 +84,6 @@ export function MixGroup() {
       </Pair>
       <Choice label="Surface" value={soil.mulch} choices={MULCHES} path={['soil', 'mulch']} />
       <Measure path={['soil', 'bag']} spec={FIELDS.soil.bag} value={soil.bag} />
-      <Tick
-        label="A straw layer marks where to stop digging"
-        checked={soil.marker}
-        path={['soil', 'marker']}
-      />
       <Tick
         label="Moistened first, watered in layers"
         checked={soil.moistened}

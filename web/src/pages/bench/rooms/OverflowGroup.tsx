@@ -123,6 +123,7 @@ function OpeningFields({ overflow }: { overflow: Exclude<OverflowDesign, { kind:
       ) : (
         <Measure path={at('count')} spec={O.count} value={overflow.count} />
       )}
+      <Measure path={at('bearing')} spec={O.bearing} value={overflow.bearing} />
       <Tick label="Screened against insects" checked={overflow.screened} path={at('screened')} />
       <Says>
         Water stops at the lip, {write(lip, 'length')} up, not at the mark

@@ -4,6 +4,7 @@ import { useWords } from '../../../app/preferences';
 import { ChoiceField } from '../../../components/ChoiceField';
 import { PlanDrawing } from '../../../drawing/PlanDrawing';
 import { useBench } from '../bench';
+import { LayersGroup } from './LayersGroup';
 import { MixGroup } from './MixGroup';
 import { Group, Measure, Pair, Says } from './parts';
 
@@ -11,6 +12,7 @@ import { Group, Measure, Pair, Says } from './parts';
 export function SoilRoom() {
   return (
     <>
+      <LayersGroup />
       <MixGroup />
       <PlantsGroup />
       <FeedGroup />

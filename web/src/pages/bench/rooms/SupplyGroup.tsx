@@ -12,7 +12,9 @@ export function SupplyGroup() {
     return (
       <Button
         alignSelf="flex-start"
-        onClick={() => change([{ path: ['reservoir', 'supply'], value: { level, volume: 0.1 } }])}
+        onClick={() =>
+          change([{ path: ['reservoir', 'supply'], value: { level, volume: 0.1, diameter: 0.45 } }])
+        }
       >
         Feed it from a barrel by a float valve
       </Button>
@@ -32,6 +34,11 @@ export function SupplyGroup() {
           value={supply.volume}
         />
       </Pair>
+      <Measure
+        path={['reservoir', 'supply', 'diameter']}
+        spec={FIELDS.reservoir.supplyDiameter}
+        value={supply.diameter}
+      />
       <Button
         variant="ghost"
         alignSelf="flex-start"

@@ -7,6 +7,7 @@ import {
   MAX_PIPES,
   PIPE_USES,
   PIPES,
+  TUBE_JOINTS,
   usualTube,
   type ExtraPipe,
 } from '@huerta/core';
@@ -15,6 +16,7 @@ import { useWords } from '../../../app/preferences';
 import { ChoiceField } from '../../../components/ChoiceField';
 import { useBench } from '../bench';
 import { Choice, Group, Measure, Pair, Says, Tick } from './parts';
+import { Spot } from './Spots';
 
 /** The pipes that stand in it: the fill tube, and those for looking in and for scraps. */
 export function TubeRoom() {
@@ -51,7 +53,9 @@ function FillTube() {
     );
   }
   const pipe = PIPES[fillTube.pipe];
-  const foot = planter.layout.tube?.foot ?? 0;
+  const foot = planter.of('tube')[0]?.pieces[0]?.from ?? 0;
+  const onPipe = planter.of('lying').some(({ pieces }) => pieces.length > 0);
+  const ends = !onPipe || fillTube.joint === 'cross' || fillTube.joint === 'slit';
   const top = foot + fillTube.length;
   return (
     <Group title="Fill tube">
@@ -79,14 +83,26 @@ function FillTube() {
         )}
       </Pair>
       <Pair>
-        <Choice label="Foot" value={fillTube.foot} choices={FEET} path={['fillTube', 'foot']} />
+        {ends && fillTube.run === 0 && (
+          <Choice label="Foot" value={fillTube.foot} choices={FEET} path={['fillTube', 'foot']} />
+        )}
         <Choice label="Top" value={fillTube.cap} choices={CAPS} path={['fillTube', 'cap']} />
       </Pair>
-      <Measure path={['fillTube', 'run']} spec={FIELDS.tube.run} value={fillTube.run} />
+      {onPipe ? (
+        <Choice
+          label="Meets the lying pipe by"
+          value={fillTube.joint}
+          choices={TUBE_JOINTS}
+          path={['fillTube', 'joint']}
+        />
+      ) : (
+        <Measure path={['fillTube', 'run']} spec={FIELDS.tube.run} value={fillTube.run} />
+      )}
+      <Spot path={['fillTube', 'at']} at={fillTube.at} lot={planter.of('tube')[0]} />
       <Says>
         It stands {write(Math.max(top - planter.heights.rim, 0), 'length')} proud of the rim
-        {foot > 0 ? `, its foot on the lying pipe at ${write(foot, 'length')}` : ''}. Fix it to the
-        wall so that nobody pulls it out.
+        {foot > 0.005 ? `, its foot on the lying pipe at ${write(foot, 'length')}` : ''}. Fix it to
+        the wall so that nobody pulls it out.
       </Says>
       <Button
         variant="ghost"
@@ -100,13 +116,13 @@ function FillTube() {
 }
 
 const NEW_PIPES: Readonly<Record<ExtraPipe['use'], ExtraPipe>> = {
-  inspection: { use: 'inspection', diameter: 0.05, capped: true },
-  worm: { use: 'worm', diameter: 0.09, capped: true },
+  inspection: { use: 'inspection', diameter: 0.05, capped: true, fills: false, at: null },
+  worm: { use: 'worm', diameter: 0.09, capped: true, fills: false, at: null },
 };
 
 /** Inspection pipes and worm tubes. */
 function ExtraPipes() {
-  const { design, change } = useBench();
+  const { design, planter, change } = useBench();
   const { tell } = useWords();
   const [refusal, setRefusal] = useState('');
   const { pipes } = design;
@@ -124,6 +140,20 @@ function ExtraPipes() {
             value={pipe.diameter}
           />
           <Tick label="It has a cap" checked={pipe.capped} path={['pipes', i, 'capped']} />
+          {pipe.use === 'worm' && (
+            <Tick
+              label="Water is poured in by it too"
+              checked={pipe.fills}
+              path={['pipes', i, 'fills']}
+            />
+          )}
+          <Spot
+            path={['pipes', i, 'at']}
+            at={pipe.at}
+            lot={[...planter.of('inspection'), ...planter.of('worm')].find(
+              ({ index }) => index === i,
+            )}
+          />
           <Button
             variant="ghost"
             alignSelf="flex-start"

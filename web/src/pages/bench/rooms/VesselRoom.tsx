@@ -1,9 +1,12 @@
 import { Box, Button } from '@chakra-ui/react';
 import {
   COLOURS,
+  FIELDS,
+  FLAWS,
   FORMER_CONTENTS,
   MATERIALS,
   putVessel,
+  SAWINGS,
   VESSEL_GROUPS,
   VESSEL_IDS,
   vesselFrom,
@@ -20,7 +23,7 @@ import { TextField } from '../../../components/TextField';
 import { VesselFields } from '../../../components/vessel/VesselFields';
 import { useBench } from '../bench';
 import { BedGroup } from './BedGroup';
-import { Choice, Group, Says, Tick } from './parts';
+import { Choice, Group, Measure, Says, Tick } from './parts';
 import { PlaceGroup } from './PlaceGroup';
 
 /** Choose, inspect and measure the vessel, and say where it will stand. */
@@ -62,20 +65,49 @@ export function VesselRoom() {
           choices={COLOURS}
           path={['vessel', 'colour']}
         />
-        <Tick
-          label="There is an old hole in the floor, not patched"
-          checked={vessel.drainHole}
+        <Choice
+          label="Old hole in the floor"
+          value={vessel.drainHole}
+          choices={FLAWS}
           path={['vessel', 'drainHole']}
         />
-        <Tick label="It has a crack" checked={vessel.cracked} path={['vessel', 'cracked']} />
+        <Choice label="Crack" value={vessel.cracked} choices={FLAWS} path={['vessel', 'cracked']} />
         <Tick
           label="It keeps its shape when full"
           checked={vessel.rigid}
           path={['vessel', 'rigid']}
         />
       </Group>
+      <ToDo />
       <PlaceGroup />
     </>
+  );
+}
+
+/** What is still to be done to the vessel before anything goes in. */
+function ToDo() {
+  const { design } = useBench();
+  const { vessel } = design;
+  return (
+    <Group title="Before anything goes in">
+      {vessel.kind === 'frame' ? (
+        <Tick
+          label="It stands already, and is dug out first"
+          checked={vessel.stands}
+          path={['vessel', 'stands']}
+        />
+      ) : (
+        <>
+          <Choice
+            label="Still to be sawn"
+            value={vessel.sawing}
+            choices={SAWINGS}
+            path={['vessel', 'sawing']}
+          />
+          <Measure path={['vessel', 'bungs']} spec={FIELDS.vessel.bungs} value={vessel.bungs} />
+        </>
+      )}
+    </Group>
   );
 }
 
@@ -83,7 +115,7 @@ export function VesselRoom() {
 function alike(one: VesselDesign, other: VesselDesign): boolean {
   const measures = (vessel: VesselDesign) => {
     const { formerContents: _f, material: _m, colour: _c, rigid: _r, ...rest } = vessel;
-    const { cracked: _k, drainHole: _d, wall: _w, ...sizes } = rest;
+    const { cracked: _k, drainHole: _d, wall: _w, sawing: _s, bungs: _b, ...sizes } = rest;
     return JSON.stringify(sizes, Object.keys(sizes).sort());
   };
   return measures(one) === measures(other);

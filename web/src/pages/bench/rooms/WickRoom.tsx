@@ -1,5 +1,8 @@
 import { Box, Button, Text } from '@chakra-ui/react';
 import {
+  bunchAcross,
+  bunchHole,
+  CLOTH_FORMS,
   CLOTHS,
   FIELDS,
   MAX_WICKS,
@@ -16,7 +19,8 @@ import {
 import { useState } from 'react';
 import { useWords } from '../../../app/preferences';
 import { useBench } from '../bench';
-import { Choice, Group, Measure, Pair, Says } from './parts';
+import { Choice, Group, Measure, Pair, Says, Tick } from './parts';
+import { Spots } from './Spots';
 
 /** The bridge from water to soil: what it is, and whether it is enough. */
 export function WickRoom() {
@@ -55,7 +59,7 @@ export function WickRoom() {
         <Box display="flex" gap="2" flexWrap="wrap">
           <Button onClick={() => add(USUAL_CLOTH)}>Add cloth</Button>
           {cups && <Button onClick={() => add(USUAL_CUP)}>Add a packed cup</Button>}
-          <Button onClick={() => add(usualColumn(planter.layout.floor))}>Add columns</Button>
+          <Button onClick={() => add(usualColumn(planter.floor))}>Add columns</Button>
         </Box>
       )}
       {refusal && (
@@ -66,7 +70,8 @@ export function WickRoom() {
       {planter.wicks.length > 0 && (
         <Says>
           From a full reservoir {planter.wicks.length > 1 ? 'they bring' : 'it brings'} up{' '}
-          {write(figures.delivery, 'daily')}; a hot day asks {write(figures.hot.total, 'daily')}.{' '}
+          {figures.duty > AMPLE ? 'more than ten times enough' : write(figures.delivery, 'daily')};
+          a hot day asks {write(figures.hot.total, 'daily')}.{' '}
           {figures.duty >= 1
             ? `It keeps up until the water is down to ${write(figures.usableLevel, 'length')}.`
             : 'It does not keep up.'}
@@ -76,6 +81,9 @@ export function WickRoom() {
     </>
   );
 }
+
+/** Beyond so many times the need a wick is ample, and no figure is given. */
+const AMPLE = 10;
 
 /** What the wicks bring up as the water goes down. */
 function ByLevel() {
@@ -95,7 +103,7 @@ function ByLevel() {
                   at {write(level, 'length')}
                 </Box>
                 <Box as="td" textAlign="right" fontWeight="medium">
-                  {write(brings, 'daily')}
+                  {brings > AMPLE * asked ? 'ample' : write(brings, 'daily')}
                 </Box>
                 <Box as="td" textAlign="right" color={brings >= asked ? 'faint' : 'harm'} ps="2">
                   {brings >= asked ? 'enough' : 'too little'}
@@ -122,7 +130,7 @@ interface WickFieldsProps<W> {
 }
 
 function ClothFields({ wick, index, onRemove }: WickFieldsProps<ClothWickDesign>) {
-  const { change } = useBench();
+  const { change, planter } = useBench();
   const { write } = useWords();
   const at = (key: string) => ['wicks', index, key];
   const cloth = CLOTHS[wick.material];
@@ -143,7 +151,21 @@ function ClothFields({ wick, index, onRemove }: WickFieldsProps<ClothWickDesign>
         <Measure path={at('thickness')} spec={FIELDS.cloth.thickness} value={wick.thickness} />
         <Measure path={at('spread')} spec={FIELDS.cloth.spread} value={wick.spread} />
       </Pair>
-      <Measure path={at('foot')} spec={FIELDS.cloth.foot} value={wick.foot} />
+      <Pair>
+        <Measure path={at('holes')} spec={FIELDS.cloth.holes} value={wick.holes} />
+        <Measure path={at('foot')} spec={FIELDS.cloth.foot} value={wick.foot} />
+      </Pair>
+      <Choice label="Cut as" value={wick.form} choices={CLOTH_FORMS} path={at('form')} />
+      <Says>
+        Bunched it is {write(bunchAcross(wick), 'length')} across: drill{' '}
+        {write(bunchHole(wick), 'length')}.
+      </Says>
+      <Spots
+        path={at('at')}
+        at={wick.at}
+        lot={planter.of('cloth').find((lot) => lot.index === index)}
+        name="Hole"
+      />
       {wick.strip ? (
         <>
           <Pair>
@@ -177,6 +199,7 @@ function ClothFields({ wick, index, onRemove }: WickFieldsProps<ClothWickDesign>
 }
 
 function CupFields({ wick, index, onRemove }: WickFieldsProps<CupWickDesign>) {
+  const { planter } = useBench();
   const at = (key: string) => ['wicks', index, key];
   return (
     <Group title={`Wick ${index + 1}: packed cup`}>
@@ -189,7 +212,18 @@ function CupFields({ wick, index, onRemove }: WickFieldsProps<CupWickDesign>) {
           label="Inside, across"
         />
       </Pair>
+      <Pair>
+        <Measure path={at('bottom')} spec={FIELDS.cup.bottom} value={wick.bottom} />
+        <Measure path={at('rim')} spec={FIELDS.cup.rim} value={wick.rim} />
+      </Pair>
       <Measure path={at('foot')} spec={FIELDS.cup.foot} value={wick.foot} />
+      <Tick label="A net pot: no holes to drill" checked={wick.net} path={at('net')} />
+      <Spots
+        path={at('at')}
+        at={wick.at}
+        lot={planter.of('cup').find((lot) => lot.index === index)}
+        name="Cup"
+      />
       <Says>Pack it wet and tight: a dry or loose cup lifts nothing.</Says>
       <RemoveWick index={index} onRemove={onRemove} />
     </Group>
@@ -197,6 +231,7 @@ function CupFields({ wick, index, onRemove }: WickFieldsProps<CupWickDesign>) {
 }
 
 function ColumnFields({ wick, index, onRemove }: WickFieldsProps<ColumnWickDesign>) {
+  const { planter } = useBench();
   const at = (key: string) => ['wicks', index, key];
   return (
     <Group title={`Wick ${index + 1}: columns`}>
@@ -206,6 +241,12 @@ function ColumnFields({ wick, index, onRemove }: WickFieldsProps<ColumnWickDesig
         <Measure path={at('diameter')} spec={FIELDS.column.diameter} value={wick.diameter} />
       </Pair>
       <Measure path={at('foot')} spec={FIELDS.column.foot} value={wick.foot} />
+      <Spots
+        path={at('at')}
+        at={wick.at}
+        lot={planter.of('column').find((lot) => lot.index === index)}
+        name="Column"
+      />
       <RemoveWick index={index} onRemove={onRemove} />
     </Group>
   );

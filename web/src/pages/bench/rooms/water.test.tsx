@@ -2,6 +2,7 @@
 import { screen, within } from '@testing-library/react';
 import { designOf, openPart } from '../../../testing/bench';
 import { BaseGroup } from './BaseGroup';
+import { LayersGroup } from './LayersGroup';
 import { OverflowGroup } from './OverflowGroup';
 import { SupplyGroup } from './SupplyGroup';
 
@@ -49,13 +50,18 @@ describe('the base', () => {
     expect(now().reservoir.fill[0]).toMatchObject({ medium: 'gravel', upTo: 0.8 });
   });
 
-  test('a blanket is laid and taken up', async () => {
-    const { now, user } = openPart(designOf('tank-crates'), <BaseGroup />);
-    const blanket = screen.getByLabelText('Wicking blanket');
-    await user.selectOptions(blanket, 'none');
-    expect(now().reservoir.blanket).toBeNull();
-    await user.selectOptions(blanket, 'pea-gravel');
-    expect(now().reservoir.blanket).toEqual({ medium: 'pea-gravel', thickness: 0.02 });
+  test('layers are laid, changed, put in another order and taken up', async () => {
+    const { now, user } = openPart(designOf('tank-crates'), <LayersGroup />);
+    const whats = () => now().layers.map(({ what }) => what);
+    expect(whats()).toEqual(['fabric', 'coarse-sand', 'straw']);
+    await user.selectOptions(screen.getByLabelText('Layer 2, from below'), 'pea-gravel');
+    expect(now().layers[1]).toEqual({ what: 'pea-gravel', thickness: 0.03, up: false });
+    await user.click(screen.getByRole('button', { name: 'Move layer 1 up' }));
+    expect(whats()).toEqual(['pea-gravel', 'fabric', 'straw']);
+    await user.selectOptions(screen.getByLabelText('Layer 3, from below'), 'none');
+    expect(whats()).toEqual(['pea-gravel', 'fabric']);
+    await user.click(screen.getByRole('button', { name: 'Another layer on it' }));
+    expect(whats()).toEqual(['pea-gravel', 'fabric', 'straw']);
   });
 
   test('bags in a tray need none', () => {

@@ -1,0 +1,28 @@
+import { dippingNeck } from '../design';
+import { radiiOf, type Lot, type Planter } from '../planter';
+
+/** Amounts of growing mix by where it lies. */
+
+/** Soil between its base and its surface, without the pipes that go through it. m³ */
+export function soilInBeds({ design, bed, heights, storage }: Planter): number {
+  const from = heights.base - dippingNeck(design);
+  const whole =
+    bed.places.length * bed.inside.volumeBetween(from - bed.floor, heights.surface - bed.floor);
+  return Math.max(whole - storage.pipesInSoil * (heights.surface - heights.base), 0);
+}
+
+/** Growing mix that is packed into a lot of cups or columns, m³. */
+export function packedIn(one: Lot, base: number): number {
+  if (one.kind === 'cup') {
+    const { spec, pieces } = one as unknown as Lot<'cup'>;
+    const [r0, r1] = radiiOf(spec, base);
+    const each = (Math.PI * (base - spec.foot) * (r0 * r0 + r0 * r1 + r1 * r1)) / 3;
+    return pieces.length * each;
+  }
+  if (one.kind === 'column') {
+    const { spec, pieces } = one as unknown as Lot<'column'>;
+    if (spec.medium !== 'mix') return 0;
+    return pieces.length * (Math.PI / 4) * spec.diameter ** 2 * (base - spec.foot);
+  }
+  return 0;
+}

@@ -1,0 +1,73 @@
+import type { Kind, Lot, Planter } from '../planter';
+import { fill, layer, mulch } from './contents';
+import type { FromAbove, InSection } from './faces';
+import * as above from './above';
+import { fitting, hole, rows } from './outlets';
+import * as parts from './parts';
+import type { Shape } from './shape';
+import { inspection, tube, worm } from './tube';
+import { liner, bag, nested, neck, row, supply, vessel } from './walls';
+import { cloth, column, cup } from './wicks';
+
+/**
+ * When a kind is painted in the section: behind what fills the base or in it, with the soil, over it.
+ * `base` is before or after the fill, as things stand in open water or in mix.
+ */
+type Phase =
+  'base' | 'fill' | 'packed' | 'deck' | 'layers' | 'wicks' | 'pipes' | 'walls' | 'outlets';
+
+interface Look<K extends Kind> {
+  phase: Phase;
+  section: InSection<K>;
+  plan: FromAbove<K>;
+}
+
+const nothing = (): Shape[] => [];
+
+/** How every kind of thing looks. A kind without a look does not compile. */
+const LOOKS: { readonly [K in Kind]: Look<K> } = {
+  ring: { phase: 'base', section: parts.ring, plan: above.ring },
+  standing: { phase: 'base', section: parts.standing, plan: above.standing },
+  lying: { phase: 'base', section: parts.lying, plan: above.lying },
+  crates: { phase: 'base', section: parts.crates, plan: above.crates },
+  arch: { phase: 'base', section: parts.arch, plan: above.arch },
+  sticks: { phase: 'base', section: parts.sticks, plan: above.sticks },
+  fill: { phase: 'fill', section: fill, plan: nothing },
+  column: { phase: 'packed', section: column, plan: above.column },
+  cup: { phase: 'packed', section: cup, plan: above.cup },
+  platform: { phase: 'deck', section: parts.platform, plan: nothing },
+  layer: { phase: 'layers', section: layer, plan: nothing },
+  mulch: { phase: 'layers', section: mulch, plan: nothing },
+  cloth: { phase: 'wicks', section: cloth, plan: above.cloth },
+  inspection: { phase: 'pipes', section: inspection, plan: above.pipe('inspection') },
+  worm: { phase: 'pipes', section: worm, plan: above.pipe('worm') },
+  tube: { phase: 'pipes', section: tube, plan: above.tube },
+  vessel: { phase: 'walls', section: vessel, plan: nothing },
+  liner: { phase: 'walls', section: liner, plan: nothing },
+  patch: { phase: 'walls', section: nothing, plan: nothing },
+  nested: { phase: 'walls', section: nested, plan: nothing },
+  neck: { phase: 'walls', section: neck, plan: above.bed },
+  row: { phase: 'walls', section: row, plan: above.bed },
+  bag: { phase: 'walls', section: bag, plan: above.bed },
+  hole: { phase: 'outlets', section: hole, plan: above.outlet },
+  fitting: { phase: 'outlets', section: fitting, plan: above.outlet },
+  rows: { phase: 'outlets', section: rows, plan: above.outlet },
+  rim: { phase: 'outlets', section: nothing, plan: nothing },
+  supply: { phase: 'outlets', section: supply, plan: nothing },
+};
+
+/** The section's shapes of all lots that are painted in a phase. */
+export function inPhase(planter: Planter, phase: Phase, level: number): Shape[] {
+  return planter.lots.flatMap((lot) => {
+    const look = LOOKS[lot.kind] as unknown as Look<Kind>;
+    return look.phase === phase ? look.section(lot as Lot<Kind>, planter, level) : [];
+  });
+}
+
+/** All lots as they are seen from above, what lies on the floor first. */
+export function fromAbove(planter: Planter): Shape[] {
+  const look = (lot: Lot) => LOOKS[lot.kind] as unknown as Look<Kind>;
+  const low = (lot: Lot) => look(lot).phase === 'base';
+  const inOrder = [...planter.lots.filter(low), ...planter.lots.filter((lot) => !low(lot))];
+  return inOrder.flatMap((lot) => look(lot).plan(lot as Lot<Kind>, planter));
+}

@@ -1,0 +1,66 @@
+import { fillMedium } from '../../catalog';
+import { soilBaseHeight } from '../../design';
+import { arrange, beside, fullest, type Circle } from '../../reservoir';
+import { drainable, mixOf } from '../../soil';
+import { grown, type Outline } from '../../vessel';
+import { among, disc, lot, type Faces } from '../piece';
+import { cylinder } from '../solid';
+import { hollows, standingPlaces } from './standings';
+import { wickSizes } from './wickSizes';
+
+/**
+ * Suction at which the mix in a wick column or between bottles has given what it stores, metres.
+ * The rest of its water stays in the mix for the plants.
+ */
+export const GIVEN_UP_AT = 0.5;
+
+/** Columns of mix or sand from the floor up to the soil. */
+export const column: Faces<'column'> = {
+  asked: ({ wicks }) => among(wicks, (wick) => wick.kind === 'column'),
+  place(asked, site) {
+    const { spec, index } = asked;
+    const { design, floor, taken, vessel } = site;
+    const r = spec.diameter / 2;
+    const corners = spec.at === null && spec.count <= 4 ? inCorners(floor, r, spec.count) : [];
+    const good =
+      corners.length === spec.count &&
+      corners.every((one, i) => taken.circle(one) && beside(corners.slice(0, i)).circle(one));
+    const circles = good
+      ? corners
+      : spec.at
+        ? standingPlaces(spec.at, r, spec.count, site)
+        : arrange(floor, r, spec.count, taken);
+    const base = soilBaseHeight(design);
+    const top = Math.min(base, vessel.depth);
+    const one = cylinder({ x: 0, y: 0, r }, spec.foot, top);
+    const share = drainable(fillMedium(spec.medium, mixOf(design.soil)), GIVEN_UP_AT);
+    return lot('column', asked, {
+      ...hollows('both', one, one, circles.length, top, share),
+      wanted: spec.count,
+      pieces: circles.map((at, i) =>
+        disc(`column-${index}-${i}`, at, spec.foot, base, cylinder(at, spec.foot, base), {
+          solid: cylinder(at, spec.foot, base),
+          share,
+        }),
+      ),
+      height: base,
+      room: () => Math.max(fullest(floor, r, taken).length, circles.length),
+    });
+  },
+  name: (_spec, count) => (count === 1 ? 'column' : 'columns'),
+  contradictions: ({ spec, index }, design, shape) => wickSizes(spec, index, design, shape),
+};
+
+/** Up to four circles in the corners, opposite ones first. */
+function inCorners(floor: Outline, r: number, count: number): Circle[] {
+  const inner = grown(floor, -r);
+  if (inner.a <= 0 || inner.b <= 0 || inner.c >= Math.min(inner.a, inner.b) * 0.9) return [];
+  const back = inner.c * (1 - Math.SQRT1_2);
+  const [x, y] = [inner.a - back, inner.b - back];
+  return [
+    { x: -x, y: -y, r },
+    { x, y, r },
+    { x: -x, y, r },
+    { x, y: -y, r },
+  ].slice(0, count);
+}

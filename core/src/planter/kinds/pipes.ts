@@ -1,0 +1,91 @@
+import { soilBaseHeight, type ExtraPipe } from '../../design';
+import { arrange, type Circle } from '../../reservoir';
+import { grown, holdsCircle, reachAt, type Outline } from '../../vessel';
+import { restsAt } from '../floor';
+import { among, disc, lot, type Asked, type Faces, type Lot, type Site } from '../piece';
+import { cylinder } from '../solid';
+import { DENSITY, hollows } from './standings';
+import { tooWide } from './tube';
+
+/** Wall of an inspection pipe or worm tube, metres. */
+export const PIPE_WALL = 0.003;
+/** How far an inspection pipe or worm tube stands over the rim, metres. */
+export const PIPE_PROUD = 0.03;
+
+/** Pipes to look into the water by, and tubes that take scraps. */
+export const inspection: Faces<'inspection'> = {
+  asked: ({ pipes }) => among(pipes, ({ use }) => use === 'inspection'),
+  place: (asked, site) => standingPipe('inspection', asked, site),
+  name: () => 'inspection pipe',
+  contradictions: ({ spec, index }, design) =>
+    tooWide(design, ['pipes', index, 'diameter'], 'inspection pipe', spec.diameter),
+};
+
+export const worm: Faces<'worm'> = {
+  asked: ({ pipes }) => among(pipes, ({ use }) => use === 'worm'),
+  place: (asked, site) => standingPipe('worm', asked, site),
+  name: () => 'worm tube',
+  contradictions: ({ spec, index }, design) =>
+    tooWide(design, ['pipes', index, 'diameter'], 'worm tube', spec.diameter),
+};
+
+function standingPipe<K extends 'inspection' | 'worm'>(
+  kind: K,
+  asked: Asked<K>,
+  site: Site,
+): Lot<K> {
+  const { design, vessel, taken, floor, lots } = site;
+  const spec = asked.spec as ExtraPipe;
+  const r = spec.diameter / 2;
+  const by = spec.at && holdsCircle(floor, spec.at.x, spec.at.y, r) ? spec.at : null;
+  const onPipe = lots.some((one) => one.kind === 'lying' && one.pieces.length > 0);
+  const left = { ...atLeft(floor, r, asked.index, design.pipes.length), r };
+  const free = kind === 'worm' ? left : freeAtWall(site, r, asked.index);
+  // Where pipes lie all over the floor it stands on one of them.
+  const at = by ? { ...by, r } : (free ?? (onPipe ? left : null));
+  if (!at) return lot(kind, asked, { wanted: 1 });
+  const low = kind === 'inspection' && taken.circle(at);
+  const tallest = lots.reduce(
+    (high, one) => (one.kind === 'lying' ? Math.max(high, one.height) : high),
+    0,
+  );
+  const from = kind === 'worm' ? soilBaseHeight(design) : low ? restsAt(vessel, at) : tallest;
+  const top = Math.max(vessel.depth, from);
+  const outer = cylinder(at, from, top);
+  const bore = cylinder({ ...at, r: Math.max(r - PIPE_WALL, 0) }, from, top);
+  const long = rimOf(site) + PIPE_PROUD - from;
+  return lot(kind, asked, {
+    ...hollows('both', outer, bore, 1, top),
+    wanted: 1,
+    pieces: [
+      disc(`${kind}-${asked.index}`, at, from, rimOf(site) + PIPE_PROUD, outer, {
+        solid: bore,
+        share: 1,
+      }),
+    ],
+    height: rimOf(site) + PIPE_PROUD,
+    mass: Math.PI * (r * r - Math.max(r - PIPE_WALL, 0) ** 2) * Math.max(long, 0) * DENSITY.pipe,
+  });
+}
+
+const rimOf = ({ bed }: Site): number => bed.floor + bed.inside.depth;
+
+/** Along the left wall where that is free, else where there is room; over what lies there if nowhere. */
+function freeAtWall({ floor, taken, design }: Site, r: number, i: number): Circle | null {
+  const left = { ...atLeft(floor, r, i, design.pipes.length), r };
+  if (taken.circle(left)) return left;
+  const back = grown(floor, -r);
+  const sides = [0.4, -0.4, 0.8, -0.8].map((share) => ({
+    x: -reachAt({ a: back.b, b: back.a, c: back.c }, share * back.b),
+    y: share * back.b,
+    r,
+  }));
+  return sides.find((one) => taken.circle(one)) ?? arrange(floor, r, 1, taken)[0] ?? null;
+}
+
+/** Places along the left wall, one behind the other. */
+function atLeft(floor: Outline, r: number, i: number, count: number): { x: number; y: number } {
+  const inner = grown(floor, -r);
+  const y = count === 1 ? 0 : ((i / (count - 1)) * 2 - 1) * Math.max(inner.b - inner.c, 0);
+  return { x: -inner.a, y };
+}

@@ -1,0 +1,244 @@
+import type {
+  BedDesign,
+  ClothWickDesign,
+  ColumnWickDesign,
+  CupWickDesign,
+  ExtraPipe,
+  FillLayer,
+  FillTubeDesign,
+  LayerDesign,
+  OverflowDesign,
+  PartOf,
+  PlanterDesign,
+  ReservoirDesign,
+  VesselDesign,
+} from '../design';
+import type { Outline, Vessel } from '../vessel';
+import type { Circle, Rectangle } from '../reservoir';
+import type { Contradiction } from './contradiction';
+import type { Obstacles } from './obstacles';
+import type { Run, Solid } from './solid';
+
+/**
+ * What a planter is made of. A design asks for things; each kind of thing says in one place how many of
+ * it stand and where, what room they take in the water, what they weigh and what they are called. The
+ * workshop and the drawing have faces of their own, keyed by the same kinds.
+ */
+
+type Overflow<K extends OverflowDesign['kind']> = Extract<OverflowDesign, { kind: K }>;
+type BedOf<K extends BedDesign['kind']> = Extract<BedDesign, { kind: K }>;
+
+/** What the design says of a thing of each kind. */
+export interface Specs {
+  vessel: VesselDesign;
+  liner: Extract<VesselDesign, { kind: 'frame' }>;
+  patch: VesselDesign;
+  lying: PartOf<'lying'>;
+  ring: PartOf<'ring'>;
+  standing: PartOf<'standing'>;
+  crates: PartOf<'crates'>;
+  arch: PartOf<'arch'>;
+  sticks: PartOf<'sticks'>;
+  fill: FillLayer;
+  platform: ReservoirDesign;
+  tube: FillTubeDesign;
+  inspection: ExtraPipe;
+  worm: ExtraPipe;
+  column: ColumnWickDesign;
+  cup: CupWickDesign;
+  cloth: ClothWickDesign;
+  nested: BedOf<'nested'>;
+  neck: BedOf<'neck'>;
+  row: BedOf<'row'>;
+  bag: BedOf<'bag'>;
+  layer: LayerDesign;
+  hole: Overflow<'hole'>;
+  fitting: Overflow<'fitting'>;
+  rows: Overflow<'rows'>;
+  rim: Overflow<'rim'>;
+  supply: NonNullable<ReservoirDesign['supply']>;
+  mulch: PlanterDesign['soil'];
+}
+export type Kind = keyof Specs;
+
+/** A thing that a design asks for, and which entry of its own list in the design that is. */
+export interface Asked<K extends Kind> {
+  spec: Specs[K];
+  index: number;
+}
+
+/** One physical thing in its place; heights in metres above the inside floor. */
+export interface Piece {
+  readonly id: string;
+  readonly x: number;
+  readonly y: number;
+  readonly from: number;
+  readonly to: number;
+  readonly foot: Footprint;
+  /** What it is from outside, hollows and all; null for what takes no room of its own. */
+  readonly body: Solid | null;
+  /** What of it is hollow, or holds water in its pores, and the share of that which is water to be had. */
+  readonly bore: { solid: Solid; share: number } | null;
+}
+
+/** How a thing stands, seen from above, about its own middle. Metres. */
+export type Footprint =
+  | { form: 'disc'; r: number }
+  | { form: 'ring'; r: number; wall: number }
+  | { form: 'box'; a: number; b: number }
+  | { form: 'run'; run: Run; r: number }
+  | { form: 'outline'; outline: Outline }
+  | { form: 'none' };
+
+/** The room that things take in the base, and the water they let in again, by height. */
+export interface Room {
+  /** Volume of walls and hollows below height z. m³ */
+  outerBelow(z: number): number;
+  /** Water to be had in the hollows with water standing at z outside. m³ */
+  waterBelow(z: number): number;
+  /** Volume of the hollows below z: `waterBelow` when nothing is caught. m³ */
+  hollowBelow(z: number): number;
+  /** Plan area at height z. m² */
+  areaAt(z: number): number;
+  /** Height of the water inside when it stands at z outside. Metres. */
+  levelInside(z: number): number;
+}
+
+/** All things of one entry of the design, as they are placed. */
+export interface Lot<K extends Kind = Kind> extends Room {
+  readonly kind: K;
+  readonly spec: Specs[K];
+  readonly index: number;
+  /** Stable: `kind-index`. */
+  readonly id: string;
+  /** How many were asked for. */
+  readonly wanted: number;
+  readonly pieces: readonly Piece[];
+  /** Height of its top, metres. */
+  readonly height: number;
+  /** What it weighs, dry and without what is packed into it. Kilograms. */
+  readonly mass: number;
+  /** The most that fit in the places that are left to it, whatever number was typed. */
+  room(): number;
+}
+
+/** What holds the soil: the vessel itself, or beds of their own above or inside it. */
+export interface Bed {
+  /** The space in one of them, above its own floor. */
+  readonly inside: Vessel;
+  /** Height of that floor above the vessel's, metres. */
+  readonly floor: number;
+  readonly wall: number;
+  /** Whether it is something other than the vessel. */
+  readonly separate: boolean;
+  /** Where each stands, seen from above. */
+  readonly places: readonly { x: number; y: number }[];
+}
+
+/** Where things are placed: what there is, and what stands there already. */
+export interface Site {
+  readonly design: PlanterDesign;
+  /** The water's own vessel, turned so that the section shows what there is to see. */
+  readonly vessel: Vessel;
+  readonly bed: Bed;
+  /** Everything stands inside this. */
+  readonly floor: Outline;
+  /** The rigid sheet that soil stands on, seen from above; null where there is none. */
+  readonly deck: Outline | null;
+  /** Top of the base, metres. */
+  readonly top: number;
+  readonly taken: Obstacles;
+  /** What has been placed so far. */
+  readonly lots: readonly Lot[];
+}
+
+/** Everything about one kind of thing. */
+export interface Faces<K extends Kind> {
+  /** The entries of a design that ask for it. */
+  asked(design: PlanterDesign): readonly Asked<K>[];
+  /** Places what one entry asks for, as far as it fits. */
+  place(asked: Asked<K>, site: Site): Lot<K>;
+  /** What it is called, in the plural where there are several. */
+  name(spec: Specs[K], count: number): string;
+  /** Measures of it that cannot be. */
+  contradictions?(asked: Asked<K>, design: PlanterDesign, shape: Vessel): Contradiction[];
+}
+
+/** Room of what takes none. */
+export const NO_ROOM: Room = {
+  outerBelow: () => 0,
+  waterBelow: () => 0,
+  hollowBelow: () => 0,
+  areaAt: () => 0,
+  levelInside: (z) => z,
+};
+
+/** A lot with what most have in common filled in. */
+export function lot<K extends Kind>(
+  kind: K,
+  { spec, index }: Asked<K>,
+  rest: Partial<Omit<Lot<K>, 'kind' | 'spec' | 'index' | 'id'>> = {},
+): Lot<K> {
+  const pieces = rest.pieces ?? [];
+  return {
+    ...NO_ROOM,
+    kind,
+    spec,
+    index,
+    id: `${kind}-${index}`,
+    wanted: pieces.length,
+    height: 0,
+    mass: 0,
+    room: () => pieces.length,
+    ...rest,
+    pieces,
+  };
+}
+
+/** The only entry of a list of one, or none. */
+export const only = <K extends Kind>(spec: Specs[K] | null): Asked<K>[] =>
+  spec === null ? [] : [{ spec, index: 0 }];
+
+/** Entries of a list that are of one sort, with their place in it. */
+export function among<T, K extends Kind>(list: readonly T[], is: (one: T) => boolean): Asked<K>[] {
+  return list.flatMap((one, index) =>
+    is(one) ? [{ spec: one as unknown as Specs[K], index }] : [],
+  );
+}
+
+export const disc = (
+  id: string,
+  { x, y, r }: Circle,
+  from: number,
+  to: number,
+  body: Solid,
+  bore: Piece['bore'] = null,
+): Piece => ({
+  id,
+  x,
+  y,
+  from,
+  to,
+  foot: { form: 'disc', r },
+  body,
+  bore,
+});
+
+export const boxed = (
+  id: string,
+  { x, y, a, b }: Rectangle,
+  from: number,
+  to: number,
+  body: Solid,
+  bore: Piece['bore'] = null,
+): Piece => ({ id, x, y, from, to, foot: { form: 'box', a, b }, body, bore });
+
+/** The circles of a lot's pieces. */
+export const discsOf = ({ pieces }: Pick<Lot, 'pieces'>): Circle[] =>
+  pieces.flatMap(({ x, y, foot }) =>
+    foot.form === 'disc' || foot.form === 'ring' ? [{ x, y, r: foot.r }] : [],
+  );
+export const boxesOf = ({ pieces }: Pick<Lot, 'pieces'>): Rectangle[] =>
+  pieces.flatMap(({ x, y, foot }) => (foot.form === 'box' ? [{ x, y, a: foot.a, b: foot.b }] : []));
+export const runsOf = ({ pieces }: Pick<Lot, 'pieces'>): Run[] =>
+  pieces.flatMap(({ foot }) => (foot.form === 'run' ? [foot.run] : []));

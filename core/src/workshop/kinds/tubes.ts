@@ -1,0 +1,287 @@
+import { FEET, PIPES } from '../../catalog';
+import { FIELDS } from '../../design';
+import { PIPE_PROUD, runsOf, type Lot } from '../../planter';
+import { q, say, type Message } from '../../quantity';
+import { pipeGood, plainPipe, SMALL_GOODS } from '../goods';
+import { type Maker, type Work } from '../maker';
+import { measure } from '../step';
+
+/** Tubes and pipes that stand: their lengths, joints, holes and how they are fixed. */
+
+/** Holes of a tube's perforated run: how wide, and one for so much of it. Metres. */
+const PORE = 0.006;
+const RUN_PITCH = 0.03;
+const LEAST_RUN = 4;
+/** Holes of a worm tube. */
+const VENT = 0.008;
+const WORM_HOLES = 24;
+/** A notch in a tube's foot is about this high, metres. */
+const NOTCH = 0.015;
+/** Cable ties that hold a sock, and a tube to a wall. */
+const TIES = 2;
+
+/** When a tube goes in: with a sheet over the water after that is set, else before the test. */
+const comesAfter = (maker: Maker): void => {
+  maker.after('supports', 'tube');
+  maker.after('set', 'tube');
+  maker.after('stand', 'tube');
+  maker.after('tube', 'base');
+  maker.after('tube', 'layers');
+  maker.after('tube', 'fill');
+  if (!maker.deck && !maker.planter.design.bed) maker.after('tube', 'test');
+};
+
+export const tube: Work<'tube'> = (lot, maker) => {
+  const { spec, id, pieces } = lot;
+  const { planter } = maker;
+  const { outside, name } = PIPES[spec.pipe];
+  const good = pipeGood(spec.pipe);
+  const pipe = planter.of('lying').find((one) => one.pieces.length > 0) ?? null;
+  const ends = spec.run === 0 && (!pipe || spec.joint === 'cross' || spec.joint === 'slit');
+  maker.cut('tube', id, good, 'Fill tube', spec.length, 1, ends ? footNote(lot) : null);
+  const run = runsOf(lot)[0];
+  if (run) maker.cut('tube', id, good, 'Run on the floor', spec.run);
+  maker.part('tube', {
+    id,
+    what: 'Fill tube',
+    amount: say`${name}, ${q(spec.length + (run ? spec.run : 0), 'length')}`,
+    use: pipe ? 'From above the rim to the pipe on the floor' : 'From above the rim to the floor',
+    good,
+    quantity: maker.lengthOf(id),
+  });
+  comesAfter(maker);
+  maker.tools('tube', 'Saw', 'Tape', 'Screwdriver');
+  const side = pieces[0];
+  const foot = ends ? say`, its foot ${FEET[spec.foot].name.toLowerCase()}` : say``;
+  maker.say(
+    'tube',
+    say`Cut the ${name} (${q(outside, 'length')} outside) to ${q(spec.length, 'length')}${foot}.`,
+    5,
+  );
+  if (run) {
+    fitting(maker, id, 'Elbow at its foot', name);
+    maker.hole({
+      id: `${id}-run`,
+      step: 'tube',
+      part: 'Run of the tube on the floor',
+      count: Math.max(Math.round(spec.run / RUN_PITCH), LEAST_RUN),
+      diameter: PORE,
+      where: say`on its underside, ${q(RUN_PITCH, 'length')} apart`,
+      why: say`lets the water out along it`,
+    });
+    maker.say(
+      'tube',
+      say`Drill the run of ${q(spec.run, 'length')} on its underside, join it to the tube by an elbow, and lay it on the floor.`,
+      5,
+    );
+  } else if (pipe) {
+    joint(maker, lot, pipe, outside, name);
+  } else if (side) {
+    maker.say(
+      'tube',
+      say`Push it down to the floor at the wall, ${q(Math.abs(side.x), 'length')} from the middle.`,
+    );
+  }
+  maker.say('tube', say`Fix it to the wall with the clip, so that no child pulls it out.`, 5);
+  maker.part('tube', {
+    id: `${id}-clip`,
+    what: 'Clip',
+    amount: say`1`,
+    use: 'Holds the tube to the wall',
+    good: SMALL_GOODS.clip,
+    quantity: 1,
+  });
+  if (spec.cap !== 'open') {
+    const cap = spec.cap === 'cap';
+    maker.part('close', {
+      id: `${id}-cap`,
+      what: cap ? 'Cap' : 'Sponge',
+      amount: say`1`,
+      use: 'Closes the fill tube',
+      good: cap ? SMALL_GOODS.cap : SMALL_GOODS.sponge,
+      quantity: 1,
+    });
+    maker.say('close', cap ? say`Cap the fill tube.` : say`Push a sponge into the fill tube.`);
+  }
+  if (planter.design.place.rain !== 'indoors') maker.warn('tube', 'mosquitoes');
+  maker.check('tube', {
+    id: 'firm',
+    must: say`It stands over the rim, does not come out when pulled, and water poured in runs away at once.`,
+    mend: ends
+      ? say`Turn the foot or cut it to a bevel: a square foot seals against the floor.`
+      : say`Look at the joint: soil or a fold of the sock shuts it.`,
+  });
+  maker.measure('tube', measure('length', FIELDS.tube.length, spec.length, ['fillTube', 'length']));
+};
+
+/** How a tube is joined to a pipe that lies on the floor. */
+function joint(
+  maker: Maker,
+  lot: Lot<'tube'>,
+  pipe: Lot<'lying'>,
+  outside: number,
+  name: string,
+): void {
+  const { spec, id, pieces } = lot;
+  const x = pieces[0]?.x ?? 0;
+  const where = say`${q(Math.abs(x), 'length')} ${x >= 0 ? 'right' : 'left'} of the middle`;
+  switch (spec.joint) {
+    case 'elbow':
+      fitting(maker, id, 'Elbow at its foot', name);
+      maker.say(
+        'tube',
+        say`Join it to the end of the pipe by the elbow, and stand it at the wall.`,
+        5,
+      );
+      return;
+    case 'tee':
+      fitting(maker, id, 'Tee at its foot', name);
+      maker.say(
+        'tube',
+        say`Saw the pipe through ${where}, put the tee between, and stand the tube in it.`,
+        10,
+      );
+      return;
+    case 'slit':
+      maker.part('tube', {
+        id: `${id}-ties`,
+        what: 'Cable ties',
+        amount: say`${q(TIES, 'count')}`,
+        use: 'Hold pipe and sock to the tube',
+        good: SMALL_GOODS.ties,
+        quantity: TIES,
+      });
+      maker.say(
+        'tube',
+        pipe.spec.sock
+          ? say`Slit the end of the pipe by a hand, bend it up and put it round the tube’s foot; pull the sock up over both and tie it.`
+          : say`Slit the end of the pipe by a hand, bend it up, put it round the tube’s foot and tie it.`,
+        8,
+      );
+      return;
+    case 'cross':
+      maker.hole({
+        id: `${id}-joint`,
+        step: 'tube',
+        part: 'Lying pipe',
+        count: 1,
+        diameter: outside,
+        bit: outside,
+        tool: 'Knife: an X, not a hole',
+        where: say`in its crown, ${where}`,
+        why: say`the tube’s foot goes through to the floor`,
+      });
+      maker.say(
+        'tube',
+        say`Cut an X as wide as the tube in the crown of the pipe, ${where}, and push the foot through to the floor; the flaps hold it.`,
+        5,
+      );
+  }
+}
+
+function fitting(maker: Maker, id: string, what: string, name: string): void {
+  maker.part('tube', {
+    id: `${id}-fitting`,
+    what,
+    amount: say`1, for ${name}`,
+    use: 'Joins the tube to what lies on the floor',
+    good: what.startsWith('Tee') ? SMALL_GOODS.tee : SMALL_GOODS.elbow,
+    quantity: 1,
+  });
+}
+
+function footNote({ spec }: Lot<'tube'>): Message {
+  const { outside } = PIPES[spec.pipe];
+  switch (spec.foot) {
+    case 'bevel':
+      return say`foot cut at 45°: ${q(spec.length, 'length')} on its long side, ${q(spec.length - outside, 'length')} on its short side`;
+    case 'notch':
+      return say`two notches in its foot, ${q(NOTCH, 'length')} high`;
+    case 'square':
+      return say`cut square: ${FEET.bevel.name.toLowerCase()} or notched it cannot seal against the floor`;
+  }
+}
+
+export const inspection: Work<'inspection'> = (lot, maker) => {
+  const { id, spec, pieces } = lot;
+  const [piece] = pieces;
+  if (!piece) return;
+  upright(
+    maker,
+    id,
+    'Inspection pipe',
+    spec.diameter,
+    piece.to - piece.from,
+    'To look at the water',
+  );
+  capped(maker, id, spec.capped, 'inspection pipe');
+  comesAfter(maker);
+  maker.say(
+    'tube',
+    say`Stand the inspection pipe on the ${piece.from > 0.001 ? 'pipe that lies on the floor' : 'floor'}${maker.planter.design.vessel.kind === 'frame' ? ' at the low corner' : ' at the wall'}, ${q(PIPE_PROUD, 'length')} above the rim.`,
+    5,
+  );
+};
+
+export const worm: Work<'worm'> = (lot, maker) => {
+  const { id, spec, pieces } = lot;
+  const [piece] = pieces;
+  if (!piece) return;
+  upright(
+    maker,
+    id,
+    'Worm tube',
+    spec.diameter,
+    piece.to - piece.from,
+    spec.fills ? 'Takes scraps, and the water' : 'Takes scraps',
+  );
+  capped(maker, id, spec.capped, 'worm tube');
+  maker.hole({
+    id: `${id}-holes`,
+    step: 'fill',
+    part: 'Worm tube',
+    count: WORM_HOLES,
+    diameter: VENT,
+    where: say`all round its lower two thirds; none wider, or soil falls in`,
+    why: say`the worms come and go`,
+  });
+  maker.say(
+    'fill',
+    say`Stand the worm tube on the base before the mix goes in${spec.fills ? ', over one of the wick’s holes: water is poured in by it too' : ''}. Cover its scraps with a handful of chips, or flies come.`,
+    5,
+  );
+};
+
+function upright(
+  maker: Maker,
+  id: string,
+  what: string,
+  diameter: number,
+  length: number,
+  use: string,
+): void {
+  const step = what === 'Worm tube' ? 'fill' : 'tube';
+  const good = plainPipe(diameter);
+  maker.cut(step, id, good, what, length);
+  maker.part(step, {
+    id,
+    what,
+    amount: say`${q(diameter, 'length')} across, ${q(length, 'length')}`,
+    use,
+    good,
+    quantity: maker.lengthOf(id),
+  });
+}
+
+function capped(maker: Maker, id: string, has: boolean, name: string): void {
+  if (!has) return;
+  maker.part('close', {
+    id: `${id}-cap`,
+    what: 'Cap',
+    amount: say`1`,
+    use: `Closes the ${name}`,
+    good: SMALL_GOODS.cap,
+    quantity: 1,
+  });
+  maker.say('close', say`Cap the ${name}.`);
+}
