@@ -34,7 +34,7 @@ const PICTURES: Picture[] = [
     at: { planter: 'Lettuces in the round tub', room: 'soil' },
     size: DESK,
     press: ['radio', 'Plants'],
-    see: 'Between soil and water',
+    see: 'Between water and roots',
   },
   {
     file: 'bench-trade',

@@ -60,17 +60,17 @@ test('a box on legs loads each leg with a quarter', () => {
   expect(of('film-bed').assessment.figures.weight.perLeg).toBeNull();
 });
 
-test('a box whose floor falls is deeper at its low end, and the shim is its fall over its length', () => {
+test('a box whose floor falls is deeper at its low end, and asks for no shim: the fall is meant', () => {
   // The overflow is at the high end: 8 mm to the metre over 1.2 m is 9.6 mm.
   const { tilt, standing } = of('box-legs', one(['vessel', 'fall'], 0.008)).assessment.figures;
-  expect(tilt.shimAcross).toBeCloseTo(0.0096, 12);
-  expect(tilt.wettest).toBeCloseTo(0.065 + 0.0096, 12);
+  expect(tilt.shimAcross).toBe(0);
+  expect(tilt.wettest).toBeCloseTo(0.06 + 0.0096, 12);
   expect(tilt.holds).toBeGreaterThan(standing);
   const towards = of('box-legs', [
     ...one(['vessel', 'fall'], 0.008),
     ...one(['place', 'falls'], 'towards'),
   ]).assessment.figures.tilt;
-  expect(towards.wettest).toBeCloseTo(0.065, 12);
+  expect(towards.wettest).toBeCloseTo(0.06, 12);
   expect(towards.holds).toBeLessThan(standing);
 });
 
@@ -100,7 +100,7 @@ test('an elbow turned up lifts the lip above its mark', () => {
   expect(planter.heights.invert).toBeCloseTo(0.064, 12);
 });
 
-test('stone brought level with the overflow is contact, not a fault; bottles want their air', () => {
+test('stone brought level with the overflow is contact, not a fault; pots want their air', () => {
   const level = (id: string, lip: number) =>
     of(id, [
       ...one(['overflow'], {
@@ -113,7 +113,7 @@ test('stone brought level with the overflow is contact, not a fault; bottles wan
     ]).assessment.findings.map((finding) => finding.id);
   expect(level('stone-pot', 0.08)).not.toContain('air-gap-small');
   expect(level('stone-pot', 0.09)).toContain('overflow-above');
-  expect(level('bottle-pail', 0.12)).toContain('air-gap-small');
+  expect(level('cloth-pail', 0.098)).toContain('air-gap-small');
 });
 
 test('a windowsill bottle may go without an overflow, outdoors it may not', () => {

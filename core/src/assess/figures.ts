@@ -9,7 +9,7 @@ import {
   type Lot,
   type Planter,
 } from '../planter';
-import { arrange, beside, climb, fullest, outletOf, type Circle } from '../reservoir';
+import { arrange, beside, climb, filled, outletOf, type Circle } from '../reservoir';
 import { bagsFor, looseVolume } from '../soil';
 import { grown, holds, type Outline } from '../vessel';
 import {
@@ -261,7 +261,7 @@ export function plantingPlan(planter: Planter): PlantingPlan {
   const free = beside([]);
   // To the tenth of a millimetre, so that a surface that is dragged finds what it had.
   const key = [outline.a, outline.b, outline.c, r].map((x) => x.toFixed(4)).join(' ');
-  const most = remembered(key, () => fullest(outline, r, free));
+  const most = remembered(key, () => filled(outline, r, free));
   const room = Math.max(most.length, 1) * n;
   const wanted = Math.min(count, room);
   const places = bed.places.flatMap((place, i) => {

@@ -122,6 +122,7 @@ function voidOrStone({ design }: Planter): Question | null {
     foot: 0,
     at: null,
   };
+  const columns = design.wicks.filter(({ kind }) => kind === 'column');
   const legs = design.wicks.length > 0 ? design.wicks : [column];
   return question('voids', 'water', 'Hollow or full of stone?', [
     {
@@ -140,7 +141,10 @@ function voidOrStone({ design }: Planter): Question | null {
       id: 'stone-leg',
       name: 'Stone, with legs of mix to the floor',
       says: 'The same, and the columns of mix bring up what the stone cannot.',
-      patch: [...changeBase(design, 'stone'), set(['wicks'], [column])],
+      patch: [
+        ...changeBase(design, 'stone'),
+        set(['wicks'], columns.length > 0 ? columns : [column]),
+      ],
     },
   ]);
 }

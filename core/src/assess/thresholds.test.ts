@@ -43,8 +43,8 @@ test.each<[string, Patch, string | null]>([
   ['level-loss', one(['place', 'slopeAcross'], 0.012), 'watch'],
   ['level-wet', one(['place', 'slopeAcross'], 0.076), null],
   ['level-wet', one(['place', 'slopeAcross'], 0.078), 'fault'],
-  ['separator-none', one(['separator'], 'none'), 'watch'],
-  ['separator-none', one(['separator'], 'mesh'), null],
+  ['separator-none', one(['layers'], []), 'watch'],
+  ['separator-none', one(['layers'], [{ what: 'mesh', thickness: 0.001, up: true }]), null],
 ])('%s with %j: %s', (id, patch, severity) => expect(found(id, patch)).toBe(severity));
 
 test('feeding: an organic dose of a synthetic feed burns, the same of an organic one does not', () => {

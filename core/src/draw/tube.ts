@@ -14,7 +14,7 @@ export const tube: InSection<'tube'> = ({ spec: fillTube, pieces }, planter, lev
   const top = floor + fillTube.length;
   // A bevel of 45 degrees; a notch lifts the near wall only.
   const joined = planter.of('lying').some((lot) => lot.pieces.length > 0);
-  const ends = !joined || fillTube.joint === 'cross' || fillTube.joint === 'slit';
+  const ends = !joined || fillTube.joint === 'cross';
   const bevel =
     fillTube.foot === 'square' || !ends || fillTube.run > 0 ? 0 : Math.min(2 * r, top / 3);
   const nearFoot = floor + (fillTube.foot === 'notch' ? bevel / 2 : bevel);

@@ -146,7 +146,7 @@ test.each<[string, string, Patch, string, RegExp]>([
     'panel-barrel',
     one(['reservoir', 'parts', 0, 'width'], 0.7),
     'reservoir.parts.0.width',
-    /does not lie in a vessel/,
+    /700 mm across cannot stand in a vessel that is 570 mm across/,
   ],
   [
     'sticks closer than they are thick',

@@ -35,8 +35,8 @@ const capital = (text: string): string => text.charAt(0).toUpperCase() + text.sl
 function heights(design: PlanterDesign, shape: Vessel): Contradiction[] {
   const { soil, bed } = design;
   const base = soilBaseHeight(design);
-  const own = bed && bed.kind !== 'nested';
-  const rim = own ? design.reservoir.top + bed.depth : bed ? base + shape.depth : shape.depth;
+  const floor = bed?.kind === 'neck' ? design.reservoir.top : bed ? base : 0;
+  const rim = floor + (bed && bed.kind !== 'nested' ? bed.depth : shape.depth);
   const highest = rim - soil.freeboard - LEAST_SOIL;
   if (base <= highest + 1e-9) return [];
   const depth = rim - (bed ? base : 0);

@@ -11,6 +11,7 @@ import {
 import { shapeOf, type Vessel } from '../vessel';
 import { KIND_FACES } from './kinds';
 import { panelRise } from './kinds/arch';
+import { leavesWall } from './kinds/outlets';
 import type { Asked } from './piece';
 import { baseName } from './baseName';
 import { LEAST_SOIL } from './contradictions';
@@ -27,8 +28,20 @@ export interface Level {
   max: number;
 }
 
+/** How far from `here`, which is sound, towards `there` one can go and stay sound. Metres. */
+function farthest(here: number, there: number, sound: (z: number) => boolean): number {
+  if (sound(there)) return there;
+  let [good, bad] = [here, there];
+  for (let step = 0; step < 30; step += 1) {
+    const middle = (good + bad) / 2;
+    if (sound(middle)) good = middle;
+    else bad = middle;
+  }
+  return good;
+}
+
 /** The movable lines of a planter, from the floor up. */
-export function levelsOf({ design, heights, bed }: Planter): Level[] {
+export function levelsOf({ design, heights, bed, vessel }: Planter): Level[] {
   const { overflow } = design;
   const depth = depthOf(design.vessel);
   const levels: Level[] = [];
@@ -37,15 +50,19 @@ export function levelsOf({ design, heights, bed }: Planter): Level[] {
     const radius = overflow.diameter / 2;
     const up = overflow.kind === 'rows' ? (overflow.rows - 1) * overflow.pitch : 0;
     const lowest = Math.max(FIELDS.overflow.centre.min, radius) - below;
+    const height = overflow.centre - below;
+    const highest = Math.min(
+      depth - radius - up - below,
+      FIELDS.overflow.centre.max - below,
+      depth,
+    );
+    const stays = (lip: number) => leavesWall(overflow, vessel, lip + below);
     levels.push({
       id: 'overflow',
       label: 'Overflow lip',
-      height: overflow.centre - below,
-      min: lowest,
-      max: Math.max(
-        lowest,
-        Math.min(depth - radius - up - below, FIELDS.overflow.centre.max - below, depth),
-      ),
+      height,
+      min: farthest(height, lowest, stays),
+      max: farthest(height, Math.max(lowest, highest), stays),
     });
   }
   if (design.bed?.kind !== 'bag') {

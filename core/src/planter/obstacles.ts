@@ -95,7 +95,7 @@ function boxBesideRing({ x, y, a, b }: Rectangle, ring: { r: number; wall: numbe
 }
 
 /** A straight pipe as the rectangle that it covers. */
-export const pipeBox = (run: Extract<Run, { kind: 'straight' }>, r: number): Rectangle =>
+const pipeBox = (run: Extract<Run, { kind: 'straight' }>, r: number): Rectangle =>
   run.along === 'y'
     ? { x: run.x, y: run.y, a: r, b: run.half }
     : { x: run.x, y: run.y, a: run.half, b: r };

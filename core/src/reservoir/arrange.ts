@@ -1,5 +1,8 @@
 import { grown, holds, holdsCircle, outlinePoints, type Outline } from '../vessel';
 
+// By name: inside Jest's sandbox each look-up of a global costs more than the sum it is for.
+const { abs, asin, ceil, cos, hypot, max, min, round, sign, sin, sqrt } = Math;
+
 /**
  * Standing circles and rectangles on a floor: tubes, cups, bottles, crates. A sound arrangement that
  * never overlaps, not a proven best one.
@@ -24,7 +27,7 @@ const SLACK = 1e-7;
 
 /** Whether two circles keep clear of each other. */
 export function apart(one: Circle, other: Circle): boolean {
-  return Math.hypot(one.x - other.x, one.y - other.y) >= one.r + other.r;
+  return hypot(one.x - other.x, one.y - other.y) >= one.r + other.r;
 }
 
 /** Whether a circle lies on the floor. */
@@ -68,7 +71,7 @@ export function arrange(floor: Outline, r: number, count: number, free: Free): C
     if (fit({ x: 0, y: 0, r })) return [{ x: 0, y: 0, r }];
     const near = quickest(floor, r, fit);
     const all = near.length > 0 ? near : fullest(floor, r, free);
-    return [...all].sort((a, b) => Math.hypot(a.x, a.y) - Math.hypot(b.x, b.y)).slice(0, 1);
+    return [...all].sort((a, b) => hypot(a.x, a.y) - hypot(b.x, b.y)).slice(0, 1);
   }
   const even = isRound(floor) ? evenRing(floor.a, r, count, fit) : evenRows(floor, r, count, fit);
   if (even) return even;
@@ -90,10 +93,10 @@ export function spread<P extends { x: number; y: number }>(
   count: number,
 ): P[] {
   if (places.length <= count) return [...places];
-  const far = (p: P): number => Math.hypot(p.x, p.y);
+  const far = (p: P): number => hypot(p.x, p.y);
   const first = places.reduce((a, b) => (far(b) > far(a) + 1e-9 ? b : a));
   const chosen = [first];
-  const nearest = places.map((p) => Math.hypot(p.x - first.x, p.y - first.y));
+  const nearest = places.map((p) => hypot(p.x - first.x, p.y - first.y));
   while (chosen.length < count) {
     let at = 0;
     for (let i = 1; i < places.length; i += 1) {
@@ -102,7 +105,7 @@ export function spread<P extends { x: number; y: number }>(
     const next = places[at] as P;
     chosen.push(next);
     places.forEach((p, i) => {
-      nearest[i] = Math.min(nearest[i] as number, Math.hypot(p.x - next.x, p.y - next.y));
+      nearest[i] = min(nearest[i] as number, hypot(p.x - next.x, p.y - next.y));
     });
   }
   return chosen;
@@ -127,6 +130,11 @@ const SET_BY_HAND = 95;
  * circles set one against the other from the wall, from what stands there and from several sides.
  */
 export function fullest(floor: Outline, r: number, free: Free): Circle[] {
+  return squeezed(filled(floor, r, free), floor, r, free, fitting(floor, r, free));
+}
+
+/** As `fullest`, without looking for the last one by pushing all of them apart. */
+export function filled(floor: Outline, r: number, free: Free): Circle[] {
   const fit = fitting(floor, r, free);
   let best = lattice(floor, r, fit, quickest(floor, r, fit));
   const most = (4 * floor.a * floor.b) / (r * r * 3.4);
@@ -135,21 +143,26 @@ export function fullest(floor: Outline, r: number, free: Free): Circle[] {
     const angle = (i * 2 * Math.PI) / DIRECTIONS;
     const rank =
       i === DIRECTIONS
-        ? ({ x, y }: Circle) => -Math.hypot(x / floor.a, y / floor.b)
-        : ({ x, y }: Circle) => x * Math.cos(angle) + y * Math.sin(angle);
+        ? ({ x, y }: Circle) => -hypot(x / floor.a, y / floor.b)
+        : ({ x, y }: Circle) => x * cos(angle) + y * sin(angle);
     const placed = setAgainst(floor, r, free, fit, rank);
     if (placed.length > best.length) best = placed;
   }
-  return squeezed(best, floor, r, free, fit);
+  return best;
 }
 
 /** Starts of a squeeze, and how often all circles are pushed apart in each. */
 const STARTS = 10;
 const PUSHES = 300;
+/** After so many pushes it is seen whether they come apart at all: an overlap of a share of r is hopeless. */
+const LOOK = 60;
+const HOPELESS = 0.06;
 /** Room that each is given while they are pushed, so that they end up apart. Metres. */
 const ELBOW = 2e-5;
 /** Circles at the most that are squeezed: beyond, one more is no matter. */
 const SQUEEZED = 70;
+/** No circles fill more of a floor of a few of their widths. */
+const DENSEST = 0.87;
 
 /** One more, and one more, by pushing all of them apart from a start with the new one in a gap. */
 function squeezed(
@@ -160,7 +173,9 @@ function squeezed(
   fit: (circle: Circle) => boolean,
 ): Circle[] {
   let best = placed;
-  while (best.length > 0 && best.length < SQUEEZED) {
+  const room = 4 * floor.a * floor.b - (4 - Math.PI) * floor.c ** 2;
+  const most = min(SQUEEZED, (DENSEST * room) / (Math.PI * r * r));
+  while (best.length > 0 && best.length + 1 <= most) {
     const more = oneMore(best, floor, r, free, fit);
     if (!more) return best;
     best = more;
@@ -179,12 +194,13 @@ function oneMore(
   for (let start = 0; start < STARTS; start += 1) {
     // The golden angle spreads the starts over the floor, always the same.
     const angle = start * 2.399963;
-    const far = Math.sqrt((start + 0.5) / STARTS);
-    const x0 = far * (floor.a - r) * Math.cos(angle);
-    const y0 = far * (floor.b - r) * Math.sin(angle);
+    const far = sqrt((start + 0.5) / STARTS);
+    const x0 = far * (floor.a - r) * cos(angle);
+    const y0 = far * (floor.b - r) * sin(angle);
     const at = [...placed, { x: x0, y: y0, r }].map(({ x, y }) => ({ x, y, r }));
     for (let push = 0; push < PUSHES; push += 1) {
-      if (pushApart(at, floor, reach, free) < ELBOW / 2) break;
+      const worst = pushApart(at, floor, reach, free);
+      if (worst < ELBOW / 2 || (push === LOOK && worst > HOPELESS * r)) break;
     }
     const sound = at.every(
       (one, i) => fit(one) && at.slice(0, i).every((other) => apart(one, other)),
@@ -212,7 +228,7 @@ function pushApart(
     const dx = one.x - x;
     const dy = one.y - y;
     if (dx >= need || dx <= -need || dy >= need || dy <= -need) return 0;
-    const d = Math.sqrt(dx * dx + dy * dy) || 1e-9;
+    const d = sqrt(dx * dx + dy * dy) || 1e-9;
     if (d >= need) return 0;
     const by = (need - d) * share;
     one.x += (dx / d) * by;
@@ -225,16 +241,15 @@ function pushApart(
       const other = at[j] as { x: number; y: number };
       const { x, y } = one;
       const over = off(one, other.x, other.y, 2 * reach, 0.5);
-      if (over > 0) worst = Math.max(worst, over, off(other, x, y, 2 * reach, 0.5));
+      if (over > 0) worst = max(worst, over, off(other, x, y, 2 * reach, 0.5));
     }
-    for (const disc of free.discs)
-      worst = Math.max(worst, off(one, disc.x, disc.y, disc.r + reach, 1));
+    for (const disc of free.discs) worst = max(worst, off(one, disc.x, disc.y, disc.r + reach, 1));
     for (const box of free.boxes) {
-      const x = Math.min(Math.max(one.x, box.x - box.a), box.x + box.a);
-      const y = Math.min(Math.max(one.y, box.y - box.b), box.y + box.b);
-      worst = Math.max(worst, off(one, x, y, reach, 1));
+      const x = min(max(one.x, box.x - box.a), box.x + box.a);
+      const y = min(max(one.y, box.y - box.b), box.y + box.b);
+      worst = max(worst, off(one, x, y, reach, 1));
     }
-    worst = Math.max(worst, pulledIn(one, floor, reach));
+    worst = max(worst, pulledIn(one, floor, reach));
   }
   return worst;
 }
@@ -242,17 +257,17 @@ function pushApart(
 /** Moves a middle inside the wall. @returns how far it was out */
 function pulledIn(one: { x: number; y: number }, { a, b, c }: Outline, reach: number): number {
   const [A, B] = [a - reach, b - reach];
-  const C = Math.max(Math.min(c - reach, A, B), 0);
-  const [sx, sy] = [Math.sign(one.x) || 1, Math.sign(one.y) || 1];
-  const [dx, dy] = [Math.abs(one.x) - (A - C), Math.abs(one.y) - (B - C)];
+  const C = max(min(c - reach, A, B), 0);
+  const [sx, sy] = [sign(one.x) || 1, sign(one.y) || 1];
+  const [dx, dy] = [abs(one.x) - (A - C), abs(one.y) - (B - C)];
   if (dx > 0 && dy > 0) {
-    const d = Math.hypot(dx, dy);
+    const d = hypot(dx, dy);
     if (d <= C) return 0;
     one.x = sx * (A - C + (dx * C) / d);
     one.y = sy * (B - C + (dy * C) / d);
     return d - C;
   }
-  const out = Math.max(dx - C, dy - C, 0);
+  const out = max(dx - C, dy - C, 0);
   if (dx > C) one.x = sx * A;
   if (dy > C) one.y = sy * B;
   return out;
@@ -289,7 +304,7 @@ function setAgainst(
     const next = open.reduce((a, b) => (rank(b) < rank(a) - 1e-9 ? b : a));
     placed.push(next);
     const others = [...free.discs, ...placed.slice(0, -1)].filter(
-      (other) => Math.hypot(other.x - next.x, other.y - next.y) <= other.r + 3 * r + SLACK * 4,
+      (other) => hypot(other.x - next.x, other.y - next.y) <= other.r + 3 * r + SLACK * 4,
     );
     const fresh = tangents(next, others, r, line);
     open = open.filter((c) => apart(c, next));
@@ -327,12 +342,12 @@ function tangents(
   for (const other of others) {
     const R2 = other.r + r + SLACK;
     const [dx, dy] = [other.x - one.x, other.y - one.y];
-    const d = Math.hypot(dx, dy);
+    const d = hypot(dx, dy);
     if (d > R1 + R2 || d < 1e-9) continue;
     const along = (R1 * R1 - R2 * R2 + d * d) / (2 * d);
     const high = R1 * R1 - along * along;
     if (high < 0) continue;
-    const up = Math.sqrt(high);
+    const up = sqrt(high);
     const [ux, uy] = [dx / d, dy / d];
     for (const side of [1, -1]) {
       found.push({
@@ -364,7 +379,7 @@ function onLine(
     const root = B * B - 4 * A * C;
     if (root < 0) return;
     for (const sign of [-1, 1]) {
-      const t = (-B + sign * Math.sqrt(root)) / (2 * A);
+      const t = (-B + sign * sqrt(root)) / (2 * A);
       if (t >= 0 && t <= 1) found.push({ x: x0 + t * dx, y: y0 + t * dy, r });
     }
   });
@@ -402,9 +417,9 @@ function evenRing(
   fit: (circle: Circle) => boolean,
 ): Circle[] | null {
   const widest = R - r - SLACK;
-  const closest = count > 1 ? (r + SLACK) / Math.sin(Math.PI / count) : 0;
+  const closest = count > 1 ? (r + SLACK) / sin(Math.PI / count) : 0;
   for (const share of [0.85, 1]) {
-    const radius = Math.max(widest * share, closest);
+    const radius = max(widest * share, closest);
     if (radius > widest) continue;
     for (const turn of [0.5, 0.25, 0.75, 0, 0.375, 0.625, 0.125, 0.875]) {
       const ring = ringOf(radius, r, count, (turn * 2 * Math.PI) / count);
@@ -417,7 +432,7 @@ function evenRing(
 function ringOf(radius: number, r: number, count: number, turn: number): Circle[] {
   return Array.from({ length: count }, (_, i) => {
     const angle = turn + (i * 2 * Math.PI) / count;
-    return { x: radius * Math.cos(angle), y: radius * Math.sin(angle), r };
+    return { x: radius * cos(angle), y: radius * sin(angle), r };
   });
 }
 
@@ -428,19 +443,19 @@ function evenRows(
   count: number,
   fit: (circle: Circle) => boolean,
 ): Circle[] | null {
-  const byShape = Array.from({ length: Math.min(count, 24) }, (_, i) => i + 1)
-    .filter((columns) => columns * Math.ceil(count / columns) - count < columns)
+  const byShape = Array.from({ length: min(count, 24) }, (_, i) => i + 1)
+    .filter((columns) => columns * ceil(count / columns) - count < columns)
     .map((columns) => {
-      const rows = Math.ceil(count / columns);
+      const rows = ceil(count / columns);
       const [dx, dy] = [(2 * floor.a) / columns, (2 * floor.b) / rows];
-      return { columns, rows, oblong: Math.max(dx / dy, dy / dx) };
+      return { columns, rows, oblong: max(dx / dy, dy / dx) };
     })
     .sort((one, other) => one.oblong - other.oblong)
     .slice(0, 4);
   for (const { columns, rows } of byShape) {
     const placed: Circle[] = [];
     for (let row = 0; row < rows; row += 1) {
-      const inRow = Math.min(columns, count - row * columns);
+      const inRow = min(columns, count - row * columns);
       for (let i = 0; i < inRow; i += 1) {
         placed.push({
           x: ((i + 0.5) / inRow - 0.5) * 2 * floor.a,
@@ -461,7 +476,7 @@ function ringLayouts(R: number, r: number): Circle[][] {
     const circles: Circle[] = [];
     let radius = R - r - SLACK;
     while (radius >= r) {
-      const count = Math.floor(Math.PI / Math.asin(Math.min((r + SLACK) / radius, 1)) + 1e-9);
+      const count = Math.floor(Math.PI / asin(min((r + SLACK) / radius, 1)) + 1e-9);
       if (count >= 2) circles.push(...ringOf(radius, r, count, (turn * 2 * Math.PI) / count));
       radius -= 2 * (r + SLACK);
     }
@@ -473,10 +488,10 @@ function ringLayouts(R: number, r: number): Circle[][] {
 /** A honeycomb, shifted along its rows by half pitches and across them by a share of a row. */
 function hexLayout({ a, b }: Outline, r: number, shift: number, across = 0): Circle[] {
   const pitch = 2 * (r + SLACK);
-  const rowHeight = (pitch * Math.sqrt(3)) / 2;
+  const rowHeight = (pitch * sqrt(3)) / 2;
   const circles: Circle[] = [];
-  const rows = Math.ceil(b / rowHeight) + 1;
-  const columns = Math.ceil(a / pitch) + 1;
+  const rows = ceil(b / rowHeight) + 1;
+  const columns = ceil(a / pitch) + 1;
   for (let row = -rows; row <= rows; row += 1) {
     for (let column = -columns; column <= columns; column += 1) {
       circles.push({
@@ -495,7 +510,7 @@ function gridLayout(floor: Outline, r: number): Circle[] {
   const rows = Math.floor(floor.b / (r + SLACK));
   const along = (i: number, n: number, half: number) =>
     n === 1 ? 0 : ((i / (n - 1)) * 2 - 1) * (half - r - SLACK);
-  return Array.from({ length: Math.max(columns * rows, 0) }, (_, i) => ({
+  return Array.from({ length: max(columns * rows, 0) }, (_, i) => ({
     x: along(i % columns, columns, floor.a),
     y: along(Math.floor(i / columns), rows, floor.b),
     r,
@@ -527,20 +542,21 @@ export function pack(
     )
     .find((block) => block.length === count);
   if (neat) return neat;
-  return [...fullestBoxes(floor, length, width, free)]
-    .sort((one, other) => Math.hypot(one.x, one.y) - Math.hypot(other.x, other.y))
+  return [...fullestBoxes(floor, length, width, free, count)]
+    .sort((one, other) => hypot(one.x, one.y) - hypot(other.x, other.y))
     .slice(0, count);
 }
 
 /** Rectangles at the most that are set one against the other. */
-const MOST_BOXES = 80;
+const MOST_BOXES = 36;
 
-/** As many rectangles of one size as a sound arrangement gets on a floor where it is free. */
+/** As many rectangles of one size as a sound arrangement gets on a floor where it is free, or `enough`. */
 export function fullestBoxes(
   floor: Outline,
   length: number,
   width: number,
   free: Free = EMPTY,
+  enough = Infinity,
 ): Rectangle[] {
   const sizes: readonly (readonly [number, number])[] = [
     [length / 2, width / 2],
@@ -551,11 +567,23 @@ export function fullestBoxes(
   );
   if ((4 * floor.a * floor.b) / (length * width) > MOST_BOXES) return longest(grids);
   const orders = [sizes, [...sizes].reverse(), sizes.slice(0, 1), sizes.slice(1)];
-  const sets = orders.flatMap((order) =>
-    [1, -1].flatMap((sx) => [1, -1].map((sy) => setBoxes(floor, order, free, sx, sy))),
-  );
-  return longest([...grids, ...sets]);
+  let best = longest(grids);
+  for (const order of orders) {
+    for (const [sx, sy] of CORNERS) {
+      if (best.length >= enough) return best;
+      best = longest([best, setBoxes(floor, order, free, sx, sy)]);
+    }
+  }
+  return best;
 }
+
+/** Corners that a floor is filled from. */
+const CORNERS = [
+  [1, 1],
+  [1, -1],
+  [-1, 1],
+  [-1, -1],
+] as const;
 
 const longest = <T>(lists: readonly T[][]): T[] =>
   lists.reduce((one, other) => (other.length > one.length ? other : one), []);
@@ -572,7 +600,7 @@ function setBoxes(
   const wide = grown(floor, TOUCH);
   const cut = floor.c * (1 - Math.SQRT1_2);
   const fits = (box: Rectangle) =>
-    holds(wide, Math.abs(box.x) + box.a, Math.abs(box.y) + box.b) &&
+    holds(wide, abs(box.x) + box.a, abs(box.y) + box.b) &&
     free.box(box) &&
     placed.every((other) => clear(box, other));
   for (;;) {
@@ -611,8 +639,8 @@ function edges(
     return [middle - size - s, middle + size + s];
   });
   const walls = [half - s, s - half, half - cut - s, s + cut - half, 0];
-  const byMicrometre = new Map([...walls, ...at].map((v) => [Math.round(v * 1e6), v]));
-  return [...byMicrometre.values()].filter((v) => Math.abs(v) + s <= half + 1e-6);
+  const byMicrometre = new Map([...walls, ...at].map((v) => [round(v * 1e6), v]));
+  return [...byMicrometre.values()].filter((v) => abs(v) + s <= half + 1e-6);
 }
 
 /** A rectangle may touch the wall: so much is rounding, metres. */
@@ -622,14 +650,14 @@ const roomFor = (half: number, one: number): number => Math.floor(half / one + 1
 
 /** Columns and rows of the blocks that hold `count`, those with the fewest empty places first. */
 function blocks(count: number, columns: number, rows: number): [number, number][] {
-  return Array.from({ length: Math.min(columns, count) }, (_, i): [number, number] => [
+  return Array.from({ length: min(columns, count) }, (_, i): [number, number] => [
     i + 1,
-    Math.ceil(count / (i + 1)),
+    ceil(count / (i + 1)),
   ])
     .filter(([, tall]) => tall <= rows)
     .sort(
       ([a, b], [c, d]) =>
-        a * b - c * d || Math.abs(a - b) - Math.abs(c - d) || (columns >= rows ? c - a : a - c),
+        a * b - c * d || abs(a - b) - abs(c - d) || (columns >= rows ? c - a : a - c),
     );
 }
 
@@ -648,7 +676,7 @@ function grid(
       const x = (2 * column + 1 - columns) * a;
       const y = (2 * row + 1 - rows) * b;
       const box = { x, y, a, b };
-      if (holds(wide, Math.abs(x) + a, Math.abs(y) + b) && free.box(box)) placed.push(box);
+      if (holds(wide, abs(x) + a, abs(y) + b) && free.box(box)) placed.push(box);
     }
   }
   return placed;
@@ -656,10 +684,9 @@ function grid(
 
 /** Whether a rectangle lies on the floor: its outer corner does. */
 export function holdsRectangle(floor: Outline, { x, y, a, b }: Rectangle): boolean {
-  return holds(grown(floor, TOUCH), Math.abs(x) + a, Math.abs(y) + b);
+  return holds(grown(floor, TOUCH), abs(x) + a, abs(y) + b);
 }
 
 /** Whether two rectangles keep clear of each other. */
 export const clear = (one: Rectangle, other: Rectangle): boolean =>
-  Math.abs(one.x - other.x) >= one.a + other.a - 1e-9 ||
-  Math.abs(one.y - other.y) >= one.b + other.b - 1e-9;
+  abs(one.x - other.x) >= one.a + other.a - 1e-9 || abs(one.y - other.y) >= one.b + other.b - 1e-9;

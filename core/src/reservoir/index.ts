@@ -4,6 +4,7 @@ export {
   beside,
   clear,
   EMPTY,
+  filled,
   fullest,
   fullestBoxes,
   holdsRectangle,

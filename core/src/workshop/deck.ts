@@ -13,7 +13,7 @@ export interface Spot {
 }
 
 /** Holes of one kind through the deck. */
-export interface DeckHoles {
+interface DeckHoles {
   id: string;
   /** What goes through, or null for drain holes. */
   lot: Lot | null;

@@ -6,7 +6,7 @@ import { mixOf } from '../soil';
 import { q, say, type Message } from '../quantity';
 import { feedingOf, ingredientsOf } from './amounts';
 import { mixGood, SMALL_GOODS } from './goods';
-import { many, type Hole, type Maker } from './maker';
+import { many, type Maker } from './maker';
 import { measure, type StepId } from './step';
 
 /** What every planter has: holes through its sheet, the test with water, the mix, the plants, the end. */
@@ -83,7 +83,7 @@ function placed(
 }
 
 /** What stands in the reservoir when it is tested: all that comes before the test in the order of the work. */
-export function inTest(maker: Maker): (lot: Lot) => boolean {
+function inTest(maker: Maker): (lot: Lot) => boolean {
   const order = maker.order;
   const test = order.indexOf('test');
   const before = (step: StepId) => order.includes(step) && order.indexOf(step) < test;
@@ -100,8 +100,10 @@ export function inTest(maker: Maker): (lot: Lot) => boolean {
     cloth: 'wick',
     column: 'wick',
   };
-  return ({ kind }) => {
-    const step = STANDS_AT[kind];
+  return (lot) => {
+    // The vessel's own cut end is slid in after the test.
+    const cutEnd = lot.kind === 'ring' && (lot as unknown as Lot<'ring'>).spec.cutEnd;
+    const step = cutEnd ? 'set' : STANDS_AT[lot.kind];
     return step !== undefined && before(step);
   };
 }
@@ -341,11 +343,15 @@ export function water(maker: Maker): void {
   const worm = design.pipes.some(({ use, fills }) => use === 'worm' && fills);
   const how = supply
     ? say`from the barrel until the valve shuts at ${q(supply.level, 'length')}`
-    : design.fillTube
-      ? say`down the tube`
-      : worm
-        ? say`by the worm tube`
-        : say`from the top`;
+    : design.bed?.kind === 'neck'
+      ? say`by lifting the upper part out`
+      : design.fillTube
+        ? say`down the tube`
+        : worm
+          ? say`by the worm tube`
+          : design.bed?.kind === 'bag'
+            ? say`into the tray`
+            : say`from the top`;
   maker.tools('water', 'Watering can');
   maker.say(
     'water',
@@ -395,7 +401,3 @@ export function close(maker: Maker): void {
   if (design.place.rain !== 'indoors') maker.warn('close', 'mosquitoes');
   if (design.place.children) maker.warn('close', 'covered');
 }
-
-/** The hole of the overflow among all, or none. */
-export const overflowOf = (holes: readonly Hole[]): Hole | undefined =>
-  holes.find(({ lip }) => lip !== null);

@@ -97,11 +97,7 @@ const TWIST = 0.013;
 const STEP = 0.032;
 
 /** The tool for a hole of this width in a material. */
-export function toolFor(
-  width: number,
-  bits: readonly number[],
-  material: MaterialId | null,
-): string {
+function toolFor(width: number, bits: readonly number[], material: MaterialId | null): string {
   if (material === 'clay') return width <= TWIST ? 'Masonry drill, wet' : 'Diamond hole saw, wet';
   if (width <= TWIST) return material === 'metal' ? 'Metal drill' : 'Twist drill';
   if (width <= STEP) return material === 'wood' ? 'Spade bit' : 'Step drill';
@@ -325,7 +321,12 @@ export class Maker {
         id,
         title: titles[id],
         doing: draft.doing,
-        tools: [...new Set([...draft.tools, ...holes.map(({ tool }) => tool)])],
+        tools: [
+          ...new Set([
+            ...draft.tools,
+            ...holes.map(({ tool }) => (tool.startsWith('Borrow') ? 'A borrowed bit' : tool)),
+          ]),
+        ],
         minutes: Math.max(Math.ceil((draft.minutes + drilling + sawing) / 5) * 5, 5),
         cautions: [...new Set(ids)].map(caution),
         checks: draft.checks,

@@ -231,4 +231,4 @@ export const tubeEnds: Rule = ({ design: { fillTube, place }, planter }) => {
 
 /** Whether a tube that meets a pipe ends on a floor, and so needs a foot that lets water out. */
 const footCut = ({ joint }: FillTubeDesign, planter: Bench['planter']): boolean =>
-  lyingOf(planter) === undefined || joint === 'cross' || joint === 'slit';
+  lyingOf(planter) === undefined || joint === 'cross';

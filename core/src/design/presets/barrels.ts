@@ -1,7 +1,7 @@
 import { cupOf, USUAL_LYING, usualOverflow, usualTube } from '../usual';
 import { inVessel } from './inVessel';
 import { CLOTH_PAIL } from './pails';
-import { FABRIC, filled, MARKER, MIX, planting, platform, standing } from './parts';
+import { filled, MARKER, MIX, planting, platform, standing } from './parts';
 
 /** Barrels: cut across, whole, and lengthwise. */
 
@@ -24,6 +24,7 @@ export const CUT_BARREL = inVessel(
 
 export const COIL_BARREL = inVessel('barrel-half', {
   name: 'Half barrel with a coil',
+  layers: [],
   reservoir: filled(
     0.09,
     [MIX],
@@ -79,7 +80,7 @@ export const PANEL_BARREL = inVessel('barrel-200', {
   ),
   overflow: { ...usualOverflow(0.15, 0.02), count: 2 },
   fillTube: { ...usualTube(0.86, 'mm-40') },
-  layers: [FABRIC],
+  layers: [],
   soil: { ...CLOTH_PAIL.soil, medium: 'compost-mix', settlement: 0.16, freeboard: 0.3, bag: 0.04 },
   planting: planting('cherry-tomato', 2, 0.45),
   place: { ...CLOTH_PAIL.place, daysAway: 7, liftLimit: 80 },
@@ -87,6 +88,7 @@ export const PANEL_BARREL = inVessel('barrel-200', {
 
 export const LYING_BARREL = inVessel('barrel-lying', {
   name: 'Half barrel on its side',
+  layers: [],
   reservoir: filled(
     0.1,
     [

@@ -28,6 +28,7 @@ export const STONE_POT = inVessel('pot-40', {
 
 export const BOX_ON_LEGS = inVessel('box-legs', {
   name: 'Timber box on legs',
+  layers: [],
   reservoir: filled(
     0.09,
     [
@@ -135,7 +136,7 @@ export const TROUGH = inVessel('trough-270', {
   reservoir: filled(0.165, [MIX], [{ ...USUAL_LYING, count: 3, diameter: 0.16, wall: 0.003 }]),
   overflow: { ...usualOverflow(0.165, 0.025), count: 2 },
   fillTube: { ...usualTube(0.46, 'mm-50'), joint: 'cross' },
-  layers: [FABRIC],
+  layers: [],
   planting: planting('pepper', 4),
   soil: { ...CLOTH_PAIL.soil, medium: 'compost-mix', settlement: 0.16, bag: 0.04 },
   place: { ...CLOTH_PAIL.place, daysAway: 7, liftLimit: 60 },

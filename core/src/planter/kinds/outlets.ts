@@ -60,6 +60,14 @@ function opening<K extends OpeningKind>(kind: K, asked: Asked<K>, site: Site): L
   });
 }
 
+/** Rows of air holes take more of the wall than an overflow ever does. */
+const mostOfWall = ({ kind }: Opening): number => (kind === 'rows' ? 0.75 : 0.5);
+
+/** Whether enough of the wall is left between the openings, with their middles so high. Metres. */
+export const leavesWall = (overflow: Opening, shape: Vessel, centre: number): boolean =>
+  overflow.count * overflow.diameter <=
+  shape.perimeterAt(Math.min(centre, shape.depth)) * mostOfWall(overflow);
+
 /** An opening in the wall that cuts the floor, the rim, or most of the wall away. */
 function impossible(overflow: Opening, shape: Vessel): Contradiction[] {
   const list: Contradiction[] = [];
@@ -91,10 +99,9 @@ function impossible(overflow: Opening, shape: Vessel): Contradiction[] {
       ),
     );
   }
-  const round = shape.perimeterAt(Math.min(overflow.centre, shape.depth));
-  // Rows of air holes take more of the wall than an overflow ever does.
-  const most = overflow.kind === 'rows' ? 0.75 : 0.5;
-  if (overflow.count * overflow.diameter > round * most) {
+  if (!leavesWall(overflow, shape, overflow.centre)) {
+    const round = shape.perimeterAt(Math.min(overflow.centre, shape.depth));
+    const most = mostOfWall(overflow);
     list.push(
       found(
         ['overflow', 'count'],

@@ -10,7 +10,7 @@ const LINER = 0.001;
 const LINER_DENSITY = 1200;
 
 /** A bed on the ground has no floor of its own; a box on legs has. */
-export function shellOf(design: { kind: string; legs?: number }, vessel: Vessel): number {
+function shellOf(design: { kind: string; legs?: number }, vessel: Vessel): number {
   const whole = shellVolume(vessel);
   if (design.kind !== 'frame' || (design.legs ?? 0) > 0) return whole;
   return whole - vessel.areaAt(0) * vessel.wall;

@@ -12,8 +12,8 @@ import {
   type Planter,
 } from '../../planter';
 import { q, say } from '../../quantity';
-import { crateGood, drainPipe, plainPipe, SMALL_GOODS, standingGood } from '../goods';
-import { type Maker, type Work } from '../maker';
+import { crateGood, drainPipe, layerGood, plainPipe, SMALL_GOODS, standingGood } from '../goods';
+import { many, type Maker, type Work } from '../maker';
 import { measure } from '../step';
 
 /** What keeps the water's room open: how it is made, and set in. */
@@ -113,18 +113,24 @@ export const standing: Work<'standing'> = (lot, maker) => {
   });
   const name = nameOf(lot as unknown as Lot);
   const drilled = spec.vents === 'both' && !isSolid(spec.what);
+  if (pipe) {
+    maker.say(
+      'supports',
+      say`Saw ${q(n, 'count')} ${many(n, 'piece')} of ${q(height, 'length')}, and deburr them.`,
+    );
+  }
   if (drilled) {
     const label = `${STANDING[spec.what].name}, ${VENTS_A_SUPPORT} in each`;
     vents(maker, lot as unknown as Lot, label, VENTS_A_SUPPORT, spec.what === 'pot');
     maker.say(
       'supports',
-      say`${n === 1 ? 'Drill it' : 'Drill each of them'} near the foot and near the top, so that ${n === 1 ? 'it fills and does' : 'they fill and do'} not float${HOLED[spec.what] ?? ''}.`,
+      say`Drill ${n === 1 ? 'it' : 'each'} near the foot and near the top, so that ${n === 1 ? 'it fills and does' : 'they fill and do'} not float${HOLED[spec.what] ?? ''}.`,
     );
   }
   maker.tools('supports', 'Tape', 'Marker', ...(pipe ? ['Saw'] : []));
   maker.say(
     'supports',
-    say`Stand ${q(n, 'count')} ${name}${pipe ? say`, each ${q(height, 'length')} long,` : ''} on the floor as the plan shows.`,
+    say`Stand ${n === 1 ? `the ${name}` : say`the ${q(n, 'count')} ${name}`} on the floor as the plan shows.`,
     5 + 2 * Math.min(n, 20),
   );
   level(maker);
@@ -224,7 +230,9 @@ export const crates: Work<'crates'> = (lot, maker) => {
     maker.warn('supports', 'cutting');
     maker.say(
       'supports',
-      say`${low ? say`Saw the ${name} down to ${q(height, 'length')}` : say`Cut the ${name}`}${low && round ? ', and cut' : round ? '' : ''}${round ? ' openings for what stands up through them' : ''}.`,
+      low
+        ? say`Saw the ${name} down to ${q(height, 'length')}${round ? ', and cut openings in them for what stands up through them' : ''}.`
+        : say`Cut openings in the ${name} for what stands up through them.`,
       5 * n,
     );
   }
@@ -268,11 +276,29 @@ export const arch: Work<'arch'> = (lot, maker) => {
       20,
     );
   }
+  const cover = { length: long + 2 * height, width: wide + 0.1 };
+  maker.sheet('supports', {
+    id: `${id}-cloth`,
+    part: `${id}-cloth`,
+    what: 'Cloth over the panel',
+    count: 1,
+    ...cover,
+    outline: null,
+    from: say`one piece over the panel, hanging down over its open ends`,
+  });
+  maker.part('supports', {
+    id: `${id}-cloth`,
+    what: 'Woven fabric for the panel',
+    amount: say`${q(cover.length, 'span')} by ${q(cover.width, 'span')}`,
+    use: 'Keeps the mix out from under it',
+    good: layerGood('fabric'),
+    quantity: cover.length * cover.width,
+  });
   if (spec.vents === 'both') vents(maker, lot as unknown as Lot, 'Panel', VENTS_A_PANEL);
   maker.tools('supports', 'Tape');
   maker.say(
     'supports',
-    say`${spec.vents === 'both' ? 'Drill the panel and lay it in' : 'Lay the panel in'} on both its long edges, hollow side down: ${q(spec.width, 'length')} apart it stands ${q(height, 'length')} high.`,
+    say`${spec.vents === 'both' ? 'Drill the panel and lay it in' : 'Lay the panel in'} on both its long edges, hollow side down: ${q(spec.width, 'length')} apart it stands ${q(height, 'length')} high. Lay cloth over it and down over its ends, so that no mix gets under.`,
     10,
   );
 };

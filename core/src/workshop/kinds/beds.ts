@@ -1,8 +1,14 @@
-import { q, say } from '../../quantity';
+import { q, say, type Message } from '../../quantity';
 import { SMALL_GOODS, vesselGood } from '../goods';
 import type { Maker, Work } from '../maker';
 
 /** The sheet that bears the soil, and vessels of its own that hold it. */
+
+/** A sentence with what hangs down from the sheet, where anything does. */
+const hangs = (maker: Maker, words: Message): Message =>
+  maker.planter.wicks.some(({ kind }) => kind === 'cloth' || kind === 'cup' || kind === 'column')
+    ? say`${words}, the wicks hanging down: every foot must reach the water’s floor.`
+    : say`${words}.`;
 
 /** The sheet fits, and lies still. */
 const fits = (maker: Maker, step: 'platform' | 'set' | 'stand'): void =>
@@ -70,7 +76,12 @@ export const platform: Work<'platform'> = ({ spec, id }, maker) => {
   maker.after('supports', 'platform');
   maker.say(
     'set',
-    say`Set it in on ${cutEnd ? 'its own edge' : 'the supports'} with the wicks hanging down: every foot must touch the floor.`,
+    hangs(
+      maker,
+      cutEnd
+        ? say`Slide it in until it stands on its own edge and the supports`
+        : say`Set it in on the supports`,
+    ),
     5,
   );
   setIn(maker, 'set');
@@ -92,7 +103,10 @@ export const nested: Work<'nested'> = ({ id }, maker) => {
   maker.say('platform', say`Drill the floor of the upper vessel by the template.`, 5);
   maker.say(
     'stand',
-    say`Set the upper vessel on the supports with its wicks hanging down; its floor comes to ${q(bed.floor, 'length')} above the lower one’s.`,
+    hangs(
+      maker,
+      say`Set the upper vessel on the supports; its floor comes to ${q(bed.floor, 'length')} above the lower one’s`,
+    ),
     5,
   );
   fits(maker, 'stand');

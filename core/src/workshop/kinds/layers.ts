@@ -8,7 +8,7 @@ import { areaNeeded, type Maker, type Work } from '../maker';
 /** What is filled in around the parts, laid between base and roots, and laid on the soil. */
 
 /** Fabric turned up the wall on each side, metres. */
-export const FABRIC_LAP = 0.1;
+const FABRIC_LAP = 0.1;
 /** Mulch is laid as thick as the freeboard lets it, at the most so thick. Metres. */
 const MULCH_LAYER = 0.05;
 
@@ -100,12 +100,9 @@ export const layer: Work<'layer'> = ({ spec, id, index }, maker) => {
       quantity: areaNeeded(piece),
     });
     maker.tools('layers', 'Scissors');
-    const crosses =
-      planter.wicks.some(({ kind }) => kind !== 'between' && kind !== 'bag') ||
-      design.fillTube !== null;
     maker.say(
       'layers',
-      say`Lay the ${name.toLowerCase()} ${over}${spec.up ? say`, ${q(lap, 'length')} up the wall all round, and trim it flush` : ''}${crosses ? '; cut a cross for the tube and each wick, and draw them through' : ''}.`,
+      say`Lay the ${name.toLowerCase()} ${over}${spec.up ? say`, ${q(lap, 'length')} up the wall all round, and trim it flush` : ''}${cutFor(planter)}.`,
       8,
     );
   }
@@ -113,6 +110,17 @@ export const layer: Work<'layer'> = ({ spec, id, index }, maker) => {
     maker.after(first, 'layers');
   maker.after('layers', 'fill');
 };
+
+/** Where a sheet is cut for what comes up through it. */
+function cutFor(planter: Planter): string {
+  const kinds = new Set(planter.wicks.map(({ kind }) => kind));
+  const open = kinds.has('cup') ? 'cup' : kinds.has('column') ? 'column' : null;
+  return [
+    planter.design.fillTube ? '; cut a cross for the tube' : '',
+    kinds.has('cloth') ? '; draw the wick up through a slit and spread it on top' : '',
+    open ? `; cut it away over each ${open}, so that mix meets mix` : '',
+  ].join('');
+}
 
 const under = (layers: readonly LayerDesign[], index: number): string =>
   index === layers.length - 1

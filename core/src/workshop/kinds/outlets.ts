@@ -100,7 +100,7 @@ function open(maker: Maker, spec: Opening): Hole | null {
   const hole = drill(maker, spec);
   if (!hole || hole.lip === null) return null;
   maker.tools('overflow', 'Marker', 'Tape', 'Deburring knife');
-  maker.say('overflow', say`Mark ${hole.where}, or stick the template to the outside.`, 10);
+  maker.say('overflow', say`Mark the ${hole.where}, or stick the template to the outside.`, 10);
   maker.say(
     'overflow',
     say`Drill ${hole.count === 1 ? 'one hole' : say`${q(hole.count, 'count')} holes`} of ${q(hole.bit, 'length')}${hole.tool.startsWith('Borrow') ? '' : say` with a ${hole.tool.toLowerCase()}`}, deburr both sides and collect the chips: the lip comes to ${q(hole.lip, 'length')}.`,

@@ -37,7 +37,7 @@ export const tube: Work<'tube'> = (lot, maker) => {
   const { outside, name } = PIPES[spec.pipe];
   const good = pipeGood(spec.pipe);
   const pipe = planter.of('lying').find((one) => one.pieces.length > 0) ?? null;
-  const ends = spec.run === 0 && (!pipe || spec.joint === 'cross' || spec.joint === 'slit');
+  const ends = spec.run === 0 && (!pipe || spec.joint === 'cross');
   maker.cut('tube', id, good, 'Fill tube', spec.length, 1, ends ? footNote(lot) : null);
   const run = runsOf(lot)[0];
   if (run) maker.cut('tube', id, good, 'Run on the floor', spec.run);
@@ -124,7 +124,10 @@ function joint(
 ): void {
   const { spec, id, pieces } = lot;
   const x = pieces[0]?.x ?? 0;
-  const where = say`${q(Math.abs(x), 'length')} ${x >= 0 ? 'right' : 'left'} of the middle`;
+  const where =
+    Math.abs(x) < 5e-4
+      ? say`in its middle`
+      : say`${q(Math.abs(x), 'length')} ${x >= 0 ? 'right' : 'left'} of the vessel’s middle`;
   switch (spec.joint) {
     case 'elbow':
       fitting(maker, id, 'Elbow at its foot', name);
@@ -167,8 +170,8 @@ function joint(
         count: 1,
         diameter: outside,
         bit: outside,
-        tool: 'Knife: an X, not a hole',
-        where: say`in its crown, ${where}`,
+        tool: 'Knife',
+        where: say`an X in its crown, ${where}`,
         why: say`the tube’s foot goes through to the floor`,
       });
       maker.say(

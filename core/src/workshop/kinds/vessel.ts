@@ -8,7 +8,7 @@ import { measure, type Measure } from '../step';
 /** The vessel: looked at, sawn, mended, built, lined and measured. */
 
 /** Liner folded over the frame on each side, metres. */
-export const LINER_LAP = 0.15;
+const LINER_LAP = 0.15;
 /** Screws at each corner and for each floor board; four legs outside the corners. */
 const SCREWS_A_CORNER = 6;
 const SCREWS_A_BOARD = 4;
@@ -41,6 +41,9 @@ export const vessel: Work<'vessel'> = ({ spec }, maker) => {
 
 type Vessel = PlanterDesign['vessel'];
 
+/** Plastics carry a code that says what they are. */
+const CODED: ReadonlySet<Vessel['material']> = new Set(['pe', 'pp', 'pet', 'other', 'unknown']);
+
 function inspect(maker: Maker, spec: Vessel): void {
   const { figures, planter } = maker;
   const { place } = planter.design;
@@ -48,7 +51,7 @@ function inspect(maker: Maker, spec: Vessel): void {
   if (!frame) {
     maker.say(
       'inspect',
-      say`${MATERIALS[spec.material].name}; held before: ${FORMER_CONTENTS[spec.formerContents].name.toLowerCase()}. Look for its code, for cracks and old holes. Wash it out.`,
+      say`${MATERIALS[spec.material].name}; held before: ${FORMER_CONTENTS[spec.formerContents].name.toLowerCase()}. ${CODED.has(spec.material) ? 'Look for its code, for cracks and old holes.' : 'Look for cracks and old holes.'} Wash it out.`,
       10,
     );
     maker.tools('inspect', 'Brush and water');
@@ -85,10 +88,11 @@ function inspect(maker: Maker, spec: Vessel): void {
 
 /** What is sawn on the vessel itself comes before anything is measured, marked or drilled on it. */
 function saw(maker: Maker, spec: Vessel): void {
-  const { vessel: shape, design, bed } = maker.planter;
+  const { vessel: shape, design } = maker.planter;
   if (spec.sawing === 'none') return;
-  maker.tools('saw', 'Jigsaw', 'Marker', 'Tape', 'Sandpaper');
-  maker.warn('saw', 'cutting', 'fumes');
+  const soft = spec.sawing === 'neck';
+  maker.tools('saw', ...(soft ? ['Knife', 'Scissors'] : ['Jigsaw']), 'Marker', 'Tape', 'Sandpaper');
+  maker.warn('saw', 'cutting', ...(soft ? [] : (['fumes'] as const)));
   const depth = shape.depth;
   const end = design.reservoir.parts.some((part) => part.kind === 'ring' && part.cutEnd);
   switch (spec.sawing) {
@@ -122,7 +126,7 @@ function saw(maker: Maker, spec: Vessel): void {
     case 'neck':
       maker.say(
         'saw',
-        say`Mark all round at ${q(bed.separate ? depth : depth, 'length')} above the floor, cut the upper part off with scissors or a knife, and smooth both edges. Keep the upper part and its cap.`,
+        say`Mark all round at ${q(depth, 'length')} above the floor, cut the upper part off with scissors or a knife, and smooth both edges. Keep the upper part and its cap.`,
         8,
       );
       break;

@@ -84,14 +84,15 @@ export const cloth: Work<'cloth'> = (lot, maker) => {
       : say`their ends on the floor`;
   const soak = one ? say`Soak the cloth` : say`Soak ${q(spec.legs, 'count')} ${what} of ${name}`;
   const through =
-    design.bed?.kind === 'neck'
-      ? say`through the cap`
-      : deck
-        ? bunched(pieces.length)
-        : say`as the plan shows`;
+    design.bed?.kind === 'neck' ? say`through the cap` : deck ? bunched(pieces.length) : null;
+  const them = one || spec.legs === 1 ? 'it' : 'them';
+  const ends =
+    one || spec.legs === 1
+      ? say`the end ${spec.foot > 0 ? say`${q(spec.foot, 'length')} above` : 'on'} the floor`
+      : foot;
   maker.say(
     'wick',
-    say`${soak}, and pull ${one || spec.legs === 1 ? 'it' : 'them'} down ${through}, ${one || spec.legs === 1 ? say`the end ${spec.foot > 0 ? say`${q(spec.foot, 'length')} above` : 'on'} the floor` : foot}. Spread ${q(spec.spread, 'length')} on top${one || spec.legs === 1 ? '' : ', in all directions'}.`,
+    say`${soak}, and ${through === null ? say`let ${them} hang from the soil line where the plan shows` : say`pull ${them} down ${through}`}, ${ends}. Spread ${q(spec.spread, 'length')} on top${one || spec.legs === 1 ? '' : ', in all directions'}.`,
     10,
   );
   if (design.bed?.kind === 'neck') {
@@ -136,9 +137,14 @@ export const cup: Work<'cup'> = (lot, maker) => {
   comesAfter(maker);
   maker.warn('wick', 'dust');
   const them = n === 1 ? 'it' : 'them';
+  const one = spec.net ? 'net pot' : 'cup';
+  const reaches =
+    spec.foot > 0 ? say`to ${q(spec.foot, 'length')} above the floor` : say`the floor`;
   maker.say(
     'wick',
-    say`${n === 1 ? (spec.net ? 'The net pot' : 'The cup') : spec.net ? 'Each net pot' : 'Each cup'} must reach ${spec.foot > 0 ? say`to ${q(spec.foot, 'length')} above the floor` : 'the floor'} when it hangs by its rim: ${q(tall, 'length')} deep. Trim a deeper one at the bottom.`,
+    maker.deck
+      ? say`${n === 1 ? 'The' : 'Each'} ${one} must reach ${reaches} when it hangs by its rim: ${q(tall, 'length')} deep. Trim a deeper one at the bottom.`
+      : say`${n === 1 ? 'The' : 'Each'} ${one} stands on the floor and comes to ${q(heights.base, 'length')}: trim it to ${q(tall, 'length')}.`,
     3 * n,
   );
   maker.say(

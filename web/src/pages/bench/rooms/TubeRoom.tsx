@@ -55,7 +55,7 @@ function FillTube() {
   const pipe = PIPES[fillTube.pipe];
   const foot = planter.of('tube')[0]?.pieces[0]?.from ?? 0;
   const onPipe = planter.of('lying').some(({ pieces }) => pieces.length > 0);
-  const ends = !onPipe || fillTube.joint === 'cross' || fillTube.joint === 'slit';
+  const ends = !onPipe || fillTube.joint === 'cross';
   const top = foot + fillTube.length;
   return (
     <Group title="Fill tube">

@@ -1,6 +1,6 @@
 /** @jest-environment jsdom */
 import { fireEvent, screen, within } from '@testing-library/react';
-import { propose, tradeCurve } from '@huerta/core';
+import { applyPatch, propose, tradeCurve } from '@huerta/core';
 import { answers, designOf, openPart } from '../../../testing/bench';
 import { show } from '../../../testing/render';
 import { Schools } from '../Schools';
@@ -80,7 +80,10 @@ test('where it stands: thirst, slope and the load are said as they change', asyn
 
 describe('pipes', () => {
   test('the tube’s foot is on the lying pipe where there is one', () => {
-    openPart(designOf('trough-pipes'), <TubeRoom />);
+    const lying = applyPatch(designOf('trough-pipes'), [
+      { path: ['fillTube', 'joint'], value: 'tee' },
+    ]);
+    openPart(lying, <TubeRoom />);
     expect(screen.getByText(/its foot on the lying pipe at 160.mm/)).toBeTruthy();
     expect(screen.queryByLabelText('Hole in the platform')).toBeNull();
   });

@@ -20,7 +20,7 @@ describe('the base', () => {
     const { now, user } = openPart(designOf('tote-pipes'), <BaseGroup />);
     await user.selectOptions(screen.getByLabelText('Soil is kept up by'), 'lying');
     expect(now().reservoir).toMatchObject({ top: 0.09, cover: 'none', parts: [{ kind: 'lying' }] });
-    expect(screen.getByText(/Room for \d+/)).toBeTruthy();
+    expect(await screen.findByText(/Room for \d+/)).toBeTruthy();
   });
 
   test('a base that cannot stand there is not taken, and why is said', async () => {
