@@ -58,7 +58,7 @@ test('at the bench on a phone: ticks, a leak that is put right, a reload, a seco
   for (const step of ['Inspect the vessel and its place', 'Measure it']) {
     await tick(page, step).check({ force: true });
   }
-  await expect(page.getByText(/^2 of 13 steps done/)).toBeVisible();
+  await expect(page.getByText(/^2 of 14 steps done/)).toBeVisible();
   await page.getByRole('button', { name: 'Open Level it and test it with water' }).click();
   await leakTest(page).getByRole('radio', { name: 'It is not' }).click();
   await expect(page.getByText(/patch or seal it from the inside/)).toBeVisible();
@@ -87,7 +87,7 @@ test('at the bench on a phone: ticks, a leak that is put right, a reload, a seco
 test('with the server out of reach marks are kept, said, and sent afterwards', async ({ page }) => {
   const id = await openBench(page, designOf('tote-pipes'));
   await page.goto(`/planters/${id}/build`);
-  await expect(page.getByText(/^0 of 13 steps done/)).toBeVisible();
+  await expect(page.getByText(/^0 of 14 steps done/)).toBeVisible();
   const cut = '**/api/planters/*/progress';
   await page.route(cut, (route) => route.abort());
   await tick(page, 'Measure it').check({ force: true });

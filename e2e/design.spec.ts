@@ -17,7 +17,10 @@ test('a pail is designed from the tape measure, saved, and found again', async (
   await page.getByRole('button', { name: /^4 Fill tube/ }).click();
   await page.getByRole('button', { name: 'Add a fill tube' }).click();
   await page.getByRole('button', { name: /^5 Soil/ }).click();
-  await page.getByRole('button', { name: 'Lay woven fabric' }).click();
+  await page
+    .getByRole('navigation', { name: 'Rooms of the work' })
+    .getByRole('button', { name: 'Lay woven fabric' })
+    .click();
   await saved(page);
 
   await page.reload();

@@ -180,7 +180,7 @@ for (const path of ['/new', '/vessels', '/compare']) {
 test('from the bench to the sheet: holes that exist, cuts on bars, and what is still to mend', async ({
   page,
 }) => {
-  await openBench(page, designOf('tote-pipes', [{ path: ['vessel', 'cracked'], value: true }]));
+  await openBench(page, designOf('tote-pipes', [{ path: ['vessel', 'cracked'], value: 'open' }]));
   await page.getByRole('link', { name: 'Build it: holes, cuts and parts' }).click();
   await expect(page.getByRole('heading', { level: 1 })).toContainText('Build: Tote with its lid');
   await expect(page.getByText('One thing is still to mend on the bench')).toBeVisible();
@@ -189,7 +189,7 @@ test('from the bench to the sheet: holes that exist, cuts on bars, and what is s
   await page.getByRole('link', { name: 'Holes', exact: true }).click();
   await expect(page.getByRole('row', { name: /^Wall 1 20.mm, step drill/ })).toBeVisible();
   await page.getByRole('radio', { name: 'US units' }).click();
-  await expect(page.getByRole('row', { name: /^Wall 1 7\/8.in, step drill/ })).toBeVisible();
+  await expect(page.getByRole('row', { name: /^Wall 1 3\/4.in, step drill/ })).toBeVisible();
   const { violations } = await new AxeBuilder({ page }).analyze();
   expect(violations.filter(({ impact }) => impact === 'serious').map(({ id }) => id)).toEqual([]);
 });
