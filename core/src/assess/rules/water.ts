@@ -1,6 +1,7 @@
 import { baseStyle } from '../../design';
 import { baseName } from '../../planter';
 import { q, say } from '../../quantity';
+import { cautiousDays } from '../autonomy';
 import { rootRoom } from '../figures';
 import type { Remedy, Rule } from '../finding';
 import { downToMm, gapToKeep, highestCeiling, moveBase, set } from '../moves';
@@ -68,7 +69,7 @@ export const lasting: Rule = ({ design, planter, figures }) => {
       id: 'days-short',
       severity: lasts.days < place.daysAway * 0.6 ? 'fault' : 'watch',
       room: 'water',
-      text: say`In hot weather it lasts ${q(lasts.days, 'days')} (${q(figures.hot.total, 'daily')} leave it), and you asked for ${q(place.daysAway, 'days')}.`,
+      text: say`In hot weather it lasts ${q(cautiousDays(lasts.days), 'days')} (${q(figures.hot.total, 'daily')} leave it), and you asked for ${q(place.daysAway, 'days')}.`,
       propose: () => {
         const gap = gapToKeep(design);
         const lowest = planter.heights.ceiling;

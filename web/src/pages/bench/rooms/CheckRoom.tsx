@@ -1,5 +1,5 @@
 import { Box, Text } from '@chakra-ui/react';
-import { baseName, CLOTHS, buildSheet } from '@huerta/core';
+import { baseName, buildSheet, cautiousDays, CLOTHS } from '@huerta/core';
 import { useWords } from '../../../app/preferences';
 import { TextField } from '../../../components/TextField';
 import { useBench } from '../bench';
@@ -29,8 +29,8 @@ export function CheckRoom() {
     ['Drinks, hot day', write(f.hot.total, 'daily')],
     ['Wick brings, full', write(f.delivery, 'daily')],
     ['Wick over hot day', Number.isFinite(f.duty) ? `${write(f.duty, 'ratio')} times` : '–'],
-    ['Lasts, mild', write(f.lastsMild.days, 'days')],
-    ['Lasts, hot', write(f.lastsHot.days, 'days')],
+    ['Lasts, mild', write(cautiousDays(f.lastsMild.days), 'days')],
+    ['Lasts, hot', write(cautiousDays(f.lastsHot.days), 'days')],
     ['Weighs empty', write(f.weight.empty, 'mass')],
     ['With dry mix and stone', write(f.weight.dry, 'mass')],
     ['Full and wet', write(f.weight.full, 'mass')],
