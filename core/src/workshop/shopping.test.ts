@@ -4,6 +4,7 @@ import { ingredientGood, SMALL_GOODS } from './goods';
 import { applyPatch, STARTING_POINTS, type Patch } from '../design';
 import {
   buildSheet,
+  mixedFrom,
   mixPrice,
   NEW_BOOK,
   packsFor,
@@ -149,3 +150,19 @@ test('every family has a price for each line, and a cost for each usable litre',
     expect(list.planters[0]!.perUsable === null).toBe(assessment.figures.usable <= 0);
   }
 });
+
+test.each(['own', 'ready'] as const)(
+  'mixing %s: either the ready mix is bought or all of it',
+  (mixing) => {
+    for (const { id } of STARTING_POINTS) {
+      const one = shopper(id);
+      const { lines } = shoppingFor([one], { ...NEW_BOOK, mixing });
+      const listed = (good: string) => lines.some((line) => line.good.id === good);
+      for (const part of one.parts.filter(({ ingredients }) => ingredients)) {
+        const mixed = mixedFrom(part, listed);
+        expect(part.good !== null && listed(part.good.id)).toBe(mixed === null);
+        for (const { id: of } of mixed ?? []) expect(listed(ingredientGood(of).id)).toBe(true);
+      }
+    }
+  },
+);

@@ -2,6 +2,7 @@ import {
   boughtOf,
   cautiousDays,
   ingredientGood,
+  mixedFrom,
   section,
   tell,
   writeMoney,
@@ -158,10 +159,10 @@ function parts(flow: Flow, { sheet, shopping, units }: Printed): void {
     ['Part', 'How much', 'Where', 'Buy'],
     [0.22, 0.34, 0.26, 0.18],
     sheet.parts.flatMap(({ what, amount, use, good, ingredients }) => {
-      const mixed = ingredients && !bought.has(good?.id ?? '');
+      const mixed = mixedFrom({ good, ingredients }, (one) => bought.has(one));
       const own = [what, tell(amount, units), use, mixed ? 'mixed from:' : buy(good?.id)];
       const from = mixed
-        ? ingredients.map((one) => {
+        ? mixed.map((one) => {
             const { id: goodId, name } = ingredientGood(one.id);
             const count = `${one.parts} ${one.parts === 1 ? 'part' : 'parts'}`;
             const volume = writeQuantity(one.volume, 'volume', units);

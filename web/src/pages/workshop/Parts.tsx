@@ -2,6 +2,7 @@ import { Text } from '@chakra-ui/react';
 import {
   boughtOf,
   ingredientGood,
+  mixedFrom,
   writeMoney,
   type BuildSheet,
   type ShoppingList,
@@ -39,13 +40,13 @@ export function Parts({ sheet, list }: PartsProps) {
     ];
   };
   const rows = sheet.parts.flatMap(({ id, what, amount, use, good, ingredients }) => {
-    const mixed = ingredients?.some((one) => lines.has(ingredientGood(one.id).id)) ?? false;
+    const mixed = list ? mixedFrom({ good, ingredients }, (one) => lines.has(one)) : null;
     const [packs, unit, cost] = mixed ? ['mixed from', '', ''] : buying(good?.id);
     const own = [id, what, tell(amount), use, packs, unit, cost] as const;
-    if (!mixed || !ingredients) return [own];
+    if (!mixed) return [own];
     return [
       own,
-      ...ingredients.map((one) => {
+      ...mixed.map((one) => {
         const { id: goodId, name } = ingredientGood(one.id);
         const [from, unitPrice, price] = buying(goodId);
         const share = `${one.parts} ${one.parts === 1 ? 'part' : 'parts'}, ${write(one.volume, 'volume')}`;
