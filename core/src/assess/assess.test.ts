@@ -126,6 +126,7 @@ describe('findings', () => {
     ['plants-crowded', 'cloth-pail', change(['planting', 'count'], 6)],
     ['pipe-open-0', 'nested-totes', change(['pipes', 0, 'capped'], false)],
     ['supports-crowded-0', 'trough-pipes', change(['reservoir', 'parts', 0, 'count'], 5)],
+    ['openings-low', 'panel-barrel', change(['soil', 'freeboard'], 0.1)],
     ['supports-sealed-0', 'panel-barrel', change(['reservoir', 'parts', 0, 'vents'], 'sealed')],
   ])('%s is found, and its first remedy mends it', (id, from, patch) => {
     const design = applyPatch(start(from), patch);
@@ -150,6 +151,16 @@ describe('findings', () => {
   ])('%s is said plainly, and no change of the design pretends to mend it', (id, patch) => {
     const finding = findingsOf(applyPatch(start('cloth-pail'), patch)).find((f) => f.id === id);
     expect(finding).toMatchObject({ remedies: [] });
+  });
+
+  test('against a full hose: fill slowly, then more holes of the same size, and nothing else', () => {
+    const hose = (id: string) => findingsOf(start(id)).find((f) => f.id === 'overflow-hose')!;
+    expect(tell(hose('tote-pipes').text, 'metric')).toMatch(/Fill slowly/);
+    expect(hose('tote-pipes').remedies.map(({ label }) => tell(label, 'us'))).toEqual([
+      'Drill 3 holes of the same size at the same height',
+    ]);
+    // Eight holes of 12 mm would do it: nobody drills those.
+    expect(hose('cloth-pail').remedies).toEqual([]);
   });
 
   test('a base of rock says that it holds less than it looks', () => {

@@ -122,3 +122,23 @@ export function invertOf({ overflow, vessel }: PlanterDesign): number | null {
 export function layerTop({ reservoir }: PlanterDesign, layer: FillLayer): number {
   return layer.upTo * reservoir.top;
 }
+
+/** Mulch is laid up to the rim, and no deeper than this. Metres. */
+const MULCH_LAYER = 0.05;
+
+/** How deep mulch lies on the soil, metres. */
+export const mulchDepth = ({ soil }: PlanterDesign): number =>
+  soil.mulch === 'straw' ? Math.min(Math.max(soil.freeboard, 0), MULCH_LAYER) : 0;
+
+/** What stays of the side above openings that are sawn into it, metres. */
+const TOP_STRIP = 0.02;
+
+/**
+ * Openings sawn into the sides, above soil and mulch: where they begin, and how tall they can be. Metres
+ * above the inside floor, metres.
+ */
+export function sideOpenings(design: PlanterDesign): { sill: number; height: number } {
+  const rim = depthOf(design.vessel);
+  const sill = rim - design.soil.freeboard + mulchDepth(design);
+  return { sill, height: Math.max(rim - TOP_STRIP - sill, 0) };
+}

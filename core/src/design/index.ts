@@ -52,6 +52,8 @@ export {
   grainsIn,
   standsOnStone,
   type BaseStyle,
+  mulchDepth,
+  sideOpenings,
 } from './heights';
 export {
   cupOf,

@@ -1,5 +1,5 @@
 import { grainOf, type FillId } from '../catalog';
-import { dippingNeck } from '../design';
+import { dippingNeck, mulchDepth } from '../design';
 import type { Planter } from '../planter';
 import type { InSection } from './faces';
 import { inkOf } from './ink';
@@ -8,8 +8,8 @@ import { area, line, type Point, type Shape } from './shape';
 
 /** How far a fabric is turned up the wall, metres, where there is room. */
 const TURN_UP = 0.03;
-/** How thick mulch and marker straw are drawn, metres. */
-const MULCH = 0.02;
+/** How thick a cover and marker straw are drawn, metres. */
+const COVER = 0.02;
 
 /** Whether water shows through a fill as it lies. */
 const seenThrough = (fill: FillId): boolean => inkOf(fill) === 'stone' || inkOf(fill) === 'chip';
@@ -90,7 +90,7 @@ export const layer: InSection<'layer'> = (lot, planter, level) => {
   return bedsInSection(planter).flatMap((at, i): Shape[] => {
     const id = i === 0 ? name : `${name}-${i}`;
     if (spec.what === 'straw') {
-      const to = Math.min(piece.from + Math.min(spec.thickness, MULCH), heights.surface);
+      const to = Math.min(piece.from + Math.min(spec.thickness, COVER), heights.surface);
       return [area(id, 'straw', insideBetween(bed.inside, piece.from, to, at))];
     }
     const half = (z: number) => bed.inside.halfAt(z - bed.floor);
@@ -107,8 +107,9 @@ export const layer: InSection<'layer'> = (lot, planter, level) => {
 
 /** Mulch or a cover, bed by bed, no thicker than the freeboard. */
 export const mulch: InSection<'mulch'> = (_lot, planter) => {
-  const { heights, bed } = planter;
-  const z1 = Math.min(heights.surface + MULCH, heights.rim);
+  const { design, heights, bed } = planter;
+  const deep = design.soil.mulch === 'cover' ? COVER : mulchDepth(design);
+  const z1 = Math.min(heights.surface + deep, heights.rim);
   if (z1 <= heights.surface + 1e-4) return [];
   return bedsInSection(planter).map((at, i) =>
     area(

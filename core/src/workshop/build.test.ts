@@ -338,3 +338,32 @@ test('lime is for those that like it, never for strawberries; feed goes by its o
   expect(peppers.parts.find(({ id }) => id === 'lime')!.quantity).toBeCloseTo(3 * volume, 9);
   expect(peppers.parts.find(({ id }) => id === 'feed')!.quantity).toBeCloseTo(2 * volume, 9);
 });
+
+test('the panel of a standing barrel comes out of its openings: both above soil and mulch, and of one size', () => {
+  const { steps, sheets, parts } = sheetOf('panel-barrel');
+  const [openings, panel] = steps
+    .find(({ id }) => id === 'saw')!
+    .doing.map((one) => plain(tell(one, 'metric')));
+  // Rim 860 mm, 300 of freeboard, 50 of mulch: from 610 up to 20 below the rim.
+  expect(openings).toMatch(/lower edge 610 mm above the inside floor, .* and 230 mm tall/);
+  expect(panel).toMatch(/what comes out of an opening: 571 mm round by 230 mm up/);
+  expect(sheets.find(({ id }) => id === 'arch-0-panel')!.length).toBeCloseTo(0.23, 9);
+  expect(plain(tell(parts.find(({ id }) => id === 'arch-0')!.amount, 'metric'))).toMatch(
+    /230 mm long/,
+  );
+});
+
+test('every pail of a row is drilled in its own middle', () => {
+  const hole = sheetOf('gutter-pails').holes.find(({ id }) => id === 'cup-0-deck')!;
+  expect(plain(tell(hole.where, 'metric'))).toBe('in its middle');
+});
+
+test('mulch that does not come up to the rim does not say so', () => {
+  const last = (id: string) =>
+    sheetOf(id)
+      .steps.find((step) => step.id === 'close')!
+      .doing.map((one) => tell(one, 'metric'))
+      .find((text) => text.startsWith('Mulch'));
+  expect(last('panel-barrel')).not.toMatch(/rim/);
+  expect(last('cloth-pail')).toMatch(/up to the rim/);
+});

@@ -7,6 +7,7 @@ import { q, say, type Message } from '../quantity';
 import { feedingOf, ingredientsOf } from './amounts';
 import { mixGood, SMALL_GOODS } from './goods';
 import { many, type Maker } from './maker';
+import type { Spot } from './deck';
 import { measure, type StepId } from './step';
 
 /** What every planter has: holes through its sheet, the test with water, the mix, the plants, the end. */
@@ -35,7 +36,7 @@ export function deckHoles(maker: Maker): void {
         diameter,
         bit,
         ...(known ? {} : { tool: 'Knife or jigsaw, to a line' }),
-        ...placed(planter, lot, spots.length),
+        ...placed(planter, lot, spots),
         spots,
       },
       material,
@@ -60,7 +61,7 @@ const WHY: { readonly [K in Kind]?: (lot: Lot<K>, count: number) => Message } = 
 function placed(
   { design }: Planter,
   lot: Lot | null,
-  count: number,
+  spots: readonly Spot[],
 ): { where: Message; why: Message } {
   if (!lot) {
     const row = design.bed?.kind === 'row';
@@ -72,7 +73,8 @@ function placed(
     };
   }
   const why = WHY[lot.kind] as ((lot: Lot, count: number) => Message) | undefined;
-  const [one] = lot.pieces;
+  const [one] = spots;
+  const count = spots.length;
   const where =
     count === 1 && one
       ? Math.hypot(one.x, one.y) < 1e-4
@@ -172,7 +174,7 @@ export function test(maker: Maker): void {
         : say`Pour on to ${q(heights.brim, 'length')}, in all ${q(whole, 'volume')}. Wait a quarter of an hour.`,
     20,
   );
-  maker.tools('test', 'Spirit level', 'Litre jug', 'Tape', 'Shims');
+  maker.tools('test', 'Spirit level', 'Measuring jug', 'Tape', 'Shims');
   maker.warn(
     'test',
     'weight',

@@ -21,7 +21,6 @@ export {
   type StockCuts,
   type WallMark,
 } from './maker';
-export { mulchDepth } from './kinds/layers';
 export { type TestPour } from './general';
 export {
   PAPER_IDS,

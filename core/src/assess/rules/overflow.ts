@@ -217,7 +217,12 @@ type Hole = Extract<OverflowDesign, { kind: 'hole' }>;
  * Holes with the same lip that carry `inflow` before water is `head` above the lip: first more of the same
  * size, then wider ones.
  */
-function holesThatCarry(overflow: OverflowDesign, inflow: number, head: number): Remedy[] {
+function holesThatCarry(
+  overflow: OverflowDesign,
+  inflow: number,
+  head: number,
+  wide = true,
+): Remedy[] {
   if (overflow.kind === 'rim') return [];
   const lip = overflow.centre - lipBelowMark(overflow);
   const { centre, diameter: now, count: many, screened, bearing } = overflow;
@@ -236,15 +241,17 @@ function holesThatCarry(overflow: OverflowDesign, inflow: number, head: number):
         .slice(0, 1)
         .map((count) => ({ diameter, count })),
   );
-  return [...more.slice(0, 1).map((count) => ({ diameter: from.diameter, count })), ...wider].map(
-    ({ diameter, count }) => {
-      const mark = lip + diameter / 2;
-      return {
-        label: say`Drill ${count === 1 ? 'one hole' : say`${q(count, 'count')} holes`} of ${q(diameter, 'length')}, marked at ${q(mark, 'length')}`,
-        patch: [set(['overflow'], { ...from, diameter, count, centre: mark })],
-      };
-    },
-  );
+  const same = more.slice(0, 1).map((count) => ({ diameter: from.diameter, count }));
+  return (wide ? [...same, ...wider] : same).map(({ diameter, count }) => {
+    const mark = lip + diameter / 2;
+    return {
+      label:
+        diameter === from.diameter && overflow.kind === 'hole'
+          ? say`Drill ${q(count, 'count')} holes of the same size at the same height`
+          : say`Drill ${count === 1 ? 'one hole' : say`${q(count, 'count')} holes`} of ${q(diameter, 'length')}, marked at ${q(mark, 'length')}`,
+      patch: [set(['overflow'], { ...from, diameter, count, centre: mark })],
+    };
+  });
 }
 
 export const overflowCapacity: Rule = ({ design, planter: { heights, vessel }, figures }) => {
@@ -272,7 +279,7 @@ export const overflowCapacity: Rule = ({ design, planter: { heights, vessel }, f
         severity: 'note',
         room: 'water',
         text: say`The overflow carries ${q(carries, 'flow')} before water gets into the soil, and a hose gives ${q(place.hose, 'flow')}. Fill slowly and stop when it runs, or give it more opening.`,
-        propose: () => holesThatCarry(overflow, place.hose, head),
+        propose: () => holesThatCarry(overflow, place.hose, head, false),
       },
     ];
   }

@@ -1,4 +1,5 @@
 import { aggregateOf } from '../../catalog';
+import { sideOpenings } from '../../design';
 import { q, say } from '../../quantity';
 import type { Draft, Rule } from '../finding';
 import { set } from '../moves';
@@ -52,6 +53,29 @@ export const crack: Rule = ({ design: { vessel }, figures }) =>
         },
       ]
     : [];
+
+/** Openings lower than this leave no room for hands and stems, metres. */
+const LEAST_OPENING = 0.15;
+const WIDE_OPENING = 0.3;
+
+export const lowOpenings: Rule = ({ design }) => {
+  const { height } = sideOpenings(design);
+  if (design.vessel.sawing !== 'windows' || height >= LEAST_OPENING) return [];
+  return [
+    {
+      id: 'openings-low',
+      severity: 'watch',
+      room: 'soil',
+      text: say`The openings in the sides begin where the soil ends, and only ${q(height, 'length')} of side are left for them: too low to plant through. Fill in less soil.`,
+      propose: () => [
+        {
+          label: say`Leave ${q(WIDE_OPENING, 'length')} of freeboard`,
+          patch: [set(['soil', 'freeboard'], WIDE_OPENING)],
+        },
+      ],
+    },
+  ];
+};
 
 /** A plastic wall under this cracks when a full vessel of this weight is moved. Metres, kilograms. */
 const THIN_WALL = 0.0009;

@@ -1,4 +1,4 @@
-import type { PartOf } from '../../design';
+import { sideOpenings, type PartOf, type PlanterDesign } from '../../design';
 import { q, say } from '../../quantity';
 import { clearBetween, reachAt, segmentArea, type Vessel } from '../../vessel';
 import { waterUnderTrappedAir, type Rectangle } from '../../reservoir';
@@ -25,13 +25,22 @@ export function panelRise(spec: PartOf<'arch'>, vessel: Vessel, top: number): nu
 }
 
 /** A curved panel standing on both its edges: the space under it is a circular segment. */
+/** How long a panel can be that comes out of the openings in the vessel's own sides. Metres. */
+const longestPanel = ({ own }: PartOf<'arch'>, design: PlanterDesign): number =>
+  own && design.vessel.sawing === 'windows' ? sideOpenings(design).height : Infinity;
+
 export const arch: Faces<'arch'> = {
   asked: ({ reservoir }) => among(reservoir.parts, (part) => part.kind === 'arch'),
-  place({ spec, index }, { vessel, taken, top }) {
+  place({ spec, index }, { design, vessel, taken, top }) {
     const floor = clearBetween(vessel, 0, top);
     const height = panelRise(spec, vessel, top);
     const half = Math.min(spec.width, 2 * floor.a) / 2;
-    const box: Rectangle = { x: 0, y: 0, a: half, b: reachAt(floor, half * 0.999) };
+    const box: Rectangle = {
+      x: 0,
+      y: 0,
+      a: half,
+      b: Math.min(reachAt(floor, half * 0.999), longestPanel(spec, design) / 2),
+    };
     const fits = box.b > 0 && taken.box(box);
     const long = fits ? 2 * box.b : 0;
     const profile = archProfile(half, height);

@@ -244,6 +244,12 @@ export const crates: Work<'crates'> = (lot, maker) => {
   level(maker);
 };
 
+/** What a panel of the vessel's own curve is cut from. */
+const PANEL_FROM: Readonly<Record<string, string>> = {
+  windows: 'what comes out of an opening',
+  none: 'another vessel of this width',
+};
+
 export const arch: Work<'arch'> = (lot, maker) => {
   const { spec, id, height } = lot;
   const [box] = boxesOf(lot);
@@ -272,7 +278,7 @@ export const arch: Work<'arch'> = (lot, maker) => {
     maker.after('saw', 'supports');
     maker.say(
       'saw',
-      say`Mark the panel on the side: ${q(wide, 'length')} round by ${q(long, 'length')} up, clear of the lowest ${q(maker.planter.heights.base, 'length')}. Saw it out and smooth the edges.`,
+      say`Mark the panel on ${PANEL_FROM[maker.planter.design.vessel.sawing] ?? 'the part that is sawn off'}: ${q(wide, 'length')} round by ${q(long, 'length')} up. Saw it out in one piece and smooth the edges.`,
       20,
     );
   }

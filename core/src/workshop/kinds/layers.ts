@@ -1,5 +1,5 @@
 import { FILLS, grainOf, LAYERS, MULCHES, type SheetId } from '../../catalog';
-import { layerTop, type LayerDesign } from '../../design';
+import { layerTop, mulchDepth, type LayerDesign } from '../../design';
 import { surfaceArea, type Planter } from '../../planter';
 import { q, say } from '../../quantity';
 import { layerGood, SMALL_GOODS } from '../goods';
@@ -9,12 +9,6 @@ import { areaNeeded, type Maker, type Work } from '../maker';
 
 /** Fabric turned up the wall on each side, metres. */
 const FABRIC_LAP = 0.1;
-/** Mulch is laid as thick as the freeboard lets it, at the most so thick. Metres. */
-const MULCH_LAYER = 0.05;
-
-export const mulchDepth = ({ design }: Pick<Planter, 'design'>): number =>
-  Math.min(Math.max(design.soil.freeboard, 0), MULCH_LAYER);
-
 export const fill: Work<'fill'> = ({ spec, index }, maker) => {
   const { design, lots } = maker.planter;
   const around = lots.some(
@@ -155,7 +149,7 @@ export const mulch: Work<'mulch'> = ({ spec, pieces }, maker) => {
     maker.say('close', say`Cover the surface, a cross cut for each plant.`, 8);
     return;
   }
-  const depth = mulchDepth(planter);
+  const depth = mulchDepth(planter.design);
   maker.part('close', {
     id: 'mulch',
     what: MULCHES.straw.name,
@@ -166,7 +160,7 @@ export const mulch: Work<'mulch'> = ({ spec, pieces }, maker) => {
   });
   maker.say(
     'close',
-    say`Mulch the surface ${q(depth, 'length')} deep, up to the rim and clear of the stems.`,
+    say`Mulch the surface ${q(depth, 'length')} deep${depth < planter.design.soil.freeboard - 1e-6 ? '' : ', up to the rim'} and clear of the stems.`,
     5,
   );
 };

@@ -19,6 +19,8 @@ import { roundTheWall, upTheWall } from '../wall';
 
 /** From one overflow hole to the next, metres: a hand's width. */
 const HAND = 0.1;
+/** Up a slanting wall a mark is given along it too where a tape shows the difference, metres. */
+const SLANT_SEEN = 1.6e-3;
 /** Lining behind air holes: beyond the lowest row, and over its own end. Metres. */
 const LINING_LAP = 0.1;
 /** A lip may stand this far from its plan before it is said, metres. */
@@ -68,12 +70,13 @@ function drill(maker: Maker, spec: Opening): Hole | null {
       : say``;
   const beside =
     spec.kind === 'rows'
-      ? say`; ${q(around / spec.count, 'length')} from one to the next round the wall`
+      ? say`, ${q(around / spec.count, 'length')} from one to the next round the wall`
       : spec.count > 1
-        ? say`; ${q(gap, 'length')} from one to the next`
+        ? say`, ${q(gap, 'length')} apart`
         : say``;
   const slant = upTheWall(design, vessel, mark) - mark;
-  const along = slant > 5e-4 ? say` (${q(mark + slant, 'length')} along the slanting wall)` : say``;
+  const along =
+    slant > SLANT_SEEN ? say` (${q(mark + slant, 'length')} along the slanting wall)` : say``;
   return maker.hole(
     {
       id: 'overflow',
@@ -85,7 +88,7 @@ function drill(maker: Maker, spec: Opening): Hole | null {
       ...(fixed && !inSet && bit > 0.004
         ? { tool: 'Borrow this bit: a fitting’s hole is its maker’s' }
         : {}),
-      where: say`middle ${q(mark, 'length')} above the inside floor${along}${above}${beside}`,
+      where: say`${spec.count > 1 ? 'middles' : 'middle'} ${q(mark, 'length')} above the inside floor${along}${above}${beside}`,
       why: say`overflow: its lip comes to ${q(asked, 'length')}`,
       lip: asked,
       marks,

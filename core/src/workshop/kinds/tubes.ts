@@ -71,7 +71,7 @@ export const tube: Work<'tube'> = (lot, maker) => {
     });
     maker.say(
       'tube',
-      say`Drill the run of ${q(spec.run, 'length')} on its underside, join it to the tube by an elbow, and lay it on the floor.`,
+      say`Cut a run of ${q(spec.run, 'length')} too, drill it on its underside, join it to the tube by an elbow, and lay it on the floor.`,
       5,
     );
   } else if (pipe) {

@@ -1,5 +1,5 @@
 import { FORMER_CONTENTS, MATERIALS } from '../../catalog';
-import { FIELDS, type FieldSpec, type PlanterDesign } from '../../design';
+import { FIELDS, sideOpenings, type FieldSpec, type PlanterDesign } from '../../design';
 import { q, say } from '../../quantity';
 import { boardGood, FLOOR_BOARD, legGood, linerGood, SMALL_GOODS, vesselGood } from '../goods';
 import { many, type Maker, type Work } from '../maker';
@@ -119,7 +119,7 @@ function saw(maker: Maker, spec: Vessel): void {
     case 'windows':
       maker.say(
         'saw',
-        say`Mark the openings on its sides above the soil’s lower edge, and saw them out; leave a back or strips of ${q(STRIP, 'length')} between them, so that it stays stiff. Smooth the edges.`,
+        say`Mark the openings on its sides: their lower edge ${q(sideOpenings(design).sill, 'length')} above the inside floor, where the soil ends, and ${q(sideOpenings(design).height, 'length')} tall. Leave a back or strips of ${q(STRIP, 'length')} between them, so that it stays stiff. Saw them out and smooth the edges.`,
         30,
       );
       break;

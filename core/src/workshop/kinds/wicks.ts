@@ -92,7 +92,7 @@ export const cloth: Work<'cloth'> = (lot, maker) => {
       : foot;
   maker.say(
     'wick',
-    say`${soak}, and ${through === null ? say`let ${them} hang from the soil line where the plan shows` : say`pull ${them} down ${through}`}, ${ends}. Spread ${q(spec.spread, 'length')} on top${one || spec.legs === 1 ? '' : ', in all directions'}.`,
+    say`${soak}${through === null ? say`. Set ${ends} where the plan shows, and lead ${them} up to the soil line as the base is filled in around ${them}` : say`, and pull ${them} down ${through}, ${ends}`}. Spread ${q(spec.spread, 'length')} on top${one || spec.legs === 1 ? '' : ', in all directions'}.`,
     10,
   );
   if (design.bed?.kind === 'neck') {
