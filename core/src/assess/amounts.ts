@@ -14,13 +14,13 @@ export function soilInBeds({ design, bed, heights, storage }: Planter): number {
 /** Growing mix that is packed into a lot of cups or columns, m³. */
 export function packedIn(one: Lot, base: number): number {
   if (one.kind === 'cup') {
-    const { spec, pieces } = one as unknown as Lot<'cup'>;
+    const { spec, pieces } = one;
     const [r0, r1] = radiiOf(spec, base);
     const each = (Math.PI * (base - spec.foot) * (r0 * r0 + r0 * r1 + r1 * r1)) / 3;
     return pieces.length * each;
   }
   if (one.kind === 'column') {
-    const { spec, pieces } = one as unknown as Lot<'column'>;
+    const { spec, pieces } = one;
     if (spec.medium !== 'mix') return 0;
     return pieces.length * (Math.PI / 4) * spec.diameter ** 2 * (base - spec.foot);
   }

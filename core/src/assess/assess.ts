@@ -13,11 +13,13 @@ import {
 } from './finding';
 import * as baseRules from './rules/base';
 import * as overflowRules from './rules/overflow';
+import { placesFit } from './rules/places';
 import * as soilRules from './rules/soil';
 import * as tubeRules from './rules/tube';
 import * as vesselRules from './rules/vessel';
 import * as waterRules from './rules/water';
 import * as wickRules from './rules/wick';
+import * as wickFitRules from './rules/wickFit';
 
 /** Figures and findings of a planter. */
 export interface Assessment {
@@ -32,8 +34,10 @@ const RULES: readonly Rule[] = [
   waterRules,
   baseRules,
   wickRules,
+  wickFitRules,
   tubeRules,
   soilRules,
+  { placesFit },
 ].flatMap((room): Rule[] => Object.values(room));
 
 const ROOMS: readonly Room[] = ['vessel', 'water', 'wick', 'tube', 'soil'];

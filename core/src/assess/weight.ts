@@ -1,7 +1,7 @@
 import { fillMedium, grainOf, type FillId, type Matter } from '../catalog';
 import { areaOf, grown } from '../vessel';
 import { drainable, meanWaterContent, mixOf } from '../soil';
-import { GIVEN_UP_AT, supplyMass, type Lot, type Planter } from '../planter';
+import { GIVEN_UP_AT, supplyMass, type Planter } from '../planter';
 import { packedIn, soilInBeds } from './amounts';
 
 const WATER_DENSITY = 998;
@@ -52,16 +52,16 @@ function heapsOf({ design, vessel, lots, storage, heights }: Planter): Heap[] {
     if (!piece) return [];
     const { from, to } = piece;
     if (one.kind === 'fill') {
-      const { medium } = (one as unknown as Lot<'fill'>).spec;
+      const { medium } = one.spec;
       return [{ medium, volume: storage.fills[one.index] ?? 0, from, to }];
     }
     if (one.kind === 'layer') {
-      const { what } = (one as unknown as Lot<'layer'>).spec;
+      const { what } = one.spec;
       if (!grainOf(what) || design.bed) return [];
       return [{ medium: what as FillId, volume: vessel.volumeBetween(from, to), from, to }];
     }
     if (one.kind === 'column' || one.kind === 'cup') {
-      const medium = one.kind === 'cup' ? 'mix' : (one as unknown as Lot<'column'>).spec.medium;
+      const medium = one.kind === 'cup' ? 'mix' : one.spec.medium;
       const volume = packedIn(one, heights.base);
       return [{ medium, volume, from, to: heights.base }];
     }

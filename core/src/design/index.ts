@@ -68,4 +68,4 @@ export {
   usualTubeLength,
 } from './usual';
 export { overflowAs, usualBed, type BedKind } from './otherwise';
-export { putVessel, reshape, SHAPES } from './reshape';
+export { inspected, putVessel, reshape, SHAPES } from './reshape';

@@ -33,22 +33,25 @@ function lengthOf(vessel: VesselDesign): number {
   }
 }
 
+/** What inspecting a vessel told, without its measures. */
+export function inspected({
+  wall,
+  formerContents,
+  material,
+  colour,
+  rigid,
+  cracked,
+  drainHole,
+  sawing,
+  bungs,
+}: VesselDesign) {
+  return { wall, formerContents, material, colour, rigid, cracked, drainHole, sawing, bungs };
+}
+
 /** A vessel of another shape and about the same size, to correct with the tape. */
 export function reshape(vessel: VesselDesign, kind: VesselKind): VesselDesign {
   if (vessel.kind === kind) return vessel;
-  const { wall, formerContents, material, colour, rigid, cracked, drainHole, sawing, bungs } =
-    vessel;
-  const seen = {
-    wall,
-    formerContents,
-    material,
-    colour,
-    rigid,
-    cracked,
-    drainHole,
-    sawing,
-    bungs,
-  };
+  const seen = inspected(vessel);
   const length = mm(Math.max(lengthOf(vessel), 0.06));
   const width = mm(Math.min(Math.max(leastWidth(vessel), 0.05), length));
   const depth = mm(Math.max(depthOf(vessel), 0.06));

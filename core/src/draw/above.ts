@@ -60,9 +60,8 @@ const rectangles = (lot: Lot, ink: Ink): Shape[] =>
     ];
   });
 
-export const crates: FromAbove<'crates'> = (lot) => rectangles(lot as unknown as Lot, 'water');
-export const arch: FromAbove<'arch'> = (lot) =>
-  rectangles(lot as unknown as Lot, inkOfVents(lot.spec.vents));
+export const crates: FromAbove<'crates'> = (lot) => rectangles(lot, 'water');
+export const arch: FromAbove<'arch'> = (lot) => rectangles(lot, inkOfVents(lot.spec.vents));
 
 /** Crossed sticks, as far apart as they lie. */
 export const sticks: FromAbove<'sticks'> = (lot, { vessel, heights }) => {

@@ -54,5 +54,6 @@ export {
   type Piece,
   type Specs,
 } from './piece';
+export { leavePlaces, moveBy, moveTo, placesOf, spotsOf, type Place } from './places';
 export { asideOf, lengthOf, type Run, type Solid } from './solid';
 export { BASE_SUCTION, resolveWicks, totalDelivery, type Wick } from './wicks';

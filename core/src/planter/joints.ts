@@ -83,9 +83,9 @@ const wick =
   (hangs: Joint['kind']): Join<'cup' | 'cloth' | 'column'> =>
   (lot, planter) => {
     if (lot.pieces.length === 0) return [];
-    const through = throughDeck(lot as unknown as Lot, planter, hangs);
+    const through = throughDeck(lot, planter, hangs);
     const onFloor = lot.spec.foot <= 1e-9 || through.length === 0;
-    return [...through, ...(onFloor ? standing(lot as unknown as Lot) : [])];
+    return [...through, ...(onFloor ? standing(lot) : [])];
   };
 
 const JOINS: { readonly [K in Kind]: Join<K> } = {
@@ -93,13 +93,10 @@ const JOINS: { readonly [K in Kind]: Join<K> } = {
   liner: to('lines', 'vessel-0'),
   patch: to('sealed-into', 'vessel-0'),
   lying: standing as Join<'lying'>,
-  ring: (lot) => [
-    ...standing(lot as unknown as Lot),
-    ...(lot.spec.cutEnd ? to('cut-from', 'vessel-0')(lot) : []),
-  ],
+  ring: (lot) => [...standing(lot), ...(lot.spec.cutEnd ? to('cut-from', 'vessel-0')(lot) : [])],
   standing: standing as Join<'standing'>,
   crates: (lot, planter) => [
-    ...standing(lot as unknown as Lot),
+    ...standing(lot),
     // A crate that is cut out stands round what goes up through it.
     ...(lot.spec.cut
       ? planter.lots
@@ -107,12 +104,9 @@ const JOINS: { readonly [K in Kind]: Join<K> } = {
           .map((one): Joint => ({ kind: 'packed-round', a: lot.id, b: one.id }))
       : []),
   ],
-  arch: (lot) => [
-    ...standing(lot as unknown as Lot),
-    ...(lot.spec.own ? to('cut-from', 'vessel-0')(lot) : []),
-  ],
+  arch: (lot) => [...standing(lot), ...(lot.spec.own ? to('cut-from', 'vessel-0')(lot) : [])],
   sticks: (lot, planter) => [
-    ...standing(lot as unknown as Lot),
+    ...standing(lot),
     ...planter.lots
       .filter(({ id, outerBelow }) => id !== lot.id && outerBelow(planter.heights.ceiling) > 0)
       .map((one): Joint => ({ kind: 'packed-round', a: lot.id, b: one.id })),
@@ -120,8 +114,8 @@ const JOINS: { readonly [K in Kind]: Join<K> } = {
   tube: (lot, planter) => {
     const pipe = planter.lots.find(({ kind, pieces }) => kind === 'lying' && pieces.length > 0);
     return [
-      ...throughDeck(lot as unknown as Lot, planter),
-      ...throughLayers(lot as unknown as Lot, planter),
+      ...throughDeck(lot, planter),
+      ...throughLayers(lot, planter),
       ...(pipe ? to('joined-to', pipe.id)(lot) : to('stands-on', FLOOR)(lot)),
       ...to('tied-to', 'vessel-0')(lot),
     ];
@@ -130,8 +124,8 @@ const JOINS: { readonly [K in Kind]: Join<K> } = {
     const pipe = planter.lots.find(({ kind, pieces }) => kind === 'lying' && pieces.length > 0);
     const low = (lot.pieces[0]?.from ?? 0) < 1e-6;
     return [
-      ...throughDeck(lot as unknown as Lot, planter),
-      ...throughLayers(lot as unknown as Lot, planter),
+      ...throughDeck(lot, planter),
+      ...throughLayers(lot, planter),
       ...(low || !pipe ? to('stands-on', FLOOR)(lot) : to('joined-to', pipe.id)(lot)),
     ];
   },

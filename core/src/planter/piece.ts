@@ -1,5 +1,6 @@
 import type {
   BedDesign,
+  Change,
   ClothWickDesign,
   ColumnWickDesign,
   CupWickDesign,
@@ -11,6 +12,7 @@ import type {
   PartOf,
   PlanterDesign,
   ReservoirDesign,
+  SpotDesign,
   VesselDesign,
 } from '../design';
 import type { Outline, Vessel } from '../vessel';
@@ -104,8 +106,10 @@ export interface Room {
   levelInside(z: number): number;
 }
 
-/** All things of one entry of the design, as they are placed. */
-export interface Lot<K extends Kind = Kind> extends Room {
+/** All things of one entry of the design, as they are placed: of one of these kinds, told by `kind`. */
+export type Lot<K extends Kind = Kind> = { [One in K]: LotOf<One> }[K];
+
+interface LotOf<K extends Kind> extends Room {
   readonly kind: K;
   readonly spec: Specs[K];
   readonly index: number;
@@ -152,6 +156,15 @@ export interface Site {
   readonly lots: readonly Lot[];
 }
 
+/** The places of a lot in its design. */
+export interface Spots {
+  path: Change['path'];
+  /** Those that were chosen, or null while they are left to Huerta. */
+  chosen: readonly SpotDesign[] | null;
+  /** Whether the design holds a list of them, or one place only. */
+  many: boolean;
+}
+
 /** Everything about one kind of thing. */
 export interface Faces<K extends Kind> {
   /** The entries of a design that ask for it. */
@@ -160,6 +173,8 @@ export interface Faces<K extends Kind> {
   place(asked: Asked<K>, site: Site): Lot<K>;
   /** What it is called, in the plural where there are several. */
   name(spec: Specs[K], count: number): string;
+  /** Where the design keeps the places that were chosen for it by hand; left out where it has none. */
+  spots?(index: number, design: PlanterDesign): Spots | null;
   /** Measures of it that cannot be. */
   contradictions?(asked: Asked<K>, design: PlanterDesign, shape: Vessel): Contradiction[];
 }
@@ -177,7 +192,7 @@ export const NO_ROOM: Room = {
 export function lot<K extends Kind>(
   kind: K,
   { spec, index }: Asked<K>,
-  rest: Partial<Omit<Lot<K>, 'kind' | 'spec' | 'index' | 'id'>> = {},
+  rest: Partial<Omit<LotOf<Kind>, 'kind' | 'spec' | 'index' | 'id'>> = {},
 ): Lot<K> {
   const pieces = rest.pieces ?? [];
   return {

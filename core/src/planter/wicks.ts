@@ -67,9 +67,9 @@ export function resolveWicks(site: Placed, storage: Storage): Wick[] {
         : neckMix(site);
   const own = site.lots.flatMap((one): Wick[] => {
     if (one.pieces.length === 0) return [];
-    if (one.kind === 'cloth') return [clothWick(one as unknown as Lot<'cloth'>, site)];
-    if (one.kind === 'cup') return [cupWick(one as unknown as Lot<'cup'>, site)];
-    if (one.kind === 'column') return [columnWick(one as unknown as Lot<'column'>, site)];
+    if (one.kind === 'cloth') return [clothWick(one, site)];
+    if (one.kind === 'cup') return [cupWick(one, site)];
+    if (one.kind === 'column') return [columnWick(one, site)];
     return [];
   });
   own.sort((a, b) => (a.index ?? 0) - (b.index ?? 0));
@@ -89,7 +89,7 @@ function clothWick(one: Lot<'cloth'>, { design }: Placed): Wick {
   const top = soilBaseHeight(design);
   const cloth = CLOTHS[wick.material];
   const properties = clothProperties(cloth, wick.strip);
-  const area = wick.legs * wick.width * wick.thickness * placedShare(one as unknown as Lot);
+  const area = wick.legs * wick.width * wick.thickness * placedShare(one);
   return {
     index: one.index,
     kind: 'cloth',

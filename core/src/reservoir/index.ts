@@ -1,19 +1,6 @@
-export {
-  apart,
-  arrange,
-  beside,
-  clear,
-  EMPTY,
-  filled,
-  fullest,
-  fullestBoxes,
-  holdsRectangle,
-  pack,
-  spread,
-  within,
-  type Circle,
-  type Free,
-  type Rectangle,
-} from './arrange';
+export { arrange, spread } from './arrange';
+export { clear, fullestBoxes, holdsRectangle, pack } from './boxes';
+export { apart, beside, EMPTY, within, type Circle, type Free, type Rectangle } from './free';
+export { filled, fullest } from './packing';
 export { climb, outflow, outletFlow, outletOf, type Holes, type Outlet } from './overflow';
 export { waterUnderTrappedAir } from './trapped';

@@ -2,7 +2,7 @@ import { INCH_BITS, METRIC_BITS } from '../catalog';
 import { evaluate } from '../assess';
 import { applyPatch, STARTING_POINTS, type Patch } from '../design';
 import { tell, type UnitSystem } from '../quantity';
-import { deckOpenings, type Lot } from '../planter';
+import { deckOpenings } from '../planter';
 import { holds } from '../vessel';
 import { buildSheet, packsIn, NEW_BOOK, planCuts, type StepId } from '.';
 
@@ -69,7 +69,7 @@ describe.each(IDS)('the sheet of %s is whole', (id) => {
         if (!lot) continue;
         const [opening] = openings.filter((one) => one.lot.id === lot.id);
         expect([lot.id, bit >= opening!.least - 1e-6]).toEqual([lot.id, true]);
-        if (lot.kind === 'cup') expect(bit).toBeLessThan((lot as unknown as Lot<'cup'>).spec.rim);
+        if (lot.kind === 'cup') expect(bit).toBeLessThan(lot.spec.rim);
         if (lot.kind === 'cloth') expect(bit).toBeLessThanOrEqual(0.041);
       }
     }

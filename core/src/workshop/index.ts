@@ -21,7 +21,7 @@ export {
   type StockCuts,
   type WallMark,
 } from './maker';
-export { type TestPour } from './general';
+export { type TestPour } from './pourTest';
 export {
   PAPER_IDS,
   PAPERS,

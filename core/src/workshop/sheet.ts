@@ -4,17 +4,9 @@ import type { Planter } from '../planter';
 import type { UnitSystem } from '../quantity';
 import { feedingOf, type Feeding } from './amounts';
 import { deckOf, type Deck } from './deck';
-import {
-  close,
-  deckHoles,
-  fill,
-  plant,
-  test,
-  testNeeds,
-  testPourOf,
-  water,
-  type TestPour,
-} from './general';
+import { deckHoles } from './deckHoles';
+import { close, fill, plant, water } from './general';
+import { test, testNeeds, testPourOf, type TestPour } from './pourTest';
 import { makeAll } from './kinds';
 import { aggregates } from './kinds/layers';
 import { Maker, type Hole, type Part, type SheetPiece, type StockCuts } from './maker';

@@ -1,6 +1,7 @@
 import {
   cupOf,
   applyPatch,
+  inspected,
   STARTING_POINTS,
   usualTube,
   vesselFrom,
@@ -205,21 +206,6 @@ const DEMO_VESSELS: readonly { name: string; vessel: VesselDesign }[] = [
     },
   },
 ];
-
-/** What inspecting a vessel told, without its measures. */
-function inspected({
-  wall,
-  formerContents,
-  material,
-  colour,
-  rigid,
-  cracked,
-  drainHole,
-  sawing,
-  bungs,
-}: VesselDesign) {
-  return { wall, formerContents, material, colour, rigid, cracked, drainHole, sawing, bungs };
-}
 
 /** Puts the demo planters into a garden that is still empty. */
 export async function loadDemoGarden(planters: PlanterService): Promise<void> {

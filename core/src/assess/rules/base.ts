@@ -5,6 +5,7 @@ import { q, say, type Message } from '../../quantity';
 import type { Remedy, Rule } from '../finding';
 import { downToMm, gapToKeep, moveBase, set } from '../moves';
 import { partName } from '../words';
+import { misplaced } from './places';
 
 /** Unsupported span that a platform bears, in times its thickness. Typical for lid plastic. */
 const SPAN_PER_THICKNESS = 60;
@@ -61,9 +62,7 @@ export const rottingFill: Rule = ({ design: { reservoir } }) =>
 
 /** Lots of the base that may be shut, by how their air gets out. */
 const ventsOf = (lot: Lot): Vents | null =>
-  lot.kind === 'ring' || lot.kind === 'standing' || lot.kind === 'arch'
-    ? (lot as unknown as Lot<'ring'>).spec.vents
-    : null;
+  lot.kind === 'ring' || lot.kind === 'standing' || lot.kind === 'arch' ? lot.spec.vents : null;
 
 export const partsVented: Rule = ({ planter }) =>
   planter.lots.flatMap((lot) => {
@@ -73,7 +72,7 @@ export const partsVented: Rule = ({ planter }) =>
     const caught = lot.hollowBelow(brim) - lot.waterBelow(brim);
     if (caught <= 0) return [];
     const name = partName(lot);
-    const split = lot.kind === 'ring' && !(lot as unknown as Lot<'ring'>).spec.cutEnd;
+    const split = lot.kind === 'ring' && !lot.spec.cutEnd;
     const propose = () => [
       {
         label: split ? say`Split the ring open` : say`Drill the ${name} at top and bottom`,
@@ -106,7 +105,7 @@ const SMALLER = [0.8, 0.65, 0.5, 0.3];
 /** Sizes of a part that can be made smaller, by its kind: their fields and what is written of them. */
 function sizeOf(lot: Lot): { fields: readonly string[]; says: Message } | null {
   if (lot.kind === 'crates') {
-    const { length, width } = (lot as unknown as Lot<'crates'>).spec;
+    const { length, width } = lot.spec;
     return {
       fields: ['length', 'width'],
       says: say`${q(length, 'length')} by ${q(width, 'length')}`,
@@ -115,11 +114,11 @@ function sizeOf(lot: Lot): { fields: readonly string[]; says: Message } | null {
   if (lot.kind === 'arch') {
     return {
       fields: ['width'],
-      says: say`${q((lot as unknown as Lot<'arch'>).spec.width, 'length')}`,
+      says: say`${q(lot.spec.width, 'length')}`,
     };
   }
   if (lot.kind === 'ring' || lot.kind === 'standing' || lot.kind === 'lying') {
-    const { diameter } = (lot as unknown as Lot<'ring'>).spec;
+    const { diameter } = lot.spec;
     return { fields: ['diameter'], says: say`${q(diameter, 'length')}` };
   }
   return null;
@@ -129,6 +128,7 @@ export const partsFit: Rule = ({ planter }) =>
   planter.lots.flatMap((lot) => {
     const size = sizeOf(lot);
     if (!size || lot.pieces.length >= lot.wanted) return [];
+    if (misplaced(planter, lot.id).length > 0) return [];
     const spec = lot.spec as unknown as Record<string, number>;
     const path = (key: string) => ['reservoir', 'parts', lot.index, key];
     const placed = lot.pieces.length;
@@ -172,7 +172,7 @@ export const partsFit: Rule = ({ planter }) =>
 /** What is said of a pipe that would have to bend tighter than it can. */
 function bentTooTight({ floor }: Planter, lot: Lot): Message | null {
   if (lot.kind !== 'lying') return null;
-  const { spec } = lot as unknown as Lot<'lying'>;
+  const { spec } = lot;
   if (spec.lay === 'runs' || spec.stiff) return null;
   const across = 2 * tightest(spec);
   return say`Flexible pipe of ${q(spec.diameter, 'length')} bends no tighter than a turn ${q(across, 'length')} across at its middle, and the floor is ${q(2 * Math.min(floor.a, floor.b), 'length')} wide.`;

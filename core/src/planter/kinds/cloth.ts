@@ -7,7 +7,7 @@ import { found } from '../contradiction';
 import { BRIDGE, bunchAcross, bunchHole } from '../openings';
 import { among, disc, lot, type Faces, type Site } from '../piece';
 import { cylinder } from '../solid';
-import { byHand, DENSITY } from './standings';
+import { DENSITY, standingPlaces, wickSpots } from './standings';
 import { wickSizes } from './wickSizes';
 
 /** Share of the floor that one cloth wick’s legs may fill. */
@@ -45,6 +45,7 @@ export const cloth: Faces<'cloth'> = {
     });
   },
   name: (_spec, count) => (count === 1 ? 'cloth' : 'cloths'),
+  spots: wickSpots,
   contradictions({ spec, index }, design, shape) {
     const top = soilBaseHeight(design);
     const strip: ReturnType<typeof found>[] =
@@ -74,7 +75,6 @@ export const cloth: Faces<'cloth'> = {
 /** Where the bunches hang: by hand, under each pail of a row, side by side through the middle, or apart. */
 function hangs(spec: ClothWickDesign, r: number, holes: number, site: Site): Circle[] {
   const { design, bed, taken, deck, floor } = site;
-  if (spec.at) return byHand(spec.at, r, holes, site);
   if (design.bed?.kind === 'neck') return [{ x: 0, y: 0, r }];
   if (design.bed?.kind === 'row') {
     return bed.places.slice(0, holes).map(({ x, y }) => ({ x, y, r }));
@@ -87,6 +87,9 @@ function hangs(spec: ClothWickDesign, r: number, holes: number, site: Site): Cir
   const room = deck
     ? shared(grown(floor, wide - r), grown(deck, -BRIDGE / 2))
     : grown(floor, wide - r);
+  if (spec.at) {
+    return standingPlaces(spec.at, wide, holes, { room, free }).map(({ x, y }) => ({ x, y, r }));
+  }
   const row = Array.from({ length: holes }, (_, i) => ({
     x: 0,
     y: (i - (holes - 1) / 2) * 2.02 * wide,

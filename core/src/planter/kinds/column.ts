@@ -1,11 +1,11 @@
 import { fillMedium } from '../../catalog';
 import { soilBaseHeight } from '../../design';
-import { arrange, beside, fullest, type Circle } from '../../reservoir';
+import { beside, fullest, type Circle } from '../../reservoir';
 import { drainable, mixOf } from '../../soil';
 import { grown, type Outline } from '../../vessel';
 import { among, disc, lot, type Faces } from '../piece';
 import { cylinder } from '../solid';
-import { hollows, standingPlaces } from './standings';
+import { hollows, standingPlaces, wickSpots } from './standings';
 import { wickSizes } from './wickSizes';
 
 /**
@@ -27,9 +27,7 @@ export const column: Faces<'column'> = {
       corners.every((one, i) => taken.circle(one) && beside(corners.slice(0, i)).circle(one));
     const circles = good
       ? corners
-      : spec.at
-        ? standingPlaces(spec.at, r, spec.count, site)
-        : arrange(floor, r, spec.count, taken);
+      : standingPlaces(spec.at, r, spec.count, { room: floor, free: taken });
     const base = soilBaseHeight(design);
     const top = Math.min(base, vessel.depth);
     const one = cylinder({ x: 0, y: 0, r }, spec.foot, top);
@@ -48,6 +46,7 @@ export const column: Faces<'column'> = {
     });
   },
   name: (_spec, count) => (count === 1 ? 'column' : 'columns'),
+  spots: wickSpots,
   contradictions: ({ spec, index }, design, shape) => wickSizes(spec, index, design, shape),
 };
 

@@ -25,12 +25,11 @@ export const crates: Faces<'crates'> = {
     const floor = clearBetween(vessel, 0, top);
     const height = Math.min(spec.height, top);
     const free: Free = cut ? { ...taken, discs: [], box: taken.boxCut } : taken;
-    const own = spec.at ? chosen(spec.at, length / 2, width / 2, floor, free) : [];
-    const rest =
-      own.length < count
-        ? pack(floor, length, width, count - own.length, besideBoxes(free, own))
-        : own.slice(count);
-    const boxes = [...own, ...rest].slice(0, count);
+    const at = (spec.at ?? []).slice(0, count);
+    const own = chosen(at, length / 2, width / 2, floor, free);
+    const left = count - at.length;
+    const rest = left > 0 ? pack(floor, length, width, left, besideBoxes(free, own)) : [];
+    const boxes = [...own, ...rest];
     const bodies = boxes.map((box) => cutOut(cuboid(box, 0, height), box, height, taken.discs));
     const outerBelow = (z: number) => bodies.reduce((sum, one) => sum + one.below(z), 0);
     return lot(
@@ -58,6 +57,12 @@ export const crates: Faces<'crates'> = {
   },
   name: ({ what }, count) =>
     count === 1 ? CRATE_KINDS[what].one : what === 'former' ? 'boxes' : `${what}s`,
+  spots(index, { reservoir }) {
+    const part = reservoir.parts[index];
+    return part?.kind === 'crates'
+      ? { path: ['reservoir', 'parts', index, 'at'], chosen: part.at, many: true }
+      : null;
+  },
   contradictions({ spec, index }, design, shape) {
     const at = (key: string) => ['reservoir', 'parts', index, key];
     const sizes = partSizes({ spec, index }, design, shape, { stands: true, name: 'crate' });

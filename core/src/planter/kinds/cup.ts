@@ -1,6 +1,6 @@
 import { soilBaseHeight, type CupWickDesign } from '../../design';
 import { q, say } from '../../quantity';
-import { arrange, beside, fullest, type Circle, type Free } from '../../reservoir';
+import { beside, fullest, type Circle, type Free } from '../../reservoir';
 import { drainable, mixOf } from '../../soil';
 import { grown, shared, type Outline } from '../../vessel';
 import { found } from '../contradiction';
@@ -8,7 +8,7 @@ import { BRIDGE, CUP_WALL, cupHole } from '../openings';
 import { among, disc, lot, type Faces, type Site } from '../piece';
 import { frustum } from '../solid';
 import { GIVEN_UP_AT } from './column';
-import { DENSITY, hollows, standingPlaces } from './standings';
+import { DENSITY, hollows, standingPlaces, wickSpots } from './standings';
 import { wickSizes } from './wickSizes';
 
 /** A drilled cup or net pot, packed with mix, that hangs by its rim and stands in the water. */
@@ -49,6 +49,7 @@ export const cup: Faces<'cup'> = {
     });
   },
   name: (_spec, count) => (count === 1 ? 'cup' : 'cups'),
+  spots: wickSpots,
   contradictions({ spec, index }, design, shape) {
     const noPlatform =
       design.bed === null &&
@@ -114,9 +115,8 @@ function roomFor(spec: CupWickDesign, r: number, { design, floor, deck }: Site):
 function circlesOf(spec: CupWickDesign, r: number, site: Site): Circle[] {
   const { design, floor, bed } = site;
   if (design.bed?.kind === 'row') return underEach(bed, r, spec.count, floor);
-  if (spec.at) return standingPlaces(spec.at, r, spec.count, site);
-  const wide = deckRadius(spec);
-  const placed = arrange(roomFor(spec, r, site), wide, spec.count, freeFor(r, site));
+  const ground = { room: roomFor(spec, r, site), free: freeFor(r, site) };
+  const placed = standingPlaces(spec.at, deckRadius(spec), spec.count, ground);
   return placed.map(({ x, y }) => ({ x, y, r }));
 }
 

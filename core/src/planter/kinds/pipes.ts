@@ -1,8 +1,17 @@
-import { soilBaseHeight, type ExtraPipe } from '../../design';
+import { soilBaseHeight, type ExtraPipe, type PlanterDesign } from '../../design';
 import { arrange, type Circle } from '../../reservoir';
 import { grown, holdsCircle, reachAt, type Outline } from '../../vessel';
 import { restsAt } from '../floor';
-import { among, disc, lot, type Asked, type Faces, type Lot, type Site } from '../piece';
+import {
+  among,
+  disc,
+  lot,
+  type Asked,
+  type Faces,
+  type Lot,
+  type Site,
+  type Spots,
+} from '../piece';
 import { cylinder } from '../solid';
 import { DENSITY, hollows } from './standings';
 import { tooWide } from './tube';
@@ -12,11 +21,19 @@ export const PIPE_WALL = 0.003;
 /** How far an inspection pipe or worm tube stands over the rim, metres. */
 export const PIPE_PROUD = 0.03;
 
+const spots = (index: number, { pipes }: PlanterDesign): Spots | null => {
+  const at = pipes[index]?.at;
+  return at === undefined
+    ? null
+    : { path: ['pipes', index, 'at'], chosen: at && [at], many: false };
+};
+
 /** Pipes to look into the water by, and tubes that take scraps. */
 export const inspection: Faces<'inspection'> = {
   asked: ({ pipes }) => among(pipes, ({ use }) => use === 'inspection'),
   place: (asked, site) => standingPipe('inspection', asked, site),
   name: () => 'inspection pipe',
+  spots,
   contradictions: ({ spec, index }, design) =>
     tooWide(design, ['pipes', index, 'diameter'], 'inspection pipe', spec.diameter),
 };
@@ -25,6 +42,7 @@ export const worm: Faces<'worm'> = {
   asked: ({ pipes }) => among(pipes, ({ use }) => use === 'worm'),
   place: (asked, site) => standingPipe('worm', asked, site),
   name: () => 'worm tube',
+  spots,
   contradictions: ({ spec, index }, design) =>
     tooWide(design, ['pipes', index, 'diameter'], 'worm tube', spec.diameter),
 };
@@ -37,12 +55,14 @@ function standingPipe<K extends 'inspection' | 'worm'>(
   const { design, vessel, taken, floor, lots } = site;
   const spec = asked.spec as ExtraPipe;
   const r = spec.diameter / 2;
-  const by = spec.at && holdsCircle(floor, spec.at.x, spec.at.y, r) ? spec.at : null;
+  const own = spec.at && holdsCircle(floor, spec.at.x, spec.at.y, r) ? { ...spec.at, r } : null;
   const onPipe = lots.some((one) => one.kind === 'lying' && one.pieces.length > 0);
+  // A worm tube stands on the base, over whatever is under it.
+  const by = own && (kind === 'worm' || onPipe || taken.circle(own)) ? own : null;
   const left = { ...atLeft(floor, r, asked.index, design.pipes.length), r };
   const free = kind === 'worm' ? left : freeAtWall(site, r, asked.index);
   // Where pipes lie all over the floor it stands on one of them.
-  const at = by ? { ...by, r } : (free ?? (onPipe ? left : null));
+  const at = by ?? free ?? (onPipe ? left : null);
   if (!at) return lot(kind, asked, { wanted: 1 });
   const low = kind === 'inspection' && taken.circle(at);
   const tallest = lots.reduce(

@@ -1,5 +1,5 @@
-import type { Vents } from '../../design';
-import { holdsCircle } from '../../vessel';
+import type { PlanterDesign, Vents } from '../../design';
+import { holdsCircle, type Outline } from '../../vessel';
 import {
   arrange,
   beside,
@@ -9,7 +9,7 @@ import {
   type Circle,
   type Free,
 } from '../../reservoir';
-import type { Room, Site } from '../piece';
+import type { Room, Spots } from '../piece';
 import type { Solid } from '../solid';
 
 /** What kinds that stand upright have in common. */
@@ -45,37 +45,51 @@ export function hollows(
   };
 }
 
+/** Where circles may stand: their edges inside an outline, and clear of what is there. */
+interface Ground {
+  room: Outline;
+  free: Free;
+}
+
 /** Places for circles that were chosen by hand; only those that are free. */
-export function byHand(
+function byHand(
   at: readonly { x: number; y: number }[],
   r: number,
   count: number,
-  site: Site,
+  { room, free }: Ground,
 ): Circle[] {
   const kept: Circle[] = [];
   for (const { x, y } of at.slice(0, count)) {
     const circle = { x, y, r };
-    const free = site.taken.circle(circle) && beside(kept).circle(circle);
-    if (free && holdsCircle(site.floor, x, y, r)) kept.push(circle);
+    const clear = free.circle(circle) && beside(kept).circle(circle);
+    if (clear && holdsCircle(room, x, y, r)) kept.push(circle);
   }
   return kept;
 }
 
-/** Places by hand, and for the rest by Huerta. */
+/** Places by hand, and by Huerta for those that have none. */
 export function standingPlaces(
   at: readonly { x: number; y: number }[] | null,
   r: number,
   count: number,
-  site: Site,
+  { room, free }: Ground,
 ): Circle[] {
-  const own = at ? byHand(at, r, count, site) : [];
-  if (own.length >= count) return own;
-  const left = count - own.length;
-  if (own.length === 0) return arrange(site.floor, r, left, site.taken);
-  const free: Free = {
-    ...site.taken,
-    discs: [...site.taken.discs, ...own],
-    circle: (c) => site.taken.circle(c) && beside(own).circle(c),
+  if (!at) return arrange(room, r, count, free);
+  const own = byHand(at, r, count, { room, free });
+  const left = count - at.length;
+  if (left <= 0) return own;
+  const rest: Free = {
+    ...free,
+    discs: [...free.discs, ...own],
+    circle: (c) => free.circle(c) && beside(own).circle(c),
   };
-  return [...own, ...spread(fullest(site.floor, r, free), left)];
+  return [...own, ...spread(fullest(room, r, rest), left)];
 }
+
+/** The places of a wick in its design. */
+export const wickSpots = (index: number, { wicks, bed }: PlanterDesign): Spots | null => {
+  const wick = wicks[index];
+  // Under the pails of a row, and in a neck, there is nothing to choose.
+  if (!wick || bed?.kind === 'row' || bed?.kind === 'neck') return null;
+  return { path: ['wicks', index, 'at'], chosen: wick.at, many: true };
+};

@@ -63,6 +63,12 @@ export const tube: Faces<'tube'> = {
     });
   },
   name: () => 'fill tube',
+  spots: (_index, { fillTube }) =>
+    fillTube && {
+      path: ['fillTube', 'at'],
+      chosen: fillTube.at && [fillTube.at],
+      many: false,
+    },
   contradictions: ({ spec }, design) =>
     tooWide(design, ['fillTube', 'pipe'], PIPES[spec.pipe].name, PIPES[spec.pipe].outside),
 };
@@ -98,7 +104,9 @@ function placeOf(spec: FillTubeDesign, { design, floor, deck, lots, taken }: Sit
   const edge = deck ? deck.a - spec.hole / 2 - BRIDGE + r : Infinity;
   if (spec.at && holdsCircle(floor, spec.at.x, spec.at.y, r)) {
     const own = { ...spec.at, r };
-    if (taken.circle(own) || lots.some(({ kind }) => kind === 'lying')) return own;
+    const sheet = !deck || holdsCircle(deck, own.x, own.y, spec.hole / 2 + BRIDGE);
+    const clear = taken.circle(own) || lots.some(({ kind }) => kind === 'lying');
+    if (sheet && clear && besideRings(design, own)) return own;
   }
   const runs = lots.flatMap((one) => (one.kind === 'lying' ? runsOf(one) : []));
   if (runs.length > 0) {
@@ -114,6 +122,14 @@ function placeOf(spec: FillTubeDesign, { design, floor, deck, lots, taken }: Sit
     : Math.min(ring.diameter / 2 - ring.wall - RING_PLAY, edge);
   return { x: Math.max(most - r, 0), y: 0, r };
 }
+
+/** Rings are placed round the tube: in their wall it cannot stand. */
+const besideRings = ({ reservoir }: PlanterDesign, { x, y, r }: At): boolean =>
+  reservoir.parts.every((part) => {
+    if (part.kind !== 'ring') return true;
+    const away = Math.hypot(x, y);
+    return away - r >= part.diameter / 2 || away + r <= part.diameter / 2 - part.wall;
+  });
 
 function onPipe(runs: readonly Run[], spec: FillTubeDesign, r: number, most: number): At {
   const xs = runs.map((run) => (run.kind === 'straight' ? run.x : run.line.a));

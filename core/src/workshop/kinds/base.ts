@@ -111,7 +111,7 @@ export const standing: Work<'standing'> = (lot, maker) => {
     good,
     quantity: pipe ? length : n,
   });
-  const name = nameOf(lot as unknown as Lot);
+  const name = nameOf(lot);
   const drilled = spec.vents === 'both' && !isSolid(spec.what);
   if (pipe) {
     maker.say(
@@ -121,7 +121,7 @@ export const standing: Work<'standing'> = (lot, maker) => {
   }
   if (drilled) {
     const label = `${STANDING[spec.what].name}, ${VENTS_A_SUPPORT} in each`;
-    vents(maker, lot as unknown as Lot, label, VENTS_A_SUPPORT, spec.what === 'pot');
+    vents(maker, lot, label, VENTS_A_SUPPORT, spec.what === 'pot');
     maker.say(
       'supports',
       say`Drill ${n === 1 ? 'it' : 'each'} near the foot and near the top, so that ${n === 1 ? 'it fills and does' : 'they fill and do'} not float${HOLED[spec.what] ?? ''}.`,
@@ -216,7 +216,7 @@ export const crates: Work<'crates'> = (lot, maker) => {
     good: crateGood(spec.what, one),
     quantity: n,
   });
-  const name = nameOf(lot as unknown as Lot);
+  const name = nameOf(lot);
   const low = spec.height - height > 0.002;
   const round = boxesOf(lot).some(({ x, y, a, b }) =>
     maker.planter.lots.some(
@@ -300,7 +300,7 @@ export const arch: Work<'arch'> = (lot, maker) => {
     good: layerGood('fabric'),
     quantity: cover.length * cover.width,
   });
-  if (spec.vents === 'both') vents(maker, lot as unknown as Lot, 'Panel', VENTS_A_PANEL);
+  if (spec.vents === 'both') vents(maker, lot, 'Panel', VENTS_A_PANEL);
   maker.tools('supports', 'Tape');
   maker.say(
     'supports',

@@ -1,8 +1,10 @@
 import { Box, Button } from '@chakra-ui/react';
 import { plan, plantingView } from '@huerta/core';
-import { memo, useLayoutEffect, useMemo, useRef, useState, type ReactNode } from 'react';
+import { memo, useMemo, useState, type ReactNode } from 'react';
 import { PlanDrawing } from '../../drawing/PlanDrawing';
 import { BenchBehind, useBench } from './bench';
+import { PlanStage } from './PlanStage';
+import { useSize } from './useSize';
 
 /** Narrower than this there is no room for a plan beside or under the section, pixels. */
 const ROOM_FOR_PLAN = 560;
@@ -16,21 +18,12 @@ const VIEWS: readonly (readonly [PlanView, string])[] = [
   ['none', 'Hide'],
 ];
 
-/** The section with the plan beside it, or under it where the planter is long. */
+/** The section with the plan beside it, or under it where the planter is long; or the plan alone, to move parts in. */
 export function Board({ children }: { children: ReactNode }) {
   const { planter } = useBench();
-  const frame = useRef<HTMLDivElement>(null);
-  const [{ width, height }, setSize] = useState({ width: 0, height: 0 });
+  const [frame, { width, height }] = useSize();
   const [view, setView] = useState<PlanView>('floor');
-  useLayoutEffect(() => {
-    const element = frame.current;
-    if (!element) return undefined;
-    const measure = () => setSize({ width: element.clientWidth, height: element.clientHeight });
-    const observer = new ResizeObserver(measure);
-    observer.observe(element);
-    measure();
-    return () => observer.disconnect();
-  }, []);
+  const [moving, setMoving] = useState(false);
   const { vessel, bed, heights } = planter;
   const rim = vessel.outlineAt(vessel.depth);
   const across = Math.max(2 * rim.a, 2 * Math.max(...bed.places.map(({ x }) => Math.abs(x))));
@@ -39,8 +32,19 @@ export function Board({ children }: { children: ReactNode }) {
   const roomy = width >= ROOM_FOR_PLAN;
   return (
     <div ref={frame} className={long ? 'board is-long' : 'board'}>
-      {children}
-      {roomy && (
+      {moving ? <PlanStage /> : children}
+      <Button
+        className="board-turn"
+        variant="outline"
+        bg="sheet"
+        px="2"
+        fontSize="xs"
+        aria-pressed={moving}
+        onClick={() => setMoving(!moving)}
+      >
+        {moving ? 'Back to the section' : 'Move parts'}
+      </Button>
+      {roomy && !moving && (
         <div
           className="board-plan"
           style={long ? { height: view === 'none' ? 'auto' : UNDER } : { width: BESIDE }}

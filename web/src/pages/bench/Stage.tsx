@@ -1,5 +1,5 @@
 import { halfAt, levelsOf, section, type Level } from '@huerta/core';
-import { useLayoutEffect, useMemo, useRef, useState } from 'react';
+import { useMemo } from 'react';
 import { useWords } from '../../app/preferences';
 import { SectionArt } from '../../drawing/SectionArt';
 import { barFor, ScaleBar } from '../../drawing/ScaleBar';
@@ -8,6 +8,7 @@ import { useBench } from './bench';
 import { Dimensions } from './Dimensions';
 import { Grip } from './Grip';
 import { spread } from './spread';
+import { useSize } from './useSize';
 
 interface StageProps {
   /** Height at which the water stands, metres. */
@@ -26,20 +27,8 @@ const TAG = {
 /** The section, true to scale and always whole, with its grips on the left and measures on the right. */
 export function Stage({ level }: StageProps) {
   const { planter } = useBench();
-  const frame = useRef<HTMLDivElement>(null);
-  const [size, setSize] = useState({ width: 0, height: 0 });
-  useLayoutEffect(() => {
-    const element = frame.current;
-    if (!element) return undefined;
-    const measure = () => setSize({ width: element.clientWidth, height: element.clientHeight });
-    measure();
-    const observer = new ResizeObserver(measure);
-    observer.observe(element);
-    return () => observer.disconnect();
-  }, []);
-
+  const [frame, { width, height }] = useSize();
   const drawing = useMemo(() => section(planter, level), [planter, level]);
-  const { width, height } = size;
   const compact = width < NARROW;
   const { units } = useWords();
   const tag = TAG[units][compact ? 'compact' : 'wide'];

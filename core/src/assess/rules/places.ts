@@ -1,0 +1,41 @@
+import { leavePlaces, placesOf, type Place, type Planter } from '../../planter';
+import { q, say } from '../../quantity';
+import type { Draft, Room, Rule } from '../finding';
+
+/** Whether what was put somewhere by hand stands there. */
+
+/** The rooms of the bench where the places are kept. */
+const ROOM_OF: Partial<Record<string, Room>> = { tube: 'tube', inspection: 'tube', worm: 'tube' };
+
+/** The places of a lot that were chosen by hand and cannot be had. */
+export const misplaced = (planter: Planter, lotId: string): Place[] =>
+  placesOf(planter).filter(({ id, stands }) => !stands && id.startsWith(`${lotId}-`));
+
+export const placesFit: Rule = ({ planter }) =>
+  planter.lots.flatMap((lot): Draft[] => {
+    const [first, ...others] = misplaced(planter, lot.id);
+    if (!first) return [];
+    const alone = lot.wanted === 1 || first.number === null;
+    const who = alone
+      ? say`The ${first.name}`
+      : others.length === 0
+        ? say`The ${first.name} with the number ${q(first.number ?? 1, 'count')}`
+        : say`${q(others.length + 1, 'count')} of the ${q(lot.wanted, 'count')}`;
+    const stands = lot.pieces.length >= lot.wanted;
+    return [
+      {
+        id: `places-${lot.id}`,
+        severity: stands ? 'watch' : 'fault',
+        room: ROOM_OF[lot.kind] ?? (lot.kind === 'crates' ? 'water' : 'wick'),
+        text: stands
+          ? say`${who} does not fit where you put it and stands where there is room instead.`
+          : say`${who} ${others.length > 0 ? 'do not fit where you put them and are' : 'does not fit where you put it and is'} left out. Move ${others.length > 0 ? 'them' : 'it'} clear of walls and other things.`,
+        propose: () => [
+          {
+            label: say`Let Huerta choose the ${alone ? 'place' : 'places'}`,
+            patch: leavePlaces(planter, first.id),
+          },
+        ],
+      },
+    ];
+  });

@@ -1,0 +1,138 @@
+import type { Patch, SpotDesign } from '../design';
+import type { Planter } from './assemble';
+import { KIND_FACES, nameOf } from './kinds';
+import type { Lot, Spots } from './piece';
+
+/** Something that can be moved in the plan by hand. Metres, from the middle of the floor. */
+export interface Place {
+  /** Stable: `lot-number`. */
+  id: string;
+  name: string;
+  /** Which of several it is, from 1; null where there is one only. */
+  number: number | null;
+  x: number;
+  y: number;
+  /** Half of its width, metres. */
+  r: number;
+  /** Whether it stands there, or was put where it does not fit. */
+  stands: boolean;
+  /** Whether it was put there by hand. */
+  byHand: boolean;
+  /** Whether it only moves along the wall. */
+  onWall: boolean;
+}
+
+const NEAR = 1e-6;
+/** To a tenth of a millimetre: finer than anyone sets a thing down. */
+const mm = (metres: number): number => Math.round(metres * 1e4) / 1e4;
+
+/** All that can be moved in the plan: what stands on the floor or in the sheet, and the overflow. */
+export function placesOf(planter: Planter): Place[] {
+  return [...planter.lots.flatMap((lot) => placesOfLot(planter, lot)), ...overflowOf(planter)];
+}
+
+/** Where a kind keeps the places that were chosen for it, or null where it has none. */
+export function spotsOf({ design }: Pick<Planter, 'design'>, lot: Lot): Spots | null {
+  return KIND_FACES[lot.kind].spots?.(lot.index, design) ?? null;
+}
+
+/** Where the pieces of a lot stand, so far as one can be moved without the others. */
+const standing = (lot: Lot): (SpotDesign & { r: number })[] =>
+  lot.pieces.flatMap(({ x, y, foot }) => {
+    if (foot.form === 'disc') return [{ x, y, r: foot.r }];
+    return foot.form === 'box' ? [{ x, y, r: Math.min(foot.a, foot.b) }] : [];
+  });
+
+function placesOfLot(planter: Planter, lot: Lot): Place[] {
+  const spots = spotsOf(planter, lot);
+  if (!spots) return [];
+  const stand = standing(lot);
+  const r = stand[0]?.r ?? 0.02;
+  const chosen = spots.chosen?.slice(0, spots.many ? lot.wanted : 1) ?? [];
+  const is = (spot: SpotDesign) =>
+    stand.some(({ x, y }) => Math.abs(x - spot.x) < NEAR && Math.abs(y - spot.y) < NEAR);
+  // What was put by hand is listed where it was put; the rest stands where Huerta found room.
+  const left = stand.filter(
+    (one) => !chosen.some(({ x, y }) => Math.hypot(one.x - x, one.y - y) < NEAR),
+  );
+  const rest = spots.many || chosen.length === 0 ? left : [];
+  const all = [
+    ...chosen.map((spot) => ({ ...spot, r, stands: is(spot), byHand: true })),
+    ...rest.map((spot) => ({ ...spot, stands: true, byHand: false })),
+  ];
+  return all.map((one, i) => ({
+    ...one,
+    id: `${lot.id}-${i}`,
+    name: nameOf(lot, 1),
+    number: all.length > 1 ? i + 1 : null,
+    onWall: false,
+  }));
+}
+
+function overflowOf({ design, lots }: Planter): Place[] {
+  const { overflow } = design;
+  if (!overflow || overflow.kind === 'rim') return [];
+  const first = lots.find(({ kind }) => kind === overflow.kind)?.pieces[0];
+  if (!first) return [];
+  return [
+    {
+      id: 'overflow',
+      name: overflow.kind === 'rows' ? 'first air hole' : 'overflow',
+      number: null,
+      x: first.x,
+      y: first.y,
+      r: overflow.diameter / 2,
+      stands: true,
+      byHand: overflow.bearing !== 0,
+      onWall: true,
+    },
+  ];
+}
+
+/** The angle within half a turn either way. */
+const halfTurn = (angle: number): number => {
+  const turn = 2 * Math.PI;
+  const within = ((((angle + Math.PI) % turn) + turn) % turn) - Math.PI;
+  return Math.round(within * 1e4) / 1e4;
+};
+
+/**
+ * What puts one thing in another place. Its fellows keep theirs.
+ *
+ * @param id of a place of `placesOf`; an unknown one changes nothing
+ * @param to metres from the middle; for the overflow, the way to look from there
+ */
+export function moveTo(planter: Planter, id: string, to: SpotDesign): Patch {
+  if (id === 'overflow') {
+    const bearing = halfTurn(Math.PI - Math.atan2(to.y, to.x));
+    return [{ path: ['overflow', 'bearing'], value: bearing }];
+  }
+  for (const lot of planter.lots) {
+    const places = placesOfLot(planter, lot);
+    const at = places.findIndex((place) => place.id === id);
+    const spots = at < 0 ? null : spotsOf(planter, lot);
+    if (!spots) continue;
+    const put = places.map(({ x, y }, i) => (i === at ? { x: mm(to.x), y: mm(to.y) } : { x, y }));
+    return [{ path: spots.path, value: spots.many ? put : put[at] }];
+  }
+  return [];
+}
+
+/** What moves one thing by a step, metres; the overflow goes round the wall by as much, clockwise for more. */
+export function moveBy(planter: Planter, id: string, dx: number, dy: number): Patch {
+  const place = placesOf(planter).find((one) => one.id === id);
+  if (!place) return [];
+  if (!place.onWall) return moveTo(planter, id, { x: place.x + dx, y: place.y + dy });
+  const { overflow } = planter.design;
+  const bearing = overflow && overflow.kind !== 'rim' ? overflow.bearing : 0;
+  const turned = bearing + (dx + dy) / Math.max(Math.hypot(place.x, place.y), 0.02);
+  return [{ path: ['overflow', 'bearing'], value: halfTurn(turned) }];
+}
+
+/** What leaves the places of a thing, and of its fellows, to Huerta again. */
+export function leavePlaces(planter: Planter, id: string): Patch {
+  if (id === 'overflow') return [{ path: ['overflow', 'bearing'], value: 0 }];
+  const lot = planter.lots.find((one) => placesOfLot(planter, one).some((p) => p.id === id));
+  const spots = lot && spotsOf(planter, lot);
+  return spots ? [{ path: spots.path, value: null }] : [];
+}
