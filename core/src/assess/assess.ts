@@ -1,25 +1,9 @@
-import { applyPatch, planterDesignSchema, type Patch, type PlanterDesign } from '../design';
+import type { PlanterDesign } from '../design';
 import { q, say, type Message } from '../quantity';
-import { contradictions, assemble, type Planter } from '../planter';
+import { assemble, type Planter } from '../planter';
 import { figuresOf, type Figures } from './figures';
-import {
-  rank,
-  type Bench,
-  type Draft,
-  type Finding,
-  type Remedy,
-  type Room,
-  type Rule,
-} from './finding';
-import * as baseRules from './rules/base';
-import * as overflowRules from './rules/overflow';
-import { placesFit } from './rules/places';
-import * as soilRules from './rules/soil';
-import * as tubeRules from './rules/tube';
-import * as vesselRules from './rules/vessel';
-import * as waterRules from './rules/water';
-import * as wickRules from './rules/wick';
-import * as wickFitRules from './rules/wickFit';
+import { rank, type Draft, type Finding, type Remedy, type Room } from './finding';
+import { draft, judge } from './judge';
 
 /** Figures and findings of a planter. */
 export interface Assessment {
@@ -27,18 +11,6 @@ export interface Assessment {
   /** Worst first; within one severity in the order of the work. */
   findings: Finding[];
 }
-
-const RULES: readonly Rule[] = [
-  vesselRules,
-  overflowRules,
-  waterRules,
-  baseRules,
-  wickRules,
-  wickFitRules,
-  tubeRules,
-  soilRules,
-  { placesFit },
-].flatMap((room): Rule[] => Object.values(room));
 
 const ROOMS: readonly Room[] = ['vessel', 'water', 'wick', 'tube', 'soil'];
 
@@ -68,10 +40,6 @@ export function assess(planter: Planter): Assessment {
 function once<T>(work: () => T): () => T {
   let kept: { value: T } | null = null;
   return () => (kept ??= { value: work() }).value;
-}
-
-function draft(bench: Bench): Draft[] {
-  return RULES.flatMap((rule) => rule(bench));
 }
 
 function worstFirst(a: Finding, b: Finding): number {
@@ -112,41 +80,6 @@ function price(before: Figures, after: Figures): Message {
   }
   return say``;
 }
-
-/** What a design would be after a patch. */
-export interface Judgement {
-  design: PlanterDesign;
-  planter: Planter;
-  figures: Figures;
-  /** Everything that would be found in it. */
-  drafts: readonly Draft[];
-}
-
-/** Looks at a design as a patch would make it, whole; null where its measures cannot be. */
-export function judge(design: PlanterDesign, patch: Patch): Judgement | null {
-  const changed = applyPatch(design, patch);
-  if (contradictions(changed).length > 0) return null;
-  if (!planterDesignSchema.safeParse(changed).success) return null;
-  const planter = assemble(changed);
-  const figures = figuresOf(planter);
-  return {
-    design: changed,
-    planter,
-    figures,
-    drafts: draft({ design: changed, planter, figures }),
-  };
-}
-
-/** Whether a change brings no fault or danger that was not there before. */
-export function bringsNoFault(design: PlanterDesign, patch: Patch): boolean {
-  const after = judge(design, patch);
-  if (!after) return false;
-  const before = new Set(findFaults(judge(design, [])?.drafts ?? []));
-  return findFaults(after.drafts).every((id) => before.has(id));
-}
-
-const findFaults = (drafts: readonly Draft[]): string[] =>
-  drafts.filter(({ severity }) => rank(severity) <= rank('fault')).map(({ id }) => id);
 
 function mends(
   finding: Omit<Draft, 'propose'>,

@@ -1,4 +1,5 @@
-export { assess, bringsNoFault, evaluate, judge, type Assessment, type Judgement } from './assess';
+export { assess, evaluate, type Assessment } from './assess';
+export { bringsNoFault, faultsOf, judge, settled, type Judgement, type Settled } from './judge';
 export {
   climbUnder,
   growingDepthOf,
@@ -23,3 +24,4 @@ export {
   type School,
 } from './schools';
 export { propose, tradeCurve, type Proposal, type TradePoint, type Wish } from './trade';
+export { REPORT, reportOf, SHOWN, type ReportId, type ReportRow } from './report';

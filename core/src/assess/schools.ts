@@ -1,18 +1,17 @@
 import { CLOTHS, FEED_DOSES, grainOf, type ClothId } from '../catalog';
 import {
-  applyPatch,
   baseStyle,
   changeBase,
-  planterDesignSchema,
   USUAL_AIR_GAP,
   usualTube,
   type LayerDesign,
   type Patch,
   type PlanterDesign,
 } from '../design';
-import { contradictions, assemble, type Planter } from '../planter';
-import { assess } from './assess';
-import { rank, type Room, type Severity } from './finding';
+import type { Planter } from '../planter';
+import type { Message } from '../quantity';
+import { rank, SEVERITIES, type Room, type Severity } from './finding';
+import { settled } from './judge';
 import { downToMm, gapToKeep, moveBase, moveLip, set } from './moves';
 
 /** One way of answering a question on which practitioners differ. */
@@ -42,6 +41,10 @@ export interface Outcome {
   weight: number;
   /** The worst that is then found, or null for nothing to mend. */
   worst: Severity | null;
+  /** The school's change with what it takes beside it, so that it brings no fault. */
+  patch: Patch;
+  /** The fault that it brings all the same, so that it is not to be had here; or null. */
+  brings: Message | null;
 }
 
 /** The disputed questions that this design can answer either way, in the order of the work. */
@@ -62,18 +65,19 @@ export function schoolsFor(planter: Planter): Question[] {
 
 /** Works a school out on a design; null where its measures cannot be. */
 export function outcomeOf(design: PlanterDesign, school: School): Outcome | null {
-  const changed = applyPatch(design, school.patch);
-  if (contradictions(changed).length > 0) return null;
-  if (!planterDesignSchema.safeParse(changed).success) return null;
-  const { figures, findings } = assess(assemble(changed));
-  const worst = findings.find(({ severity }) => rank(severity) < rank('note'));
+  const done = settled(design, school.patch);
+  if (!done) return null;
+  const { figures, drafts } = done.after;
+  const ranks = drafts.map(({ severity }) => rank(severity)).filter((one) => one < rank('note'));
   return {
     usable: figures.usable,
     stranded: figures.stranded,
     days: figures.lastsHot.days,
     growingDepth: figures.growingDepth,
     weight: figures.weight.full,
-    worst: worst?.severity ?? null,
+    worst: ranks.length > 0 ? (SEVERITIES[Math.min(...ranks)] ?? null) : null,
+    patch: done.patch,
+    brings: done.brings,
   };
 }
 
@@ -149,6 +153,9 @@ function voidOrStone({ design }: Planter): Question | null {
   ]);
 }
 
+/** Wall that is left between a hole and the base above it, metres. */
+const UNDER_BASE = 0.002;
+
 function gapOrContact({ design, heights }: Planter): Question | null {
   if (!design.overflow || design.overflow.kind === 'rim' || baseStyle(design) === 'bag')
     return null;
@@ -158,7 +165,8 @@ function gapOrContact({ design, heights }: Planter): Question | null {
       id: 'gap',
       name: 'A finger of air',
       says: 'Roots stop at the air and do not grow into the water.',
-      patch: at(USUAL_AIR_GAP),
+      // The whole hole stays under the base.
+      patch: at(Math.max(USUAL_AIR_GAP, design.overflow.diameter + UNDER_BASE)),
     },
     {
       id: 'contact',
@@ -351,7 +359,7 @@ function feed({ design }: Planter): Question | null {
 }
 
 /** Whether a design already does as a school says: its patch changes nothing. */
-export function follows(design: PlanterDesign, { patch }: School): boolean {
+export function follows(design: PlanterDesign, { patch }: Pick<School, 'patch'>): boolean {
   return patch.every(({ path, value }) => {
     const now = path.reduce<unknown>(
       (at, key) => (at as Record<string | number, unknown> | null)?.[key],

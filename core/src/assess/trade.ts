@@ -1,13 +1,6 @@
-import {
-  airCeiling,
-  applyPatch,
-  FIELDS,
-  invertOf,
-  type Patch,
-  type PlanterDesign,
-} from '../design';
-import { contradictions, LEAST_SOIL, levelsOf, assemble } from '../planter';
-import { figuresOf } from './figures';
+import { airCeiling, FIELDS, invertOf, type Patch, type PlanterDesign } from '../design';
+import { LEAST_SOIL, levelsOf, assemble } from '../planter';
+import { broughtBy, faultsOf, judge } from './judge';
 import { gapToKeep, moveBase, upToMm } from './moves';
 
 /** One height of the base, with what it gives and what it takes from the roots. */
@@ -20,6 +13,8 @@ export interface TradePoint {
   days: number;
   growingDepth: number;
   weight: number;
+  /** Whether that height brings no fault that the design does not have now. */
+  sound: boolean;
   /** Makes the design so. */
   patch: Patch;
 }
@@ -32,15 +27,14 @@ export function tradeCurve(design: PlanterDesign, points = 60): TradePoint[] {
   const range = levelsOf(assemble(design)).find(({ id }) => id === 'platform');
   if (!range || range.max - range.min < 1e-3) return [];
   const gap = gapToKeep(design);
+  const faults = faultsOf(design);
   const curve: TradePoint[] = [];
   for (let i = 0; i < points; i += 1) {
     const top = range.min + ((range.max - range.min) * i) / (points - 1);
     const patch = moveBase(design, within(top), Math.min(gap, top / 2));
-    const moved = applyPatch(design, patch);
-    if (contradictions(moved).length > 0) continue;
-    const planter = assemble(moved);
-    const figures = figuresOf(planter);
-    if (figures.growingDepth < LEAST_SOIL) continue;
+    const after = judge(design, patch);
+    if (!after || after.figures.growingDepth < LEAST_SOIL) continue;
+    const { design: moved, figures } = after;
     curve.push({
       top: airCeiling(moved),
       lip: invertOf(moved),
@@ -48,6 +42,7 @@ export function tradeCurve(design: PlanterDesign, points = 60): TradePoint[] {
       days: figures.lastsHot.days,
       growingDepth: figures.growingDepth,
       weight: figures.weight.full,
+      sound: broughtBy(after, faults).length === 0,
       patch,
     });
   }
@@ -72,10 +67,12 @@ export interface Proposal {
 }
 
 /**
- * The height that lasts longest and leaves the wished root room. Roots come first, because a plant can
- * be watered but not given depth; where no height leaves them enough, the one that leaves them most.
+ * The height that lasts longest and leaves the wished root room, among those that bring no fault. Roots
+ * come first, because a plant can be watered but not given depth; where no height leaves them enough, the
+ * one that leaves them most. Null where every height brings a fault.
  */
-export function propose(curve: readonly TradePoint[], wish: Wish): Proposal | null {
+export function propose(all: readonly TradePoint[], wish: Wish): Proposal | null {
+  const curve = all.filter(({ sound }) => sound);
   const roomy = curve.filter((point) => point.growingDepth >= wish.roots - 1e-9);
   const best = [...(roomy.length > 0 ? roomy : curve)].sort((a, b) =>
     roomy.length > 0 ? b.days - a.days : b.growingDepth - a.growingDepth,

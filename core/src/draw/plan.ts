@@ -14,8 +14,11 @@ export interface Plan {
   shapes: readonly Shape[];
 }
 
+/** Steps in a quarter of a turn, so that a wall looks round at any size. */
+const SMOOTH = 24;
+
 const outlined = (id: string, ink: Shape['ink'], outline: Outline): Shape =>
-  area(id, ink, outlinePoints(outline));
+  area(id, ink, outlinePoints(outline, SMOOTH));
 
 /** A view into the reservoir, cut at the overflow: wall, parts, wicks, pipes, true to scale. */
 export function plan(planter: Planter): Plan {

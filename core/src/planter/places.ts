@@ -12,8 +12,10 @@ export interface Place {
   number: number | null;
   x: number;
   y: number;
-  /** Half of its width, metres. */
-  r: number;
+  /** Half of its width and depth, metres; the corners of a box are square, all else is round. */
+  a: number;
+  b: number;
+  box: boolean;
   /** Whether it stands there, or was put where it does not fit. */
   stands: boolean;
   /** Whether it was put there by hand. */
@@ -37,27 +39,31 @@ export function spotsOf({ design }: Pick<Planter, 'design'>, lot: Lot): Spots | 
 }
 
 /** Where the pieces of a lot stand, so far as one can be moved without the others. */
-const standing = (lot: Lot): (SpotDesign & { r: number })[] =>
-  lot.pieces.flatMap(({ x, y, foot }) => {
-    if (foot.form === 'disc') return [{ x, y, r: foot.r }];
-    return foot.form === 'box' ? [{ x, y, r: Math.min(foot.a, foot.b) }] : [];
+type Stood = Pick<Place, 'x' | 'y' | 'a' | 'b' | 'box'>;
+const standing = (lot: Lot): Stood[] =>
+  lot.pieces.flatMap(({ x, y, foot }): Stood[] => {
+    if (foot.form === 'disc') return [{ x, y, a: foot.r, b: foot.r, box: false }];
+    return foot.form === 'box' ? [{ x, y, a: foot.a, b: foot.b, box: true }] : [];
   });
 
 function placesOfLot(planter: Planter, lot: Lot): Place[] {
   const spots = spotsOf(planter, lot);
   if (!spots) return [];
   const stand = standing(lot);
-  const r = stand[0]?.r ?? 0.02;
+  const like = stand[0] ?? { a: 0.02, b: 0.02, box: false };
   const chosen = spots.chosen?.slice(0, spots.many ? lot.wanted : 1) ?? [];
-  const is = (spot: SpotDesign) =>
-    stand.some(({ x, y }) => Math.abs(x - spot.x) < NEAR && Math.abs(y - spot.y) < NEAR);
+  const there = (spot: SpotDesign) =>
+    stand.find(({ x, y }) => Math.hypot(x - spot.x, y - spot.y) < NEAR);
   // What was put by hand is listed where it was put; the rest stands where Huerta found room.
   const left = stand.filter(
     (one) => !chosen.some(({ x, y }) => Math.hypot(one.x - x, one.y - y) < NEAR),
   );
   const rest = spots.many || chosen.length === 0 ? left : [];
   const all = [
-    ...chosen.map((spot) => ({ ...spot, r, stands: is(spot), byHand: true })),
+    ...chosen.map((spot) => {
+      const one = there(spot);
+      return { ...(one ?? like), ...spot, stands: one !== undefined, byHand: true };
+    }),
     ...rest.map((spot) => ({ ...spot, stands: true, byHand: false })),
   ];
   return all.map((one, i) => ({
@@ -81,7 +87,9 @@ function overflowOf({ design, lots }: Planter): Place[] {
       number: null,
       x: first.x,
       y: first.y,
-      r: overflow.diameter / 2,
+      a: overflow.diameter / 2,
+      b: overflow.diameter / 2,
+      box: false,
       stands: true,
       byHand: overflow.bearing !== 0,
       onWall: true,
@@ -93,7 +101,8 @@ function overflowOf({ design, lots }: Planter): Place[] {
 const halfTurn = (angle: number): number => {
   const turn = 2 * Math.PI;
   const within = ((((angle + Math.PI) % turn) + turn) % turn) - Math.PI;
-  return Math.round(within * 1e4) / 1e4;
+  const most = Math.PI;
+  return Math.min(Math.max(Math.round(within * 1e4) / 1e4, -most), most);
 };
 
 /**

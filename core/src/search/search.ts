@@ -1,4 +1,4 @@
-import { evaluate } from '../assess';
+import { evaluate, faultsOf } from '../assess';
 import { buildSheet, NEW_BOOK, shoppingFor, type PriceBook } from '../workshop';
 import { MEDIA, MEDIUM_IDS } from '../catalog';
 import type { WeatherDay } from '../climate';
@@ -27,7 +27,7 @@ export interface Scored extends Candidate {
   roots: number;
   weight: number;
   cost: number;
-  /** Dangers and faults that the bench finds in it. */
+  /** Dangers and faults that it has and the design as it is has not. */
   faults: number;
 }
 
@@ -117,6 +117,7 @@ export function score(
   planted: string,
   book: PriceBook = NEW_BOOK,
 ): Scored {
+  const known = faultsOf(design);
   const { planter, assessment } = evaluate(applyPatch(design, one.patch));
   const { figures, findings } = assessment;
   const lasted = weathers.map((weather) => {
@@ -136,7 +137,9 @@ export function score(
     roots: figures.growingDepth,
     weight: figures.weight.full,
     cost: list.total,
-    faults: findings.filter(({ severity }) => severity === 'danger' || severity === 'fault').length,
+    faults: findings.filter(
+      ({ id, severity }) => (severity === 'danger' || severity === 'fault') && !known.has(id),
+    ).length,
   };
 }
 
@@ -156,7 +159,7 @@ export const meets = (one: Scored, wishes: Wishes): boolean =>
   one.cost <= wishes.cost;
 
 /**
- * Those that no other beats in everything: days, root room, weight and cost, among those without faults;
+ * Those that no other beats in everything: days, root room, weight and cost, among those that bring no fault;
  * longest first.
  */
 export function frontOf(points: readonly Scored[]): Scored[] {

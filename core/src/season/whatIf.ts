@@ -1,6 +1,6 @@
 import type { WeatherDay } from '../climate';
-import { applyPatch, type Patch, type PlanterDesign } from '../design';
-import { contradictions } from '../planter';
+import { bringsNoFault, faultsOf } from '../assess';
+import type { Patch, PlanterDesign } from '../design';
 import type { SeasonOptions } from './run';
 
 /** Something that could be otherwise, in the planter, in its weather, or by mishap. */
@@ -23,7 +23,7 @@ const MIDDLE = 0.5;
 const same = (days: readonly WeatherDay[]): WeatherDay[] => [...days];
 const middleOf = (days: readonly WeatherDay[]): number => Math.floor(days.length * MIDDLE);
 
-/** What is worth asking of a design; changes that it cannot take are left out. */
+/** What is worth asking of a design; changes that it cannot take, or that bring a fault, are left out. */
 export function whatIfs(design: PlanterDesign): WhatIf[] {
   const { place, soil, wicks, overflow, planting } = design;
   const change = (id: string, label: string, patch: Patch): WhatIf => ({
@@ -83,9 +83,10 @@ export function whatIfs(design: PlanterDesign): WhatIf[] {
       );
     }),
   ];
+  const faults = faultsOf(design);
   return all.filter(
     (one): one is WhatIf =>
-      one !== null && contradictions(applyPatch(design, one.patch)).length === 0,
+      one !== null && (one.patch.length === 0 || bringsNoFault(design, one.patch, faults)),
   );
 }
 

@@ -4,13 +4,8 @@ export { deckOf, type Deck, type Spot } from './deck';
 export { feedingOf, ingredientsOf, mixPrice, type Feeding, type Ingredient } from './amounts';
 export { amountOf, boughtOf, KIND_OF_UNIT, packsFor, writeMoney, type Bought } from './buying';
 export { NEW_BOOK, packsIn, priceBookSchema, type PriceBook } from './priceBook';
-export {
-  mixedFrom,
-  shoppingFor,
-  type Shopper,
-  type ShoppingLine,
-  type ShoppingList,
-} from './shopping';
+export { billOf, sourcingOf, type BillLine } from './bill';
+export { shoppingFor, type Shopper, type ShoppingLine, type ShoppingList } from './shopping';
 export { buildSheet, type BuildSheet } from './sheet';
 export { STEP_IDS, type Check, type Measure, type Step, type StepId } from './step';
 export {

@@ -4,7 +4,7 @@ import { ingredientGood, SMALL_GOODS } from './goods';
 import { applyPatch, STARTING_POINTS, type Patch } from '../design';
 import {
   buildSheet,
-  mixedFrom,
+  billOf,
   mixPrice,
   NEW_BOOK,
   packsFor,
@@ -152,16 +152,24 @@ test('every family has a price for each line, and a cost for each usable litre',
 });
 
 test.each(['own', 'ready'] as const)(
-  'mixing %s: either the ready mix is bought or all of it',
+  'the bill with %s mixing names every part once and buys every good of the list once',
   (mixing) => {
     for (const { id } of STARTING_POINTS) {
       const one = shopper(id);
-      const { lines } = shoppingFor([one], { ...NEW_BOOK, mixing });
-      const listed = (good: string) => lines.some((line) => line.good.id === good);
-      for (const part of one.parts.filter(({ ingredients }) => ingredients)) {
-        const mixed = mixedFrom(part, listed);
-        expect(part.good !== null && listed(part.good.id)).toBe(mixed === null);
-        for (const { id: of } of mixed ?? []) expect(listed(ingredientGood(of).id)).toBe(true);
+      const list = shoppingFor([one], { ...NEW_BOOK, mixing });
+      const bill = billOf(one, list);
+      expect(bill.filter(({ into }) => into === null).map((line) => line.id)).toEqual(
+        one.parts.map((part) => part.id),
+      );
+      expect(new Set(bill.map((line) => line.id)).size).toBe(bill.length);
+      const bought = bill.flatMap(({ line }) => (line ? [line] : []));
+      expect(bought.map(({ good }) => good.id).sort()).toEqual(
+        list.lines.map(({ good }) => good.id).sort(),
+      );
+      expect(bought.reduce((sum, { cost }) => sum + cost, 0)).toBeCloseTo(list.total, 9);
+      for (const { sourcing, id: mix } of bill) {
+        const from = bill.filter(({ into }) => into === mix);
+        expect(from.length > 0).toBe(sourcing === 'mixed');
       }
     }
   },

@@ -1,7 +1,6 @@
 import { ingredientGood, type Currency, type Good } from './goods';
 import { packsFor, type Bought } from './buying';
 import { planCuts, type CutPlan, type Cut } from './cuts';
-import type { Ingredient } from './amounts';
 import type { Part, StockCuts } from './maker';
 import { packsIn, type PriceBook } from './priceBook';
 
@@ -116,14 +115,3 @@ function lineOf({ good, amounts, pieces }: Demand, book: PriceBook): ShoppingLin
   const cost = buy.reduce((sum, { count, price }) => sum + count * price, 0);
   return { ...line, atHand, buy, cost, plan: null };
 }
-
-/**
- * What a part is mixed from, where its ready mix is not on the list; null where it is bought as it is. One
- * answer for screen and paper.
- *
- * @param listed whether a good, by its id, is on the shopping list
- */
-export const mixedFrom = (
-  { good, ingredients }: Pick<Part, 'good' | 'ingredients'>,
-  listed: (good: string) => boolean,
-): readonly Ingredient[] | null => (ingredients && !(good && listed(good.id)) ? ingredients : null);

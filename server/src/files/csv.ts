@@ -1,5 +1,6 @@
 import {
-  ingredientGood,
+  billOf,
+  sourcingOf,
   tell,
   type BuildSheet,
   type Good,
@@ -20,47 +21,33 @@ const UNITS: Readonly<Record<Good['unit'], Record<UnitSystem, readonly [string, 
 };
 const round = (value: number, places = 3): number => Number(value.toFixed(places));
 
-/** What a spreadsheet would take for a formula begins with a quote instead. */
+/**
+ * What a spreadsheet would take for a formula begins with a quote instead; spaces that hold a number to
+ * its unit are plain ones.
+ */
 const csv = (rows: Record<string, string | number>[]): string =>
-  `${Papa.unparse(rows, { escapeFormulae: true })}\r\n`;
+  `${Papa.unparse(rows, { escapeFormulae: true })}\r\n`.replace(/[\u00a0\u202f]/g, ' ');
 
-/** Everything to have or buy: a line for each good, and one for each part that is not bought. */
+/** The bill of materials: a line for each part, and the good with its packs and cost at its first line. */
 export function partsCsv(sheet: BuildSheet, list: ShoppingList, units: UnitSystem): string {
-  const parts = (good: Good): string =>
-    sheet.parts
-      .filter(
-        (part) =>
-          part.good?.id === good.id ||
-          part.ingredients?.some(({ id }) => ingredientGood(id).id === good.id),
-      )
-      .map(({ what }) => what)
-      .join('; ');
-  const bought = list.lines.map(({ good, wanted, atHand, buy, cost }) => {
-    const [unit, worth] = UNITS[good.unit][units];
-    return {
-      good: tell(good.name, units),
-      parts: parts(good),
-      wanted: round(wanted / worth),
-      'at hand': round(atHand / worth),
-      unit,
-      buy: buy.map(({ count, size }) => `${count} x ${round(size / worth)} ${unit}`).join(' + '),
-      cost: round(cost, 2),
-      currency: list.currency,
-    };
-  });
-  const made = sheet.parts
-    .filter(({ good }) => good === null)
-    .map(({ what, amount }) => ({
-      good: '',
-      parts: what,
-      wanted: tell(amount, units),
-      'at hand': '',
-      unit: '',
-      buy: '',
-      cost: 0,
-      currency: list.currency,
-    }));
-  return csv([...bought, ...made]);
+  return csv(
+    billOf(sheet, list).map((one) => {
+      const { what, amount, use, good, line, sourcing } = one;
+      const [unit, worth] = good ? UNITS[good.unit][units] : ['', 1];
+      return {
+        part: tell(what, units),
+        'how much': tell(amount, units),
+        where: use,
+        buy: tell(sourcingOf(one), units),
+        good: good && sourcing !== 'above' ? tell(good.name, units) : '',
+        wanted: line ? round(line.wanted / worth) : '',
+        'at hand': line ? round(line.atHand / worth) : '',
+        unit: line ? unit : '',
+        cost: line ? round(line.cost, 2) : '',
+        currency: list.currency,
+      };
+    }),
+  );
 }
 
 /** Every piece of every length, in the order in which it is sawn off. */

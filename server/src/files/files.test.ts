@@ -1,7 +1,17 @@
 import { mkdtemp, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { applyPatch, NEW_BOOK, STARTING_POINTS } from '@huerta/core';
+import {
+  applyPatch,
+  billOf,
+  buildSheet,
+  evaluate,
+  NEW_BOOK,
+  shoppingFor,
+  sourcingOf,
+  STARTING_POINTS,
+  tell,
+} from '@huerta/core';
 import jsQR from 'jsqr';
 import Papa from 'papaparse';
 import { servicesOf, type Services } from '../services';
@@ -89,13 +99,39 @@ test('parts and cuts come back from CSV; a name that looks like a formula is non
   const parts = rows((await services.files.parts(id, metric)).content);
   expect(parts.find(({ good }) => good === '50 mm pipe')).toMatchObject({
     unit: 'm',
-    buy: '1 x 2 m',
+    buy: '1 × 2 m',
   });
   const cuts = rows((await services.files.cuts(id, metric)).content);
   const supports = cuts.filter(({ piece }) => piece === 'Support');
   expect(supports).toHaveLength(14);
   expect(supports[1]!['from mm']).toBe('93');
   expect(cuts.every((row) => !row.piece!.startsWith('='))).toBe(true);
+});
+
+test('the CSV of every family and both systems is the bill that the screen shows, line for line', async () => {
+  const book = (await services.prices.get()).book;
+  for (const { id: family } of STARTING_POINTS) {
+    const id = await make(family, `Bill of ${family}`);
+    const { design } = await services.planters.get(id);
+    for (const units of ['metric', 'us'] as const) {
+      const { planter, assessment } = evaluate(design);
+      const sheet = buildSheet(planter, assessment.figures, units);
+      const { usable } = assessment.figures;
+      const bill = billOf(sheet, shoppingFor([{ name: '', ...sheet, usable }], book));
+      const { content } = await services.files.parts(id, { ...metric, units });
+      const { data } = Papa.parse<Record<string, string>>(content.trim(), { header: true });
+      expect(data.map((row) => [row.part, row['how much'], row.where, row.buy])).toEqual(
+        bill.map((one) =>
+          [
+            tell(one.what, units),
+            tell(one.amount, units),
+            one.use,
+            tell(sourcingOf(one), units),
+          ].map((words) => words.replace(/[\u00a0\u202f]/g, ' ')),
+        ),
+      );
+    }
+  }
 });
 
 test('the price book counts in the files, and two that save at once do not undo each other', async () => {
@@ -106,6 +142,6 @@ test('the price book counts in the files, and two that save at once do not undo 
   await expect(services.prices.save(0, book)).rejects.toThrow('changed in another window');
   await expect(services.prices.save(7, book)).rejects.toThrow('changed in another window');
   const parts = (await services.files.parts(id, metric)).content;
-  expect(parts).toMatch(/Cap for a tube,Cap,1,0,piece,1 x 1 piece,9,EUR/);
+  expect(parts).toMatch(/Cap,1,Closes the fill tube,1,Cap for a tube,1,0,piece,9,EUR/);
   expect(await services.prices.get()).toEqual(saved);
 });

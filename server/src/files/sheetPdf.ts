@@ -1,9 +1,10 @@
 import {
   boughtOf,
-  cautiousDays,
-  ingredientGood,
-  mixedFrom,
+  billOf,
+  reportOf,
   section,
+  SHOWN,
+  sourcingOf,
   tell,
   writeMoney,
   writeQuantity,
@@ -63,8 +64,6 @@ export function sheetPdf(printed: Printed): Promise<Buffer> {
 function top(flow: Flow, { planter, assessment, sheet, shopping, units }: Printed): void {
   const { design } = planter;
   const { figures, findings } = assessment;
-  const quantity = (value: number, kind: Parameters<typeof writeQuantity>[1]) =>
-    writeQuantity(value, kind, units);
   write(flow, `Build: ${design.name}`, 'heading', 18, 0, 2);
   const about = [design.variant, design.place.name].filter(Boolean).join(' · ');
   if (about) write(flow, about, 'body', 9.5, 0, 4);
@@ -79,13 +78,10 @@ function top(flow: Flow, { planter, assessment, sheet, shopping, units }: Printe
   const beside = x + SECTION_WIDE + 12;
   const [own] = shopping.planters;
   const lines: [string, string][] = [
-    ['Holds', quantity(figures.gross, 'volume')],
-    ['Usable', quantity(figures.usable, 'volume')],
-    ['Lasts, hot days', quantity(cautiousDays(figures.lastsHot.days), 'days')],
-    ['Root room', quantity(figures.growingDepth, 'span')],
-    ['Weighs empty', quantity(figures.weight.empty, 'mass')],
-    ['Weighs full', quantity(figures.weight.full, 'mass')],
-    ['Mix, loose', quantity(figures.looseVolume, 'volume')],
+    ...reportOf(figures, SHOWN.paper).map(({ short, kind, value, none }): [string, string] => [
+      short,
+      value === null ? none : writeQuantity(value, kind, units),
+    ]),
     ['Cost of all', writeMoney(shopping.total, shopping.currency)],
     ...(own?.perUsable != null
       ? [
@@ -142,35 +138,16 @@ function drawDeck(flow: Flow, deck: Deck, box: { x: number; y: number; size: num
 
 function parts(flow: Flow, { sheet, shopping, units }: Printed): void {
   heading(flow, 'What it takes');
-  const bought = new Map(
-    shopping.lines.map(({ good, buy, atHand }) => [
-      good.id,
-      buy.length > 0 ? tell(boughtOf(good, buy), units) : atHand > 0 ? 'at hand' : '',
-    ]),
-  );
-  const said = new Set<string>();
-  const buy = (id: string | undefined): string => {
-    if (!id || said.has(id)) return id ? 'as above' : 'not bought';
-    said.add(id);
-    return bought.get(id) ?? '';
-  };
   table(
     flow,
     ['Part', 'How much', 'Where', 'Buy'],
     [0.22, 0.34, 0.26, 0.18],
-    sheet.parts.flatMap(({ what, amount, use, good, ingredients }) => {
-      const mixed = mixedFrom({ good, ingredients }, (one) => bought.has(one));
-      const own = [what, tell(amount, units), use, mixed ? 'mixed from:' : buy(good?.id)];
-      const from = mixed
-        ? mixed.map((one) => {
-            const { id: goodId, name } = ingredientGood(one.id);
-            const count = `${one.parts} ${one.parts === 1 ? 'part' : 'parts'}`;
-            const volume = writeQuantity(one.volume, 'volume', units);
-            return ['', `${count}, ${volume}`, tell(name, units), buy(goodId)];
-          })
-        : [];
-      return [own, ...from];
-    }),
+    billOf(sheet, shopping).map((one) => [
+      `${one.into === null ? '' : '– '}${tell(one.what, units)}`,
+      tell(one.amount, units),
+      one.use,
+      tell(sourcingOf(one), units),
+    ]),
   );
   for (const words of sheet.feeding.says) write(flow, tell(words, units), 'body', 8, 0, 1);
 }

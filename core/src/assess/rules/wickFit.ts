@@ -45,7 +45,10 @@ export const wicksFit: Rule = ({ planter }) =>
         id: `wicks-crowded-${i}`,
         severity: 'fault' as const,
         room: 'wick' as const,
-        text: say`${q(lot.wanted, 'count')} ${name} of ${q(across, 'length')} do not fit side by side with the tube: ${q(placed, 'count')} ${placed === 1 ? 'has' : 'have'} room, and only ${placed === 1 ? 'that one counts' : 'those count'}.`,
+        text:
+          placed === 0
+            ? say`There is no room for ${lot.wanted === 1 ? 'a' : 'any'} ${partName(lot, lot.wanted)} of ${q(across, 'length')} beside the tube and what else stands there, so none is counted.`
+            : say`${q(lot.wanted, 'count')} ${name} of ${q(across, 'length')} do not fit side by side with the tube: ${q(placed, 'count')} ${placed === 1 ? 'has' : 'have'} room, and only ${placed === 1 ? 'that one counts' : 'those count'}.`,
         propose: () => {
           const room = lot.room();
           return [

@@ -1,9 +1,10 @@
 import { fillMedium } from '../../catalog';
-import { soilBaseHeight } from '../../design';
-import { beside, fullest, type Circle } from '../../reservoir';
+import { soilBaseHeight, type ColumnWickDesign } from '../../design';
+import { beside, fullest, type Circle, type Free } from '../../reservoir';
 import { drainable, mixOf } from '../../soil';
-import { grown, type Outline } from '../../vessel';
-import { among, disc, lot, type Faces } from '../piece';
+import { grown, shared, type Outline } from '../../vessel';
+import { BRIDGE, PLAY } from '../openings';
+import { among, disc, lot, type Faces, type Site } from '../piece';
 import { cylinder } from '../solid';
 import { hollows, standingPlaces, wickSpots } from './standings';
 import { wickSizes } from './wickSizes';
@@ -19,15 +20,17 @@ export const column: Faces<'column'> = {
   asked: ({ wicks }) => among(wicks, (wick) => wick.kind === 'column'),
   place(asked, site) {
     const { spec, index } = asked;
-    const { design, floor, taken, vessel } = site;
+    const { design, taken, vessel, deck } = site;
     const r = spec.diameter / 2;
-    const corners = spec.at === null && spec.count <= 4 ? inCorners(floor, r, spec.count) : [];
+    const { wide, room, free } = ground(spec, site);
+    const corners = spec.at === null && spec.count <= 4 ? inCorners(room, wide, spec.count) : [];
     const good =
       corners.length === spec.count &&
-      corners.every((one, i) => taken.circle(one) && beside(corners.slice(0, i)).circle(one));
-    const circles = good
-      ? corners
-      : standingPlaces(spec.at, r, spec.count, { room: floor, free: taken });
+      corners.every((one, i) => free.circle(one) && beside(corners.slice(0, i)).circle(one));
+    const circles = (
+      good ? corners : standingPlaces(spec.at, wide, spec.count, { room, free })
+    ).map(({ x, y }) => ({ x, y, r }));
+    if (deck) circles.forEach((at) => taken.addHole({ ...at, r: wide }));
     const base = soilBaseHeight(design);
     const top = Math.min(base, vessel.depth);
     const one = cylinder({ x: 0, y: 0, r }, spec.foot, top);
@@ -42,13 +45,25 @@ export const column: Faces<'column'> = {
         }),
       ),
       height: base,
-      room: () => Math.max(fullest(floor, r, taken).length, circles.length),
+      room: () => Math.max(fullest(room, wide, free).length, circles.length),
     });
   },
   name: (_spec, count) => (count === 1 ? 'column' : 'columns'),
   spots: wickSpots,
   contradictions: ({ spec, index }, design, shape) => wickSizes(spec, index, design, shape),
 };
+
+/** Where columns may stand: on the floor, and where a sheet has a hole for each with a bridge round it. */
+function ground(spec: ColumnWickDesign, { floor, deck, taken }: Site) {
+  const r = spec.diameter / 2;
+  if (!deck) return { wide: r, room: floor, free: taken };
+  const wide = (spec.diameter + PLAY) / 2 + BRIDGE / 2;
+  const free: Free = {
+    ...taken,
+    circle: (c) => taken.circle({ ...c, r }) && taken.hole({ ...c, r: wide }),
+  };
+  return { wide, room: shared(grown(floor, wide - r), grown(deck, -BRIDGE / 2)), free };
+}
 
 /** Up to four circles in the corners, opposite ones first. */
 function inCorners(floor: Outline, r: number, count: number): Circle[] {

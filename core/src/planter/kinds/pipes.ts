@@ -2,6 +2,7 @@ import { soilBaseHeight, type ExtraPipe, type PlanterDesign } from '../../design
 import { arrange, type Circle } from '../../reservoir';
 import { grown, holdsCircle, reachAt, type Outline } from '../../vessel';
 import { restsAt } from '../floor';
+import { BRIDGE, PLAY } from '../openings';
 import {
   among,
   disc,
@@ -52,7 +53,7 @@ function standingPipe<K extends 'inspection' | 'worm'>(
   asked: Asked<K>,
   site: Site,
 ): Lot<K> {
-  const { design, vessel, taken, floor, lots } = site;
+  const { design, vessel, taken, floor, lots, deck } = site;
   const spec = asked.spec as ExtraPipe;
   const r = spec.diameter / 2;
   const own = spec.at && holdsCircle(floor, spec.at.x, spec.at.y, r) ? { ...spec.at, r } : null;
@@ -64,6 +65,7 @@ function standingPipe<K extends 'inspection' | 'worm'>(
   // Where pipes lie all over the floor it stands on one of them.
   const at = by ?? free ?? (onPipe ? left : null);
   if (!at) return lot(kind, asked, { wanted: 1 });
+  if (deck && kind === 'inspection') taken.addHole({ ...at, r: r + PLAY / 2 + BRIDGE / 2 });
   const low = kind === 'inspection' && taken.circle(at);
   const tallest = lots.reduce(
     (high, one) => (one.kind === 'lying' ? Math.max(high, one.height) : high),

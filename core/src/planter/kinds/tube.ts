@@ -19,6 +19,7 @@ export const tube: Faces<'tube'> = {
     const { spec } = asked;
     const { outside, inside } = PIPES[spec.pipe];
     const at = placeOf(spec, site);
+    if (site.deck) site.taken.addHole({ ...at, r: spec.hole / 2 + BRIDGE / 2 });
     const from = footOf(spec, site, at);
     const to = from + spec.length;
     const top = Math.min(to, site.vessel.depth);

@@ -39,10 +39,9 @@ export function Board({ children }: { children: ReactNode }) {
         bg="sheet"
         px="2"
         fontSize="xs"
-        aria-pressed={moving}
         onClick={() => setMoving(!moving)}
       >
-        {moving ? 'Back to the section' : 'Move parts'}
+        {moving ? 'Section' : 'Move parts'}
       </Button>
       {roomy && !moving && (
         <div

@@ -1,13 +1,9 @@
-import { cautiousDays, type QuantityKind } from '@huerta/core';
+import { cautiousDays, reportOf, SHOWN, type ReportId } from '@huerta/core';
 import { useWords } from '../../app/preferences';
 import { useBench } from './bench';
 
-interface Figure {
-  label: string;
-  value: number;
-  kind: QuantityKind;
-  small: string;
-}
+/** A number of more characters than this is written smaller, so that it stays in its column. */
+const LONG = 5;
 
 /** The four figures that matter, to be read at arm's length. */
 export function Figures({ compact }: { compact: boolean }) {
@@ -15,52 +11,33 @@ export function Figures({ compact }: { compact: boolean }) {
   const { parts, write } = useWords();
   const { figures } = assessment;
   const { lastsHot, lastsMild, weight } = figures;
-  const list: Figure[] = [
-    {
-      label: 'Water to use',
-      value: figures.usable,
-      kind: 'volume',
-      small:
-        figures.stranded > 1e-5
-          ? `holds ${write(figures.gross, 'volume')}, ${write(figures.stranded, 'volume')} too slow or too low`
-          : 'all that it holds',
-    },
-    {
-      label: compact ? 'Hot days' : 'Lasts, hot days',
-      value: cautiousDays(lastsHot.days),
-      kind: 'days',
-      small: Number.isFinite(lastsMild.days)
-        ? `${write(cautiousDays(lastsHot.reservoirDays), 'days')} from the reservoir; mild ${write(cautiousDays(lastsMild.days), 'days')}`
-        : 'nothing drinks from it',
-    },
-    {
-      label: 'Root room',
-      value: figures.growingDepth,
-      kind: 'span',
-      small: `${write(figures.soilVolume, 'volume')} of mix`,
-    },
-    {
-      label: 'Weighs full',
-      value: weight.full,
-      kind: 'mass',
-      small: `${write(weight.pressure, 'pressure')} on its floor`,
-    },
-  ];
+  const small: Partial<Record<ReportId, string>> = {
+    usable:
+      figures.stranded > 1e-5
+        ? `holds ${write(figures.gross, 'volume')}, ${write(figures.stranded, 'volume')} too slow or too low`
+        : 'all that it holds',
+    lastsHot: Number.isFinite(lastsMild.days)
+      ? `${write(cautiousDays(lastsHot.reservoirDays), 'days')} from the reservoir; mild ${write(cautiousDays(lastsMild.days), 'days')}`
+      : 'nothing drinks from it',
+    growingDepth: `${write(figures.soilVolume, 'volume')} of mix`,
+    weightFull: `${write(weight.pressure, 'pressure')} on its floor`,
+  };
   return (
     <dl
       className={compact ? 'figures is-compact' : 'figures'}
       aria-label={`Figures of ${design.name}`}
     >
-      {list.map(({ label, value, kind, small }) => {
-        const written = parts(value, kind);
+      {reportOf(figures, SHOWN.headline).map(({ id, label, short, value, kind }) => {
+        const written = parts(value ?? 0, kind);
+        const long = written.number.length > LONG;
         return (
-          <div key={label}>
-            <dt>{label}</dt>
-            <dd className="figure-large">
+          <div key={id}>
+            <dt>{compact ? short : label}</dt>
+            <dd className={long ? 'figure-large is-long' : 'figure-large'}>
               {written.number}
               <span className="figure-unit">{written.symbol}</span>
             </dd>
-            {!compact && <dd className="figure-small">{small}</dd>}
+            {!compact && <dd className="figure-small">{small[id]}</dd>}
           </div>
         );
       })}

@@ -9,7 +9,7 @@ import { fitView, type View } from '../../drawing/view';
 import { useBench } from './bench';
 import { useSize } from './useSize';
 
-const MARGIN = { left: 26, right: 26, top: 26, bottom: 34 };
+const MARGIN = { left: 26, right: 26, top: 48, bottom: 34 };
 
 /** The floor seen from above, as large as it fits, with what can be moved on it. */
 export function PlanStage() {
@@ -149,8 +149,9 @@ function PlaceGrip({ place, view, chosen, onChoose }: PlaceGripProps) {
     change(moveBy(planter, place.id, way[0] * by, way[1] * by));
   };
 
-  const size = Math.max(2 * place.r * view.scale + 8, 16);
-  const reach = Math.max(size, LEAST);
+  const wide = Math.max(2 * place.a * view.scale + 8, 16);
+  const deep = Math.max(2 * place.b * view.scale + 8, 16);
+  const [width, height] = [Math.max(wide, LEAST), Math.max(deep, LEAST)];
   return (
     <button
       type="button"
@@ -164,13 +165,13 @@ function PlaceGrip({ place, view, chosen, onChoose }: PlaceGripProps) {
       onFocus={onChoose}
       onKeyDown={onKeyDown}
       style={{
-        left: view.x(place.x) - reach / 2,
-        top: view.y(place.y) - reach / 2,
-        width: reach,
-        height: reach,
+        left: view.x(place.x) - width / 2,
+        top: view.y(place.y) - height / 2,
+        width,
+        height,
       }}
     >
-      <span style={{ width: size, height: size }} />
+      <span style={{ width: wide, height: deep, borderRadius: place.box ? 2 : '50%' }} />
     </button>
   );
 }

@@ -61,7 +61,7 @@ function Opinion({ school }: { school: School }) {
   const { tell } = useWords();
   const [refusal, setRefusal] = useState('');
   const outcome = useMemo(() => outcomeOf(design, school), [design, school]);
-  const followed = follows(design, school);
+  const followed = follows(design, outcome ?? school) || follows(design, school);
   return (
     <Box py="2" ps="3" borderLeft="3px solid" borderColor={followed ? 'clay' : 'rule'} mb="2">
       <Text fontWeight="medium" fontSize="sm">
@@ -76,17 +76,22 @@ function Opinion({ school }: { school: School }) {
           This is how yours is.
         </Text>
       ) : (
-        outcome && (
+        outcome &&
+        (outcome.brings ? (
+          <Text fontSize="sm" mt="1">
+            Not on this one: {tell(outcome.brings)}
+          </Text>
+        ) : (
           <Button
             mt="1"
             onClick={() => {
-              const refused = change(school.patch);
+              const refused = change(outcome.patch);
               setRefusal(refused ? tell(refused) : '');
             }}
           >
             Do it so
           </Button>
-        )
+        ))
       )}
       {refusal && (
         <Text color="harm" fontSize="sm" role="alert">

@@ -1,58 +1,16 @@
 import { Box, Text } from '@chakra-ui/react';
 import type { PlanterResource } from '@huerta/contract';
-import {
-  buildSheet,
-  cautiousDays,
-  evaluate,
-  section,
-  type Figures,
-  type QuantityKind,
-} from '@huerta/core';
+import { buildSheet, evaluate, section, SHOWN } from '@huerta/core';
 import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { useWords } from '../../app/preferences';
+import { reportedSide } from '../../components/reportedSide';
 import { SeverityMark } from '../../components/Severity';
 import { SmallSection } from '../../drawing/SmallSection';
 
 /** Size of the tallest or widest drawing, pixels. */
 const TALL = 190;
 const WIDE = 250;
-
-interface RowSpec {
-  label: string;
-  kind: QuantityKind;
-  value(figures: Figures): number;
-  /** Which way is better, where one is. */
-  better?: 'more' | 'less';
-}
-
-const ROWS: readonly RowSpec[] = [
-  { label: 'Water to use', kind: 'volume', value: (f) => f.usable, better: 'more' },
-  { label: 'Holds', kind: 'volume', value: (f) => f.gross, better: 'more' },
-  {
-    label: 'Comes up too slowly or never',
-    kind: 'volume',
-    value: (f) => f.stranded,
-    better: 'less',
-  },
-  {
-    label: 'Lasts, hot days',
-    kind: 'days',
-    value: (f) => cautiousDays(f.lastsHot.days),
-    better: 'more',
-  },
-  {
-    label: 'Lasts, mild days',
-    kind: 'days',
-    value: (f) => cautiousDays(f.lastsMild.days),
-    better: 'more',
-  },
-  { label: 'Root room', kind: 'span', value: (f) => f.growingDepth, better: 'more' },
-  { label: 'Drinks, hot day', kind: 'daily', value: (f) => f.hot.total },
-  { label: 'Wick over a hot day', kind: 'ratio', value: (f) => f.duty, better: 'more' },
-  { label: 'Weighs full', kind: 'mass', value: (f) => f.weight.full, better: 'less' },
-  { label: 'Load on the floor', kind: 'pressure', value: (f) => f.weight.pressure, better: 'less' },
-];
 
 /** Sections at one scale, figures with the best marked, what each takes, and what is found. */
 export function CompareTable({ planters }: { planters: PlanterResource[] }) {
@@ -104,13 +62,16 @@ export function CompareTable({ planters }: { planters: PlanterResource[] }) {
           </tr>
         </thead>
         <tbody>
-          {ROWS.map(({ label, kind, value, better }) => {
-            const values = columns.map(({ figures }) => value(figures));
-            const texts = values.map((one) => write(one, kind));
+          {SHOWN.comparison.map((id) => {
+            const { label, better, values, texts } = reportedSide(
+              id,
+              columns.map(({ figures }) => figures),
+              write,
+            );
             const differ = new Set(texts).size > 1;
             const best = better === 'more' ? Math.max(...values) : Math.min(...values);
             return (
-              <Row key={label} label={label}>
+              <Row key={id} label={label}>
                 {texts.map((text, i) => {
                   const leads = differ && better !== undefined && values[i] === best;
                   return (

@@ -4,13 +4,12 @@ import {
   applyPatch,
   AS_BUILT,
   asBuilt,
-  cautiousDays,
   contradictions,
   deviations,
   evaluate,
+  SHOWN,
   type Figures,
   type Progress,
-  type QuantityKind,
   type Step,
 } from '@huerta/core';
 import { useMemo } from 'react';
@@ -18,16 +17,8 @@ import { useNavigate } from 'react-router';
 import { useCreatePlanter, usePlanters, useSavePlanter } from '../../api/planters';
 import { useWords } from '../../app/preferences';
 import { notify } from '../../components/notices';
+import { reportedSide } from '../../components/reportedSide';
 import { Table } from './sheet';
-
-const FIGURES: readonly [label: string, kind: QuantityKind, value: (figures: Figures) => number][] =
-  [
-    ['Holds', 'volume', (figures) => figures.gross],
-    ['Usable', 'volume', (figures) => figures.usable],
-    ['Lasts, hot days', 'days', (figures) => cautiousDays(figures.lastsHot.days)],
-    ['Air gap', 'length', (figures) => figures.airGap ?? NaN],
-    ['Root room', 'span', (figures) => figures.growingDepth],
-  ];
 
 interface AsBuiltProps {
   resource: PlanterResource;
@@ -99,12 +90,10 @@ export function AsBuilt({ resource, steps, progress }: AsBuiltProps) {
         <>
           <Table
             head={['', 'Planned', 'As built']}
-            rows={FIGURES.map(([label, kind, value]) => [
-              label,
-              label,
-              write(value(figures[0]), kind),
-              write(value(figures[1]), kind),
-            ])}
+            rows={SHOWN.asBuilt.map((id) => {
+              const { short, texts } = reportedSide(id, figures, write);
+              return [id, short, ...texts];
+            })}
           />
           <Button mt="3" disabled={create.isPending || save.isPending} onClick={keep}>
             {twin ? 'Put them into the variant ‘as built’' : 'Keep them as a variant ‘as built’'}

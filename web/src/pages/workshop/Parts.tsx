@@ -1,12 +1,5 @@
 import { Text } from '@chakra-ui/react';
-import {
-  boughtOf,
-  ingredientGood,
-  mixedFrom,
-  writeMoney,
-  type BuildSheet,
-  type ShoppingList,
-} from '@huerta/core';
+import { billOf, sourcingOf, writeMoney, type BuildSheet, type ShoppingList } from '@huerta/core';
 import { Link } from 'react-router';
 import { useWords } from '../../app/preferences';
 import { Part, Table } from './sheet';
@@ -18,51 +11,28 @@ interface PartsProps {
 
 /** What it takes, what of it is bought, and what that costs. */
 export function Parts({ sheet, list }: PartsProps) {
-  const { tell, write } = useWords();
-  const lines = new Map((list?.lines ?? []).map((line) => [line.good.id, line]));
-  const said = new Set<string>();
-  /** Packs and price of a good, at its first part. */
-  const buying = (id: string | undefined): [string, string, string] => {
-    const line = id ? lines.get(id) : undefined;
-    if (!id) return ['not bought', '', ''];
-    if (!line) return ['', '', ''];
-    if (said.has(id)) return ['with the above', '', ''];
-    said.add(id);
-    const { good, buy, cost, typical, atHand } = line;
-    const packs = buy.length > 0 ? tell(boughtOf(good, buy)) : '';
-    const own = atHand > 0 ? 'at hand' : '';
+  const { tell } = useWords();
+  const currency = list?.currency ?? 'EUR';
+  const rows = billOf(sheet, list).map((one) => {
+    const { id, what, amount, use, into, line } = one;
+    const name = tell(what);
     return [
-      [packs, own].filter(Boolean).join(', '),
-      buy.map(({ price }) => writeMoney(price, list?.currency ?? 'EUR')).join(', '),
-      buy.length > 0
-        ? `${writeMoney(cost, list?.currency ?? 'EUR')}${typical && cost > 0 ? '*' : ''}`
+      id,
+      into === null ? (
+        name
+      ) : (
+        <span className="of-mix" key="name">
+          {name}
+        </span>
+      ),
+      tell(amount),
+      use,
+      tell(sourcingOf(one)),
+      line?.buy.map(({ price }) => writeMoney(price, currency)).join(', ') ?? '',
+      line && line.buy.length > 0
+        ? `${writeMoney(line.cost, currency)}${line.typical && line.cost > 0 ? '*' : ''}`
         : '',
-    ];
-  };
-  const rows = sheet.parts.flatMap(({ id, what, amount, use, good, ingredients }) => {
-    const mixed = list ? mixedFrom({ good, ingredients }, (one) => lines.has(one)) : null;
-    const [packs, unit, cost] = mixed ? ['mixed from', '', ''] : buying(good?.id);
-    const own = [id, what, tell(amount), use, packs, unit, cost] as const;
-    if (!mixed) return [own];
-    return [
-      own,
-      ...mixed.map((one) => {
-        const { id: goodId, name } = ingredientGood(one.id);
-        const [from, unitPrice, price] = buying(goodId);
-        const share = `${one.parts} ${one.parts === 1 ? 'part' : 'parts'}, ${write(one.volume, 'volume')}`;
-        return [
-          `mix-${one.id}`,
-          <span className="of-mix" key="name">
-            {tell(name)}
-          </span>,
-          share,
-          'In the mix',
-          from,
-          unitPrice,
-          price,
-        ] as const;
-      }),
-    ];
+    ] as const;
   });
   const [own] = list?.planters ?? [];
   return (

@@ -1,5 +1,5 @@
 import { Box, Text } from '@chakra-ui/react';
-import { baseName, buildSheet, cautiousDays, CLOTHS } from '@huerta/core';
+import { baseName, buildSheet, CLOTHS, reportOf, SHOWN } from '@huerta/core';
 import { useWords } from '../../../app/preferences';
 import { TextField } from '../../../components/TextField';
 import { useBench } from '../bench';
@@ -10,40 +10,6 @@ export function CheckRoom() {
   const { design, planter, assessment, change } = useBench();
   const { write, tell, units } = useWords();
   const { figures: f } = assessment;
-  const rows: [string, string][] = [
-    ['Holds to the overflow', write(f.gross, 'volume')],
-    ['Of that to use, hot', write(f.usable, 'volume')],
-    ['Comes up too slowly', write(f.stranded - f.beyondReach, 'volume')],
-    ['Beyond the wick’s reach', write(f.beyondReach, 'volume')],
-    ['Air gap', f.airGap === null ? 'no overflow' : write(f.airGap, 'length')],
-    ...(f.tilt.across > 5e-4
-      ? ([
-          ['Out of level, deepest', write(f.tilt.wettest, 'length')],
-          ['Out of level, shallowest', write(f.tilt.driest, 'length')],
-          ['Out of level it holds', write(f.tilt.holds, 'volume')],
-        ] as [string, string][])
-      : []),
-    ['Growing depth', write(f.growingDepth, 'span')],
-    ['Water’s share of the height', write(f.waterShare, 'share')],
-    ['Drinks, mild day', write(f.mild.total, 'daily')],
-    ['Drinks, hot day', write(f.hot.total, 'daily')],
-    ['Wick brings, full', write(f.delivery, 'daily')],
-    ['Wick over hot day', Number.isFinite(f.duty) ? `${write(f.duty, 'ratio')} times` : '–'],
-    ['Lasts, mild', write(cautiousDays(f.lastsMild.days), 'days')],
-    ['Lasts, hot', write(cautiousDays(f.lastsHot.days), 'days')],
-    ['Weighs empty', write(f.weight.empty, 'mass')],
-    ['With dry mix and stone', write(f.weight.dry, 'mass')],
-    ['Full and wet', write(f.weight.full, 'mass')],
-    ['Load on the floor', write(f.weight.pressure, 'pressure')],
-    ...(f.weight.perLeg === null
-      ? []
-      : [['On each leg', write(f.weight.perLeg, 'mass')] as [string, string]]),
-    ['To carry it empty', f.weight.carriers === 1 ? 'one person' : `${f.weight.carriers} people`],
-    [
-      'Storm climbs above lip',
-      f.stormClimb === null ? 'no overflow' : write(f.stormClimb, 'length'),
-    ],
-  ];
   const materials = design.wicks.flatMap((wick) =>
     wick.kind === 'cloth' ? [CLOTHS[wick.material]] : [],
   );
@@ -62,7 +28,13 @@ export function CheckRoom() {
         />
       </Group>
       <Group title="All figures">
-        <Table rows={rows.map(([label, value]) => [label, label, value])} />
+        <Table
+          rows={reportOf(f, SHOWN.all).map(({ id, label, kind, value, none }) => [
+            id,
+            label,
+            value === null ? none : write(value, kind),
+          ])}
+        />
       </Group>
       {materials.length > 0 && (
         <Says>

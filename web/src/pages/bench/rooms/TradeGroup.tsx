@@ -78,6 +78,11 @@ export function TradeGroup() {
             onPick={take}
             onKeyDown={onKeyDown}
           />
+          {!found && (
+            <Says>
+              No height is without a fault as things are. Mend what is found first, then come back.
+            </Says>
+          )}
           {found && (
             <Says>
               {found.lasts && found.roomy
