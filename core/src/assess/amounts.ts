@@ -1,15 +1,14 @@
-import { dippingNeck } from '../design';
-import { radiiOf, type Lot, type Planter } from '../planter';
+import { radiiOf, soilBeds, type Lot, type Planter } from '../planter';
 
 /** Amounts of growing mix by where it lies. */
 
 /** Soil between its base and its surface, without the pipes that go through it. m³ */
-export function soilInBeds({ design, bed, heights, storage }: Planter): number {
-  const from = heights.base - dippingNeck(design);
-  const whole =
-    bed.places.length * bed.inside.volumeBetween(from - bed.floor, heights.surface - bed.floor);
-  return Math.max(whole - storage.pipesInSoil * (heights.surface - heights.base), 0);
-}
+export const soilInBeds = (planter: Planter): number =>
+  soilBeds(planter).reduce((sum, { volume }) => sum + volume, 0);
+
+/** That of it which is the upper of two mixes, m³. */
+export const upperInBeds = (planter: Planter): number =>
+  soilBeds(planter).reduce((sum, { part, volume }) => sum + (part === 'upper' ? volume : 0), 0);
 
 /** Growing mix that is packed into a lot of cups or columns, m³. */
 export function packedIn(one: Lot, base: number): number {

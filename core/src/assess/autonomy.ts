@@ -1,5 +1,5 @@
-import { meanWaterContent, mixOf, waterContent } from '../soil';
-import { totalDelivery, type Planter } from '../planter';
+import { meanWaterContent, waterContent } from '../soil';
+import { soilBeds, totalDelivery, type Planter } from '../planter';
 
 const DAY = 86_400;
 
@@ -29,12 +29,16 @@ export interface Autonomy {
 
 /** Water that the soil gives between hanging over a full reservoir and wilting, m³. */
 export function soilBuffer(planter: Planter, soilVolume: number): number {
-  const { heights } = planter;
-  const medium = mixOf(planter.design.soil);
-  const low = Math.max(heights.base - heights.brim, 0);
-  const high = Math.max(heights.surface - heights.brim, 0);
-  const holds = meanWaterContent(medium, low, high);
-  return Math.max(holds - waterContent(medium, WILTING_BEGINS), 0) * soilVolume;
+  const { brim } = planter.heights;
+  const beds = soilBeds(planter);
+  // What is packed into cups and columns hangs as the lowest mix does.
+  const packed = soilVolume - beds.reduce((sum, { volume }) => sum + volume, 0);
+  return beds.reduce((sum, { mix, from, to, volume }, i) => {
+    const low = Math.max(Math.max(from, planter.heights.base) - brim, 0);
+    const holds = meanWaterContent(mix, low, Math.max(to - brim, 0));
+    const gives = Math.max(holds - waterContent(mix, WILTING_BEGINS), 0);
+    return sum + gives * (volume + (i === 0 ? packed : 0));
+  }, 0);
 }
 
 /**

@@ -20,7 +20,7 @@ import {
   usableLevel,
   type Autonomy,
 } from './autonomy';
-import { packedIn, soilInBeds } from './amounts';
+import { packedIn, soilInBeds, upperInBeds } from './amounts';
 import { tiltOf, type Tilt } from './level';
 import { aggregatesIn, weigh, type Amount, type Weight } from './weight';
 
@@ -45,6 +45,9 @@ export interface Figures {
   soilVolume: number;
   looseVolume: number;
   bags: number;
+  /** That of it which is the upper of two mixes: settled, and to buy. 0 with one mix. */
+  upperVolume: number;
+  upperLoose: number;
   /** Stone, sand and chip, by kind. */
   aggregates: Amount[];
   /** What leaves the planter on a day, m³/s. */
@@ -85,6 +88,8 @@ export function figuresOf(planter: Planter): Figures {
   // What waits in a barrel is no use to wicks that fall behind from a full channel.
   const stranded = storage.volumeBelow(level) + (delivery < hot.total ? supply : 0);
   const buffer = soilBuffer(planter, soilVolume);
+  const upper = upperInBeds(planter);
+  const upperLoose = looseVolume(upper, design.soil.settlement);
   const loose = looseVolume(soilVolume, design.soil.settlement);
   const catches = planter.bed.separate
     ? Math.max(surface, vessel.areaAt(heights.waterRim))
@@ -104,7 +109,9 @@ export function figuresOf(planter: Planter): Figures {
     waterShare: heights.brim / Math.max(heights.rim, heights.waterRim),
     soilVolume,
     looseVolume: loose,
-    bags: bagsFor(loose, design.soil.bag),
+    bags: bagsFor(loose - upperLoose, design.soil.bag) + bagsFor(upperLoose, design.soil.bag),
+    upperVolume: upper,
+    upperLoose,
     aggregates: aggregatesIn(planter),
     mild,
     hot,

@@ -1,8 +1,8 @@
 import { fillMedium, grainOf, type FillId, type Matter } from '../catalog';
 import { areaOf, grown } from '../vessel';
 import { drainable, meanWaterContent, mixOf } from '../soil';
-import { GIVEN_UP_AT, supplyMass, type Planter } from '../planter';
-import { packedIn, soilInBeds } from './amounts';
+import { GIVEN_UP_AT, soilBeds, supplyMass, type Planter } from '../planter';
+import { packedIn } from './amounts';
 
 const WATER_DENSITY = 998;
 const GRAVITY = 9.80665;
@@ -101,12 +101,22 @@ export function weigh(planter: Planter, soilVolume: number, water: number): Weig
   const { brim } = heights;
   const empty = lots.reduce((sum, { mass }) => sum + mass, 0);
   const stone = aggregatesIn(planter).reduce((sum, { mass }) => sum + mass, 0);
-  const dry = empty + stone + soilVolume * medium.dryDensity;
-  const inBeds = { volume: soilInBeds(planter), from: heights.base, to: heights.surface };
-  const held = heapsOf(planter).reduce(
-    (sum, heap) => sum + heldIn(heap, fillMedium(heap.medium, medium), brim),
-    heldIn(inBeds, medium, brim),
-  );
+  const beds = soilBeds(planter);
+  const upper = beds.find(({ part }) => part === 'upper');
+  const dry =
+    empty +
+    stone +
+    soilVolume * medium.dryDensity +
+    (upper ? upper.volume * (upper.mix.dryDensity - medium.dryDensity) : 0);
+  const held =
+    heapsOf(planter).reduce(
+      (sum, heap) => sum + heldIn(heap, fillMedium(heap.medium, medium), brim),
+      0,
+    ) +
+    beds.reduce((sum, { mix, volume, from, to }) => {
+      const hangs = { volume, from: Math.max(from, heights.base), to };
+      return sum + heldIn(hangs, mix, brim);
+    }, 0);
   const full = dry + (held + water) * WATER_DENSITY;
   const foot = vessel.outlineAt(vessel.flat ? 0 : vessel.depth);
   const footprint = areaOf(grown(foot, vessel.wall));

@@ -1,4 +1,4 @@
-export { mediumFor } from './medium';
+export { mediumFor, type Medium } from './medium';
 export {
   heldAt,
   march,

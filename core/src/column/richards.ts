@@ -18,7 +18,8 @@ export interface Cells {
   /** Area at each cell's middle and at each of the faces, m²; there is one face more than cells. */
   readonly area: Float64Array;
   readonly face: Float64Array;
-  readonly medium: Medium;
+  /** What each cell is filled with. */
+  readonly media: readonly Medium[];
 }
 
 /** What happens at one end: a flux that may depend on the end cell's head, with its slope. */
@@ -37,8 +38,9 @@ export const steady = (into: number): End => ({
 
 /** The end's face is kept at a head. @param head metres */
 export function heldAt(cells: Cells, head: number, end: 'bottom' | 'top'): End {
-  const { dz, medium, face } = cells;
+  const { dz, media, face } = cells;
   const area = face[end === 'bottom' ? 0 : face.length - 1] as number;
+  const medium = media[end === 'bottom' ? 0 : media.length - 1] as Medium;
   const outside = medium.K(head);
   return {
     flux(h, out) {
@@ -76,7 +78,7 @@ const STRICT: Rest = { metres: 1e-6, share: 1e-5 };
 
 /** Solver with its own memory, so that a step makes nothing anew. */
 export function solver(cells: Cells, at: Rest = STRICT) {
-  const { dz, area, face, medium } = cells;
+  const { dz, area, face, media } = cells;
   const n = area.length;
   const theta = new Float64Array(n);
   const thetaOld = new Float64Array(n);
@@ -94,7 +96,7 @@ export function solver(cells: Cells, at: Rest = STRICT) {
   const look = (h: Float64Array): void => {
     evaluations += 1;
     for (let i = 0; i < n; i += 1) {
-      medium.look(h[i] as number, three);
+      (media[i] as Medium).look(h[i] as number, three);
       theta[i] = three[0] as number;
       K[i] = three[1] as number;
       C[i] = three[2] as number;
@@ -191,7 +193,9 @@ export function solver(cells: Cells, at: Rest = STRICT) {
   /** Water in the column, m³. */
   function stored(h: Float64Array): number {
     let sum = 0;
-    for (let i = 0; i < n; i += 1) sum += medium.theta(h[i] as number) * (area[i] as number) * dz;
+    for (let i = 0; i < n; i += 1) {
+      sum += (media[i] as Medium).theta(h[i] as number) * (area[i] as number) * dz;
+    }
     return sum;
   }
 
@@ -204,7 +208,7 @@ export function uniform(medium: Medium, height: number, count: number, area = 1)
     dz: height / count,
     area: new Float64Array(count).fill(area),
     face: new Float64Array(count + 1).fill(area),
-    medium,
+    media: Array.from({ length: count }, () => medium),
   };
 }
 

@@ -44,7 +44,7 @@ export const fill: InSection<'fill'> = ({ id, spec, pieces }, { vessel }, level)
   return shapes;
 };
 
-/** Soil in its beds, soaked where water stands in it; a second mix above is parted by a line. */
+/** Soil in its beds, soaked where water stands in it; a second mix above in a ground of its own. */
 export function soilOf(planter: Planter, level: number): Shape[] {
   const { design, heights, bed } = planter;
   const from = heights.base - dippingNeck(design);
@@ -53,19 +53,11 @@ export function soilOf(planter: Planter, level: number): Shape[] {
     const space = (z0: number, z1: number) => insideBetween(bed.inside, z0, z1, at);
     const id = (name: string) => (i === 0 ? name : `${name}-${i}`);
     const wet = Math.min(level, heights.surface);
-    const line0 = heights.surface - (upper?.depth ?? 0);
-    const half = bed.inside.halfAt(line0 - bed.floor);
+    const seam = Math.max(heights.surface - (upper?.depth ?? 0), from);
     return [
       area(id('soil'), 'soil', space(from, heights.surface)),
+      ...(upper ? [area(id('upper'), 'soil-upper', space(seam, heights.surface))] : []),
       ...(wet > from ? [area(id('soaked'), 'soaked', space(from, wet))] : []),
-      ...(upper && line0 > from
-        ? [
-            line(id('upper'), 'separator', [
-              [at.x - half, line0],
-              [at.x + half, line0],
-            ]),
-          ]
-        : []),
     ];
   });
 }

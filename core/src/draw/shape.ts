@@ -13,6 +13,7 @@ export type Ink =
   | 'water'
   | 'air'
   | 'soil'
+  | 'soil-upper'
   | 'soaked'
   | 'stone'
   | 'sand'

@@ -55,5 +55,6 @@ export {
   type Specs,
 } from './piece';
 export { leavePlaces, moveBy, moveTo, placesOf, spotsOf, type Place } from './places';
+export { soilBeds, wetsTo, type SoilBed } from './soilBeds';
 export { asideOf, lengthOf, type Run, type Solid } from './solid';
 export { BASE_SUCTION, resolveWicks, totalDelivery, type Wick } from './wicks';

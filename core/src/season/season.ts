@@ -1,6 +1,6 @@
 import { cropOf, MULCHES } from '../catalog';
 import { daysBetween, dryingOf, exposureOf, type WeatherDay } from '../climate';
-import { solver, type End, type Step } from '../column';
+import { solver, type End, type Step, type Medium } from '../column';
 import { stageOn } from '../crop';
 import { openWater, type Planter } from '../planter';
 import type { Watering } from './plan';
@@ -68,7 +68,9 @@ export function runSeason(
   const { design, heights } = planter;
   const count = options.cells ?? CELLS;
   const cells = cellsOf(planter, count);
-  const { dz, face, medium } = cells;
+  const { dz, face, media } = cells;
+  const lowest = media[0] as Medium;
+  const highest = media[count - 1] as Medium;
   const solve = solver(cells, REST);
   const supply = supplyOfWicks(planter, options.broken ?? false);
   const reservoir = reservoirOf(planter, options.clogged ?? false);
@@ -105,14 +107,14 @@ export function runSeason(
       const wet = head + dz / 2;
       if (bag && level > base) {
         // The mix stands in the water itself.
-        const G = ((face[0] as number) * (medium.soil.Ks + medium.K(head))) / 2 / (dz / 2);
+        const G = ((face[0] as number) * (lowest.soil.Ks + lowest.K(head))) / 2 / (dz / 2);
         upTo(G * (level - base - wet), -G, out);
         return;
       }
       const lip = reservoir.lip(water);
       if (wet > lip) {
         // Water stands on the base and runs through it.
-        const G = ((face[0] as number) * medium.soil.Ks) / (dz / 2);
+        const G = ((face[0] as number) * lowest.soil.Ks) / (dz / 2);
         supply.look(level, 0, two);
         out[0] = min(two[0] as number, 0) - G * (wet - lip);
         out[1] = -G;
@@ -144,7 +146,7 @@ export function runSeason(
     flux(head, out) {
       if (held) {
         // Water stands on the surface.
-        const G = (surface * (medium.soil.Ks + medium.K(head))) / 2 / (dz / 2);
+        const G = (surface * (highest.soil.Ks + highest.K(head))) / 2 / (dz / 2);
         out[0] = G * (pond - head + dz / 2);
         out[1] = -G;
         return;
@@ -293,7 +295,9 @@ export function runSeason(
         else dt = result.iterations >= 9 ? span * 0.6 : span;
       }
     }
-    for (let i = 0; i < count; i += 1) moisture[d * count + i] = medium.theta(h[i] as number);
+    for (let i = 0; i < count; i += 1) {
+      moisture[d * count + i] = (media[i] as Medium).theta(h[i] as number);
+    }
     // Water that stands in the soil stands above the reservoir; a bag's is that of its tray.
     const inSoil = !bag && level >= base - 1e-6 ? max((h[0] as number) + dz / 2, 0) : 0;
     day.level = level + inSoil;

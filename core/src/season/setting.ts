@@ -1,5 +1,5 @@
 import { mediumFor, type Cells } from '../column';
-import { surfaceArea, type Planter } from '../planter';
+import { soilBeds, surfaceArea, type Planter } from '../planter';
 import { mixOf } from '../soil';
 
 // By name: looked up once, these are asked millions of times.
@@ -11,6 +11,7 @@ export function cellsOf(planter: Planter, count: number): Cells {
   const depth = max(heights.surface - heights.base, 0.02);
   const dz = depth / count;
   const from = heights.base - bed.floor;
+  const beds = soilBeds(planter);
   const areaAt = (z: number): number => bed.places.length * bed.inside.areaAt(from + z);
   const face = Float64Array.from({ length: count + 1 }, (_, i) => areaAt(i * dz));
   face[count] = max(surfaceArea(planter), 1e-6);
@@ -18,7 +19,11 @@ export function cellsOf(planter: Planter, count: number): Cells {
     dz,
     area: Float64Array.from({ length: count }, (_, i) => areaAt((i + 0.5) * dz)),
     face,
-    medium: mediumFor(mixOf(design.soil)),
+    media: Array.from({ length: count }, (_, i) => {
+      const z = heights.base + (i + 0.5) * dz;
+      const at = beds.find(({ to }) => z <= to) ?? beds[beds.length - 1];
+      return mediumFor(at?.mix ?? mixOf(design.soil));
+    }),
   };
 }
 

@@ -1,6 +1,7 @@
-import { CROPS, ingredientWord } from '../catalog';
+import { CROPS, ingredientWord, mediumOf } from '../catalog';
 import { FIELDS } from '../design';
 import { plantingPlan } from '../assess';
+import { soilBeds } from '../planter';
 import { mixOf } from '../soil';
 import { q, say } from '../quantity';
 import { feedingOf, ingredientsOf } from './amounts';
@@ -10,25 +11,47 @@ import { measure } from './step';
 
 /** What every planter has: the mix, the plants, the water, the end. */
 
+/** The upper of two mixes. */
+function upperMix(maker: Maker): void {
+  const { figures, planter } = maker;
+  const { soil } = planter.design;
+  if (!soil.upper) return;
+  const own = { ...soil, medium: soil.upper.medium, recipe: null };
+  maker.part(
+    'fill',
+    {
+      id: 'mix-upper',
+      what: `${mediumOf(soil.upper.medium).name}, loose`,
+      amount: say`${q(figures.upperLoose, 'volume')}; ${q(figures.upperVolume, 'volume')} once it has settled`,
+      use: 'The upper mix, to the freeboard',
+      good: mixGood(soil.upper.medium, soil.bag),
+      quantity: figures.upperLoose,
+    },
+    ingredientsOf({ soil: own }, figures.upperLoose),
+  );
+}
+
 /** The mix, and the step in which it goes in. */
 export function fill(maker: Maker): void {
   const { planter, figures } = maker;
   const { design, bed } = planter;
   const { soil } = design;
   const { feed, lime } = feedingOf(design, figures);
-  const ingredients = ingredientsOf(design, figures.looseVolume);
+  const lower = figures.looseVolume - figures.upperLoose;
+  const ingredients = ingredientsOf(design, lower);
   maker.part(
     'fill',
     {
       id: 'mix',
-      what: 'Growing mix, loose',
-      amount: say`${q(figures.looseVolume, 'volume')}; ${q(figures.soilVolume, 'volume')} once it has settled`,
-      use: 'Fills it to the freeboard',
+      what: soil.upper ? 'Growing mix below, loose' : 'Growing mix, loose',
+      amount: say`${q(lower, 'volume')}; ${q(figures.soilVolume - figures.upperVolume, 'volume')} once it has settled`,
+      use: soil.upper ? 'Under the upper mix, down to the wicks' : 'Fills it to the freeboard',
       good: soil.recipe ? null : mixGood(soil.medium, soil.bag),
-      quantity: figures.looseVolume,
+      quantity: lower,
     },
     ingredients,
   );
+  upperMix(maker);
   maker.tools('fill', 'Shovel', 'Watering can', 'Gloves');
   maker.warn('fill', 'dust');
   if (ingredients && soil.recipe) {
@@ -59,9 +82,12 @@ export function fill(maker: Maker): void {
     maker.say('fill', say`Mix the lime through: ${lime.text}.`);
   }
   const each = bed.places.length;
+  const seam = soilBeds(planter).find(({ part }) => part === 'upper')?.from ?? null;
   maker.say(
     'fill',
-    say`Fill ${each > 1 ? say`the ${q(each, 'count')} of them` : 'it'} in layers of a hand’s depth, each watered so that it settles now: ${q(figures.looseVolume, 'volume')} loose${each > 1 ? ' in all' : ''}, to ${q(soil.freeboard, 'length')} under the rim.`,
+    seam !== null
+      ? say`Fill ${each > 1 ? say`the ${q(each, 'count')} of them` : 'it'} in layers of a hand’s depth, each watered so that it settles now: the lower mix until ${q(bed.floor + bed.inside.depth - seam, 'length')} are left to the rim, then the upper one to ${q(soil.freeboard, 'length')} under it.`
+      : say`Fill ${each > 1 ? say`the ${q(each, 'count')} of them` : 'it'} in layers of a hand’s depth, each watered so that it settles now: ${q(figures.looseVolume, 'volume')} loose${each > 1 ? ' in all' : ''}, to ${q(soil.freeboard, 'length')} under the rim.`,
     10 + Math.round(figures.looseVolume * 300),
   );
   if (feed) {

@@ -16,6 +16,7 @@ const PENS: Readonly<Record<Ink, Pen>> = {
   water: { fill: '#d4d4d4' },
   air: { fill: '#fff' },
   soil: { fill: '#fff' },
+  'soil-upper': { width: 0.4 },
   soaked: { fill: '#bbb' },
   stone: { fill: '#ececec', width: 0.3 },
   sand: { fill: '#e4e4e4', width: 0.3 },

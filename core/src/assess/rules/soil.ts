@@ -1,6 +1,6 @@
-import { cropOf, FEED_DOSES, MEDIA } from '../../catalog';
+import { cropOf, FEED_DOSES, MEDIA, mediumOf } from '../../catalog';
 import { baseStyle, standsOnStone, type LayerDesign } from '../../design';
-import { baseName } from '../../planter';
+import { baseName, soilBeds, wetsTo } from '../../planter';
 import { mixOf, takeMix } from '../../soil';
 import { q, say } from '../../quantity';
 import { plantingPlan, rootRoom } from '../figures';
@@ -59,10 +59,12 @@ export const roots: Rule = ({ design, planter, figures }) => {
 };
 
 export const deepSoil: Rule = ({ design, planter, figures }) => {
-  const mix = mixOf(planter.design.soil);
-  if (figures.growingDepth <= mix.reach) return [];
+  const beds = soilBeds(planter);
+  const reach = wetsTo(planter);
+  if (figures.growingDepth <= reach + 1e-6) return [];
+  const names = beds.map(({ mix }) => mix.name.toLowerCase()).join(' and ');
   const raised = () => {
-    const ceiling = downToMm(planter.heights.ceiling + figures.growingDepth - mix.reach + 0.001);
+    const ceiling = downToMm(planter.heights.ceiling + figures.growingDepth - reach + 0.001);
     return [
       {
         label: say`Raise ${baseName(design)} to ${q(ceiling, 'length')}, lip with it`,
@@ -75,8 +77,49 @@ export const deepSoil: Rule = ({ design, planter, figures }) => {
       id: 'soil-deep',
       severity: 'note',
       room: 'soil',
-      text: say`${q(figures.growingDepth, 'span')} of ${mix.name.toLowerCase()} is more than the ${q(mix.reach, 'span')} it wets from below. Water seedlings from the top until their roots are down.`,
+      text: say`${q(figures.growingDepth, 'span')} of ${names} is more than the ${q(reach, 'span')} that ${beds.length > 1 ? 'get' : 'gets'} wet from below. Water seedlings from the top until their roots are down.`,
       ...(design.bed ? {} : { propose: raised }),
+    },
+  ];
+};
+
+/** Two mixes that are to be parted need soil for both. */
+export const upperFits: Rule = ({ design, planter }) => {
+  const { upper } = design.soil;
+  const beds = soilBeds(planter);
+  if (!upper || beds.some(({ part }) => part === 'lower')) return [];
+  const [only] = beds;
+  const depth = only ? only.to - only.from : 0;
+  const half = downToMm(depth / 2);
+  return [
+    {
+      id: 'upper-deep',
+      severity: 'watch',
+      room: 'soil',
+      text: say`The upper mix is to be ${q(upper.depth, 'length')} deep, and there are ${q(depth, 'length')} of soil: nothing is left of the lower mix.`,
+      propose: () => [
+        {
+          label: say`Make it ${q(half, 'length')} deep`,
+          patch: [set(['soil', 'upper', 'depth'], half)],
+        },
+        { label: say`Use one mix`, patch: [set(['soil', 'upper'], null)] },
+      ],
+    },
+  ];
+};
+
+/** An upper mix that lets water fall through or sheds it. */
+export const upperWicks: Rule = ({ design: { soil } }) => {
+  if (!soil.upper) return [];
+  const mix = mediumOf(soil.upper.medium);
+  if (mix.wicks) return [];
+  return [
+    {
+      id: 'upper-poor',
+      severity: 'watch',
+      room: 'soil',
+      text: say`${mix.name} on top draws little up from the mix below: water from the top until roots are through it. ${mix.caution ?? ''}`,
+      propose: () => [{ label: say`Use one mix`, patch: [set(['soil', 'upper'], null)] }],
     },
   ];
 };

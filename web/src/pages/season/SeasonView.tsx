@@ -1,5 +1,5 @@
 import { Box, Button, Text } from '@chakra-ui/react';
-import { mixOf, type Planter } from '@huerta/core';
+import { soilBeds, type Planter } from '@huerta/core';
 import { format, parseISO } from 'date-fns';
 import { Download } from 'lucide-react';
 import { useWords } from '../../app/preferences';
@@ -32,7 +32,7 @@ export function SeasonView({
   onDay,
 }: SeasonViewProps) {
   const { write } = useWords();
-  const pores = mixOf(planter.design.soil).thetaS;
+  const pores = Math.max(...soilBeds(planter).map(({ mix }) => mix.thetaS));
   const last = season.run.days.length - 1;
   const shown = Math.min(day, last);
   return (

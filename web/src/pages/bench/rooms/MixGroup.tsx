@@ -82,6 +82,7 @@ export function MixGroup() {
           value={soil.settlement}
         />
       </Pair>
+      <UpperMix />
       <Choice label="Surface" value={soil.mulch} choices={MULCHES} path={['soil', 'mulch']} />
       <Measure path={['soil', 'bag']} spec={FIELDS.soil.bag} value={soil.bag} />
       <Tick
@@ -99,6 +100,37 @@ export function MixGroup() {
         )}
       </Says>
     </Group>
+  );
+}
+
+const NO_UPPER = { none: { name: 'The same to the top' } };
+/** How deep another mix usually lies on top, metres. */
+const USUAL_UPPER = 0.1;
+
+/** Another mix on top, such as a finer one to sow into. */
+function UpperMix() {
+  const { design, change } = useBench();
+  const { upper } = design.soil;
+  return (
+    <>
+      <ChoiceField<MediumId | 'none'>
+        label="On top"
+        value={upper?.medium ?? 'none'}
+        choices={{ ...NO_UPPER, ...MEDIA }}
+        onChoose={(id) =>
+          change([
+            {
+              path: ['soil', 'upper'],
+              value: id === 'none' ? null : { medium: id, depth: upper?.depth ?? USUAL_UPPER },
+            },
+          ])
+        }
+        help="Another mix on top of it, such as a finer one to sow into."
+      />
+      {upper && (
+        <Measure path={['soil', 'upper', 'depth']} spec={FIELDS.soil.upper} value={upper.depth} />
+      )}
+    </>
   );
 }
 
