@@ -39,6 +39,7 @@ export {
   bunchHole,
   CUP_WALL,
   cupHole,
+  HAND,
   MOST_OF_PIPE,
   PLAY,
   RIM_GRIP,

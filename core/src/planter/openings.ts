@@ -5,6 +5,8 @@ import type { ClothWickDesign, CupWickDesign } from '../design';
 
 /** What is left at the least between a hole and an edge, a seam or another hole in thin plastic. */
 export const BRIDGE = 0.008;
+/** From one overflow hole to the next round the wall: a hand's width. */
+export const HAND = 0.1;
 /** More than a pipe's, cup's or column's outside, so that it goes through. */
 export const PLAY = 0.001;
 /** Thickness of a packed cup's own wall. */

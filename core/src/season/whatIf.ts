@@ -1,12 +1,13 @@
 import type { WeatherDay } from '../climate';
 import { bringsNoFault, faultsOf } from '../assess';
 import type { Patch, PlanterDesign } from '../design';
+import { q, say, type Message } from '../quantity';
 import type { SeasonOptions } from './run';
 
 /** Something that could be otherwise, in the planter, in its weather, or by mishap. */
 export interface WhatIf {
   id: string;
-  label: string;
+  label: Message;
   /** The change of the design; empty when only weather or luck differs. */
   patch: Patch;
   options: Partial<SeasonOptions>;
@@ -25,10 +26,10 @@ const middleOf = (days: readonly WeatherDay[]): number => Math.floor(days.length
 
 /** What is worth asking of a design; changes that it cannot take, or that bring a fault, are left out. */
 export function whatIfs(design: PlanterDesign): WhatIf[] {
-  const { place, soil, wicks, overflow, planting } = design;
-  const change = (id: string, label: string, patch: Patch): WhatIf => ({
+  const { place, soil, wicks, overflow, planting, reservoir } = design;
+  const change = (id: string, label: string | Message, patch: Patch): WhatIf => ({
     id,
-    label,
+    label: typeof label === 'string' ? [label] : label,
     patch,
     options: {},
     weather: same,
@@ -38,7 +39,7 @@ export function whatIfs(design: PlanterDesign): WhatIf[] {
     label: string,
     options: Partial<SeasonOptions>,
     weather: WhatIf['weather'] = same,
-  ): WhatIf => ({ id, label, patch: [], options, weather });
+  ): WhatIf => ({ id, label: [label], patch: [], options, weather });
   const all: (WhatIf | null)[] = [
     place.rain === 'open'
       ? change('covered', 'Covered against the rain', [
@@ -52,7 +53,8 @@ export function whatIfs(design: PlanterDesign): WhatIf[] {
         : null,
     wicks.length > 0 ? change('wick', 'Twice the wick', twice(wicks)) : null,
     overflow && overflow.kind !== 'rim'
-      ? change('overflow', 'The overflow 20 mm higher', [
+      ? change('deeper', say`Base and overflow ${q(MORE_WATER, 'length')} higher`, [
+          { path: ['reservoir', 'top'], value: reservoir.top + MORE_WATER },
           { path: ['overflow', 'centre'], value: overflow.centre + MORE_WATER },
         ])
       : null,
@@ -94,7 +96,7 @@ export function whatIfs(design: PlanterDesign): WhatIf[] {
 export function allOf(list: readonly WhatIf[]): WhatIf {
   return {
     id: 'together',
-    label: 'All that is ticked',
+    label: ['All that is ticked'],
     patch: list.flatMap(({ patch }) => patch),
     options: Object.assign({}, ...list.map(({ options }) => options)) as WhatIf['options'],
     weather: (days) => list.reduce((changed, one) => one.weather(changed), same(days)),

@@ -78,7 +78,7 @@ export interface AwayAnswer {
 
 export interface WhatIfAnswer {
   id: string;
-  label: string;
+  label: Message;
   totals: Totals;
   /** By day, metres. */
   level: number[];

@@ -193,7 +193,7 @@ function changesOf(design: PlanterDesign): Try[] {
     .slice(0, MOST_REMEDIES);
   const usual = whatIfs(design)
     .filter(({ patch, id }) => patch.length > 0 && id !== 'open' && id !== 'sun')
-    .map(({ label, patch }) => ({ label: [label], patch }));
+    .map(({ label, patch }) => ({ label, patch }));
   return [...remedies, ...usual].map(({ label, patch }: { label: Message; patch: Patch }) => ({
     label,
     patch,

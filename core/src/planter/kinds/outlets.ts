@@ -8,6 +8,7 @@ import {
 import { q, say } from '../../quantity';
 import type { Outline, Vessel } from '../../vessel';
 import { found, type Contradiction } from '../contradiction';
+import { HAND } from '../openings';
 import { lot, only, type Asked, type Faces, type Lot, type Site } from '../piece';
 
 /** Where the water goes out, and where it comes in by itself. */
@@ -27,10 +28,27 @@ function around(spec: Opening, { vessel }: Site) {
   return Array.from({ length: rows * spec.count }, (_, i) => {
     const up = Math.floor(i / spec.count);
     const z = spec.centre + up * (spec.kind === 'rows' ? spec.pitch : 0);
-    const turn = spec.kind === 'rows' ? ((i % spec.count) + (up % 2) / 2) / spec.count : 0;
-    const angle = Math.PI - spec.bearing - turn * 2 * Math.PI;
-    return { ...onWall(outline, angle), z };
+    const from = Math.PI - spec.bearing;
+    if (spec.kind !== 'rows') {
+      const apart = Math.min(
+        HAND,
+        vessel.perimeterAt(Math.min(spec.centre, vessel.depth)) / spec.count,
+      );
+      return { ...besideOnWall(outline, from, (i - (spec.count - 1) / 2) * apart), z };
+    }
+    const turn = ((i % spec.count) + (up % 2) / 2) / spec.count;
+    return { ...onWall(outline, from - turn * 2 * Math.PI), z };
   });
+}
+
+/** A place on the wall so far round it, clockwise from above, from where it is in a direction. Metres. */
+function besideOnWall(outline: Outline, angle: number, along: number): { x: number; y: number } {
+  const { x, y } = onWall(outline, angle);
+  const away = Math.max(Math.hypot(x, y), 1e-6);
+  const round = outline.a - outline.c < 1e-9 && outline.b - outline.c < 1e-9;
+  return along === 0
+    ? { x, y }
+    : onWall(outline, angle - (round ? along / away : Math.atan(along / away)));
 }
 
 /** Where the wall is in a direction from the middle: an ellipse's way round a round one, else straight. */

@@ -1,6 +1,7 @@
 import { FITTINGS } from '../../catalog';
 import { baseStyle, boreOf, FIELDS, lipBelowMark, type OverflowDesign } from '../../design';
 
+import { HAND } from '../../planter';
 import { q, say, type Message } from '../../quantity';
 import { fittingGood, layerGood, SMALL_GOODS } from '../goods';
 import {
@@ -17,8 +18,6 @@ import { roundTheWall, upTheWall } from '../wall';
 
 /** Overflows: marked, drilled, fitted, screened; and the barrel that keeps a level. */
 
-/** From one overflow hole to the next, metres: a hand's width. */
-const HAND = 0.1;
 /** Up a slanting wall a mark is given along it too where a tape shows the difference, metres. */
 const SLANT_SEEN = 1.6e-3;
 /** Lining behind air holes: beyond the lowest row, and over its own end. Metres. */
@@ -52,6 +51,25 @@ function marksOf(
     }));
   }).flat();
   return { marks, gap, around };
+}
+
+/** The sides of the drawing, clockwise from above. */
+const SIDES = [
+  'on the left of the drawing',
+  'at the back of the drawing',
+  'on the right of the drawing',
+  'at the front of the drawing',
+];
+/** Turned by less than this, in radians, it is on that side. */
+const ON_SIDE = 0.04;
+
+/** Where round the wall it is marked, by its side in the drawing or by how far round from that. */
+function sideOf(bearing: number, around: number): Message {
+  const turn = (bearing / (2 * Math.PI) + 1) % 1;
+  const side = Math.round(turn * 4);
+  if (Math.abs(turn * 4 - side) * (Math.PI / 2) < ON_SIDE) return say`${SIDES[side % 4] ?? ''}`;
+  const before = Math.floor(turn * 4);
+  return say`${q((turn - before / 4) * around, 'length')} round the wall, clockwise from above, from the middle ${SIDES[before] ?? ''}`;
 }
 
 /** The hole in the wall. A fitting's is what its maker says; a plain one is a bit of the set. */
@@ -103,7 +121,12 @@ function open(maker: Maker, spec: Opening): Hole | null {
   const hole = drill(maker, spec);
   if (!hole || hole.lip === null) return null;
   maker.tools('overflow', 'Marker', 'Tape', 'Deburring knife');
-  maker.say('overflow', say`Mark the ${hole.where}, or stick the template to the outside.`, 10);
+  const side = sideOf(spec.bearing, roundTheWall(maker.planter.vessel, hole.marks[0]?.height ?? 0));
+  maker.say(
+    'overflow',
+    say`Mark the ${hole.where}, ${spec.kind === 'rows' ? 'beginning ' : ''}${side}, or stick the template to the outside.`,
+    10,
+  );
   maker.say(
     'overflow',
     say`Drill ${hole.count === 1 ? 'one hole' : say`${q(hole.count, 'count')} holes`} of ${q(hole.bit, 'length')}${hole.tool.startsWith('Borrow') ? '' : say` with a ${hole.tool.toLowerCase()}`}, deburr both sides and collect the chips: the lip comes to ${q(hole.lip, 'length')}.`,

@@ -21,7 +21,9 @@ export function Dimensions({ dimensions, view, compact, height }: DimensionsProp
   const upright = dimensions.filter((d) => d.side === 'right');
   const across = dimensions.filter((d) => d.side === 'bottom');
   const middles = upright.map((d) => (view.y(d.from[1]) + view.y(d.to[1])) / 2);
-  const labels = spread(middles, compact ? TWO_LINES : LABEL_ROOM, 12, height - 40);
+  // Clear of the scale bar in the corner.
+  const lowest = height - (compact ? 58 : 40);
+  const labels = spread(middles, compact ? TWO_LINES : LABEL_ROOM, 12, lowest);
   const lineX = Math.max(...upright.map((d) => view.x(d.from[0])), 0) + (compact ? 10 : 18);
   const textX = lineX + (compact ? 9 : 14);
   return (

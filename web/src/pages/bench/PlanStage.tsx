@@ -169,6 +169,8 @@ function PlaceGrip({ place, view, chosen, onChoose }: PlaceGripProps) {
         top: view.y(place.y) - height / 2,
         width,
         height,
+        // What is small lies over what is large, so that it can be taken hold of.
+        zIndex: Math.round(1000 / Math.max(place.a, place.b, 0.01)),
       }}
     >
       <span style={{ width: wide, height: deep, borderRadius: place.box ? 2 : '50%' }} />

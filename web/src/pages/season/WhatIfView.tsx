@@ -24,7 +24,7 @@ interface WhatIfViewProps {
 
 /** What could be otherwise, each beside the season as it is; what is ticked, all at once. */
 export function WhatIfView({ name, question, season, answers }: WhatIfViewProps) {
-  const { write } = useWords();
+  const { write, tell } = useWords();
   const [ticked, setTicked] = useState<readonly string[]>([]);
   const all = useMemo(
     () => (ticked.length > 1 ? { ...question, together: ticked } : null),
@@ -65,7 +65,7 @@ export function WhatIfView({ name, question, season, answers }: WhatIfViewProps)
             ? 'what you tick'
             : ticked.length > 1
               ? 'all that is ticked'
-              : (chosen?.label ?? '')
+              : tell(chosen?.label ?? [])
         }
       />
       <Table
@@ -97,7 +97,7 @@ export function WhatIfView({ name, question, season, answers }: WhatIfViewProps)
             row(
               id,
               <TickField
-                label={label}
+                label={tell(label)}
                 checked={ticked.includes(id)}
                 onTick={(on) =>
                   setTicked((now) => (on ? [...now, id] : now.filter((one) => one !== id)))
@@ -114,9 +114,11 @@ export function WhatIfView({ name, question, season, answers }: WhatIfViewProps)
         onClick={() =>
           saveCsv(
             `${name} what if`,
-            [{ label: 'As it is', totals: base }, ...(together ? [together] : []), ...answers].map(
-              plain,
-            ),
+            [
+              { label: ['As it is'], totals: base },
+              ...(together ? [together] : []),
+              ...answers,
+            ].map(({ label, totals }) => plain(tell(label), totals)),
           )
         }
       >
@@ -127,7 +129,7 @@ export function WhatIfView({ name, question, season, answers }: WhatIfViewProps)
 }
 
 /** One of the seasons as a row of a file, in litres. */
-const plain = ({ label, totals }: { label: string; totals: Totals }) => ({
+const plain = (label: string, totals: Totals) => ({
   season: label,
   fillings: totals.fills,
   'given L': (totals.filled * 1000).toFixed(2),

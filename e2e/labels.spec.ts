@@ -1,0 +1,84 @@
+import { expect, test, type Page } from '@playwright/test';
+
+/** No label is cut, wraps, lies over another or over the drawing, at any width and in either system. */
+
+const SIZES = [
+  { width: 1280, height: 800 },
+  { width: 1600, height: 900 },
+  { width: 390, height: 844 },
+];
+
+/** What is wrong with the labels of the bench as it is laid out now, in words. */
+const wrongWith = (page: Page): Promise<string[]> =>
+  page.evaluate(() => {
+    const wrong: string[] = [];
+    const all = (selector: string) => [...document.querySelectorAll<HTMLElement>(selector)];
+    const boxOf = (one: Element) => one.getBoundingClientRect();
+    const words = (one: Element) => (one.textContent ?? '').trim();
+    const meet = (a: DOMRect, b: DOMRect, by = 1) =>
+      a.left < b.right - by &&
+      b.left < a.right - by &&
+      a.top < b.bottom - by &&
+      b.top < a.bottom - by;
+    for (const tag of all('.grip > *, .figures > div, .figures dd')) {
+      if (tag.scrollWidth > tag.clientWidth + 1) wrong.push(`cut: ${words(tag)}`);
+    }
+    for (const tag of all('.grip b, .figures .figure-large')) {
+      const line = parseFloat(getComputedStyle(tag).fontSize) * 1.9;
+      if (boxOf(tag).height > line) wrong.push(`wraps: ${words(tag)}`);
+    }
+    const [stage] = all('.stage');
+    if (!stage) return ['no stage'];
+    const frame = boxOf(stage);
+    const texts = [...stage.querySelectorAll('text')];
+    const outside = texts.filter((text) => text.classList.contains('dimension-text'));
+    for (const text of texts) {
+      const box = boxOf(text);
+      if (
+        box.left < frame.left - 1 ||
+        box.right > frame.right + 1 ||
+        box.bottom > frame.bottom + 1
+      ) {
+        wrong.push(`off the stage: ${words(text)}`);
+      }
+    }
+    const labels = [...texts, ...all('.grip'), ...all('.board-turn')];
+    labels.forEach((a, i) => {
+      for (const b of labels.slice(i + 1)) {
+        if (meet(boxOf(a), boxOf(b))) wrong.push(`${words(a)} lies over ${words(b)}`);
+      }
+    });
+    const walls = [...stage.querySelectorAll('.ink-wall')];
+    for (const text of outside) {
+      if (walls.some((wall) => meet(boxOf(text), boxOf(wall), 2))) {
+        wrong.push(`over the drawing: ${words(text)}`);
+      }
+    }
+    return wrong;
+  });
+
+test('labels of every demo planter are whole, in millimetres and inches, on desk and phone', async ({
+  page,
+  request,
+}) => {
+  test.setTimeout(300_000);
+  const { planters } = (await (await request.get('/api/planters')).json()) as {
+    planters: { id: string; design: { name: string } }[];
+  };
+  const wrong: string[] = [];
+  for (const { id, design } of planters) {
+    await page.setViewportSize(SIZES[0]!);
+    await page.goto(`/planters/${id}?room=water`);
+    await expect(page.locator('.stage .dimension-text').first()).toBeVisible();
+    for (const units of ['US units', 'Metric units']) {
+      await page.getByRole('radio', { name: units }).click();
+      for (const size of SIZES) {
+        await page.setViewportSize(size);
+        await page.waitForTimeout(200);
+        const found = await wrongWith(page);
+        wrong.push(...found.map((words) => `${design.name}, ${units}, ${size.width}: ${words}`));
+      }
+    }
+  }
+  expect(wrong).toEqual([]);
+});
