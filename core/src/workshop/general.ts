@@ -82,12 +82,15 @@ export function fill(maker: Maker): void {
     maker.say('fill', say`Mix the lime through: ${lime.text}.`);
   }
   const each = bed.places.length;
+  // Some of it is in the base, in cups or in columns by now.
+  const packed =
+    figures.soilVolume > soilBeds(planter).reduce((sum, { volume }) => sum + volume, 0) + 1e-6;
   const seam = soilBeds(planter).find(({ part }) => part === 'upper')?.from ?? null;
   maker.say(
     'fill',
     seam !== null
       ? say`Fill ${each > 1 ? say`the ${q(each, 'count')} of them` : 'it'} in layers of a hand’s depth, each watered so that it settles now: the lower mix until ${q(bed.floor + bed.inside.depth - seam, 'length')} are left to the rim, then the upper one to ${q(soil.freeboard, 'length')} under it.`
-      : say`Fill ${each > 1 ? say`the ${q(each, 'count')} of them` : 'it'} in layers of a hand’s depth, each watered so that it settles now: ${q(figures.looseVolume, 'volume')} loose${each > 1 ? ' in all' : ''}, to ${q(soil.freeboard, 'length')} under the rim.`,
+      : say`Fill ${each > 1 ? say`the ${q(each, 'count')} of them` : 'it'} in layers of a hand’s depth, each watered so that it settles now: ${packed ? 'what is left of the ' : ''}${q(figures.looseVolume, 'volume')} loose${each > 1 ? ' in all' : ''}, to ${q(soil.freeboard, 'length')} under the rim.`,
     10 + Math.round(figures.looseVolume * 300),
   );
   if (feed) {

@@ -179,6 +179,13 @@ export class Maker {
     draft.minutes += minutes;
   }
 
+  /** What a step begins with, whoever asks for it. */
+  sayFirst(step: StepId, words: Message, minutes = 0): void {
+    const draft = this.at(step);
+    draft.doing.unshift(words);
+    draft.minutes += minutes;
+  }
+
   tools(step: StepId, ...names: string[]): void {
     this.at(step).tools.push(...names);
   }

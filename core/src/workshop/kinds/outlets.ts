@@ -129,7 +129,7 @@ function open(maker: Maker, spec: Opening): Hole | null {
   );
   maker.say(
     'overflow',
-    say`Drill ${hole.count === 1 ? 'one hole' : say`${q(hole.count, 'count')} holes`} of ${q(hole.bit, 'length')}${hole.tool.startsWith('Borrow') ? '' : say` with a ${hole.tool.toLowerCase()}`}, deburr both sides and collect the chips: the lip comes to ${q(hole.lip, 'length')}.`,
+    say`Drill ${hole.count === 1 ? 'one hole' : say`${q(hole.count, 'count')} holes`} of ${q(hole.bit, 'length')}${hole.tool.startsWith('Borrow') ? ', its fitting’s own size and no more' : say` with a ${hole.tool.toLowerCase()}`}, deburr both sides and collect the chips: the lip comes to ${q(hole.lip, 'length')}.`,
     5,
   );
   const gap = heights.ceiling - hole.lip;
@@ -222,7 +222,7 @@ export const fitting: Work<'fitting'> = ({ spec }, maker) => {
 
 export const rows: Work<'rows'> = ({ spec }, maker) => {
   open(maker, spec);
-  const { vessel, heights } = maker.planter;
+  const { vessel, heights, design } = maker.planter;
   const low = spec.centre - spec.diameter / 2;
   const piece = {
     id: 'lining',
@@ -234,8 +234,11 @@ export const rows: Work<'rows'> = ({ spec }, maker) => {
     outline: null,
     from: say`shade cloth in one piece round the inside, its ends lapped`,
   };
-  maker.sheet('layers', piece);
-  maker.part('layers', {
+  // What is filled in to above the lowest holes would run out of them.
+  const filled = design.reservoir.fill.length > 0;
+  const step = filled && low < heights.base ? 'base' : 'layers';
+  maker.sheet(step, piece);
+  maker.part(step, {
     id: 'lining',
     what: 'Lining of shade cloth',
     amount: say`${q(piece.length, 'span')} by ${q(piece.width, 'span')}`,
@@ -243,10 +246,10 @@ export const rows: Work<'rows'> = ({ spec }, maker) => {
     good: layerGood('mesh'),
     quantity: areaNeeded(piece),
   });
-  maker.tools('layers', 'Scissors', 'Wire');
-  maker.say(
-    'layers',
-    say`Line the wall with shade cloth behind the air holes and wire it up at the rim before any mix goes in.`,
+  maker.tools(step, 'Scissors', 'Wire');
+  maker.sayFirst(
+    step,
+    say`Line the wall with shade cloth behind the air holes and wire it up at the rim before anything is filled in.`,
     15,
   );
   maker.after('base', 'layers');

@@ -1,7 +1,8 @@
 import { FEET, PIPES } from '../../catalog';
 import { FIELDS } from '../../design';
-import { PIPE_PROUD, runsOf, type Lot } from '../../planter';
+import { PIPE_PROUD, runsOf, type Lot, type Planter } from '../../planter';
 import { q, say, type Message } from '../../quantity';
+import { grown, holdsCircle } from '../../vessel';
 import { pipeGood, plainPipe, SMALL_GOODS } from '../goods';
 import { type Maker, type Work } from '../maker';
 import { measure } from '../step';
@@ -31,6 +32,30 @@ const comesAfter = (maker: Maker): void => {
   if (!maker.deck && !maker.planter.design.bed) maker.after('tube', 'test');
 };
 
+/** A tube no farther from the wall than this can be clipped to it, metres. */
+const CLIPS = 0.06;
+
+/** Whether a tube stands so near the wall, at the soil's surface, that a clip holds it there. */
+function nearWall(
+  { bed, heights }: Planter,
+  { x, y }: { x: number; y: number },
+  r: number,
+): boolean {
+  const at = bed.places[0] ?? { x: 0, y: 0 };
+  const room = grown(bed.inside.outlineAt(Math.max(heights.surface - bed.floor, 0)), -CLIPS);
+  return Math.min(room.a, room.b) <= r || !holdsCircle(room, x - at.x, y - at.y, r);
+}
+
+/** Where a thing stands, from the middle of the floor. */
+function fromMiddle({ x, y }: { x: number; y: number }): Message {
+  const near = 5e-4;
+  const across = say`${q(Math.abs(x), 'length')} to the ${x < 0 ? 'left' : 'right'}`;
+  const deep = say`${q(Math.abs(y), 'length')} to the ${y < 0 ? 'front' : 'back'}`;
+  if (Math.abs(x) < near && Math.abs(y) < near) return say`in the middle`;
+  if (Math.abs(y) < near) return say`${q(Math.abs(x), 'length')} from the middle`;
+  return Math.abs(x) < near ? say`${deep} of the middle` : say`${across} and ${deep} of the middle`;
+}
+
 export const tube: Work<'tube'> = (lot, maker) => {
   const { spec, id, pieces } = lot;
   const { planter } = maker;
@@ -52,6 +77,7 @@ export const tube: Work<'tube'> = (lot, maker) => {
   comesAfter(maker);
   maker.tools('tube', 'Saw', 'Tape', 'Screwdriver');
   const side = pieces[0];
+  const atWall = side !== undefined && nearWall(maker.planter, side, outside / 2);
   const foot = ends ? say`, its foot ${FEET[spec.foot].name.toLowerCase()}` : say``;
   maker.say(
     'tube',
@@ -79,18 +105,32 @@ export const tube: Work<'tube'> = (lot, maker) => {
   } else if (side) {
     maker.say(
       'tube',
-      say`Push it down to the floor at the wall, ${q(Math.abs(side.x), 'length')} from the middle.`,
+      say`Push it down to the floor${atWall ? ' at the wall' : ''}, ${fromMiddle(side)}.`,
     );
   }
-  maker.say('tube', say`Fix it to the wall with the clip, so that no child pulls it out.`, 5);
-  maker.part('tube', {
-    id: `${id}-clip`,
-    what: 'Clip',
-    amount: say`1`,
-    use: 'Holds the tube to the wall',
-    good: SMALL_GOODS.clip,
-    quantity: 1,
-  });
+  if (atWall) {
+    maker.say('tube', say`Fix it to the wall with the clip, so that no child pulls it out.`, 5);
+    maker.part('tube', {
+      id: `${id}-clip`,
+      what: 'Clip',
+      amount: say`1`,
+      use: 'Holds the tube to the wall',
+      good: SMALL_GOODS.clip,
+      quantity: 1,
+    });
+  } else {
+    maker.say(
+      'tube',
+      say`Tie it to a lath across the rim, fixed at both ends, so that no child pulls it out.`,
+      5,
+    );
+    maker.part('tube', {
+      id: `${id}-lath`,
+      what: 'Lath',
+      amount: say`1, as long as the planter is wide`,
+      use: 'Across the rim, holds the tube',
+    });
+  }
   if (spec.cap !== 'open') {
     const cap = spec.cap === 'cap';
     maker.part('close', {

@@ -1,7 +1,8 @@
 import { CLOTHS, FILLS } from '../../catalog';
 import { mixOf } from '../../soil';
 import { q, say, type Message } from '../../quantity';
-import { clothGood, SMALL_GOODS } from '../goods';
+import type { ColumnWickDesign } from '../../design';
+import { clothGood, layerGood, SMALL_GOODS } from '../goods';
 import { areaNeeded, many, type Maker, type SheetPiece, type Work } from '../maker';
 
 /** Wicks: what each is made of, and how it is fitted. */
@@ -90,11 +91,6 @@ export const cloth: Work<'cloth'> = (lot, maker) => {
     one || spec.legs === 1
       ? say`the end ${spec.foot > 0 ? say`${q(spec.foot, 'length')} above` : 'on'} the floor`
       : foot;
-  maker.say(
-    'wick',
-    say`${soak}${through === null ? say`. Set ${ends} where the plan shows, and lead ${them} up to the soil line as the base is filled in around ${them}` : say`, and pull ${them} down ${through}, ${ends}`}. Spread ${q(spec.spread, 'length')} on top${one || spec.legs === 1 ? '' : ', in all directions'}.`,
-    10,
-  );
   if (design.bed?.kind === 'neck') {
     maker.hole({
       id: `${id}-cap`,
@@ -105,8 +101,14 @@ export const cloth: Work<'cloth'> = (lot, maker) => {
       where: say`in its middle`,
       why: say`the wick goes down through it`,
     });
-    maker.say('wick', say`Drill the cap, draw the wick through it, and screw it on.`, 3);
+    maker.say('wick', say`Take the cap off and drill it in its middle.`, 2);
   }
+  maker.say(
+    'wick',
+    say`${soak}${through === null ? say`. Set ${ends} where the plan shows, and lead ${them} up to the soil line as the base is filled in around ${them}` : say`, and pull ${them} down ${through}, ${ends}`}. Spread ${q(spec.spread, 'length')} on top${one || spec.legs === 1 ? '' : ', in all directions'}.`,
+    10,
+  );
+  if (design.bed?.kind === 'neck') maker.say('wick', say`Screw the cap on.`, 1);
 };
 
 export const cup: Work<'cup'> = (lot, maker) => {
@@ -167,10 +169,44 @@ export const column: Work<'column'> = ({ spec, id, pieces }, maker) => {
   });
   comesAfter(maker);
   maker.warn('wick', spec.medium === 'mix' ? 'dust' : 'stone');
-  maker.tools('wick', 'A length of pipe as a mould');
+  // Where nothing is filled in around it, fabric keeps it together.
+  const filled = maker.planter.design.reservoir.fill.length > 0;
+  if (filled) maker.tools('wick', 'A length of pipe as a mould');
+  else sleeves(maker, spec, id, n);
   maker.say(
     'wick',
-    say`Make ${n === 1 ? 'a column' : say`${q(n, 'count')} columns`} of wet ${name} where the plan shows, ${q(spec.diameter, 'length')} across, ${spec.foot > 0 ? say`from ${q(spec.foot, 'length')} above the floor` : 'from the floor'} up to ${q(heights.base, 'length')}: stand a mould there, pack it full, and draw the mould out as the base is filled around it.`,
+    say`Make ${n === 1 ? 'a column' : say`${q(n, 'count')} columns`} of wet ${name} where the plan shows, ${q(spec.diameter, 'length')} across, ${spec.foot > 0 ? say`from ${q(spec.foot, 'length')} above the floor` : 'from the floor'} up to ${q(heights.base, 'length')}: ${
+      filled
+        ? 'stand a mould there, pack it full, and draw the mould out as the base is filled around it'
+        : 'sew or staple a sleeve of fabric of that width for each, stand it there and pack it full'
+    }.`,
     8 * n,
   );
 };
+
+/** How far the edges of a sleeve lie over each other, metres. */
+const SEAM = 0.03;
+
+/** Sleeves of fabric for columns that stand in open water. */
+function sleeves(maker: Maker, spec: ColumnWickDesign, id: string, count: number): void {
+  const piece = {
+    id: `${id}-sleeve`,
+    part: `${id}-sleeve`,
+    what: 'Sleeve of woven fabric',
+    count,
+    length: Math.PI * spec.diameter + SEAM,
+    width: maker.planter.heights.base - spec.foot + SEAM,
+    outline: null,
+    from: say`its long ends sewn or stapled together, its foot folded shut`,
+  };
+  maker.sheet('wick', piece);
+  maker.part('wick', {
+    id: piece.id,
+    what: count === 1 ? 'Sleeve of woven fabric' : 'Sleeves of woven fabric',
+    amount: say`${count > 1 ? say`${q(count, 'count')} of ` : ''}${q(piece.length, 'span')} by ${q(piece.width, 'span')}`,
+    use: 'Keep a column together in the water',
+    good: layerGood('fabric'),
+    quantity: areaNeeded(piece),
+  });
+  maker.tools('wick', 'Scissors', 'Needle or stapler');
+}
