@@ -34,6 +34,7 @@ export {
 } from './schema';
 export { vesselDesignSchema } from './vesselSchema';
 export { migrate, STEPS, type AnyDocument, type MigrationStep } from './migrations';
+export { differences, SECTIONS, withParts, type DesignPart, type Difference } from './differences';
 export { applyPatch, type Change, type Patch } from './patch';
 export { baseOf, BASES, changeBase, standsOnFloor, type BaseId } from './builds';
 export { STARTING_POINTS, vesselFrom, type StartingPoint } from './presets';

@@ -55,7 +55,7 @@ export async function loadDemoBuild({
   prices,
   seasons,
 }: Services): Promise<void> {
-  const planter = (await planters.list()).find(({ design }) => design.name === HALF_BUILT);
+  const planter = (await planters.list()).planters.find(({ design }) => design.name === HALF_BUILT);
   if (planter && (await progress.get(planter.id)).entries.length === 0) {
     await progress.send(planter.id, MARKS);
     await seasons.save(planter.id, PLAN);

@@ -209,7 +209,7 @@ const DEMO_VESSELS: readonly { name: string; vessel: VesselDesign }[] = [
 
 /** Puts the demo planters into a garden that is still empty. */
 export async function loadDemoGarden(planters: PlanterService): Promise<void> {
-  if ((await planters.list()).length > 0) return;
+  if ((await planters.list()).planters.length > 0) return;
   for (const design of DEMO_GARDEN) await planters.create(design);
 }
 

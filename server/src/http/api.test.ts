@@ -76,6 +76,48 @@ test('the database waits for the disk and keeps a write-ahead log', async () => 
   expect(JSON.stringify([journal, sync, keys])).toMatch(/wal.*2.*1/);
 });
 
+test('a save whose answer was lost is known when it comes again, and the next one follows it', async () => {
+  const { id } = await create();
+  const [first, second] = [
+    '3f0e6c3a-9a4e-4d8c-8f1e-0a6a3a1b2c3d',
+    '4f0e6c3a-9a4e-4d8c-8f1e-0a6a3a1b2c3d',
+  ];
+  const put = (body: object) => api.put(`/api/planters/${id}`).send(body);
+  const once = { revision: 1, saveId: first, design: { ...design, name: 'First' } };
+  await put(once).expect(200);
+  // Its answer never came: the device sends the same again, or what was done since.
+  const again = await put(once).expect(200);
+  expect(again.body).toMatchObject({ revision: 2, design: { name: 'First' } });
+  const next = {
+    revision: 1,
+    saveId: second,
+    after: [first],
+    design: { ...design, name: 'Second' },
+  };
+  const followed = await put(next).expect(200);
+  expect(followed.body).toMatchObject({ revision: 3, design: { name: 'Second' } });
+  // From elsewhere, on what is gone, it is a conflict as before.
+  const other = await put({ ...once, saveId: '5f0e6c3a-9a4e-4d8c-8f1e-0a6a3a1b2c3d' });
+  expect(problemOf(other).kind).toBe('conflict');
+  const { body } = await api.get(`/api/planters/${id}/history`).expect(200);
+  expect(body.revisions.map((one: { design: { name: string } }) => one.design.name)).toEqual([
+    'First',
+    design.name,
+  ]);
+});
+
+test('an unreadable planter closes nothing, and its file can be taken away', async () => {
+  const { id } = await create({ ...design, name: 'Torn' });
+  await create({ ...design, name: 'Whole' });
+  await database.planters.update({ design: '{oops' }, { where: { id } });
+  const list = await api.get('/api/planters').expect(200);
+  expect(list.body.planters).toHaveLength(1);
+  expect(list.body.setAside).toEqual([expect.objectContaining({ id, name: 'Torn' })]);
+  expect(problemOf(await api.get(`/api/planters/${id}`)).detail).toMatch(/‘Torn’ cannot be opened/);
+  const file = await api.get(`/api/planters/${id}/document`).expect(200);
+  expect(file.headers['content-disposition']).toMatch(/attachment/);
+});
+
 test('a stale save is refused and answers with both versions safe', async () => {
   const { id } = await create();
   const mine = applyPatch(design, [{ path: ['name'], value: 'Mine' }]);

@@ -8,7 +8,7 @@ export function planterRoutes(planters: PlanterService): Router {
   const router = Router();
 
   router.get('/', async (_request, response) => {
-    response.json({ planters: await planters.list() });
+    response.json(await planters.list());
   });
 
   router.post('/', async (request, response) => {
@@ -22,8 +22,19 @@ export function planterRoutes(planters: PlanterService): Router {
   });
 
   router.put('/:id', async (request, response) => {
-    const { revision, design } = read(savePlanterSchema, request.body);
-    response.json(await planters.save(idOf(request, 'planter'), revision, design));
+    const { revision, design, saveId = null, after = [] } = read(savePlanterSchema, request.body);
+    const save = { revision, saveId, after };
+    response.json(await planters.save(idOf(request, 'planter'), save, design));
+  });
+
+  router.get('/:id/history', async (request, response) => {
+    response.json(await planters.history(idOf(request, 'planter')));
+  });
+
+  router.get('/:id/document', async (request, response) => {
+    const { name, text } = await planters.document(idOf(request, 'planter'));
+    // It may be no JSON: that is why it is taken away.
+    response.attachment(`${name}.json`).type('application/octet-stream').send(text);
   });
 
   router.delete('/:id', async (request, response) => {

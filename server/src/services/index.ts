@@ -20,7 +20,7 @@ export interface Services {
 
 /** The services over an open database. */
 export function servicesOf(database: Database): Services {
-  const planters = planterService(database.planters);
+  const planters = planterService(database);
   const prices = priceService(database.priceBooks);
   return {
     planters,

@@ -5,12 +5,14 @@ import sqlite3 from 'sqlite3';
 import { definePlanters, type PlanterModel } from './planters';
 import { migrateDatabase } from './migrate';
 import { definePriceBooks, defineProgress, type PriceBookModel, type ProgressModel } from './build';
+import { defineRevisions, type RevisionModel } from './revisions';
 import { defineSeasons, defineWeather, type TextModel } from './texts';
 import { defineVessels, type VesselModel } from './vessels';
 
 export interface Database {
   sequelize: Sequelize;
   planters: PlanterModel;
+  revisions: RevisionModel;
   vessels: VesselModel;
   progress: ProgressModel;
   priceBooks: PriceBookModel;
@@ -43,6 +45,7 @@ export async function openDatabase(file: string): Promise<Database> {
   return {
     sequelize,
     planters: definePlanters(sequelize),
+    revisions: defineRevisions(sequelize),
     vessels: defineVessels(sequelize),
     progress: defineProgress(sequelize),
     priceBooks: definePriceBooks(sequelize),

@@ -5,6 +5,7 @@ import { createVessels } from './migrations/002-create-vessels';
 import { createBuild } from './migrations/003-create-build';
 import { createWeather } from './migrations/004-create-weather';
 import { createSeasons } from './migrations/005-create-seasons';
+import { addSaves } from './migrations/006-add-saves';
 
 /** Every change of the tables, oldest first. A migration that has been released is never edited. */
 const MIGRATIONS: RunnableMigration<QueryInterface>[] = [
@@ -13,6 +14,7 @@ const MIGRATIONS: RunnableMigration<QueryInterface>[] = [
   createBuild,
   createWeather,
   createSeasons,
+  addSaves,
 ];
 
 /** Runs the migrations that this file has not seen yet. */

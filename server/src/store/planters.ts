@@ -17,6 +17,8 @@ export interface PlanterRow extends Model<
   name: string;
   design: string;
   revision: number;
+  /** Of the save that wrote it, given by the device; null for one that gave none. */
+  saveId: CreationOptional<string | null>;
   createdAt: CreationOptional<Date>;
   updatedAt: CreationOptional<Date>;
   deletedAt: CreationOptional<Date | null>;
@@ -33,6 +35,7 @@ export function definePlanters(sequelize: Sequelize): PlanterModel {
       name: { type: DataTypes.STRING(120), allowNull: false },
       design: { type: DataTypes.TEXT, allowNull: false },
       revision: { type: DataTypes.INTEGER, allowNull: false },
+      saveId: { type: DataTypes.UUID, allowNull: true },
       createdAt: DataTypes.DATE,
       updatedAt: DataTypes.DATE,
       deletedAt: DataTypes.DATE,

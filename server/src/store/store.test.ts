@@ -4,6 +4,7 @@ import { join } from 'node:path';
 import { STARTING_POINTS } from '@huerta/core';
 import { DEMO_GARDEN, loadDemoGarden } from '../demo/garden';
 import { planterService } from '../services/planters';
+import { thinned } from '../services/thinned';
 import { openDatabase, type Database } from './database';
 
 const design = STARTING_POINTS[0]!.design;
@@ -27,7 +28,7 @@ afterEach(async () => {
 
 test('makes its folder, and opening again migrates nothing twice', async () => {
   const first = await open();
-  await planterService(first.planters).create(design);
+  await planterService(first).create(design);
   await first.close();
   const second = await open();
   const [rows] = await second.sequelize.query('SELECT name FROM migrations');
@@ -37,21 +38,22 @@ test('makes its folder, and opening again migrates nothing twice', async () => {
     { name: '003-create-build' },
     { name: '004-create-weather' },
     { name: '005-create-seasons' },
+    { name: '006-add-saves' },
   ]);
-  expect(await planterService(second.planters).list()).toHaveLength(1);
+  expect((await planterService(second).list()).planters).toHaveLength(1);
 });
 
 test('the demo garden is planted in an empty garden only', async () => {
-  const planters = planterService((await open()).planters);
+  const planters = planterService(await open());
   await loadDemoGarden(planters);
   await loadDemoGarden(planters);
-  const names = (await planters.list()).map((planter) => planter.design.name);
+  const names = (await planters.list()).planters.map((planter) => planter.design.name);
   expect(names).toEqual(DEMO_GARDEN.map((planter) => planter.name));
 });
 
 test('a row that cannot be read fails loudly instead of being shown as sound', async () => {
   const database = await open();
-  const planters = planterService(database.planters);
+  const planters = planterService(database);
   const { id } = await planters.create(design);
   await database.planters.update(
     { design: JSON.stringify({ ...design, version: 99 }) },
@@ -61,12 +63,66 @@ test('a row that cannot be read fails loudly instead of being shown as sound', a
 });
 
 test('what is deleted stays restorable, and restoring twice is no harm', async () => {
-  const planters = planterService((await open()).planters);
+  const planters = planterService(await open());
   const { id } = await planters.create(design);
   await planters.remove(id);
-  await expect(planters.save(id, 1, design)).rejects.toThrow('not in the garden');
+  await expect(planters.save(id, { revision: 1, saveId: null, after: [] }, design)).rejects.toThrow(
+    'not in the garden',
+  );
   await expect(planters.remove(id)).rejects.toThrow('not in the garden');
   await planters.restore(id);
   const back = await planters.restore(id);
   expect(back).toMatchObject({ id, revision: 1 });
+});
+
+test('one unreadable row is set aside by its name, and the rest of the garden opens', async () => {
+  const database = await open();
+  const planters = planterService(database);
+  const broken = await planters.create({ ...design, name: 'Half written' });
+  const newer = await planters.create({ ...design, name: 'From the future' });
+  const sound = await planters.create({ ...design, name: 'Sound' });
+  await database.planters.update({ design: '{oops' }, { where: { id: broken.id } });
+  await database.planters.update(
+    { design: JSON.stringify({ ...design, version: 99 }) },
+    { where: { id: newer.id } },
+  );
+  const { planters: read, setAside } = await planters.list();
+  expect(read.map(({ id }) => id)).toEqual([sound.id]);
+  expect(setAside).toEqual([
+    expect.objectContaining({ id: broken.id, name: 'Half written' }),
+    expect.objectContaining({ id: newer.id, why: expect.stringContaining('later Huerta') }),
+  ]);
+  // What is kept of it can be taken away as it is.
+  expect(await planters.document(broken.id)).toEqual({ name: 'Half written', text: '{oops' });
+});
+
+test('every save leaves what it replaced, in order, and a failed one leaves nothing', async () => {
+  const planters = planterService(await open());
+  const { id } = await planters.create({ ...design, name: 'One' });
+  for (const [i, name] of ['Two', 'Three'].entries()) {
+    await planters.save(id, { revision: i + 1, saveId: null, after: [] }, { ...design, name });
+  }
+  const stale = planters.save(id, { revision: 1, saveId: null, after: [] }, design);
+  await expect(stale).rejects.toThrow('another window');
+  const { revisions } = await planters.history(id);
+  expect(revisions.map((one) => [one.revision, one.design.name])).toEqual([
+    [2, 'Two'],
+    [1, 'One'],
+  ]);
+});
+
+test('old revisions are thinned by their age, and the newest are all kept', () => {
+  const now = Date.UTC(2026, 5, 1);
+  const minutes = (n: number) => now - n * 60_000;
+  const hours = (n: number) => minutes(60 * n);
+  const recent = [minutes(50), minutes(49), minutes(10), minutes(9), minutes(0)];
+  expect(thinned(recent, now)).toEqual([]);
+  // Ten in one hour of yesterday: the newest of them stays.
+  const yesterday = Array.from({ length: 10 }, (_, i) => hours(24) + i * 60_000);
+  expect(thinned([...yesterday, ...recent], now)).toEqual([0, 1, 2, 3, 4, 5, 6, 7, 8]);
+  // Years of a save each day come to about one a week.
+  const years = Array.from({ length: 730 }, (_, i) => hours(24 * (730 - i)));
+  const left = years.length - thinned(years, now).length;
+  expect(left).toBeGreaterThan(60 + (730 - 60) / 8);
+  expect(left).toBeLessThan(60 + (730 - 60) / 6);
 });

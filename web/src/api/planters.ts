@@ -1,16 +1,36 @@
 import { useMutation, useQuery, useQueryClient, type QueryClient } from '@tanstack/react-query';
-import { planterListSchema, planterResourceSchema, type PlanterResource } from '@huerta/contract';
+import {
+  historySchema,
+  planterListSchema,
+  planterResourceSchema,
+  type PlanterResource,
+} from '@huerta/contract';
 import type { PlanterDesign } from '@huerta/core';
+import { v4 as uuid } from 'uuid';
 import { call, tellServer } from './client';
 
 const LIST = ['planters'] as const;
 const one = (id: string) => ['planters', id] as const;
 
+const fetchList = () => call('/planters', planterListSchema);
+
 /** All planters of the garden, oldest first. */
 export function usePlanters() {
+  return useQuery({ queryKey: LIST, queryFn: fetchList, select: ({ planters }) => planters });
+}
+
+/** Planters that the server keeps and cannot read. */
+export function useSetAside() {
+  return useQuery({ queryKey: LIST, queryFn: fetchList, select: ({ setAside }) => setAside });
+}
+
+/** What a planter was before its saves, newest first. */
+export function useHistory(id: string, wanted: boolean) {
   return useQuery({
-    queryKey: LIST,
-    queryFn: async () => (await call('/planters', planterListSchema)).planters,
+    queryKey: [...one(id), 'history'],
+    queryFn: async () => (await call(`/planters/${id}/history`, historySchema)).revisions,
+    enabled: wanted,
+    staleTime: 0,
   });
 }
 
@@ -28,13 +48,13 @@ export function usePlanter(id: string) {
 
 export const savePlanter = (
   id: string,
-  revision: number,
+  mark: { revision: number; saveId: string; after?: readonly string[] },
   design: PlanterDesign,
   keepalive = false,
 ): Promise<PlanterResource> =>
   call(`/planters/${id}`, planterResourceSchema, {
     method: 'PUT',
-    body: { revision, design },
+    body: { ...mark, design },
     keepalive,
   });
 
@@ -54,7 +74,7 @@ export function useSavePlanter() {
   const client = useQueryClient();
   return useMutation({
     mutationFn: ({ id, revision, design }: Pick<PlanterResource, 'id' | 'revision' | 'design'>) =>
-      savePlanter(id, revision, design),
+      savePlanter(id, { revision, saveId: uuid() }, design),
     onSettled: again(client),
   });
 }

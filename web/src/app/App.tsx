@@ -3,6 +3,7 @@ import { ErrorBoundary } from 'react-error-boundary';
 import { BrowserRouter, Route, Routes } from 'react-router';
 import { Broken } from '../components/Broken';
 import { Notices } from '../components/notices';
+import { Outbox } from '../keeping/Outbox';
 import { Waiting } from '../components/Waiting';
 import { GardenPage } from '../pages/garden/GardenPage';
 import { NotFoundPage } from '../pages/NotFoundPage';
@@ -35,6 +36,7 @@ export function App() {
           </Routes>
         </Suspense>
       </BrowserRouter>
+      <Outbox />
       <Notices />
     </ErrorBoundary>
   );

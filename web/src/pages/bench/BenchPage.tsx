@@ -1,11 +1,13 @@
 import { Box } from '@chakra-ui/react';
 import type { PlanterResource } from '@huerta/contract';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { useParams } from 'react-router';
+import { UnreachableError } from '../../api/client';
 import { usePlanter } from '../../api/planters';
 import { TopBar } from '../../components/TopBar';
 import { Trouble } from '../../components/Trouble';
 import { Waiting } from '../../components/Waiting';
+import { isOpen, keeper, type Kept } from '../../keeping/kept';
 import { BenchProvider } from './bench';
 import { BenchLayout } from './BenchLayout';
 import { createBenchStore } from './benchStore';
@@ -15,8 +17,15 @@ import { useAutosave } from './useAutosave';
 export default function BenchPage() {
   const { id = '' } = useParams();
   const { data, error, isFetching, refetch } = usePlanter(id);
+  const kept = useKept(id);
   // A planter that lies in the cache from before is not begun from: it may be old.
-  if (data && !isFetching) return <OpenBench key={`${id}`} resource={data} />;
+  if (data && !isFetching && kept !== undefined) {
+    return <OpenBench key={`${id}`} resource={data} kept={kept} />;
+  }
+  // The server is away, but the work lies here: go on with it.
+  if (kept && error instanceof UnreachableError && !isFetching) {
+    return <OpenBench key={`${id} kept`} resource={asResource(kept)} kept={kept} />;
+  }
   return (
     <>
       <TopBar />
@@ -35,9 +44,45 @@ export default function BenchPage() {
   );
 }
 
-function OpenBench({ resource }: { resource: PlanterResource }) {
-  const [store] = useState(() => createBenchStore(resource.design));
-  const saving = useAutosave(resource, store);
+/** What an earlier bench of this planter left unsent on this device; undefined until that is known. */
+function useKept(planter: string): Kept | null | undefined {
+  const [found, setFound] = useState<{ planter: string; kept: Kept | null } | null>(null);
+  useEffect(() => {
+    let gone = false;
+    void leftBehind(planter).then((kept) => {
+      if (!gone) setFound({ planter, kept });
+    });
+    return () => {
+      gone = true;
+    };
+  }, [planter]);
+  return found?.planter === planter ? found.kept : undefined;
+}
+
+/** The newest that no open bench holds. */
+async function leftBehind(planter: string): Promise<Kept | null> {
+  for (const kept of await keeper.of(planter)) {
+    if (!(await isOpen(kept.bench))) return kept;
+  }
+  return null;
+}
+
+const asResource = ({ planter, base, design, at }: Kept): PlanterResource => ({
+  id: planter,
+  revision: base,
+  createdAt: new Date(at).toISOString(),
+  updatedAt: new Date(at).toISOString(),
+  design,
+});
+
+function OpenBench({ resource, kept }: { resource: PlanterResource; kept: Kept | null }) {
+  // What was kept is one step on from what the server has, so that it can be taken back.
+  const [store] = useState(() => {
+    const made = createBenchStore(resource.design);
+    if (kept) made.replace(kept.design);
+    return made;
+  });
+  const saving = useAutosave(resource, store, kept);
   return (
     <BenchProvider store={store}>
       <BenchLayout saving={saving} />

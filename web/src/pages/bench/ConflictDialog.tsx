@@ -1,8 +1,19 @@
 import { Box, Button, Dialog, Grid, Portal, Text } from '@chakra-ui/react';
 import type { PlanterResource } from '@huerta/contract';
-import { cautiousDays, evaluate, section, type PlanterDesign } from '@huerta/core';
+import {
+  cautiousDays,
+  contradictions,
+  differences,
+  evaluate,
+  section,
+  SECTIONS,
+  withParts,
+  type PlanterDesign,
+  type DesignPart,
+} from '@huerta/core';
 import { useMemo, useState } from 'react';
 import { useWords } from '../../app/preferences';
+import { TickField } from '../../components/ChoiceField';
 import { SmallSection } from '../../drawing/SmallSection';
 import { useBench } from './bench';
 import type { Saving } from './useAutosave';
@@ -17,6 +28,15 @@ interface ConflictDialogProps {
 export function ConflictDialog({ saving, current }: ConflictDialogProps) {
   const { design } = useBench();
   const [error, setError] = useState('');
+  const { tell } = useWords();
+  const found = useMemo(() => differences(current.design, design), [current.design, design]);
+  const [mine, setMine] = useState<readonly DesignPart[]>([]);
+  const parts = () => {
+    const merged = withParts(current.design, design, mine);
+    const [first] = contradictions(merged);
+    if (first) setError(`These do not go together: ${tell(first.message)}`);
+    else saving.keepParts(merged);
+  };
   const both = () => {
     saving.keepBoth().catch((refused: Error) => setError(refused.message));
   };
@@ -41,6 +61,25 @@ export function ConflictDialog({ saving, current }: ConflictDialogProps) {
                 <Version title="Yours, in this window" design={design} />
                 <Version title="The other, on the server" design={current.design} />
               </Grid>
+              <Text as="h3" fontSize="md" mt="4">
+                What differs: tick what to take from yours
+              </Text>
+              {found.map(({ section, says }) => (
+                <Box key={section} borderTop="1px solid" borderColor="rule" py="1">
+                  <TickField
+                    label={SECTIONS[section]}
+                    checked={mine.includes(section)}
+                    onTick={(on) =>
+                      setMine(on ? [...mine, section] : mine.filter((one) => one !== section))
+                    }
+                  />
+                  {says.slice(0, 4).map((message, i) => (
+                    <Text key={i} fontSize="sm" ps="8" overflowWrap="anywhere">
+                      {tell(message)}
+                    </Text>
+                  ))}
+                </Box>
+              ))}
               {error && (
                 <Text role="alert" color="harm" mt="3">
                   {error}
@@ -50,6 +89,9 @@ export function ConflictDialog({ saving, current }: ConflictDialogProps) {
             <Dialog.Footer>
               <Button variant="solid" onClick={both}>
                 Keep both, as two planters
+              </Button>
+              <Button onClick={parts} disabled={mine.length === 0}>
+                Take what is ticked
               </Button>
               <Button onClick={saving.keepMine}>Keep yours</Button>
               <Button onClick={saving.takeTheirs}>Take the other</Button>

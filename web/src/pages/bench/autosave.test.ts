@@ -1,7 +1,13 @@
 import type { PlanterResource } from '@huerta/contract';
 import { STARTING_POINTS, type PlanterDesign } from '@huerta/core';
 import { RefusedError, UnreachableError } from '../../api/client';
-import { createAutosave, type SaveState } from './autosave';
+import {
+  createAutosave,
+  type AutosaveOptions,
+  type SaveMark,
+  type SaveState,
+  type Unsaved,
+} from './autosave';
 
 const design = STARTING_POINTS[0]!.design;
 const named = (name: string): PlanterDesign => ({ ...design, name });
@@ -16,18 +22,34 @@ const answer = (revision: number, saved = design): PlanterResource => ({
 beforeEach(() => jest.useFakeTimers());
 afterEach(() => jest.useRealTimers());
 
-function bench(save: (revision: number, design: PlanterDesign) => Promise<PlanterResource>) {
+function bench(
+  save: (revision: number, design: PlanterDesign) => Promise<PlanterResource>,
+  from: { kept?: AutosaveOptions['kept']; revision?: number } = {},
+) {
   const states: SaveState['kind'][] = [];
   const calls: [number, string][] = [];
+  const marks: SaveMark[] = [];
+  /** What lies on the device. */
+  let onDevice: Unsaved | null = null;
+  let ids = 0;
   const autosave = createAutosave({
-    revision: 1,
-    save: (revision, saved) => {
-      calls.push([revision, saved.name]);
-      return save(revision, saved);
+    revision: from.revision ?? 1,
+    kept: from.kept ?? null,
+    save: (mark, saved) => {
+      calls.push([mark.revision, saved.name]);
+      marks.push(mark);
+      return save(mark.revision, saved);
     },
+    keep: (unsaved) => {
+      onDevice = unsaved;
+    },
+    drop: (saveId) => {
+      if (onDevice?.saveId === saveId) onDevice = null;
+    },
+    newId: () => `save-${(ids += 1)}`,
     onState: ({ kind }) => states.push(kind),
   });
-  return { autosave, states, calls };
+  return { autosave, states, calls, marks, device: () => onDevice };
 }
 
 test('a run of changes becomes one save of the newest', async () => {
@@ -92,4 +114,65 @@ test('a conflict stops saving until it is decided', async () => {
   await jest.advanceTimersByTimeAsync(0);
   expect(calls.at(-1)).toEqual([7, 'mine still']);
   expect(states.at(-1)).toBe('saved');
+});
+
+test('a change lies on the device from the moment it is made until the server has it', async () => {
+  const { autosave, device } = bench(async (revision) => answer(revision + 1));
+  autosave.changed(named('a'));
+  expect(device()).toMatchObject({ revision: 1, saveId: 'save-1', design: { name: 'a' } });
+  await jest.advanceTimersByTimeAsync(600);
+  expect(device()).toBeNull();
+});
+
+test('with the server away it stays on the device, and a later bench sends it by the same id', async () => {
+  const gone = bench(() => Promise.reject(new UnreachableError()));
+  gone.autosave.changed(named('a'));
+  await jest.advanceTimersByTimeAsync(600);
+  gone.autosave.changed(named('b'));
+  await jest.advanceTimersByTimeAsync(600);
+  gone.autosave.stop();
+  const kept = gone.device()!;
+  // The first may have come through: what follows says so.
+  expect(kept).toMatchObject({ revision: 1, design: { name: 'b' } });
+  expect(kept.after).toContain('save-1');
+  const later = bench(async (revision) => answer(revision + 1), { kept, revision: kept.revision });
+  await jest.advanceTimersByTimeAsync(0);
+  expect(later.calls).toEqual([[1, 'b']]);
+  expect(later.marks[0]).toMatchObject({ saveId: kept.saveId, after: kept.after });
+  expect(later.states.at(-1)).toBe('saved');
+});
+
+test('an edit made during a slow save is kept with that save before it, then based on its answer', async () => {
+  const { autosave, device } = bench(
+    (revision) => new Promise((done) => setTimeout(() => done(answer(revision + 1)), 5000)),
+  );
+  autosave.changed(named('a'));
+  await jest.advanceTimersByTimeAsync(600);
+  autosave.changed(named('b'));
+  expect(device()).toMatchObject({ revision: 1, after: ['save-1'], design: { name: 'b' } });
+  await jest.advanceTimersByTimeAsync(5100);
+  expect(device()).toMatchObject({ revision: 2, after: [], design: { name: 'b' } });
+  await jest.advanceTimersByTimeAsync(6000);
+  expect(device()).toBeNull();
+});
+
+test('an open conflict keeps this side on the device until one is chosen', async () => {
+  const { autosave, device, states } = bench(() =>
+    Promise.reject(
+      new RefusedError({
+        type: 'urn:huerta:problem:conflict',
+        kind: 'conflict',
+        title: '',
+        status: 409,
+        detail: '',
+        current: answer(7, named('theirs')),
+      }),
+    ),
+  );
+  autosave.changed(named('mine'));
+  await jest.advanceTimersByTimeAsync(600);
+  expect(states.at(-1)).toBe('conflict');
+  expect(device()).toMatchObject({ revision: 1, design: { name: 'mine' } });
+  autosave.goOnFrom(7);
+  expect(device()).toBeNull();
 });

@@ -1,4 +1,4 @@
-import type { PlanterResource } from '@huerta/contract';
+import { MAX_UNANSWERED, type PlanterResource } from '@huerta/contract';
 import type { PlanterDesign } from '@huerta/core';
 import { RefusedError, UnreachableError } from '../../api/client';
 
@@ -11,9 +11,28 @@ export type SaveState =
   | { kind: 'refused'; detail: string }
   | { kind: 'conflict'; current: PlanterResource };
 
+/** What a save says of itself, so that it is known when it comes twice. */
+export interface SaveMark {
+  revision: number;
+  saveId: string;
+  /** The saves before it whose answers are not known. */
+  after: readonly string[];
+}
+
+/** A design that is to be saved, as it is kept on the device. */
+export interface Unsaved extends SaveMark {
+  design: PlanterDesign;
+}
+
 export interface AutosaveOptions {
   revision: number;
-  save(revision: number, design: PlanterDesign, keepalive: boolean): Promise<PlanterResource>;
+  /** What was kept from before and is to be sent first. */
+  kept?: Omit<Unsaved, 'revision'> | null;
+  save(mark: SaveMark, design: PlanterDesign, keepalive: boolean): Promise<PlanterResource>;
+  /** Keeps it on the device until it is dropped. */
+  keep(unsaved: Unsaved): void;
+  drop(saveId: string): void;
+  newId(): string;
   onState(state: SaveState): void;
 }
 
@@ -21,9 +40,12 @@ export interface AutosaveOptions {
 const REST_MS = 500;
 const RETRY_MS = 3000;
 
-/** Saves the newest design one save at a time, each on the revision that the last one gave. */
+/**
+ * Saves the newest design one save at a time, each on the revision that the last one gave. What is not
+ * saved is kept on the device from the moment of the change.
+ */
 export interface Autosave {
-  /** Tells of a change; it is saved after a short rest. */
+  /** Tells of a change; it is kept at once and saved after a short rest. */
   changed(design: PlanterDesign): void;
   /** Saves at once what is not saved yet, as when the page is left. */
   flush(keepalive?: boolean): Promise<void>;
@@ -32,9 +54,12 @@ export interface Autosave {
   stop(): void;
 }
 
-export function createAutosave({ revision: first, save, onState }: AutosaveOptions): Autosave {
-  let revision = first;
-  let unsaved: PlanterDesign | null = null;
+export function createAutosave(options: AutosaveOptions): Autosave {
+  const { save, keep, drop, newId, onState, kept = null } = options;
+  let { revision } = options;
+  let unsaved: Pick<Unsaved, 'design' | 'saveId'> | null = kept;
+  /** Saves that went out and whose answers are not known. */
+  let unanswered: string[] = [...(kept?.after ?? [])];
   let running: Promise<void> | null = null;
   let timer: ReturnType<typeof setTimeout> | undefined;
   let blocked = false;
@@ -43,16 +68,31 @@ export function createAutosave({ revision: first, save, onState }: AutosaveOptio
     clearTimeout(timer);
     timer = setTimeout(() => void flush(), ms);
   };
+  const markOf = (saveId: string): SaveMark => ({
+    revision,
+    saveId,
+    after: unanswered.filter((id) => id !== saveId),
+  });
+  const keepNow = (): void => {
+    if (unsaved) keep({ ...markOf(unsaved.saveId), design: unsaved.design });
+  };
 
   const run = async (keepalive: boolean): Promise<void> => {
     while (unsaved && !blocked) {
-      const design = unsaved;
+      const { design, saveId } = unsaved;
       unsaved = null;
       onState({ kind: 'saving' });
+      const mark = markOf(saveId);
+      unanswered = [...mark.after, saveId].slice(-MAX_UNANSWERED);
       try {
-        revision = (await save(revision, design, keepalive)).revision;
+        revision = (await save(mark, design, keepalive)).revision;
+        unanswered = [];
+        drop(saveId);
+        // What was changed meanwhile is based on this now.
+        keepNow();
       } catch (error) {
-        unsaved ??= design;
+        unsaved ??= { design, saveId };
+        keepNow();
         giveUp(error);
         return;
       }
@@ -85,20 +125,29 @@ export function createAutosave({ revision: first, save, onState }: AutosaveOptio
     return running;
   };
 
+  if (unsaved) later(0);
   return {
     changed(design) {
-      unsaved = design;
+      unsaved = { design, saveId: newId() };
+      keepNow();
       if (blocked) return;
       onState({ kind: 'waiting' });
       later(REST_MS);
     },
     flush,
     goOnFrom(next, design) {
+      const before = unsaved?.saveId;
       revision = next;
+      unanswered = [];
       blocked = false;
-      unsaved = design ?? null;
-      if (unsaved) void flush();
-      else onState({ kind: 'saved' });
+      unsaved = design ? { design, saveId: newId() } : null;
+      keepNow();
+      if (unsaved) {
+        void flush();
+      } else {
+        if (before) drop(before);
+        onState({ kind: 'saved' });
+      }
     },
     stop: () => clearTimeout(timer),
   };

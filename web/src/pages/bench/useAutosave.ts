@@ -1,8 +1,11 @@
 import { useQueryClient } from '@tanstack/react-query';
 import type { PlanterResource } from '@huerta/contract';
+import type { PlanterDesign } from '@huerta/core';
 import { useEffect, useMemo, useRef, useState } from 'react';
+import { v4 as uuid } from 'uuid';
 import { createPlanter, savePlanter } from '../../api/planters';
-import { createAutosave, type Autosave, type SaveState } from './autosave';
+import { holdBench, keeper, type Kept } from '../../keeping/kept';
+import { createAutosave, type Autosave, type SaveState, type Unsaved } from './autosave';
 import type { BenchStore } from './benchStore';
 
 /** The state of saving, and the ways out of a conflict. */
@@ -12,21 +15,42 @@ export interface Saving {
   retry(): void;
   keepMine(): void;
   takeTheirs(): void;
+  /** Goes on with what was made of parts of both. */
+  keepParts(design: PlanterDesign): void;
   /** Keeps this version as a planter of its own and goes on from the other. */
   keepBoth(): Promise<void>;
 }
 
-/** Saves every change of the store to the server, also when the page is left. */
-export function useAutosave(resource: PlanterResource, store: BenchStore): Saving {
-  const [state, setState] = useState<SaveState>({ kind: 'saved' });
+/**
+ * Saves every change of the store to the server, also when the page is left. Until it is there it lies
+ * on this device.
+ *
+ * @param kept what an earlier bench of this planter left unsent, which this one goes on with
+ */
+export function useAutosave(
+  resource: PlanterResource,
+  store: BenchStore,
+  kept: Kept | null,
+): Saving {
+  const [state, setState] = useState<SaveState>({ kind: kept ? 'waiting' : 'saved' });
   const autosave = useRef<Autosave | null>(null);
   const client = useQueryClient();
   const { id, revision } = resource;
 
   useEffect(() => {
+    const bench = kept?.bench ?? uuid();
+    const key = `${id}/${bench}`;
+    const release = holdBench(bench);
     const saver = createAutosave({
-      revision,
-      save: (on, design, keepalive) => savePlanter(id, on, design, keepalive),
+      revision: kept?.base ?? revision,
+      kept,
+      save: (mark, design, keepalive) => savePlanter(id, mark, design, keepalive),
+      keep: ({ revision: base, saveId, after, design }: Unsaved) => {
+        const entry = { key, planter: id, bench, base, saveId, after: [...after], design };
+        void keeper.put({ ...entry, at: Date.now() });
+      },
+      drop: (saveId) => void keeper.drop(key, saveId),
+      newId: () => uuid(),
       // Told of every change; the screen only needs to know when the state becomes another.
       onState: (next) => setState((now) => (same(now, next) ? now : next)),
     });
@@ -44,10 +68,16 @@ export function useAutosave(resource: PlanterResource, store: BenchStore): Savin
       window.removeEventListener('pagehide', leave);
       void saver.flush().finally(() => {
         saver.stop();
+        release();
         void client.invalidateQueries({ queryKey: ['planters'], exact: true });
+        void client.invalidateQueries({ queryKey: ['kept'] });
       });
     };
-  }, [id, revision, store, client]);
+  }, [id, revision, store, kept, client]);
+
+  useLeaveWarning(
+    state.kind === 'unreachable' || state.kind === 'refused' || state.kind === 'conflict',
+  );
 
   return useMemo(() => {
     const current = state.kind === 'conflict' ? state.current : null;
@@ -63,6 +93,11 @@ export function useAutosave(resource: PlanterResource, store: BenchStore): Savin
         if (current) autosave.current?.goOnFrom(current.revision, store.getState().design);
       },
       takeTheirs,
+      keepParts: (design) => {
+        if (!current) return;
+        store.replace(design);
+        autosave.current?.goOnFrom(current.revision, design);
+      },
       keepBoth: async () => {
         const mine = store.getState().design;
         await createPlanter({ ...mine, name: `${mine.name.slice(0, 105)} (my version)` });
@@ -70,6 +105,16 @@ export function useAutosave(resource: PlanterResource, store: BenchStore): Savin
       },
     };
   }, [state, store]);
+}
+
+/** Asks before the page is left while something is not on the server. */
+function useLeaveWarning(unsent: boolean): void {
+  useEffect(() => {
+    if (!unsent) return undefined;
+    const ask = (event: BeforeUnloadEvent) => event.preventDefault();
+    window.addEventListener('beforeunload', ask);
+    return () => window.removeEventListener('beforeunload', ask);
+  }, [unsent]);
 }
 
 const same = (a: SaveState, b: SaveState): boolean =>

@@ -8,6 +8,7 @@ import { usePlanters } from '../../api/planters';
 import { Fetched, Page } from '../../components/Page';
 import { GardenEntry } from './GardenEntry';
 import { ImportButton } from './ImportButton';
+import { SetAside, Unsent } from './Kept';
 
 /** Height of the tallest drawing on the ledge, pixels. */
 const TALLEST = 210;
@@ -42,6 +43,8 @@ export function GardenPage() {
           </Button>
         </HStack>
       </HStack>
+      <Unsent />
+      <SetAside />
       <Fetched what="the garden" title="The garden cannot be fetched" queries={[planters]}>
         {(all) => (all.length > 0 ? <Ledge planters={all} /> : <EmptyGarden />)}
       </Fetched>

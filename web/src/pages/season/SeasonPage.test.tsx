@@ -119,7 +119,9 @@ test('going away: yes for a few days, no for long ones, with what would help', a
   fireEvent.change(back, { target: { value: `${leave.slice(0, 4)}-08-30` } });
   expect(await screen.findByText(/^No\. Filled when you leave on/)).toBeTruthy();
   expect(
-    within(screen.getByRole('main')).getByText(/Base and overflow 20 mm higher: sure for/),
+    within(screen.getByRole('main')).getByText(
+      /Moved to where it has half the day’s sun: sure for/,
+    ),
   ).toBeTruthy();
   await user.click(screen.getByRole('link', { name: 'What if' }));
   const row = await screen.findByRole('row', { name: /^The wick breaks/ });

@@ -3,6 +3,7 @@ import { baseName, buildSheet, CLOTHS, reportOf, SHOWN } from '@huerta/core';
 import { useWords } from '../../../app/preferences';
 import { TextField } from '../../../components/TextField';
 import { useBench } from '../bench';
+import { HistoryGroup } from './HistoryGroup';
 import { Group, Says } from './parts';
 
 /** Everything in numbers, and the test to make with water before any soil goes in. */
@@ -49,6 +50,7 @@ export function CheckRoom() {
           onCommit={(value) => change([{ path: ['variant'], value }])}
         />
       </Group>
+      <HistoryGroup />
       <Group title="Notes">
         <TextField
           label="Notes"

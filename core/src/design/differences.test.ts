@@ -1,0 +1,51 @@
+import fc from 'fast-check';
+import { applyPatch, differences, SECTIONS, STARTING_POINTS, withParts, type DesignPart } from '.';
+import { tell } from '../quantity';
+import { anyDesign } from '../testing/designs';
+
+const design = STARTING_POINTS[0]!.design;
+const words = (patch: Parameters<typeof applyPatch>[1]) =>
+  differences(design, applyPatch(design, patch)).flatMap(({ section, says }) =>
+    says.map((one) => `${section} | ${tell(one, 'metric').replace(/\u00a0/g, ' ')}`),
+  );
+
+test('what differs is said in the words of the bench', () => {
+  expect(words([{ path: ['soil', 'freeboard'], value: 0.04 }])).toEqual([
+    'soil | Freeboard: 25 mm, then 40 mm',
+  ]);
+  expect(words([{ path: ['planting', 'crop'], value: 'basil' }])).toEqual([
+    'planting | What grows: Sweet pepper, then Basil',
+  ]);
+  expect(words([{ path: ['fillTube'], value: null }])).toEqual([
+    'fillTube | Fill tube: taken away',
+  ]);
+  expect(words([{ path: ['name'], value: 'Other' }])).toEqual([
+    `name | ${design.name}, then Other`,
+  ]);
+  expect(words([])).toEqual([]);
+});
+
+test('no two designs differ in silence, and parts of the other make the other', () => {
+  const all = Object.keys(SECTIONS) as DesignPart[];
+  fc.assert(
+    fc.property(anyDesign, anyDesign, fc.subarray(all), (one, other, some) => {
+      const found = differences(one, other);
+      const same = all.filter((part) => !found.some(({ section }) => section === part));
+      for (const part of same) expect(one[part]).toEqual(other[part]);
+      for (const { says } of found) {
+        expect(says.length).toBeGreaterThan(0);
+        for (const message of says) {
+          for (const units of ['metric', 'us'] as const) {
+            expect(tell(message, units)).not.toMatch(/undefined|NaN|\[object/);
+          }
+        }
+      }
+      expect(withParts(one, other, all)).toEqual(other);
+      const mixed = withParts(one, other, some);
+      for (const part of all) {
+        expect(mixed[part]).toEqual((some.includes(part) ? other : one)[part]);
+      }
+    }),
+    { numRuns: 60 },
+  );
+});

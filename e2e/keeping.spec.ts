@@ -1,0 +1,115 @@
+import { expect, test, type Page, type Route } from '@playwright/test';
+import { STARTING_POINTS } from '@huerta/core';
+
+/** Nothing that was done on this device is lost, whatever becomes of the server or the page. */
+
+const { design } = STARTING_POINTS[0]!;
+
+async function newPlanter(page: Page, name: string): Promise<string> {
+  const answer = await page.request.post('/api/planters', {
+    data: { design: { ...design, name } },
+  });
+  return ((await answer.json()) as { id: string }).id;
+}
+const depthOf = async (page: Page, id: string): Promise<number> => {
+  const answer = await page.request.get(`/api/planters/${id}`);
+  return ((await answer.json()) as { design: { soil: { freeboard: number } } }).design.soil
+    .freeboard;
+};
+async function setFreeboard(page: Page, words: string): Promise<void> {
+  const field = page.getByLabel('Freeboard');
+  await field.fill(words);
+  await field.press('Enter');
+}
+const saves = (id: string) => (url: URL) => url.pathname === `/api/planters/${id}`;
+/** Lets reads through and does something else with saves. */
+const onSave = (page: Page, id: string, what: (route: Route) => Promise<void>) =>
+  page.route(saves(id), (route) =>
+    route.request().method() === 'PUT' ? what(route) : route.continue(),
+  );
+
+test('a change made while the server is away outlives a reload, and is sent when it is back', async ({
+  page,
+}) => {
+  page.on('dialog', (dialog) => void dialog.accept());
+  const id = await newPlanter(page, 'Away and back');
+  await page.goto(`/planters/${id}?room=soil`);
+  await onSave(page, id, (route) => route.abort());
+  await setFreeboard(page, '40 mm');
+  await expect(page.getByText(/Kept here, trying again/)).toBeVisible();
+  await page.reload();
+  await expect(page.getByLabel('Freeboard')).toHaveValue(/^40\s?mm$/);
+  // It says so in the garden too.
+  await page.goto('/');
+  await expect(page.getByText(/kept on this device and not on the server yet/)).toBeVisible();
+  await page.unroute(saves(id));
+  await page.reload();
+  await expect.poll(() => depthOf(page, id)).toBeCloseTo(0.04, 6);
+  await expect(page.getByText(/kept on this device and not on the server yet/)).toBeHidden();
+});
+
+test('with slow answers a second edit before a reload is not lost and is no conflict', async ({
+  page,
+}) => {
+  page.on('dialog', (dialog) => void dialog.accept());
+  const id = await newPlanter(page, 'Slow answers');
+  await page.goto(`/planters/${id}?room=soil`);
+  // The save arrives, and its answer never does.
+  await onSave(page, id, async (route) => {
+    await route.fetch();
+    await new Promise((done) => setTimeout(done, 4000));
+    await route.abort().catch(() => undefined);
+  });
+  await setFreeboard(page, '35 mm');
+  await expect.poll(() => depthOf(page, id)).toBeCloseTo(0.035, 6);
+  await setFreeboard(page, '45 mm');
+  await page.unroute(saves(id));
+  await page.reload();
+  await expect(page.getByLabel('Freeboard')).toHaveValue(/^45\s?mm$/);
+  await expect.poll(() => depthOf(page, id)).toBeCloseTo(0.045, 6);
+  await expect(page.getByRole('alertdialog')).toHaveCount(0);
+});
+
+test('a reload with a conflict open brings it again, with both versions', async ({ page }) => {
+  page.on('dialog', (dialog) => void dialog.accept());
+  const id = await newPlanter(page, 'Two windows');
+  await page.goto(`/planters/${id}?room=soil`);
+  await expect(page.getByLabel('Freeboard')).toBeVisible();
+  const theirs = { ...design, name: 'Two windows', soil: { ...design.soil, freeboard: 0.06 } };
+  await page.request.put(`/api/planters/${id}`, { data: { revision: 1, design: theirs } });
+  await setFreeboard(page, '50 mm');
+  const dialog = page.getByRole('alertdialog');
+  await expect(dialog.getByText('Yours, in this window')).toBeVisible();
+  await page.reload();
+  await expect(dialog.getByText('Yours, in this window')).toBeVisible();
+  await expect(dialog.getByText(/Freeboard/)).toBeVisible();
+  await dialog.getByRole('button', { name: 'Keep yours' }).click();
+  await expect.poll(() => depthOf(page, id)).toBeCloseTo(0.05, 6);
+});
+
+test('an edit made just before going elsewhere in the application is saved', async ({ page }) => {
+  const id = await newPlanter(page, 'Gone at once');
+  await page.goto(`/planters/${id}?room=soil`);
+  await setFreeboard(page, '42 mm');
+  await page
+    .getByRole('link', { name: /Huerta/ })
+    .first()
+    .click();
+  await expect(page.getByRole('heading', { name: 'The garden' })).toBeVisible();
+  await expect.poll(() => depthOf(page, id)).toBeCloseTo(0.042, 6);
+});
+
+test('earlier versions are listed in words, and one is put back', async ({ page }) => {
+  const id = await newPlanter(page, 'Earlier versions');
+  await page.goto(`/planters/${id}?room=soil`);
+  await setFreeboard(page, '30 mm');
+  await expect.poll(() => depthOf(page, id)).toBeCloseTo(0.03, 6);
+  await page.goto(`/planters/${id}?room=check`);
+  await page.getByRole('button', { name: 'Show earlier versions' }).click();
+  await expect(page.getByText(/Freeboard: 25\s?mm, then 30\s?mm/)).toBeVisible();
+  await page
+    .getByRole('button', { name: /^Put back/ })
+    .first()
+    .click();
+  await expect.poll(() => depthOf(page, id)).toBeCloseTo(0.025, 6);
+});
