@@ -11,7 +11,7 @@ import type { ShoppingLine, ShoppingList } from './shopping';
  */
 
 /** How a line is come by. */
-export type Sourcing = 'bought' | 'at-hand' | 'mixed' | 'above' | 'not-bought' | 'unpriced';
+type Sourcing = 'bought' | 'at-hand' | 'mixed' | 'above' | 'not-bought' | 'unpriced';
 
 export interface BillLine {
   /** Unique within the bill. */

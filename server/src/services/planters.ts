@@ -14,7 +14,7 @@ import { conflict, contradiction, notFound } from './problems';
 import { thinned } from './thinned';
 
 /** What a save is based on. */
-export interface Save {
+interface Save {
   revision: number;
   /** The id that the device gave it, or null. */
   saveId: string | null;

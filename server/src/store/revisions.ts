@@ -8,7 +8,7 @@ import {
 } from 'sequelize';
 
 /** A row of planter_revisions: the document of a planter as it was before a save. */
-export interface RevisionRow extends Model<
+interface RevisionRow extends Model<
   InferAttributes<RevisionRow>,
   InferCreationAttributes<RevisionRow>
 > {
