@@ -38,20 +38,31 @@ export function obstacles(from?: Standing): Obstacles {
   const boxes = [...(from?.boxes ?? [])];
   const pipes = [...(from?.pipes ?? [])];
   const holes = [...(from?.holes ?? [])];
+  /** Boxes, and straight pipes as the boxes that they cover. */
+  const rectangles = [...boxes, ...pipes.flatMap(covered)];
   return {
     asItIs: () => obstacles({ circles, rings, boxes, pipes, holes }),
     discs: circles,
-    boxes,
+    boxes: rectangles,
     addCircle: (circle) => circles.push(circle),
-    addBox: (box) => boxes.push(box),
+    addBox(box) {
+      boxes.push(box);
+      rectangles.push(box);
+    },
     addHole: (hole) => holes.push(hole),
     hole: (circle) => holes.every((other) => apart(circle, other)),
     addLot({ pieces }) {
       for (const { x, y, foot } of pieces) {
         if (foot.form === 'disc') circles.push({ x, y, r: foot.r });
         else if (foot.form === 'ring') rings.push(foot);
-        else if (foot.form === 'box') boxes.push({ x, y, a: foot.a, b: foot.b });
-        else if (foot.form === 'run') pipes.push(foot);
+        else if (foot.form === 'box') {
+          const box = { x, y, a: foot.a, b: foot.b };
+          boxes.push(box);
+          rectangles.push(box);
+        } else if (foot.form === 'run') {
+          pipes.push(foot);
+          rectangles.push(...covered(foot));
+        }
       }
     },
     circle: (circle) =>
@@ -99,6 +110,9 @@ const pipeBox = (run: Extract<Run, { kind: 'straight' }>, r: number): Rectangle 
   run.along === 'y'
     ? { x: run.x, y: run.y, a: r, b: run.half }
     : { x: run.x, y: run.y, a: run.half, b: r };
+
+const covered = ({ run, r }: LyingPipe): Rectangle[] =>
+  run.kind === 'straight' ? [pipeBox(run, r)] : [];
 
 function besidePipe(circle: Circle, { run, r: pipe }: LyingPipe): boolean {
   if (run.kind === 'straight') return besideBox(circle, pipeBox(run, pipe));

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { STARTING_POINTS, vesselFrom, type PartDesign, type PartOf } from '../design';
+import { applyPatch, STARTING_POINTS, vesselFrom, type PartDesign, type PartOf } from '../design';
 import { pack } from '../reservoir';
 import { shapeOf, turned, type Vessel } from '../vessel';
 import { archProfile, boxesOf, discsOf, KIND_FACES, lengthOf, runsOf, type Lot } from '.';
@@ -276,8 +276,20 @@ describe('where things stand', () => {
     ['bottle-pail', 11],
     ['tote-pipes', 58],
     ['pot-tub', 9],
+    ['cut-barrel', 33],
   ])('%s has room for at least %d', (id, least) => {
     const [lot] = planter(id).of('standing');
     expect(lot!.room()).toBeGreaterThanOrEqual(least);
+  });
+
+  // What there is said to be room for stands when it is asked for, whatever number was typed before.
+  test.each(['bottle-pail', 'pot-tub', 'cut-barrel'])('as many as %s has room for stand', (id) => {
+    const before = planter(id);
+    const [lot] = before.of('standing');
+    const room = lot!.room();
+    const path = ['reservoir', 'parts', lot!.index, 'count'];
+    const after = assemble(applyPatch(before.design, [{ path, value: room }]));
+    expect(after.of('standing')[0]!.pieces).toHaveLength(room);
+    expect(after.of('standing')[0]!.room()).toBe(room);
   });
 });

@@ -1,7 +1,7 @@
 import type { Outline } from '../vessel';
 import { fitting, type Circle, type Free } from './free';
 import { evenRing, evenRows, isRound, lattice, quickest } from './layouts';
-import { fullest } from './packing';
+import { filled, fullest } from './packing';
 
 // By name: inside Jest's sandbox each look-up of a global costs more than the sum it is for.
 const { hypot, min } = Math;
@@ -25,15 +25,14 @@ export function arrange(floor: Outline, r: number, count: number, free: Free): C
   const quick = quickest(floor, r, fit);
   if (quick.length >= count) return spread(quick, count);
   const more = lattice(floor, r, fit, quick);
-  // A search in depth is worth its time where a few are missing.
-  const near = count - more.length <= NEARLY && count <= FEW;
-  return spread(more.length >= count || !near ? more : fullest(floor, r, free), count);
+  if (more.length >= count || count > FEW) return spread(more, count);
+  // Looking deeper takes its time, and is only done for what would be missing else.
+  const set = filled(floor, r, free);
+  return spread(set.length >= count ? set : fullest(floor, r, free), count);
 }
 
-/** So many missing ones are still looked for, among so many. */
-const NEARLY = 2;
-
-const FEW = 16;
+/** More than so many are not looked for one by one. */
+const FEW = 60;
 
 /** Those of many places that lie farthest from each other, by always taking the farthest next. */
 export function spread<P extends { x: number; y: number }>(

@@ -34,10 +34,12 @@ export function squeezed(
   fit: (circle: Circle) => boolean,
 ): Circle[] {
   let best = placed;
-  const room = 4 * floor.a * floor.b - (4 - Math.PI) * floor.c ** 2;
+  const stands = free.discs.reduce((sum, disc) => sum + Math.PI * disc.r ** 2, 0);
+  const room = 4 * floor.a * floor.b - (4 - Math.PI) * floor.c ** 2 - stands;
   const most = min(SQUEEZED, (DENSEST * room) / (Math.PI * r * r));
   while (best.length > 0 && best.length + 1 <= most) {
-    const more = oneMore(best, floor, r, free, fit);
+    const more =
+      oneMore(best, floor, r, free, fit) ?? scattered(best.length + 1, floor, r, free, fit);
     if (!more) return best;
     best = more;
   }
@@ -62,6 +64,43 @@ function oneMore(
     for (let push = 0; push < PUSHES; push += 1) {
       const worst = pushApart(at, floor, reach, free);
       if (worst < ELBOW / 2 || (push === LOOK && worst > HOPELESS * r)) break;
+    }
+    const sound = at.every(
+      (one, i) => fit(one) && at.slice(0, i).every((other) => apart(one, other)),
+    );
+    if (sound) return at;
+  }
+  return null;
+}
+
+/** Fresh starts, how long each is pushed, and when it is seen to be hopeless. */
+const SCATTERS = 8;
+const SCATTER_PUSHES = 700;
+const SCATTER_LOOK = 150;
+const SCATTER_HOPELESS = 0.16;
+
+/** More than so many are not begun anew: it would take too long for one more. */
+const SCATTERED = 40;
+
+/** So many circles from nothing: strewn evenly like the seeds of a sunflower, and pushed apart. */
+function scattered(
+  count: number,
+  floor: Outline,
+  r: number,
+  free: Free,
+  fit: (circle: Circle) => boolean,
+): Circle[] | null {
+  if (count > SCATTERED) return null;
+  const reach = r + ELBOW;
+  for (let start = 0; start < SCATTERS; start += 1) {
+    const at = Array.from({ length: count }, (_, i): Circle => {
+      const angle = i * 2.399963 + start * 0.7853;
+      const far = sqrt((i + 0.5) / count);
+      return { x: far * (floor.a - r) * cos(angle), y: far * (floor.b - r) * sin(angle), r };
+    });
+    for (let push = 0; push < SCATTER_PUSHES; push += 1) {
+      const worst = pushApart(at, floor, reach, free);
+      if (worst < ELBOW / 2 || (push === SCATTER_LOOK && worst > SCATTER_HOPELESS * r)) break;
     }
     const sound = at.every(
       (one, i) => fit(one) && at.slice(0, i).every((other) => apart(one, other)),

@@ -8,7 +8,7 @@ import { BRIDGE, CUP_WALL, cupHole } from '../openings';
 import { among, disc, lot, type Faces, type Site } from '../piece';
 import { frustum } from '../solid';
 import { GIVEN_UP_AT } from './column';
-import { DENSITY, hollows, standingPlaces, wickSpots } from './standings';
+import { DENSITY, hollows, insideRing, standingPlaces, wickSpots } from './standings';
 import { wickSizes } from './wickSizes';
 
 /** A drilled cup or net pot, packed with mix, that hangs by its rim and stands in the water. */
@@ -101,12 +101,7 @@ const freeFor = (r: number, { taken, deck }: Site): Free => ({
 /** Where middles may be: on the floor, inside a ring, and with bridge and rim on the sheet. */
 function roomFor(spec: CupWickDesign, r: number, { design, floor, deck }: Site): Outline {
   const wide = deckRadius(spec);
-  const ring = design.reservoir.parts.find((part) => part.kind === 'ring');
-  const inRing = ring ? ring.diameter / 2 - ring.wall : Infinity;
-  const onFloor = Number.isFinite(inRing)
-    ? shared(floor, { a: inRing, b: inRing, c: inRing })
-    : floor;
-  const low = grown(onFloor, wide - r);
+  const low = grown(insideRing(floor, design), wide - r);
   if (!deck) return low;
   const edge = Math.max(cupHole(spec).least / 2 + BRIDGE, spec.rim / 2);
   return shared(low, grown(deck, wide - edge));

@@ -1,10 +1,7 @@
 import { among, lot, type Faces, type Piece } from '../piece';
 import { cylinder } from '../solid';
-import { DENSITY, hollows } from './standings';
+import { DENSITY, hollows, RING_SLACK } from './standings';
 import { partSizes } from './sizes';
-
-/** A cut end slides in with a little play all round, metres. */
-const RING_SLACK = 5e-4;
 
 /** A ring of pipe about the middle, or the vessel's own cut end turned over. */
 export const ring: Faces<'ring'> = {

@@ -3,7 +3,7 @@ import { arrange, fullest } from '../../reservoir';
 import { clearBetween } from '../../vessel';
 import { among, disc, lot, type Faces } from '../piece';
 import { cylinder } from '../solid';
-import { DENSITY, hollows } from './standings';
+import { DENSITY, hollows, insideRing } from './standings';
 import { partSizes } from './sizes';
 
 /** Solid things hold no water, whatever their vents are said to be. */
@@ -12,9 +12,9 @@ export const isSolid = (what: keyof typeof STANDING): boolean => what === 'brick
 /** Tubs, cups, bottles, short pipes, pots and blocks that stand on the floor. */
 export const standing: Faces<'standing'> = {
   asked: ({ reservoir }) => among(reservoir.parts, (part) => part.kind === 'standing'),
-  place({ spec, index }, { vessel, taken, top }) {
+  place({ spec, index }, { design, vessel, taken, top }) {
     const r = spec.diameter / 2;
-    const floor = clearBetween(vessel, 0, top);
+    const floor = insideRing(clearBetween(vessel, 0, top), design);
     const circles = arrange(floor, r, spec.count, taken);
     const n = circles.length;
     const solid = isSolid(spec.what);

@@ -1,5 +1,5 @@
 import type { PlanterDesign, Vents } from '../../design';
-import { holdsCircle, type Outline } from '../../vessel';
+import { holdsCircle, shared, type Outline } from '../../vessel';
 import {
   arrange,
   beside,
@@ -43,6 +43,17 @@ export function hollows(
     hollowBelow: (z) => (bore ? n * share * bore.below(Math.min(z, height)) : 0),
     areaAt: (z) => n * outer.areaAt(z),
   };
+}
+
+/** A cut end slides in with a little play all round, metres. */
+export const RING_SLACK = 5e-4;
+
+/** A floor, or as much of it as lies inside a ring that stands on it. */
+export function insideRing(floor: Outline, { reservoir }: PlanterDesign): Outline {
+  const ring = reservoir.parts.find((part) => part.kind === 'ring');
+  if (!ring) return floor;
+  const r = ring.diameter / 2 - ring.wall - (ring.cutEnd ? RING_SLACK : 0);
+  return r > 0 && r < Math.min(floor.a, floor.b) ? shared(floor, { a: r, b: r, c: r }) : floor;
 }
 
 /** Where circles may stand: their edges inside an outline, and clear of what is there. */
