@@ -2,6 +2,7 @@ import { cropOf } from '../catalog';
 import { demandOn, type Demand } from '../climate';
 import { airCeiling, baseStyle, invertOf, type PlanterDesign } from '../design';
 import {
+  BEARERS,
   openWater,
   PLATFORM_PLAY,
   surfaceArea,
@@ -153,11 +154,7 @@ function settledSoil(planter: Planter): number {
 
 /** What bears a platform or fabric: supports, and what is packed full and stands on the floor. */
 const BEARING: readonly Lot['kind'][] = [
-  'ring',
-  'standing',
-  'crates',
-  'arch',
-  'sticks',
+  ...BEARERS.filter((kind) => kind !== 'lying'),
   'cup',
   'column',
 ];

@@ -1,4 +1,5 @@
 import type { Planter } from './assemble';
+import { KIND_FACES, PLACING } from './kinds';
 import type { Kind, Lot } from './piece';
 
 /**
@@ -28,7 +29,7 @@ export const GROUND = 'ground';
 export const FLOOR = 'floor';
 
 /** Kinds that keep the water's room open and bear what lies over it. */
-export const BEARERS: readonly Kind[] = ['ring', 'standing', 'crates', 'arch', 'sticks', 'lying'];
+export const BEARERS: readonly Kind[] = PLACING.filter((kind) => KIND_FACES[kind].bears);
 
 type Join<K extends Kind> = (lot: Lot<K>, planter: Planter) => Joint[];
 
@@ -141,19 +142,7 @@ const JOINS: { readonly [K in Kind]: Join<K> } = {
       .filter(
         ({ kind, pieces }) =>
           pieces.length > 0 &&
-          [
-            'lying',
-            'standing',
-            'crates',
-            'arch',
-            'sticks',
-            'ring',
-            'tube',
-            'inspection',
-            'column',
-            'cup',
-            'cloth',
-          ].includes(kind),
+          [...BEARERS, 'tube', 'inspection', 'column', 'cup', 'cloth'].includes(kind),
       )
       .map((one): Joint => ({ kind: 'packed-round', a: lot.id, b: one.id })),
     ...(lot.index > 0

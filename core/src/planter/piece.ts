@@ -173,6 +173,8 @@ export interface Faces<K extends Kind> {
   place(asked: Asked<K>, site: Site): Lot<K>;
   /** What it is called, in the plural where there are several. */
   name(spec: Specs[K], count: number): string;
+  /** Whether it keeps the water's room open and bears what lies over it. */
+  bears?: true;
   /** Where the design keeps the places that were chosen for it by hand; left out where it has none. */
   spots?(index: number, design: PlanterDesign): Spots | null;
   /** Measures of it that cannot be. */

@@ -1,4 +1,4 @@
-import { storageWith, type Kind, type Lot } from '../planter';
+import { BEARERS, storageWith, type Kind, type Lot } from '../planter';
 import { q, say } from '../quantity';
 import type { Maker } from './maker';
 import { measure, type StepId } from './step';
@@ -19,12 +19,7 @@ function inTest(maker: Maker): (lot: Lot) => boolean {
   const test = order.indexOf('test');
   const before = (step: StepId) => order.includes(step) && order.indexOf(step) < test;
   const STANDS_AT: Partial<Record<Kind, StepId>> = {
-    lying: 'supports',
-    standing: 'supports',
-    crates: 'supports',
-    ring: 'supports',
-    arch: 'supports',
-    sticks: 'supports',
+    ...Object.fromEntries(BEARERS.map((kind) => [kind, 'supports' as const])),
     tube: 'tube',
     inspection: 'tube',
     cup: 'wick',
@@ -144,10 +139,9 @@ export function test(maker: Maker): void {
 }
 
 const IN_IT: Partial<Record<Kind, string>> = {
+  ...Object.fromEntries(BEARERS.map((kind) => [kind, 'the supports'])),
   lying: 'the pipes',
-  standing: 'the supports',
   crates: 'the crates',
-  ring: 'the supports',
   arch: 'the panel',
   sticks: 'the sticks',
   tube: 'the tube',

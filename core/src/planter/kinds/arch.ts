@@ -30,6 +30,7 @@ const longestPanel = ({ own }: PartOf<'arch'>, design: PlanterDesign): number =>
   own && design.vessel.sawing === 'windows' ? sideOpenings(design).height : Infinity;
 
 export const arch: Faces<'arch'> = {
+  bears: true,
   asked: ({ reservoir }) => among(reservoir.parts, (part) => part.kind === 'arch'),
   place({ spec, index }, { design, vessel, taken, top }) {
     const floor = clearBetween(vessel, 0, top);

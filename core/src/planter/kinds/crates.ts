@@ -18,6 +18,7 @@ import { partSizes, spaceFor } from './sizes';
 
 /** Crates, drainage cells and void boxes, of a size and height of their own. */
 export const crates: Faces<'crates'> = {
+  bears: true,
   asked: ({ reservoir }) => among(reservoir.parts, (part) => part.kind === 'crates'),
   place({ spec, index }, site) {
     const { vessel, taken, top } = site;

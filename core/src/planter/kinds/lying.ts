@@ -23,6 +23,7 @@ const AT_END = 0.004;
 
 /** Perforated pipe on the floor: side by side, in a coil, or in a loop. */
 export const lying: Faces<'lying'> = {
+  bears: true,
   asked: ({ reservoir }) => among(reservoir.parts, (part) => part.kind === 'lying'),
   place({ spec, index }, { vessel, design }) {
     const r = spec.diameter / 2;

@@ -5,6 +5,7 @@ import { partSizes } from './sizes';
 
 /** A ring of pipe about the middle, or the vessel's own cut end turned over. */
 export const ring: Faces<'ring'> = {
+  bears: true,
   asked: ({ reservoir }) => among(reservoir.parts, (part) => part.kind === 'ring'),
   place({ spec, index }, { taken, top, lots }) {
     const { diameter, wall, vents } = spec;

@@ -1,12 +1,10 @@
-import { airCeiling, type PlanterDesign } from '../../design';
+import { airCeiling, type PartKind, type PlanterDesign } from '../../design';
 import { q, say } from '../../quantity';
 import { clearBetween, type Vessel } from '../../vessel';
 import { found, type Contradiction } from '../contradiction';
 import type { Asked } from '../piece';
 
 /** Sizes that parts of the base have in common, and cannot have. */
-
-type PartKinds = 'ring' | 'standing' | 'lying' | 'crates' | 'arch' | 'sticks';
 
 /** Top of the base and the room for what stands in it. Metres. */
 export function spaceFor(design: PlanterDesign, shape: Vessel) {
@@ -30,7 +28,7 @@ interface Sizes {
 }
 
 /** A thing that is too wide for the vessel, whose wall fills it, or that stands on a curved floor. */
-export function partSizes<K extends PartKinds>(
+export function partSizes<K extends PartKind>(
   { spec, index }: Asked<K>,
   design: PlanterDesign,
   shape: Vessel,

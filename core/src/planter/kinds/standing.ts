@@ -11,6 +11,7 @@ export const isSolid = (what: keyof typeof STANDING): boolean => what === 'brick
 
 /** Tubs, cups, bottles, short pipes, pots and blocks that stand on the floor. */
 export const standing: Faces<'standing'> = {
+  bears: true,
   asked: ({ reservoir }) => among(reservoir.parts, (part) => part.kind === 'standing'),
   place({ spec, index }, { design, vessel, taken, top }) {
     const r = spec.diameter / 2;

@@ -6,6 +6,7 @@ import { DENSITY } from './standings';
 
 /** Crossed layers of sticks: a share of the space that is left between cups and tubes is wood. */
 export const sticks: Faces<'sticks'> = {
+  bears: true,
   asked: ({ reservoir }) => among(reservoir.parts, (part) => part.kind === 'sticks'),
   place({ spec, index }, { vessel, top, lots }) {
     const share = Math.min(((Math.PI / 4) * spec.diameter) / spec.spacing, 0.95);

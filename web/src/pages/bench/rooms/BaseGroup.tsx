@@ -14,7 +14,7 @@ import {
   MAX_PARTS,
   USUAL_LYING,
   type BaseId,
-  type Kind,
+  BEARERS,
   type PartDesign,
   type Patch,
 } from '@huerta/core';
@@ -30,9 +30,6 @@ const COVERS = {
   platform: { name: 'A rigid platform' },
   none: { name: 'Nothing rigid' },
 } as const;
-
-/** Kinds of lots that are parts of the base. */
-const PARTS: readonly Kind[] = ['ring', 'standing', 'lying', 'crates', 'arch', 'sticks'];
 
 /** A part of each kind to add to a mixed base. */
 const NEW_PARTS: readonly (readonly [label: string, part: PartDesign])[] = [
@@ -109,7 +106,7 @@ export function BaseGroup() {
         )}
       </Pair>
       {planter.lots
-        .filter(({ kind }) => PARTS.includes(kind))
+        .filter(({ kind }) => BEARERS.includes(kind))
         .map((part) => (
           <PartFields
             key={part.id}
