@@ -10,6 +10,7 @@ export const PROBLEM_KINDS = [
   'too-large',
   'not-json',
   'foreign-host',
+  'foreign-page',
   'internal',
 ] as const;
 export type ProblemKind = (typeof PROBLEM_KINDS)[number];

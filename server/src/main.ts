@@ -5,24 +5,24 @@ import { loadDemoBuild } from './demo/build';
 import { loadDemoGarden, loadDemoVessels } from './demo/garden';
 import { createApp } from './http/app';
 import { servicesOf } from './services';
+import { readSettings } from './settings';
 import { openDatabase } from './store/database';
 
 /**
- * Starts Huerta on 127.0.0.1. Settings come from the environment: HUERTA_DATA (folder, .data),
+ * Starts Huerta on 127.0.0.1. Settings come from the environment (`settings.ts`): HUERTA_DATA (folder, .data),
  * HUERTA_PORT (4700), HUERTA_WEB (folder of the built pages) and HUERTA_DEMO=1 (fill an empty
  * garden with the demo planters). HUERTA_HOST, a name or address of this machine in the house’s network,
  * lets a phone at the bench in; there is no login, so whoever is in that network can change the garden.
  */
 async function main(): Promise<void> {
-  const logger = pino({ level: process.env.HUERTA_LOG ?? 'info' });
-  const folder = resolve(process.env.HUERTA_DATA ?? '.data');
-  const port = Number(process.env.HUERTA_PORT ?? 4700);
-  const host = process.env.HUERTA_HOST;
-  const webRoot = resolve(process.env.HUERTA_WEB ?? 'web/dist');
+  const { port, host, demo, log, ...settings } = readSettings(process.env);
+  const logger = pino({ level: log });
+  const folder = resolve(settings.folder);
+  const webRoot = resolve(settings.web);
 
   const database = await openDatabase(join(folder, 'huerta.sqlite'));
   const services = servicesOf(database);
-  if (process.env.HUERTA_DEMO === '1') {
+  if (demo) {
     await loadDemoGarden(services.planters);
     await loadDemoVessels(services.vessels);
     await loadDemoBuild(services);

@@ -109,6 +109,7 @@ function candidate(
  * Scores a candidate: how long it lasts without filling in some weathers, and what it costs.
  *
  * @param weathers from the day of leaving on, one for each chance
+ * @param known the faults of the design as it is, which are no candidate's doing
  */
 export function score(
   design: PlanterDesign,
@@ -116,8 +117,8 @@ export function score(
   weathers: readonly (readonly WeatherDay[])[],
   planted: string,
   book: PriceBook = NEW_BOOK,
+  known: ReadonlySet<string> = faultsOf(design),
 ): Scored {
-  const known = faultsOf(design);
   const { planter, assessment } = evaluate(applyPatch(design, one.patch));
   const { figures, findings } = assessment;
   const lasted = weathers.map((weather) => {

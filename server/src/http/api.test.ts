@@ -255,3 +255,53 @@ test('every starting point is taken in, saved, and comes back as it went', async
     expect(body.design).toEqual(from);
   }
 });
+
+test('what a client gets wrong is answered as that, never as 500', async () => {
+  const { id } = await create();
+  const body = JSON.stringify({ revision: 1, design });
+  const put = () => api.put(`/api/planters/${id}`).set('content-type', 'application/json');
+  const answers = await Promise.all([
+    api.get('/api/planters/%zz'),
+    put().set('content-encoding', 'zstd').send(body),
+    put().set('content-encoding', 'gzip').send(body),
+    api
+      .put(`/api/planters/${id}`)
+      .set('content-type', 'application/json; charset=latin1')
+      .send(body),
+    put().send('{oops'),
+  ]);
+  for (const answer of answers) {
+    const { status, detail } = problemOf(answer);
+    expect([status, status >= 400 && status < 500]).toEqual([answer.status, true]);
+    expect(detail).toMatch(/\.$/);
+  }
+});
+
+test('a page from elsewhere changes nothing; this one’s own and other programs may', async () => {
+  const { id } = await create();
+  const restore = () => api.post(`/api/planters/${id}/restore`);
+  for (const [name, value] of [
+    ['origin', 'https://elsewhere.example'],
+    ['origin', 'null'],
+    ['sec-fetch-site', 'cross-site'],
+    ['sec-fetch-site', 'same-site'],
+  ] as const) {
+    const answer = await restore().set(name, value);
+    expect([answer.status, problemOf(answer).kind]).toEqual([403, 'foreign-page']);
+    await api.delete(`/api/planters/${id}`).set(name, value).expect(403);
+    // Reading is for whoever is let in.
+    await api.get(`/api/planters/${id}`).set(name, value).expect(200);
+  }
+  await restore().set('sec-fetch-site', 'same-origin').expect(200);
+  await restore().expect(200);
+});
+
+test('ten thousand problems in one document are counted, not listed', async () => {
+  const { id } = await create();
+  const wicks = Array.from({ length: 10_000 }, () => ({ kind: 'cup', count: -1 }));
+  const answer = await api
+    .put(`/api/planters/${id}`)
+    .send({ revision: 1, design: { ...design, soil: { freeboard: 'x' }, wicks } });
+  expect(problemOf(answer).errors!.length).toBeLessThanOrEqual(20);
+  expect(answer.text.length).toBeLessThan(20_000);
+});

@@ -10,7 +10,7 @@ import { planterJsonSchema } from '@huerta/core';
 import type { Services } from '../services';
 import { notFound } from '../services/problems';
 import { answerProblems } from './errors';
-import { knownHostsOnly } from './local';
+import { knownHostsOnly, localNamesFromHere, ownPagesOnly } from './local';
 import { buildRoutes } from './build';
 import { planterRoutes } from './planters';
 import { seasonRoutes } from './seasons';
@@ -32,7 +32,7 @@ export function createApp({ services, logger, webRoot, host }: AppOptions): Expr
   const app = express();
   app.disable('x-powered-by');
   app.use(pinoHttp({ logger, autoLogging: false }));
-  app.use(knownHostsOnly(host ?? null));
+  app.use(knownHostsOnly(host ?? null), localNamesFromHere, ownPagesOnly);
   app.use(
     helmet({
       contentSecurityPolicy: {

@@ -13,27 +13,64 @@ export const answerProblems: ErrorRequestHandler = (error: unknown, request, res
   response.status(answer.status).type('application/problem+json').send(JSON.stringify(answer));
 };
 
-function toProblem(error: unknown): Problem {
-  if (error instanceof ProblemError) return error.problem;
-  const { type, status } = (error ?? {}) as { type?: unknown; status?: unknown };
-  if (type === 'entity.too.large') {
-    return problem(
+/** Errors that Express, its parsers and the file sender raise, by the status that they carry. */
+const BY_STATUS: Readonly<Partial<Record<number, () => Problem>>> = {
+  400: () =>
+    problem('invalid', 400, 'Cannot be read', 'This address is not written right.').problem,
+  // A path out of the folder is answered like one that leads nowhere.
+  403: () => nothingThere(),
+  404: () => nothingThere(),
+  413: () =>
+    problem(
       'too-large',
       413,
       'Too large',
       'This is more than a planter can be: the limit is 1 MB. Shorten its notes.',
-    ).problem;
-  }
-  if (typeof type === 'string' && type.startsWith('entity.')) {
+    ).problem,
+  415: () =>
+    problem('not-json', 415, 'Cannot be read', 'Send JSON in UTF-8, as it is or packed with gzip.')
+      .problem,
+  416: () => problem('invalid', 416, 'Not there', 'The file has no such part.').problem,
+};
+
+const nothingThere = (): Problem =>
+  problem('not-found', 404, 'Not there', 'There is nothing at this address.').problem;
+
+/** What SQLite says of its file, and what can be done about it. */
+const STORE: Readonly<Record<string, string>> = {
+  SQLITE_FULL: 'The disk is full, so this could not be saved. Make room on it: it is sent again.',
+  SQLITE_READONLY:
+    'The folder of the garden cannot be written. Give Huerta the right to write there.',
+  SQLITE_BUSY: 'Another program holds the garden’s file. Close it: this is sent again.',
+  SQLITE_IOERR: 'The disk does not answer as it should, so this could not be saved.',
+  SQLITE_CORRUPT: 'The garden’s file is damaged. Stop Huerta and put a good copy in its place.',
+};
+
+function toProblem(error: unknown): Problem {
+  if (error instanceof ProblemError) return error.problem;
+  if (error instanceof URIError) return (BY_STATUS[400] as () => Problem)();
+  const { type, status, parent } = (error ?? {}) as {
+    type?: unknown;
+    status?: unknown;
+    parent?: { code?: unknown };
+  };
+  if (typeof type === 'string' && type.startsWith('entity.') && status === 400) {
     return problem('not-json', 400, 'Cannot be read', 'The request is not whole JSON.').problem;
   }
-  if (status === 404) {
-    return problem('not-found', 404, 'Not there', 'There is nothing at this address.').problem;
+  if (typeof status === 'number' && status >= 400 && status < 500) {
+    return (
+      BY_STATUS[status]?.() ??
+      problem('invalid', status, 'Cannot be read', 'The request cannot be read as it is.').problem
+    );
+  }
+  const code = parent?.code;
+  if (typeof code === 'string' && STORE[code]) {
+    return problem('internal', 507, 'Could not be saved', STORE[code]).problem;
   }
   return problem(
     'internal',
     500,
     'Something broke',
-    'Something broke on the server. What was saved is safe; try again, and restart Huerta if it stays.',
+    'Something broke on the server. What you did stays on your device; try again, and restart Huerta if it stays.',
   ).problem;
 }

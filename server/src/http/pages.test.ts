@@ -62,7 +62,7 @@ test('a failure of our own tells the log what broke, and the person what is safe
   const { api, lines } = open();
   const answer = await api.get('/api/planters').expect(500);
   expect(answer.body).toMatchObject({ kind: 'internal', status: 500 });
-  expect(answer.body.detail).toContain('What was saved is safe');
+  expect(answer.body.detail).toContain('What you did stays on your device');
   expect(answer.text).not.toContain('secret');
   expect(lines.join('')).toContain('disk full at /secret/place');
 });

@@ -46,14 +46,18 @@ export const contradiction = (errors: NonNullable<Problem['errors']>) =>
     { errors },
   );
 
+/** Problems that are listed; more are only counted. */
+const LISTED = 20;
+
 export const invalid = (errors: NonNullable<Problem['errors']>) => {
   const first = errors[0];
+  const more = errors.length > LISTED ? ` There are ${errors.length} such problems.` : '';
   const where = first && first.path.length > 0 ? ` at ‘${first.path.join(', ')}’` : '';
   return problem(
     'invalid',
     400,
     'Cannot be read',
-    `The request cannot be read${where}: ${first?.message ?? 'it is incomplete'}.`,
-    { errors },
+    `The request cannot be read${where}: ${first?.message ?? 'it is incomplete'}.${more}`,
+    { errors: errors.slice(0, LISTED) },
   );
 };

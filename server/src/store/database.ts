@@ -21,6 +21,41 @@ export interface Database {
   close(): Promise<void>;
 }
 
+async function makeFolder(file: string): Promise<void> {
+  try {
+    await mkdir(dirname(file), { recursive: true });
+  } catch {
+    throw new Error(
+      `the folder ${dirname(file)} cannot be made. Point HUERTA_DATA at a folder that can be written.`,
+    );
+  }
+}
+
+/** @throws Error when SQLite finds its file damaged */
+async function mustBeWhole(sequelize: Sequelize, file: string): Promise<void> {
+  const [rows] = await sequelize.query('PRAGMA quick_check(1)');
+  const [first] = rows as { quick_check?: string }[];
+  if (first?.quick_check !== 'ok') throw damaged(file);
+}
+
+const damaged = (file: string): Error =>
+  new Error(`the garden in ${file} is damaged. Put a good copy of that file in its place.`);
+
+/** What SQLite says when it cannot open a file, as a sentence with the path. */
+function inWords(error: unknown, file: string): unknown {
+  const code = (error as { parent?: { code?: string } }).parent?.code;
+  if (code === 'SQLITE_CORRUPT' || code === 'SQLITE_NOTADB') return damaged(file);
+  if (code === 'SQLITE_CANTOPEN' || code === 'SQLITE_READONLY') {
+    return new Error(`${file} cannot be written. Give Huerta the right to write there.`);
+  }
+  if (code === 'SQLITE_BUSY') {
+    return new Error(
+      `another program holds ${file}. Close it, or the other Huerta, and start again.`,
+    );
+  }
+  return error;
+}
+
 /**
  * Opens the SQLite file, making its folder if need be, and brings its tables up to date.
  *
@@ -30,7 +65,7 @@ export interface Database {
  * @param file path of the database
  */
 export async function openDatabase(file: string): Promise<Database> {
-  await mkdir(dirname(file), { recursive: true });
+  await makeFolder(file);
   const sequelize = new Sequelize({
     dialect: 'sqlite',
     dialectModule: sqlite3,
@@ -38,10 +73,16 @@ export async function openDatabase(file: string): Promise<Database> {
     logging: false,
   });
   // Sequelize keeps one connection to a SQLite file, so these hold for all that follows.
-  for (const pragma of ['journal_mode = WAL', 'synchronous = FULL', 'foreign_keys = ON']) {
-    await sequelize.query(`PRAGMA ${pragma}`);
+  try {
+    for (const pragma of ['journal_mode = WAL', 'synchronous = FULL', 'foreign_keys = ON']) {
+      await sequelize.query(`PRAGMA ${pragma}`);
+    }
+    await mustBeWhole(sequelize, file);
+    await migrateDatabase(sequelize);
+  } catch (error) {
+    await sequelize.close();
+    throw inWords(error, file);
   }
-  await migrateDatabase(sequelize);
   return {
     sequelize,
     planters: definePlanters(sequelize),

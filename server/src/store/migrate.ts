@@ -17,6 +17,16 @@ const MIGRATIONS: RunnableMigration<QueryInterface>[] = [
   addSaves,
 ];
 
+/** The migrations that a file has seen, also those that this Huerta does not know. */
+async function namesIn(sequelize: Sequelize): Promise<string[]> {
+  const [tables] = await sequelize.query(
+    "SELECT name FROM sqlite_master WHERE type = 'table' AND name = 'migrations'",
+  );
+  if (tables.length === 0) return [];
+  const [rows] = await sequelize.query('SELECT name FROM migrations');
+  return (rows as { name: string }[]).map(({ name }) => name);
+}
+
 /** Runs the migrations that this file has not seen yet. */
 export async function migrateDatabase(sequelize: Sequelize): Promise<void> {
   const umzug = new Umzug({
@@ -25,5 +35,11 @@ export async function migrateDatabase(sequelize: Sequelize): Promise<void> {
     storage: new SequelizeStorage({ sequelize, tableName: 'migrations' }),
     logger: undefined,
   });
+  const known = new Set(MIGRATIONS.map(({ name }) => name));
+  if ((await namesIn(sequelize)).some((name) => !known.has(name))) {
+    throw new Error(
+      'this garden was kept by a newer Huerta. Start that one, or point HUERTA_DATA at another folder.',
+    );
+  }
   await umzug.up();
 }

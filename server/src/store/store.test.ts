@@ -1,4 +1,4 @@
-import { mkdtemp, rm } from 'node:fs/promises';
+import { mkdtemp, rm, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { STARTING_POINTS } from '@huerta/core';
@@ -125,4 +125,17 @@ test('old revisions are thinned by their age, and the newest are all kept', () =
   const left = years.length - thinned(years, now).length;
   expect(left).toBeGreaterThan(60 + (730 - 60) / 8);
   expect(left).toBeLessThan(60 + (730 - 60) / 6);
+});
+
+test('a garden of a newer Huerta and a damaged one are refused with a sentence', async () => {
+  const database = await open();
+  await planterService(database).create(design);
+  await database.sequelize.query("INSERT INTO migrations (name) VALUES ('999-later')");
+  await database.close();
+  await expect(openDatabase(file)).rejects.toThrow('kept by a newer Huerta');
+  await writeFile(file, 'no database at all, but long enough to be taken for one '.repeat(40));
+  await rm(`${file}-wal`, { force: true });
+  await expect(openDatabase(file)).rejects.toThrow(`the garden in ${file} is damaged`);
+  // A file stands where the folder would have to be.
+  await expect(openDatabase(join(file, 'in', 'it.sqlite'))).rejects.toThrow('cannot be made');
 });

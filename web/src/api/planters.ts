@@ -25,11 +25,10 @@ export function useSetAside() {
 }
 
 /** What a planter was before its saves, newest first. */
-export function useHistory(id: string, wanted: boolean) {
+export function useHistory(id: string) {
   return useQuery({
     queryKey: [...one(id), 'history'],
     queryFn: async () => (await call(`/planters/${id}/history`, historySchema)).revisions,
-    enabled: wanted,
     staleTime: 0,
   });
 }

@@ -1,4 +1,5 @@
 import {
+  faultsOf,
   score,
   type Candidate,
   type PlanterDesign,
@@ -18,10 +19,11 @@ interface Question {
 /** Scores candidates one after the other and tells of each. */
 self.onmessage = ({ data }: MessageEvent<Question>) => {
   const { design, candidates, weathers, planted, book } = data;
+  const known = faultsOf(design);
   for (const one of candidates) {
     let message: SearchMessage;
     try {
-      message = { point: score(design, one, weathers, planted, book) };
+      message = { point: score(design, one, weathers, planted, book, known) };
     } catch {
       message = { point: null };
     }

@@ -13,23 +13,28 @@ const FIRST = 12;
 
 /** What the planter was before its saves, with what changed in words, each to be put back. */
 export function HistoryGroup() {
-  const { id = '' } = useParams();
   const [open, setOpen] = useState(false);
-  const [most, setMost] = useState(FIRST);
-  const { data, error, isFetching } = useHistory(id, open);
-  const { design, store } = useBench();
-  if (!open) {
-    return (
-      <Group title="Earlier versions">
+  return (
+    <Group title="Earlier versions">
+      {open ? (
+        <Versions />
+      ) : (
         <Button alignSelf="flex-start" onClick={() => setOpen(true)}>
           Show earlier versions
         </Button>
-      </Group>
-    );
-  }
+      )}
+    </Group>
+  );
+}
+
+function Versions() {
+  const { id = '' } = useParams();
+  const [most, setMost] = useState(FIRST);
+  const { data, error, isFetching } = useHistory(id);
+  const { design, store } = useBench();
   const revisions = data ?? [];
   return (
-    <Group title="Earlier versions">
+    <>
       {error && (
         <Text role="alert" color="harm" fontSize="sm">
           {error.message}
@@ -54,7 +59,7 @@ export function HistoryGroup() {
           Show older ones
         </Button>
       )}
-    </Group>
+    </>
   );
 }
 

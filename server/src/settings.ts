@@ -1,0 +1,56 @@
+import { z } from 'zod';
+
+/** What Huerta is told by its environment, read once at the start. */
+
+const settingsSchema = z.object({
+  HUERTA_DATA: z.string().min(1, 'is a folder').default('.data'),
+  HUERTA_PORT: z
+    .string()
+    .regex(/^\d{1,5}$/, 'is a number such as 4700')
+    .transform(Number)
+    .refine((port) => port <= 65_535, 'is at most 65535')
+    .default(4700),
+  HUERTA_HOST: z
+    .string()
+    .regex(/^[a-z0-9.-]+$/i, 'is a name or an address of this machine, without a port')
+    .optional(),
+  HUERTA_WEB: z.string().min(1, 'is a folder').default('web/dist'),
+  HUERTA_DEMO: z.enum(['0', '1'], 'is 1 for the demo garden, or 0').default('0'),
+  HUERTA_LOG: z
+    .enum(['fatal', 'error', 'warn', 'info', 'debug', 'trace', 'silent'], 'is a level such as info')
+    .default('info'),
+});
+
+export interface Settings {
+  folder: string;
+  port: number;
+  host: string | null;
+  web: string;
+  demo: boolean;
+  log: string;
+}
+
+/**
+ * Reads the settings.
+ *
+ * @throws Error with a sentence that names the variable and what it may be
+ */
+export function readSettings(environment: Readonly<Record<string, string | undefined>>): Settings {
+  const parsed = settingsSchema.safeParse(environment);
+  if (!parsed.success) {
+    const [first] = parsed.error.issues;
+    const name = String(first?.path[0] ?? 'HUERTA');
+    throw new Error(
+      `${name} ${first?.message ?? 'cannot be read'}, and not ‘${environment[name] ?? ''}’.`,
+    );
+  }
+  const read = parsed.data;
+  return {
+    folder: read.HUERTA_DATA,
+    port: read.HUERTA_PORT,
+    host: read.HUERTA_HOST ?? null,
+    web: read.HUERTA_WEB,
+    demo: read.HUERTA_DEMO === '1',
+    log: read.HUERTA_LOG,
+  };
+}
