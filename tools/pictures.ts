@@ -30,11 +30,12 @@ const PICTURES: Picture[] = [
   { file: 'bench', at: { planter: 'Tomato on the roof', room: 'wick' }, size: DESK },
   { file: 'bench-trough', at: { planter: 'Peppers in the trough', room: 'water' }, size: DESK },
   {
-    file: 'bench-plants',
-    at: { planter: 'Lettuces in the round tub', room: 'soil' },
+    file: 'bench-move',
+    at: { planter: 'Cabbages in the half tank', room: 'wick' },
     size: DESK,
-    press: ['radio', 'Plants'],
-    see: 'Between water and roots',
+    us: true,
+    press: ['button', 'Move parts'],
+    see: 'Wick 1',
   },
   {
     file: 'bench-trade',

@@ -78,15 +78,19 @@ function placesOfLot(planter: Planter, lot: Lot): Place[] {
 function overflowOf({ design, lots }: Planter): Place[] {
   const { overflow } = design;
   if (!overflow || overflow.kind === 'rim') return [];
-  const first = lots.find(({ kind }) => kind === overflow.kind)?.pieces[0];
-  if (!first) return [];
+  const pieces = lots.find(({ kind }) => kind === overflow.kind)?.pieces ?? [];
+  // Some holes side by side are moved by their middle, rows by their first.
+  const moved = overflow.kind === 'rows' ? pieces.slice(0, 1) : pieces;
+  if (moved.length === 0) return [];
+  const mean = (of: (piece: { x: number; y: number }) => number): number =>
+    moved.reduce((sum, piece) => sum + of(piece), 0) / moved.length;
   return [
     {
       id: 'overflow',
       name: overflow.kind === 'rows' ? 'first air hole' : 'overflow',
       number: null,
-      x: first.x,
-      y: first.y,
+      x: mean(({ x }) => x),
+      y: mean(({ y }) => y),
       a: overflow.diameter / 2,
       b: overflow.diameter / 2,
       box: false,

@@ -62,7 +62,7 @@ export function ConflictDialog({ saving, current }: ConflictDialogProps) {
                 <Version title="The other, on the server" design={current.design} />
               </Grid>
               <Text as="h3" fontSize="md" mt="4">
-                What differs: tick what to take from yours
+                What differs, theirs and then yours. Tick what to take from yours
               </Text>
               {found.map(({ section, says }) => (
                 <Box key={section} borderTop="1px solid" borderColor="rule" py="1">

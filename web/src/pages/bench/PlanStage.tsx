@@ -1,5 +1,14 @@
 import { Button, Text } from '@chakra-ui/react';
-import { leavePlaces, moveBy, moveTo, nudgeStep, placesOf, plan, type Place } from '@huerta/core';
+import {
+  leavePlaces,
+  moveBy,
+  moveTo,
+  nudgeStep,
+  placesOf,
+  plan,
+  type Bounds,
+  type Place,
+} from '@huerta/core';
 import { useDrag } from '@use-gesture/react';
 import { useMemo, useState, type KeyboardEvent } from 'react';
 import { useWords } from '../../app/preferences';
@@ -17,7 +26,7 @@ export function PlanStage() {
   const [frame, { width, height }] = useSize();
   const [chosen, setChosen] = useState<string | null>(null);
   const drawing = useMemo(() => plan(planter), [planter]);
-  const view = fitView(drawing.bounds, width, height, MARGIN);
+  const view = middleView(drawing.bounds, width, height);
   const { units } = useWords();
   const places = placesOf(planter);
   const bar = barFor(view, units);
@@ -68,6 +77,14 @@ export function PlanStage() {
       </div>
     </div>
   );
+}
+
+/** As large as it fits, in the middle of the stage. */
+function middleView(bounds: Bounds, width: number, height: number): View {
+  const { scale } = fitView(bounds, width, height, MARGIN);
+  const left = height - MARGIN.top - MARGIN.bottom - (bounds.top - bounds.bottom) * scale;
+  const bottom = MARGIN.bottom + Math.max(left, 0) / 2;
+  return fitView(bounds, width, height, { ...MARGIN, bottom }, scale);
 }
 
 /** What a place is called: with its number where there are several. */
