@@ -6,7 +6,11 @@ import { loadDemoGarden, loadDemoVessels } from './demo/garden';
 import { createApp } from './http/app';
 import { servicesOf } from './services';
 import { readSettings } from './settings';
+import { backUp } from './store/backups';
 import { openDatabase } from './store/database';
+
+/** How often it is seen whether the garden changed and is to be copied. */
+const HOUR_MS = 3_600_000;
 
 /**
  * Starts Huerta on 127.0.0.1. Settings come from the environment (`settings.ts`): HUERTA_DATA (folder, .data),
@@ -20,12 +24,23 @@ async function main(): Promise<void> {
   const folder = resolve(settings.folder);
   const webRoot = resolve(settings.web);
 
-  const database = await openDatabase(join(folder, 'huerta.sqlite'));
+  const file = join(folder, 'huerta.sqlite');
+  const database = await openDatabase(file);
   const services = servicesOf(database);
   if (demo) {
     await loadDemoGarden(services.planters);
     await loadDemoVessels(services.vessels);
     await loadDemoBuild(services);
+  }
+
+  const copy = (): void => {
+    backUp(database.sequelize, file, new Date().toISOString().slice(0, 10)).catch(
+      (error: unknown) => logger.warn({ err: error }, 'the daily copy could not be made'),
+    );
+  };
+  if (!demo) {
+    copy();
+    setInterval(copy, HOUR_MS).unref();
   }
 
   const server = createApp({
@@ -37,7 +52,7 @@ async function main(): Promise<void> {
   await once(server, 'listening');
   const address = server.address();
   const open = typeof address === 'object' && address ? address.port : port;
-  logger.info(`Huerta is at http://${host ?? 'localhost'}:${open}`);
+  logger.info(`Huerta is at http://${host ?? 'localhost'}:${open}, with the garden in ${folder}`);
 
   const stop = (signal: string): void => {
     logger.info(`${signal}: finishing what is under way`);

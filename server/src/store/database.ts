@@ -2,6 +2,7 @@ import { mkdir } from 'node:fs/promises';
 import { dirname } from 'node:path';
 import { Sequelize } from 'sequelize';
 import sqlite3 from 'sqlite3';
+import { backupFile, backupsOf } from './backups';
 import { definePlanters, type PlanterModel } from './planters';
 import { migrateDatabase } from './migrate';
 import { definePriceBooks, defineProgress, type PriceBookModel, type ProgressModel } from './build';
@@ -35,14 +36,17 @@ async function makeFolder(file: string): Promise<void> {
 async function mustBeWhole(sequelize: Sequelize, file: string): Promise<void> {
   const [rows] = await sequelize.query('PRAGMA quick_check(1)');
   const [first] = rows as { quick_check?: string }[];
-  if (first?.quick_check !== 'ok') throw damaged(file);
+  if (first?.quick_check !== 'ok') throw await damaged(file);
 }
 
-const damaged = (file: string): Error =>
-  new Error(`the garden in ${file} is damaged. Put a good copy of that file in its place.`);
+async function damaged(file: string): Promise<Error> {
+  const last = (await backupsOf(file)).at(-1);
+  const copy = last ? `the last one, ${backupFile(file, last)},` : 'a good copy';
+  return new Error(`the garden in ${file} is damaged. Put ${copy} in its place and start again.`);
+}
 
 /** What SQLite says when it cannot open a file, as a sentence with the path. */
-function inWords(error: unknown, file: string): unknown {
+async function inWords(error: unknown, file: string): Promise<unknown> {
   const code = (error as { parent?: { code?: string } }).parent?.code;
   if (code === 'SQLITE_CORRUPT' || code === 'SQLITE_NOTADB') return damaged(file);
   if (code === 'SQLITE_CANTOPEN' || code === 'SQLITE_READONLY') {
@@ -81,7 +85,7 @@ export async function openDatabase(file: string): Promise<Database> {
     await migrateDatabase(sequelize);
   } catch (error) {
     await sequelize.close();
-    throw inWords(error, file);
+    throw await inWords(error, file);
   }
   return {
     sequelize,
