@@ -113,3 +113,18 @@ test('earlier versions are listed in words, and one is put back', async ({ page 
     .click();
   await expect.poll(() => depthOf(page, id)).toBeCloseTo(0.025, 6);
 });
+
+test('words and prices that are being typed outlive a reload', async ({ page }) => {
+  page.on('dialog', (dialog) => void dialog.accept());
+  const id = await newPlanter(page, 'Half a word');
+  await page.goto(`/planters/${id}?room=check`);
+  await page.getByLabel('Notes').fill('Water from the top in May');
+  await page.waitForTimeout(1500);
+  await page.reload();
+  await expect(page.getByLabel('Notes')).toHaveValue('Water from the top in May');
+  await page.goto('/prices');
+  const price = page.getByLabel(/price/i).first();
+  await price.fill('12.34');
+  await page.reload();
+  await expect(page.getByLabel(/price/i).first()).toHaveValue('12.34');
+});

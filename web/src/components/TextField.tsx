@@ -1,5 +1,5 @@
 import { Field, Input, Textarea } from '@chakra-ui/react';
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 
 interface TextFieldProps {
   label: string;
@@ -12,7 +12,10 @@ interface TextFieldProps {
   hideLabel?: boolean;
 }
 
-/** A field for words, taken over when it is left. */
+/** A rest in typing after which what is typed is taken over, milliseconds. */
+const REST_MS = 1200;
+
+/** A field for words, taken over when it is left, when typing rests and when the page goes. */
 export function TextField({
   label,
   value,
@@ -34,6 +37,23 @@ export function TextField({
     setDraft(null);
     if (text !== value) onCommit(text);
   };
+  const typed = useRef<() => void>(() => undefined);
+  useEffect(() => {
+    typed.current = () => {
+      const text = draft === null ? value : long ? draft : draft.trim();
+      if (text !== value && !(required && text === '')) onCommit(text);
+    };
+  });
+  useEffect(() => {
+    if (draft === null) return undefined;
+    const take = () => typed.current();
+    const timer = setTimeout(take, REST_MS);
+    window.addEventListener('pagehide', take);
+    return () => {
+      clearTimeout(timer);
+      window.removeEventListener('pagehide', take);
+    };
+  }, [draft]);
   const shared = {
     value: draft ?? value,
     maxLength,

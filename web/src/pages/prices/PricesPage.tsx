@@ -10,13 +10,15 @@ import {
   type FieldSpec,
   type Good,
   type PriceBook,
+  type UnitSystem,
 } from '@huerta/core';
-import { useMemo, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { usePriceBook, useSavePriceBook } from '../../api/build';
 import { usePlanters } from '../../api/planters';
 import { useWords } from '../../app/preferences';
 import { ChoiceField } from '../../components/ChoiceField';
+import { keepDraft, readKeptDraft } from '../../components/keptDraft';
 import { notify } from '../../components/notices';
 import { QuantityField } from '../../components/QuantityField';
 import { Fetched, Page } from '../../components/Page';
@@ -64,15 +66,36 @@ const KERF: FieldSpec = {
   help: 'With each cut.',
 };
 
+const DRAFT = 'huerta.prices.draft';
+
+/** What was typed into the book and not saved. */
+interface KeptBook {
+  revision: number;
+  units: UnitSystem;
+  general: PriceBook;
+  drafts: Readonly<Record<string, GoodDraft>>;
+}
+
 function Book({ saved, planters }: { saved: PriceBookResource; planters: PlanterResource[] }) {
   const { units } = useWords();
-  const [general, setGeneral] = useState<PriceBook>(saved.book);
-  const [drafts, setDrafts] = useState<Readonly<Record<string, GoodDraft>>>({});
+  // What was typed before a reload is there again; if the book was saved elsewhere since, only the goods’ own.
+  const [before] = useState(() => readKeptDraft<KeptBook>(DRAFT));
+  const [general, setGeneral] = useState<PriceBook>(
+    before?.revision === saved.revision ? before.general : saved.book,
+  );
+  const [drafts, setDrafts] = useState<Readonly<Record<string, GoodDraft>>>(
+    before?.units === units ? before.drafts : {},
+  );
   const [errors, setErrors] = useState<Readonly<Record<string, DraftErrors>>>({});
   const save = useSavePriceBook();
   const shoppers = useShoppers(planters, units);
   const goods = useMemo(() => goodsOf(shoppers), [shoppers]);
-  const dirty = general !== saved.book || Object.keys(drafts).length > 0;
+  const dirty =
+    JSON.stringify(general) !== JSON.stringify(saved.book) || Object.keys(drafts).length > 0;
+  useEffect(() => {
+    const { revision } = saved;
+    keepDraft(DRAFT, dirty ? ({ revision, units, general, drafts } satisfies KeptBook) : null);
+  }, [dirty, saved, units, general, drafts]);
 
   const keep = () => {
     const wrong: Record<string, DraftErrors> = {};
@@ -88,7 +111,12 @@ function Book({ saved, planters }: { saved: PriceBookResource; planters: Planter
     if (Object.keys(wrong).length > 0) return;
     save.mutate(
       { revision: saved.revision, book },
-      { onSuccess: () => notify('The price book is saved.') },
+      {
+        onSuccess: () => {
+          keepDraft(DRAFT, null);
+          notify('The price book is saved.');
+        },
+      },
     );
   };
   const wrongs = Object.keys(errors).length;
