@@ -3,3 +3,4 @@ export * from './build';
 export * from './planter';
 export * from './problem';
 export * from './vessel';
+export * from './report';

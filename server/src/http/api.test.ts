@@ -4,12 +4,14 @@ import { join } from 'node:path';
 import { pino } from 'pino';
 import request from 'supertest';
 import {
+  assessmentReportSchema,
   planterResourceSchema,
   problemSchema,
+  sheetReportSchema,
   vesselListSchema,
   type PlanterResource,
 } from '@huerta/contract';
-import { applyPatch, STARTING_POINTS, vesselFrom } from '@huerta/core';
+import { applyPatch, evaluate, STARTING_POINTS, vesselFrom } from '@huerta/core';
 import { servicesOf } from '../services';
 import { openDatabase, type Database } from '../store/database';
 import { createApp } from './app';
@@ -304,4 +306,22 @@ test('ten thousand problems in one document are counted, not listed', async () =
     .send({ revision: 1, design: { ...design, soil: { freeboard: 'x' }, wicks } });
   expect(problemOf(answer).errors!.length).toBeLessThanOrEqual(20);
   expect(answer.text.length).toBeLessThan(20_000);
+});
+
+test('other programs read what core makes of a planter, of every family and in both systems', async () => {
+  for (const { id: family, design: one } of STARTING_POINTS) {
+    const { id } = await create({ ...one, name: family });
+    for (const units of ['metric', 'us'] as const) {
+      const { body } = await api.get(`/api/planters/${id}/assessment?units=${units}`).expect(200);
+      const report = assessmentReportSchema.parse(body);
+      const { figures } = evaluate(one).assessment;
+      expect(report.figures.find((figure) => figure.id === 'usable')!.value).toBe(figures.usable);
+      const answer = await api.get(`/api/planters/${id}/sheet?units=${units}`).expect(200);
+      const sheet = sheetReportSchema.parse(answer.body);
+      expect(sheet.steps.length).toBeGreaterThan(5);
+      expect(answer.text).not.toMatch(/undefined|NaN|\[object/);
+    }
+  }
+  const wrong = await api.get(`/api/planters/${(await create()).id}/sheet?units=cubits`);
+  expect([wrong.status, problemOf(wrong).kind]).toEqual([400, 'invalid']);
 });

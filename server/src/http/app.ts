@@ -13,6 +13,7 @@ import { answerProblems } from './errors';
 import { knownHostsOnly, localNamesFromHere, ownPagesOnly } from './local';
 import { buildRoutes } from './build';
 import { planterRoutes } from './planters';
+import { reportRoutes } from './reports';
 import { seasonRoutes } from './seasons';
 import { priceRoutes } from './prices';
 import { vesselRoutes } from './vessels';
@@ -64,13 +65,14 @@ export function createApp({ services, logger, webRoot, host }: AppOptions): Expr
     response.json(planterJsonSchema());
   });
   const json = express.json({ limit: MAX_BODY_BYTES });
-  const { planters, vessels, progress, prices, files, weather, seasons } = services;
+  const { planters, vessels, progress, prices, files, weather, seasons, reports } = services;
   app.use(
     '/api/planters',
     json,
     planterRoutes(planters),
     buildRoutes(progress, files),
     seasonRoutes(seasons),
+    reportRoutes(reports),
   );
   app.use('/api/prices', json, priceRoutes(prices));
   app.use('/api/weather', json, weatherRoutes(weather));

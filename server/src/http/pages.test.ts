@@ -26,6 +26,7 @@ const services = {
   prices: nothing,
   files: nothing,
   weather: nothing,
+  reports: nothing,
 } as Services;
 
 function open() {

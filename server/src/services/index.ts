@@ -3,6 +3,7 @@ import { fileService, type FileService } from './files';
 import { planterService, type PlanterService } from './planters';
 import { priceService, type PriceService } from './prices';
 import { progressService, type ProgressService } from './progress';
+import { reportService, type ReportService } from './reports';
 import { seasonService, type SeasonService } from './seasons';
 import { weatherService, type WeatherService } from './weather';
 import { vesselService, type VesselService } from './vessels';
@@ -16,6 +17,7 @@ export interface Services {
   files: FileService;
   weather: WeatherService;
   seasons: SeasonService;
+  reports: ReportService;
 }
 
 /** The services over an open database. */
@@ -30,5 +32,6 @@ export function servicesOf(database: Database): Services {
     files: fileService(planters, prices),
     weather: weatherService(database.weather),
     seasons: seasonService(database.seasons, planters),
+    reports: reportService(planters),
   };
 }
