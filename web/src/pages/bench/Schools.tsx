@@ -70,7 +70,7 @@ function Opinion({ school }: { school: School }) {
       <Text fontSize="sm" lineHeight="1.4">
         {school.says}
       </Text>
-      <Numbers outcome={outcome} />
+      {!outcome?.brings && <Numbers outcome={outcome} />}
       {followed ? (
         <Text fontSize="xs" color="clay" fontWeight="medium">
           This is how yours is.

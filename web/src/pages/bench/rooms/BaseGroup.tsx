@@ -12,11 +12,13 @@ import {
   layerTop,
   MAX_FILLS,
   MAX_PARTS,
+  settled,
   USUAL_LYING,
   type BaseId,
   BEARERS,
   type PartDesign,
   type Patch,
+  type PlanterDesign,
 } from '@huerta/core';
 import { useState } from 'react';
 import { useWords } from '../../../app/preferences';
@@ -83,7 +85,7 @@ export function BaseGroup() {
         label="Soil is kept up by"
         value={base ?? 'own'}
         choices={base === null ? { ...OWN, ...BASES } : (BASES as never)}
-        onChoose={(next) => next !== 'own' && attempt(changeBase(design, next))}
+        onChoose={(next) => next !== 'own' && attempt(wholeChange(design, next))}
         help={refusal}
       />
       <Pair>
@@ -163,6 +165,12 @@ export function BaseGroup() {
       )}
     </Group>
   );
+}
+
+/** A change of base with what it takes beside it: as many crates as fit, a lip under the new top. */
+function wholeChange(design: PlanterDesign, base: BaseId): Patch {
+  const patch = changeBase(design, base);
+  return settled(design, patch)?.patch ?? patch;
 }
 
 const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
