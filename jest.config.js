@@ -1,6 +1,8 @@
 import { join } from 'node:path';
 
 export default {
+  // Both processors: they have nothing else to do meanwhile.
+  maxWorkers: '100%',
   // Nothing is measured by these: a slow disk must not fail a test that waits for it.
   testTimeout: 120_000,
   projects: ['core', 'contract', 'server', 'web'].map((name) => ({
