@@ -128,3 +128,24 @@ test('words and prices that are being typed outlive a reload', async ({ page }) 
   await page.reload();
   await expect(page.getByLabel(/price/i).first()).toHaveValue('12.34');
 });
+
+test('a season’s plan that could not be sent is sent when the page is opened again', async ({
+  page,
+}) => {
+  const id = await newPlanter(page, 'Plan kept here');
+  const address = `/api/planters/${id}/season`;
+  const filling = async () =>
+    ((await (await page.request.get(address)).json()) as { filling: { kind: string } }).filling
+      .kind;
+  await page.route(
+    (url) => url.pathname === address,
+    (route) => (route.request().method() === 'PUT' ? route.abort() : route.continue()),
+  );
+  await page.goto(`/planters/${id}/season`);
+  await page.getByLabel('It is filled').selectOption('never');
+  await expect.poll(filling).not.toBe('never');
+  await page.unrouteAll({ behavior: 'ignoreErrors' });
+  await page.reload();
+  await expect(page.getByLabel('It is filled')).toHaveValue('never');
+  await expect.poll(filling).toBe('never');
+});
