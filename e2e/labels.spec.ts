@@ -8,6 +8,9 @@ const SIZES = [
   { width: 390, height: 844 },
 ];
 
+/** In so many milliseconds the demo garden is planted, before the first journey begins. */
+const DEMO_TAKES = 2500;
+
 /** What is wrong with the labels of the bench as it is laid out now, in words. */
 const wrongWith = (page: Page): Promise<string[]> =>
   page.evaluate(() => {
@@ -63,10 +66,14 @@ test('labels of every demo planter are whole, in millimetres and inches, on desk
 }) => {
   test.setTimeout(300_000);
   const { planters } = (await (await request.get('/api/planters')).json()) as {
-    planters: { id: string; design: { name: string } }[];
+    planters: { id: string; createdAt: string; design: { name: string } }[];
   };
+  // Those that came with the garden: other journeys plant theirs later.
+  const first = Date.parse(planters[0]?.createdAt ?? '');
+  const demo = planters.filter(({ createdAt }) => Date.parse(createdAt) - first < DEMO_TAKES);
+  expect(demo.length).toBeGreaterThan(10);
   const wrong: string[] = [];
-  for (const { id, design } of planters) {
+  for (const { id, design } of demo) {
     await page.setViewportSize(SIZES[0]!);
     await page.goto(`/planters/${id}?room=water`);
     await expect(page.locator('.stage .dimension-text').first()).toBeVisible();
