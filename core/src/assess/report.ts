@@ -25,7 +25,7 @@ const tilted = (pick: (tilt: Figures['tilt']) => number) => (figures: Figures) =
   figures.tilt.across > 5e-4 ? pick(figures.tilt) : null;
 
 /** Every figure that is shown anywhere, in the order in which a gardener asks for it. */
-export const REPORT = {
+const REPORT = {
   usable: { label: 'Water to use', kind: 'volume', value: (f) => f.usable, better: 'more' },
   gross: {
     label: 'Holds to the overflow',
@@ -149,11 +149,16 @@ export interface ReportRow extends Pick<Reported, 'label' | 'kind' | 'better'> {
 
 /** The rows of a report of one planter; those that say nothing of it are left out of the whole table. */
 export function reportOf(figures: Figures, shown: readonly ReportId[]): ReportRow[] {
-  return shown.flatMap((id): ReportRow[] => {
-    const row: Reported = REPORT[id];
-    const value = row.value(figures);
-    if (value === null && row.none === undefined) return [];
-    const { label, kind, short = label, none = '', better } = row;
-    return [{ id, label, short, kind, value, none, ...(better ? { better } : {}) }];
-  });
+  return shown
+    .map((id) => reported(figures, id))
+    .filter(({ id, value }) => {
+      const row: Reported = REPORT[id];
+      return value !== null || row.none !== undefined;
+    });
+}
+
+/** One figure of one planter, also where there is none. */
+export function reported(figures: Figures, id: ReportId): ReportRow {
+  const { label, kind, short = label, none = '', better, value }: Reported = REPORT[id];
+  return { id, label, short, kind, value: value(figures), none, ...(better ? { better } : {}) };
 }

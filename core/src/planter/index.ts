@@ -55,7 +55,15 @@ export {
   type Piece,
   type Specs,
 } from './piece';
-export { leavePlaces, moveBy, moveTo, placesOf, spotsOf, type Place } from './places';
+export {
+  keepPlaces,
+  leavePlaces,
+  moveBy,
+  moveTo,
+  placesOf,
+  placesOfLot,
+  type Place,
+} from './places';
 export { soilBeds, wetsTo, type SoilBed } from './soilBeds';
 export { asideOf, lengthOf, type Run, type Solid } from './solid';
 export { BASE_SUCTION, resolveWicks, totalDelivery, type Wick } from './wicks';

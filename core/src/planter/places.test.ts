@@ -3,7 +3,7 @@ import { evaluate } from '../assess';
 import { applyPatch, planterDesignSchema, STARTING_POINTS, type PlanterDesign } from '../design';
 import { tell } from '../quantity';
 import { anyDesign } from '../testing/designs';
-import { assemble, leavePlaces, moveBy, moveTo, placesOf } from '.';
+import { assemble, keepPlaces, leavePlaces, moveBy, moveTo, placesOf } from '.';
 
 const designOf = (id: string): PlanterDesign =>
   STARTING_POINTS.find((one) => one.id === id)!.design;
@@ -42,16 +42,26 @@ test('a tube under a sheet keeps its bridge; put over the edge it stands elsewhe
 test('a cup that is put onto another is left out and counted nowhere', () => {
   const planter = assemble(designOf('tote-pipes'));
   const cups = placesOf(planter).filter(({ name }) => name === 'cup');
-  const design =
-    cups.length > 1
-      ? applyPatch(planter.design, moveTo(planter, cups[0]!.id, cups[1]!))
-      : planter.design;
+  expect(cups).toHaveLength(2);
+  const design = applyPatch(planter.design, moveTo(planter, cups[0]!.id, cups[1]!));
   const { assessment, planter: moved } = evaluate(design);
-  if (cups.length > 1) {
-    expect(moved.of('cup')[0]!.pieces).toHaveLength(cups.length - 1);
-    expect(assessment.findings.map(({ id }) => id)).toContain('places-cup-0');
-    expect(assessment.findings.map(({ id }) => id)).not.toContain('wicks-crowded-0');
-  }
+  expect(moved.of('cup')[0]!.pieces).toHaveLength(1);
+  expect(assessment.findings.map(({ id }) => id)).toContain('places-cup-0');
+  expect(assessment.findings.map(({ id }) => id)).not.toContain('wicks-crowded-0');
+});
+
+test('things kept where they stand stand there to the last one, however tight they are', () => {
+  fc.assert(
+    fc.property(anyDesign, (design) => {
+      const planter = assemble(design);
+      for (const lot of planter.lots) {
+        const kept = assemble(applyPatch(design, keepPlaces(planter, lot)));
+        const now = kept.lots.find(({ id }) => id === lot.id)!;
+        expect([lot.id, now.pieces.length]).toEqual([lot.id, lot.pieces.length]);
+      }
+    }),
+    { numRuns: 40, endOnFailure: true },
+  );
 });
 
 test('the overflow goes round the wall by as much as it is told, and a whole round is none', () => {

@@ -7,6 +7,8 @@ import type { Lot, Spots } from './piece';
 export interface Place {
   /** Stable: `lot-number`. */
   id: string;
+  /** The lot that it is of, by its id. */
+  lot: string;
   name: string;
   /** Which of several it is, from 1; null where there is one only. */
   number: number | null;
@@ -34,7 +36,7 @@ export function placesOf(planter: Planter): Place[] {
 }
 
 /** Where a kind keeps the places that were chosen for it, or null where it has none. */
-export function spotsOf({ design }: Pick<Planter, 'design'>, lot: Lot): Spots | null {
+function spotsOf({ design }: Pick<Planter, 'design'>, lot: Lot): Spots | null {
   return KIND_FACES[lot.kind].spots?.(lot.index, design) ?? null;
 }
 
@@ -46,7 +48,8 @@ const standing = (lot: Lot): Stood[] =>
     return foot.form === 'box' ? [{ x, y, a: foot.a, b: foot.b, box: true }] : [];
   });
 
-function placesOfLot(planter: Planter, lot: Lot): Place[] {
+/** What can be moved of one lot. */
+export function placesOfLot(planter: Pick<Planter, 'design'>, lot: Lot): Place[] {
   const spots = spotsOf(planter, lot);
   if (!spots) return [];
   const stand = standing(lot);
@@ -69,6 +72,7 @@ function placesOfLot(planter: Planter, lot: Lot): Place[] {
   return all.map((one, i) => ({
     ...one,
     id: `${lot.id}-${i}`,
+    lot: lot.id,
     name: nameOf(lot, 1),
     number: all.length > 1 ? i + 1 : null,
     onWall: false,
@@ -87,6 +91,7 @@ function overflowOf({ design, lots }: Planter): Place[] {
   return [
     {
       id: 'overflow',
+      lot: `${overflow.kind}-0`,
       name: overflow.kind === 'rows' ? 'first air hole' : 'overflow',
       number: null,
       x: mean(({ x }) => x),
@@ -140,6 +145,13 @@ export function moveBy(planter: Planter, id: string, dx: number, dy: number): Pa
   const bearing = overflow && overflow.kind !== 'rim' ? overflow.bearing : 0;
   const turned = bearing + (dx + dy) / Math.max(Math.hypot(place.x, place.y), 0.02);
   return [{ path: ['overflow', 'bearing'], value: halfTurn(turned) }];
+}
+
+/** What keeps the things of a lot where they stand now, to be moved one by one. */
+export function keepPlaces(planter: Pick<Planter, 'design'>, lot: Lot): Patch {
+  const spots = spotsOf(planter, lot);
+  const put = placesOfLot(planter, lot).map(({ x, y }) => ({ x, y }));
+  return spots && put.length > 0 ? [{ path: spots.path, value: spots.many ? put : put[0] }] : [];
 }
 
 /** What leaves the places of a thing, and of its fellows, to Huerta again. */

@@ -1,4 +1,4 @@
-import { REPORT, type Figures, type QuantityKind, type ReportId } from '@huerta/core';
+import { reported, type Figures, type QuantityKind, type ReportId } from '@huerta/core';
 
 /** One figure of several planters side by side: as numbers, and as they are written. */
 export function reportedSide(
@@ -6,14 +6,12 @@ export function reportedSide(
   planters: readonly Figures[],
   write: (value: number, kind: QuantityKind) => string,
 ) {
-  const row: (typeof REPORT)[ReportId] & { short?: string; none?: string; better?: string } =
-    REPORT[id];
-  const values = planters.map((figures) => row.value(figures));
+  const rows = planters.map((figures) => reported(figures, id));
   return {
-    label: row.label,
-    short: row.short ?? row.label,
-    better: row.better,
-    values: values.map((value) => value ?? NaN),
-    texts: values.map((value) => (value === null ? (row.none ?? '') : write(value, row.kind))),
+    label: rows[0]?.label ?? '',
+    short: rows[0]?.short ?? '',
+    better: rows[0]?.better,
+    values: rows.map(({ value }) => value ?? NaN),
+    texts: rows.map(({ value, kind, none }) => (value === null ? none : write(value, kind))),
   };
 }

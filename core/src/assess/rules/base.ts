@@ -128,7 +128,7 @@ export const partsFit: Rule = ({ planter }) =>
   planter.lots.flatMap((lot) => {
     const size = sizeOf(lot);
     if (!size || lot.pieces.length >= lot.wanted) return [];
-    if (misplaced(planter, lot.id).length > 0) return [];
+    if (misplaced(planter, lot).length > 0) return [];
     const spec = lot.spec as unknown as Record<string, number>;
     const path = (key: string) => ['reservoir', 'parts', lot.index, key];
     const placed = lot.pieces.length;

@@ -1,4 +1,4 @@
-import { leavePlaces, placesOf, type Place, type Planter } from '../../planter';
+import { leavePlaces, placesOfLot, type Lot, type Place, type Planter } from '../../planter';
 import { q, say } from '../../quantity';
 import type { Draft, Room, Rule } from '../finding';
 
@@ -8,18 +8,18 @@ import type { Draft, Room, Rule } from '../finding';
 const ROOM_OF: Partial<Record<string, Room>> = { tube: 'tube', inspection: 'tube', worm: 'tube' };
 
 /** The places of a lot that were chosen by hand and cannot be had. */
-export const misplaced = (planter: Planter, lotId: string): Place[] =>
-  placesOf(planter).filter(({ id, stands }) => !stands && id.startsWith(`${lotId}-`));
+export const misplaced = (planter: Planter, lot: Lot): Place[] =>
+  placesOfLot(planter, lot).filter(({ stands }) => !stands);
 
 export const placesFit: Rule = ({ planter }) =>
   planter.lots.flatMap((lot): Draft[] => {
-    const [first, ...others] = misplaced(planter, lot.id);
+    const [first, ...others] = misplaced(planter, lot);
     if (!first) return [];
     const alone = lot.wanted === 1 || first.number === null;
     const who = alone
       ? say`The ${first.name}`
       : others.length === 0
-        ? say`The ${first.name} with the number ${q(first.number ?? 1, 'count')}`
+        ? say`${capital(first.name)} ${q(first.number ?? 1, 'count')}`
         : say`${q(others.length + 1, 'count')} of the ${q(lot.wanted, 'count')}`;
     const stands = lot.pieces.length >= lot.wanted;
     return [
@@ -39,3 +39,5 @@ export const placesFit: Rule = ({ planter }) =>
       },
     ];
   });
+
+const capital = (words: string): string => `${words.charAt(0).toUpperCase()}${words.slice(1)}`;

@@ -21,7 +21,7 @@ export const wicksFit: Rule = ({ planter }) =>
   planter.lots.flatMap((lot) => {
     if (lot.kind !== 'cup' && lot.kind !== 'column' && lot.kind !== 'cloth') return [];
     const placed = lot.pieces.length;
-    if (placed >= lot.wanted || misplaced(planter, lot.id).length > 0) return [];
+    if (placed >= lot.wanted || misplaced(planter, lot).length > 0) return [];
     const { index: i } = lot;
     const cloth = lot.kind === 'cloth';
     const name = cloth ? 'bunches of cloth' : lot.kind === 'cup' ? 'cups' : 'columns';

@@ -88,7 +88,13 @@ const besideBoxes = (free: Free, boxes: readonly Rectangle[]): Free => ({
   box: (box) => free.box(box) && boxes.every((other) => clear(box, other)),
 });
 
-/** The boxes that were set by hand and have room there. */
+/** So many ways round are looked through at the most until all stand. */
+const MOST_TRIED = 4000;
+
+/**
+ * The boxes that were set by hand and have room there. Which way round each stands is not said in the
+ * design: they are turned so that all go in; where they cannot, each stands as it first goes in.
+ */
 function chosen(
   at: readonly { x: number; y: number }[],
   a: number,
@@ -96,19 +102,28 @@ function chosen(
   floor: Site['floor'],
   free: Free,
 ): Rectangle[] {
-  const kept: Rectangle[] = [];
-  for (const { x, y } of at) {
-    for (const box of [
+  let tried = 0;
+  const waysOf = ({ x, y }: { x: number; y: number }, kept: readonly Rectangle[]): Rectangle[] =>
+    [
       { x, y, a, b },
       { x, y, a: b, b: a },
-    ]) {
-      if (holdsRectangle(floor, box) && besideBoxes(free, kept).box(box)) {
-        kept.push(box);
-        break;
-      }
+    ].filter((box) => holdsRectangle(floor, box) && besideBoxes(free, kept).box(box));
+  const all = (kept: readonly Rectangle[]): readonly Rectangle[] | null => {
+    const next = at[kept.length];
+    if (!next) return kept;
+    for (const box of waysOf(next, kept)) {
+      tried += 1;
+      const whole = tried > MOST_TRIED ? null : all([...kept, box]);
+      if (whole) return whole;
     }
-  }
-  return kept;
+    return null;
+  };
+  const whole = all([]);
+  if (whole) return [...whole];
+  return at.reduce<Rectangle[]>((kept, spot) => {
+    const [box] = waysOf(spot, kept);
+    return box ? [...kept, box] : kept;
+  }, []);
 }
 
 /** A crate without the round holes that are cut for what stands in it. */

@@ -70,7 +70,7 @@ export function PlanStage() {
         ) : (
           <Text fontSize="sm">
             {places.length > 0
-              ? 'Drag what has a clay ring, or choose it and use the arrow keys.'
+              ? 'Drag anything with a ring, or choose it and use the arrow keys.'
               : 'Nothing here can be moved by hand.'}
           </Text>
         )}

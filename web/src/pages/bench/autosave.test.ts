@@ -19,6 +19,16 @@ const answer = (revision: number, saved = design): PlanterResource => ({
   design: saved,
 });
 
+const conflict = () =>
+  new RefusedError({
+    type: 'urn:huerta:problem:conflict',
+    kind: 'conflict',
+    title: '',
+    status: 409,
+    detail: '',
+    current: answer(7, named('theirs')),
+  });
+
 beforeEach(() => jest.useFakeTimers());
 afterEach(() => jest.useRealTimers());
 
@@ -94,14 +104,7 @@ test('a conflict stops saving until it is decided', async () => {
   let clash = true;
   const { autosave, states, calls } = bench(async (revision) => {
     if (!clash) return answer(revision + 1);
-    throw new RefusedError({
-      type: 'urn:huerta:problem:conflict',
-      kind: 'conflict',
-      title: '',
-      status: 409,
-      detail: '',
-      current: answer(7, named('theirs')),
-    });
+    throw conflict();
   });
   autosave.changed(named('mine'));
   await jest.advanceTimersByTimeAsync(600);
@@ -157,18 +160,7 @@ test('an edit made during a slow save is kept with that save before it, then bas
 });
 
 test('an open conflict keeps this side on the device until one is chosen', async () => {
-  const { autosave, device, states } = bench(() =>
-    Promise.reject(
-      new RefusedError({
-        type: 'urn:huerta:problem:conflict',
-        kind: 'conflict',
-        title: '',
-        status: 409,
-        detail: '',
-        current: answer(7, named('theirs')),
-      }),
-    ),
-  );
+  const { autosave, device, states } = bench(() => Promise.reject(conflict()));
   autosave.changed(named('mine'));
   await jest.advanceTimersByTimeAsync(600);
   expect(states.at(-1)).toBe('conflict');

@@ -1,31 +1,23 @@
 import { Box, Button, Text } from '@chakra-ui/react';
-import { FIELDS, type Change, type Lot, type SpotDesign } from '@huerta/core';
+import { FIELDS, keepPlaces, type Change, type Lot, type SpotDesign } from '@huerta/core';
 import { useBench } from '../bench';
 import { Measure, Pair } from './parts';
-
-/** Places are chosen to the millimetre. */
-const mm = (metres: number): number => Math.round(metres * 1000) / 1000;
-const placesOf = (lot: Pick<Lot, 'pieces'> | undefined): SpotDesign[] =>
-  (lot?.pieces ?? [])
-    .filter(({ foot }) => foot.form !== 'run')
-    .map(({ x, y }) => ({ x: mm(x), y: mm(y) }));
 
 interface SpotProps {
   path: Change['path'];
   at: SpotDesign | null;
-  lot: Pick<Lot, 'pieces'> | undefined;
+  lot: Lot | undefined;
 }
 
 /** Where one thing stands: left to Huerta, or by numbers of one's own. */
 export function Spot({ path, at, lot }: SpotProps) {
-  const { change } = useBench();
-  const [now] = placesOf(lot);
+  const { change, planter } = useBench();
   if (!at) {
     return (
       <Button
         alignSelf="flex-start"
-        disabled={!now}
-        onClick={() => now && change([{ path, value: now }])}
+        disabled={!lot?.pieces.length}
+        onClick={() => lot && change(keepPlaces(planter, lot))}
       >
         Choose its place myself
       </Button>
@@ -45,21 +37,20 @@ export function Spot({ path, at, lot }: SpotProps) {
 interface SpotsProps {
   path: Change['path'];
   at: readonly SpotDesign[] | null;
-  lot: Pick<Lot, 'pieces'> | undefined;
+  lot: Lot | undefined;
   /** What one of them is called. */
   name: string;
 }
 
 /** Where several things stand. */
 export function Spots({ path, at, lot, name }: SpotsProps) {
-  const { change } = useBench();
-  const now = placesOf(lot);
+  const { change, planter } = useBench();
   if (!at) {
     return (
       <Button
         alignSelf="flex-start"
-        disabled={now.length === 0}
-        onClick={() => change([{ path, value: now }])}
+        disabled={!lot?.pieces.length}
+        onClick={() => lot && change(keepPlaces(planter, lot))}
       >
         Choose their places myself
       </Button>

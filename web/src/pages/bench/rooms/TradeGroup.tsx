@@ -80,7 +80,7 @@ export function TradeGroup() {
           />
           {!found && (
             <Says>
-              No height is without a fault as things are. Mend what is found first, then come back.
+              Every height brings a fault as things stand. Mend what is found first, then come back.
             </Says>
           )}
           {found && (
