@@ -168,7 +168,7 @@ function readText(text: string): FileReading {
   try {
     return readPlanterDocument(JSON.parse(text));
   } catch {
-    return { ok: false, message: 'What is kept of it is not whole.' };
+    return { ok: false, message: 'Its file is damaged.' };
   }
 }
 

@@ -108,8 +108,8 @@ function PlaceWords({ place, onLeave }: { place: Place; onLeave(): void }) {
   return (
     <>
       <Text fontSize="sm" flex="1">
-        <b>{titleOf(place)}</b> {whereOf(place, write)}
-        {place.stands ? '.' : ': it does not fit there.'}
+        <b>{titleOf(place)}:</b> {whereOf(place, write)}
+        {place.stands ? '.' : '. It does not fit there.'}
       </Text>
       {place.byHand && (
         <Button variant="ghost" px="2" onClick={onLeave}>

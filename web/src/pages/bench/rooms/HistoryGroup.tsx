@@ -30,15 +30,20 @@ export function HistoryGroup() {
 function Versions() {
   const { id = '' } = useParams();
   const [most, setMost] = useState(FIRST);
-  const { data, error, isFetching } = useHistory(id);
+  const { data, error, isFetching, refetch } = useHistory(id);
   const { design, store } = useBench();
   const revisions = data ?? [];
   return (
     <>
       {error && (
-        <Text role="alert" color="harm" fontSize="sm">
-          {error.message}
-        </Text>
+        <>
+          <Text role="alert" color="harm" fontSize="sm">
+            {error.message}
+          </Text>
+          <Button alignSelf="flex-start" disabled={isFetching} onClick={() => void refetch()}>
+            Try again
+          </Button>
+        </>
       )}
       {!error && revisions.length === 0 && (
         <Text fontSize="sm">{isFetching ? 'Fetching …' : 'It was never otherwise.'}</Text>
