@@ -135,8 +135,8 @@ test('a season’s plan that could not be sent is sent when the page is opened a
   const id = await newPlanter(page, 'Plan kept here');
   const address = `/api/planters/${id}/season`;
   const filling = async () =>
-    ((await (await page.request.get(address)).json()) as { filling: { kind: string } }).filling
-      .kind;
+    ((await (await page.request.get(address)).json()) as { plan: { filling: { kind: string } } })
+      .plan.filling.kind;
   await page.route(
     (url) => url.pathname === address,
     (route) => (route.request().method() === 'PUT' ? route.abort() : route.continue()),

@@ -30,6 +30,9 @@ export default defineConfig({
   expect: { timeout: 30_000 },
   reporter: [['list'], ['json', { outputFile: join(root, '.cache', 'results', 'e2e.json') }]],
   use: {
+    locale: 'en-GB',
+    // A service worker would fetch where the tests cannot see it; offline.spec.ts lets it.
+    serviceWorkers: 'block',
     baseURL: `http://localhost:${PORT}`,
     launchOptions: CHROMIUM,
     viewport: { width: 1280, height: 800 },
@@ -46,6 +49,8 @@ export default defineConfig({
       HUERTA_DATA: mkdtempSync(join(tmpdir(), 'huerta-e2e-')),
       HUERTA_DEMO: '1',
       HUERTA_LOG: 'warn',
+      HUERTA_RATE: '0',
+      HUERTA_HOST: '127.0.0.1',
     },
   },
 });

@@ -5,6 +5,7 @@ import { chromium, type Browser } from '@playwright/test';
 import type { PlanterDesign } from '@huerta/core';
 import { build } from 'vite';
 import { CHROMIUM } from '../e2e/playwright.config';
+import { besideBare, manyPlanters } from './benchServer';
 import { outlook, searching, seasons } from './benchSeason';
 import { median, quantile, round, sortedBy, type Core } from './measure';
 import { plantersAt, root, scratchFolder, serve, type ServedPlanter } from './served';
@@ -131,7 +132,7 @@ const DRAGGED = [
 
 /** Times from a pointer's move to the frame that shows it, while the overflow is dragged. */
 async function dragging(browser: Browser) {
-  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, locale: 'en-GB' });
   const byPlanter: { name: string; p95Ms: number }[] = [];
   const all: number[] = [];
   const planters = await plantersAt(base);
@@ -184,7 +185,7 @@ const LISTEN = `
 
 /** The trade curve of 60 points in its worker, from the question to the answer. */
 async function tradeInWorker(browser: Browser): Promise<number> {
-  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, locale: 'en-GB' });
   await page.addInitScript(LISTEN);
   const times: number[] = [];
   for (const { id, design } of await plantersAt(base)) {
@@ -205,7 +206,7 @@ async function tradeInWorker(browser: Browser): Promise<number> {
 
 /** Four planters side by side: from the link that is followed to the table that stands there. */
 async function comparing(browser: Browser): Promise<number> {
-  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, locale: 'en-GB' });
   const ids = (await plantersAt(base)).slice(6, 10).map(({ id }) => id);
   const times: number[] = [];
   for (let i = 0; i < 5; i += 1) {
@@ -272,7 +273,7 @@ async function pdfs() {
 
 /** Sixty pieces of many lengths, cut in the shopping list's worker. */
 async function cutting(browser: Browser) {
-  const page = await browser.newPage();
+  const page = await browser.newPage({ locale: 'en-GB' });
   await page.goto(`${base}/shopping`);
   const script = readdirSync(join(root, 'web/dist/assets')).find((name) =>
     name.startsWith('shopping.worker'),
@@ -331,6 +332,9 @@ try {
     firstPageKB: round(firstPageKilobytes()),
     serverStartMs: round(median(starts)),
     saveMs: round(await saves()),
+    besideBare: await besideBare(base),
+    // Last: the garden is large from here on.
+    manyPlanters: await manyPlanters(browser, base),
   };
   await browser.close();
   console.log(JSON.stringify(result, null, 2));

@@ -39,7 +39,7 @@ export function seasons(core: Core) {
 
 /** A search in the browser: how long it takes, and how long a key takes to show meanwhile. */
 export async function searching(browser: Browser, base: string, name: string) {
-  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, locale: 'en-GB' });
   const pail = (await plantersAt(base)).find(({ design }) => design.name === name);
   await page.goto(`${base}/planters/${pail?.id}/season?view=search`);
   const field = page.getByRole('textbox', { name: 'Must be sure for' });
@@ -75,7 +75,7 @@ export async function searching(browser: Browser, base: string, name: string) {
 
 /** Thirty weathers of a season in the page's two workers, from the page's opening on. */
 export async function outlook(browser: Browser, base: string, name: string): Promise<number> {
-  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, locale: 'en-GB' });
   const pail = (await plantersAt(base)).find(({ design }) => design.name === name);
   const begin = performance.now();
   await page.goto(`${base}/planters/${pail?.id}/season`);

@@ -113,7 +113,7 @@ function addressOf(at: Picture['at'], planters: readonly ServedPlanter[]): strin
 
 /** Opens a page and waits until it has what it shows. */
 async function opened(browser: Browser, path: string, size: Picture['size']): Promise<Page> {
-  const page = await browser.newPage({ viewport: size, reducedMotion: 'reduce' });
+  const page = await browser.newPage({ locale: 'en-GB', viewport: size, reducedMotion: 'reduce' });
   await page.goto(served.base + path);
   await page.getByRole('heading', { level: 1 }).waitFor({ timeout: 60_000 });
   await page.getByText('Fetching').waitFor({ state: 'detached', timeout: 60_000 });
@@ -131,6 +131,7 @@ async function together(
   width: number,
 ): Promise<void> {
   const page = await browser.newPage({
+    locale: 'en-GB',
     viewport: { width: columns * (width + 15) + 5, height: 100 },
   });
   const images = shots.map(
@@ -211,6 +212,7 @@ try {
   for (const { file, at, size, dark, us, press, see } of PICTURES) {
     if (only.length > 0 && !only.includes(file)) continue;
     const context = await browser.newContext({
+      locale: 'en-GB',
       viewport: size,
       colorScheme: dark ? 'dark' : 'light',
       reducedMotion: 'reduce',

@@ -37,6 +37,7 @@ export async function serve(folder: string, port: number): Promise<Served> {
       HUERTA_PORT: String(port),
       HUERTA_DEMO: '1',
       HUERTA_LOG: 'error',
+      HUERTA_RATE: '0',
     },
     stdio: ['ignore', 'ignore', 'inherit'],
   });

@@ -1,8 +1,38 @@
 import react from '@vitejs/plugin-react';
 import { defineConfig } from 'vite';
+import { VitePWA } from 'vite-plugin-pwa';
 
 export default defineConfig({
-  plugins: [react()],
+  plugins: [
+    react(),
+    // All of the application lies on the device, so that it opens while the server is away. What the server
+    // said last is kept by the pages themselves (src/device/seen.ts), which know what belongs to whom.
+    VitePWA({
+      registerType: 'prompt',
+      injectRegister: null,
+      workbox: {
+        globPatterns: ['**/*.{js,css,html,svg,png,woff2}'],
+        maximumFileSizeToCacheInBytes: 5_000_000,
+        navigateFallback: '/index.html',
+        navigateFallbackDenylist: [/^\/api\//, /^\/let-in/],
+        sourcemap: false,
+      },
+      manifest: {
+        name: 'Huerta',
+        short_name: 'Huerta',
+        description: 'Design, build and tend planters that water themselves.',
+        start_url: '/',
+        display: 'standalone',
+        background_color: '#f6f1e4',
+        theme_color: '#f6f1e4',
+        icons: [
+          { src: '/icon-192.png', sizes: '192x192', type: 'image/png' },
+          { src: '/icon-512.png', sizes: '512x512', type: 'image/png' },
+          { src: '/icon-512.png', sizes: '512x512', type: 'image/png', purpose: 'maskable' },
+        ],
+      },
+    }),
+  ],
   build: { target: 'es2022', manifest: true, chunkSizeWarningLimit: 700 },
   server: { port: 4701, proxy: { '/api': 'http://127.0.0.1:4700' } },
 });

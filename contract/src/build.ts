@@ -1,4 +1,4 @@
-import { PAPER_IDS, priceBookSchema, progressEntrySchema } from '@huerta/core';
+import { PAPER_IDS, progressEntrySchema } from '@huerta/core';
 import { z } from 'zod';
 
 /** How far a planter's build has come: answer to GET and PATCH /api/planters/:id/progress. */
@@ -8,19 +8,6 @@ export type ProgressResource = z.infer<typeof progressSchema>;
 /** Body of PATCH /api/planters/:id/progress: what was ticked, measured or noted. */
 export const sendProgressSchema = z.strictObject({
   entries: z.array(progressEntrySchema).min(1).max(300),
-});
-
-/** The price book: answer to GET and PUT /api/prices. Revision 0 is a book never written in. */
-export const priceBookResourceSchema = z.object({
-  revision: z.int().min(0),
-  book: priceBookSchema,
-});
-export type PriceBookResource = z.infer<typeof priceBookResourceSchema>;
-
-/** Body of PUT /api/prices. */
-export const savePriceBookSchema = z.strictObject({
-  revision: z.int().min(0),
-  book: priceBookSchema,
 });
 
 /** Query of the files of a build sheet. */

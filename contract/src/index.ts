@@ -1,6 +1,12 @@
 /** The HTTP resources of the API, built from core's definitions. Server and web both read these. */
+export * from './backup';
 export * from './build';
+export * from './document';
+export * from './door';
+export * from './entry';
+export * from './garden';
 export * from './planter';
 export * from './problem';
 export * from './vessel';
 export * from './report';
+export * from './routes';

@@ -1,5 +1,4 @@
 import { z } from 'zod';
-import { planterResourceSchema } from './planter';
 
 /** What can go wrong, as the last part of a problem's type. */
 export const PROBLEM_KINDS = [
@@ -11,6 +10,9 @@ export const PROBLEM_KINDS = [
   'not-json',
   'foreign-host',
   'foreign-page',
+  'not-let-in',
+  'too-many',
+  'too-much-work',
   'internal',
 ] as const;
 export type ProblemKind = (typeof PROBLEM_KINDS)[number];
@@ -27,7 +29,7 @@ export const problemSchema = z.object({
   errors: z
     .array(z.object({ path: z.array(z.union([z.string(), z.number()])), message: z.string() }))
     .optional(),
-  /** For a conflict: the planter as it stands on the server. */
-  current: planterResourceSchema.optional(),
+  /** For a conflict: the document as it stands on the server, to be read by the schema of its kind. */
+  current: z.looseObject({ revision: z.int().min(0) }).optional(),
 });
 export type Problem = z.infer<typeof problemSchema>;

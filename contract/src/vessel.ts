@@ -1,21 +1,19 @@
 import { vesselDesignSchema } from '@huerta/core';
 import { z } from 'zod';
+import { DOCUMENT, SAVE_MARK } from './document';
+
+const VESSEL = { name: z.string().trim().min(1).max(80), vessel: vesselDesignSchema } as const;
 
 /** A vessel that somebody measured, kept to be used in any planter. */
-export const vesselResourceSchema = z.object({
-  id: z.uuid(),
-  name: z.string(),
-  createdAt: z.iso.datetime(),
-  vessel: vesselDesignSchema,
-});
+export const vesselResourceSchema = z.object({ ...DOCUMENT, ...VESSEL });
 export type VesselResource = z.infer<typeof vesselResourceSchema>;
 
-/** Body of POST /api/vessels and PUT /api/vessels/:id. */
-export const keepVesselSchema = z.strictObject({
-  name: z.string().trim().min(1).max(80),
-  vessel: vesselDesignSchema,
-});
+/** Body of POST /api/vessels. */
+export const keepVesselSchema = z.strictObject(VESSEL);
 export type KeepVessel = z.infer<typeof keepVesselSchema>;
+
+/** Body of PUT /api/vessels/:id. */
+export const saveVesselSchema = z.strictObject({ ...SAVE_MARK, ...VESSEL });
 
 /** Answer to GET /api/vessels. */
 export const vesselListSchema = z.object({ vessels: z.array(vesselResourceSchema) });

@@ -1,63 +1,103 @@
+import { createHash } from 'node:crypto';
 import { once } from 'node:events';
-import { join, resolve } from 'node:path';
+import { readdir, readFile, writeFile } from 'node:fs/promises';
+import { dirname, join, resolve } from 'node:path';
+import { fileURLToPath } from 'node:url';
 import { pino } from 'pino';
 import { loadDemoBuild } from './demo/build';
 import { loadDemoGarden, loadDemoVessels } from './demo/garden';
+import { houseNames } from './door/addresses';
+import { doorKeeper } from './door/door';
+import { secretsOf } from './door/secrets';
 import { createApp } from './http/app';
 import { servicesOf } from './services';
 import { readSettings } from './settings';
-import { backUp } from './store/backups';
+import { copiesOf } from './services/copies';
 import { openDatabase } from './store/database';
 
 /** How often it is seen whether the garden changed and is to be copied. */
 const HOUR_MS = 3_600_000;
 
+/** Tells this program from every other: what was worked out by another one is worked out again. */
+async function programMark(): Promise<string> {
+  const folder = dirname(fileURLToPath(import.meta.url));
+  const names = await readdir(folder, { recursive: true });
+  const hash = createHash('sha256');
+  for (const name of names.filter((one) => /\.[jt]s$/.test(one)).sort()) {
+    hash.update(await readFile(join(folder, name)));
+  }
+  return hash.digest('base64url').slice(0, 16);
+}
+
 /**
- * Starts Huerta on 127.0.0.1. Settings come from the environment (`settings.ts`): HUERTA_DATA (folder, .data),
+ * Starts Huerta on 127.0.0.1, or with `backup [file]` keeps the garden in a file and ends. Settings come from the environment (`settings.ts`): HUERTA_DATA (folder, .data),
  * HUERTA_PORT (4700), HUERTA_WEB (folder of the built pages) and HUERTA_DEMO=1 (fill an empty
- * garden with the demo planters). HUERTA_HOST, a name or address of this machine in the house’s network,
- * lets a phone at the bench in; there is no login, so whoever is in that network can change the garden.
+ * garden with the demo planters). Devices of the house come in by a door that is opened in Settings, on
+ * HUERTA_DOOR_PORT (43 above the port), each by a secret of its own; HUERTA_HOST is a name to offer them.
  */
 async function main(): Promise<void> {
-  const { port, host, demo, log, ...settings } = readSettings(process.env);
+  const { port, demo, log, rate, ...settings } = readSettings(process.env);
   const logger = pino({ level: log });
   const folder = resolve(settings.folder);
   const webRoot = resolve(settings.web);
 
   const file = join(folder, 'huerta.sqlite');
   const database = await openDatabase(file);
-  const services = servicesOf(database);
+  const services = servicesOf(database, await programMark());
+  const [order, target] = process.argv.slice(2);
+  if (order === 'backup') {
+    const path = resolve(target ?? `huerta ${new Date().toISOString().slice(0, 10)}.zip`);
+    await writeFile(path, await services.gardenFile.take());
+    await database.close();
+    process.stdout.write(`The garden in ${folder} is kept in ${path}\n`);
+    return;
+  }
   if (demo) {
-    await loadDemoGarden(services.planters);
-    await loadDemoVessels(services.vessels);
+    await loadDemoGarden(services);
+    await loadDemoVessels(services);
     await loadDemoBuild(services);
   }
 
+  const copies = copiesOf(database, file);
   const copy = (): void => {
-    backUp(database.sequelize, file, new Date().toISOString().slice(0, 10)).catch(
-      (error: unknown) => logger.warn({ err: error }, 'the daily copy could not be made'),
-    );
+    copies
+      .make()
+      .catch((error: unknown) => logger.warn({ err: error }, 'the daily copy could not be made'));
   };
   if (!demo) {
     copy();
     setInterval(copy, HOUR_MS).unref();
   }
 
-  const server = createApp({
-    services,
-    logger,
-    webRoot,
-    ...(host ? { host } : {}),
-  }).listen(port, host ? '0.0.0.0' : '127.0.0.1');
+  const secrets = secretsOf(database.devices);
+  const app = { services, logger, webRoot, rate, demo };
+  const keeper = doorKeeper({
+    table: database.devices,
+    secrets,
+    answer: createApp({ ...app, house: { names: () => houseNames(settings.host), secrets } }),
+    folder,
+    port: settings.doorPort,
+    named: settings.host,
+    own: settings.own,
+  });
+  const server = createApp({ ...app, home: { keeper, secrets, copies } }).listen(port, '127.0.0.1');
   await once(server, 'listening');
   const address = server.address();
   const open = typeof address === 'object' && address ? address.port : port;
-  logger.info(`Huerta is at http://${host ?? 'localhost'}:${open}, with the garden in ${folder}`);
+  logger.info(`Huerta is at http://localhost:${open}, with the garden in ${folder}`);
+  await keeper.begin();
+  const { addresses, trouble } = await keeper.state();
+  if (addresses[0])
+    logger.info(`The door is open: devices that were let in come by ${addresses.join(', ')}`);
+  if (trouble) logger.warn(trouble);
 
   const stop = (signal: string): void => {
     logger.info(`${signal}: finishing what is under way`);
     server.close(() => {
-      void database.close().then(() => process.exit(0));
+      void keeper
+        .stop()
+        .then(() => database.close())
+        .then(() => process.exit(0));
     });
     server.closeIdleConnections();
     setTimeout(() => process.exit(1), 5000).unref();

@@ -14,6 +14,19 @@ const settingsSchema = z.object({
     .string()
     .regex(/^[a-z0-9.-]+$/i, 'is a name or an address of this machine, without a port')
     .optional(),
+  HUERTA_DOOR_PORT: z
+    .string()
+    .regex(/^\d{1,5}$/, 'is a number such as 4743')
+    .transform(Number)
+    .refine((port) => port <= 65_535, 'is at most 65535')
+    .optional(),
+  HUERTA_CERT: z.string().min(1, 'is a file').optional(),
+  HUERTA_KEY: z.string().min(1, 'is a file').optional(),
+  HUERTA_RATE: z
+    .string()
+    .regex(/^\d{1,7}$/, 'is a number of requests a minute, 0 for no limit')
+    .transform(Number)
+    .default(6000),
   HUERTA_WEB: z.string().min(1, 'is a folder').default('web/dist'),
   HUERTA_DEMO: z.enum(['0', '1'], 'is 1 for the demo garden, or 0').default('0'),
   HUERTA_LOG: z
@@ -25,6 +38,12 @@ export interface Settings {
   folder: string;
   port: number;
   host: string | null;
+  /** Where the house comes in, while the door is open. */
+  doorPort: number;
+  /** Files of a certificate of one's own. */
+  own: { cert: string; key: string } | null;
+  /** Requests a minute from one address; 0 for no limit. */
+  rate: number;
   web: string;
   demo: boolean;
   log: string;
@@ -49,6 +68,10 @@ export function readSettings(environment: Readonly<Record<string, string | undef
     folder: read.HUERTA_DATA,
     port: read.HUERTA_PORT,
     host: read.HUERTA_HOST ?? null,
+    doorPort: read.HUERTA_DOOR_PORT ?? read.HUERTA_PORT + 43,
+    own:
+      read.HUERTA_CERT && read.HUERTA_KEY ? { cert: read.HUERTA_CERT, key: read.HUERTA_KEY } : null,
+    rate: read.HUERTA_RATE,
     web: read.HUERTA_WEB,
     demo: read.HUERTA_DEMO === '1',
     log: read.HUERTA_LOG,

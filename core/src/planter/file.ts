@@ -35,8 +35,16 @@ export function readPlanterFile(text: string): FileReading {
   return readPlanterDocument(raw);
 }
 
-/** The same for a document that has been parsed already, such as one from the database. */
-export function readPlanterDocument(raw: unknown): FileReading {
+/**
+ * The same for a document that has been parsed already, such as one from the database.
+ *
+ * @param impossible whether one whose measures contradict each other is refused, as a file is, or opened, as
+ *   what was kept before a rule became stricter
+ */
+export function readPlanterDocument(
+  raw: unknown,
+  { impossible = 'refuse' }: { impossible?: 'refuse' | 'open' } = {},
+): FileReading {
   const head = z
     .looseObject({ format: z.literal('huerta.planter'), version: z.int().min(1) })
     .safeParse(raw);
@@ -58,9 +66,9 @@ export function readPlanterDocument(raw: unknown): FileReading {
       `This planter file is damaged at ‘${where}’: ${issue?.message ?? 'unreadable'}. Export the planter again, or mend that entry.`,
     );
   }
-  const impossible = contradictions(parsed.data)[0];
-  if (impossible) {
-    return refuse(`This planter cannot exist as written. ${tell(impossible.message, 'metric')}`);
+  const found = impossible === 'refuse' ? contradictions(parsed.data)[0] : undefined;
+  if (found) {
+    return refuse(`This planter cannot exist as written. ${tell(found.message, 'metric')}`);
   }
   return { ok: true, design: parsed.data };
 }

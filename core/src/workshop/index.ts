@@ -21,6 +21,7 @@ export {
   PAPER_IDS,
   PAPERS,
   RULE,
+  shapesOn,
   tilesOf,
   type PaperId,
   type Stroke,

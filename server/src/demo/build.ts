@@ -1,5 +1,6 @@
 import { NEW_BOOK, type PriceBook, type ProgressEntry, type SeasonPlan } from '@huerta/core';
 import type { Services } from '../services';
+import { ONLY } from '../services/kinds';
 
 /** A build that is half done on the kitchen step, its season’s plan, and a price book with a shed behind it. */
 
@@ -48,6 +49,9 @@ const PLAN: SeasonPlan = {
   ],
 };
 
+/** A document that was never written. */
+const NEW = { revision: 0, saveId: null, after: [] };
+
 /** Puts them into a garden where nothing is built yet. */
 export async function loadDemoBuild({
   planters,
@@ -55,11 +59,11 @@ export async function loadDemoBuild({
   prices,
   seasons,
 }: Services): Promise<void> {
-  const planter = (await planters.list()).planters.find(({ design }) => design.name === HALF_BUILT);
+  const planter = (await planters.list()).kept.find(({ name }) => name === HALF_BUILT);
   if (planter && (await progress.get(planter.id)).entries.length === 0) {
     await progress.send(planter.id, MARKS);
-    await seasons.save(planter.id, PLAN);
+    await seasons.save(planter.id, NEW, { name: `Season of ${planter.name}`, value: PLAN });
   }
-  const { revision } = await prices.get();
-  if (revision === 0) await prices.save(0, BOOK);
+  const { revision } = await prices.get(ONLY);
+  if (revision === 0) await prices.save(ONLY, NEW, { name: 'Price book', value: BOOK });
 }

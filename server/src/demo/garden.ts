@@ -9,8 +9,7 @@ import {
   type PlanterDesign,
   type VesselDesign,
 } from '@huerta/core';
-import type { PlanterService } from '../services/planters';
-import type { VesselService } from '../services/vessels';
+import type { Services } from '../services';
 
 /** The garden at Casa Lumbre in Vallesol: a courtyard, a roof, a kitchen step and a north wall. */
 
@@ -208,13 +207,13 @@ const DEMO_VESSELS: readonly { name: string; vessel: VesselDesign }[] = [
 ];
 
 /** Puts the demo planters into a garden that is still empty. */
-export async function loadDemoGarden(planters: PlanterService): Promise<void> {
-  if ((await planters.list()).planters.length > 0) return;
-  for (const design of DEMO_GARDEN) await planters.create(design);
+export async function loadDemoGarden({ planters }: Services): Promise<void> {
+  if ((await planters.list()).kept.length > 0) return;
+  for (const design of DEMO_GARDEN) await planters.create({ name: design.name, value: design });
 }
 
 /** Puts the measured vessels among those of a garden that has none. */
-export async function loadDemoVessels(vessels: VesselService): Promise<void> {
-  if ((await vessels.list()).length > 0) return;
-  for (const kept of DEMO_VESSELS) await vessels.create(kept);
+export async function loadDemoVessels({ vessels }: Services): Promise<void> {
+  if ((await vessels.list()).kept.length > 0) return;
+  for (const { name, vessel } of DEMO_VESSELS) await vessels.create({ name, value: vessel });
 }

@@ -3,6 +3,8 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import {
   applyPatch,
+  type PlanterDesign,
+  type UnitSystem,
   billOf,
   buildSheet,
   evaluate,
@@ -15,8 +17,10 @@ import {
 import jsQR from 'jsqr';
 import Papa from 'papaparse';
 import { servicesOf, type Services } from '../services';
+import { ONLY } from '../services/kinds';
 import { openDatabase, type Database } from '../store/database';
 import { readPdf } from '../testing/readPdf';
+import parsePdf from 'pdf-parse/lib/pdf-parse.js';
 
 let folder: string;
 let database: Database;
@@ -33,13 +37,34 @@ afterAll(async () => {
 
 const make = async (id: string, name = id): Promise<string> => {
   const { design } = STARTING_POINTS.find((one) => one.id === id)!;
-  return (await services.planters.create(applyPatch(design, [{ path: ['name'], value: name }]))).id;
+  const value = applyPatch(design, [{ path: ['name'], value: name }]);
+  return (await services.planters.create({ name, value })).id;
 };
+/** Without spaces, which paper breaks lines at. */
+const squeezed = (words: string): string => words.replace(/[\s\u00a0\u202f]/g, '');
 const metric = { units: 'metric', paper: 'a4' } as const;
 
-test('every family’s sheet can be printed, a pail’s on two pages of either paper', async () => {
+/** The words of a bill's lines that a paper does not say. */
+async function unsaid(design: PlanterDesign, units: UnitSystem, pdf: Buffer): Promise<string[]> {
+  const book = (await services.prices.get(ONLY)).value;
+  const { planter, assessment } = evaluate(design);
+  const sheet = buildSheet(planter, assessment.figures, units);
+  const { usable } = assessment.figures;
+  const bill = billOf(sheet, shoppingFor([{ name: '', ...sheet, usable }], book));
+  const printed = squeezed((await parsePdf(pdf)).text);
+  return bill
+    .flatMap((one) => [
+      tell(one.what, units),
+      tell(one.amount, units),
+      tell(sourcingOf(one), units),
+    ])
+    .filter((words) => !printed.includes(squeezed(words)));
+}
+
+test('every family’s sheet can be printed, a pail’s on two pages of either paper, with each line of the bill', async () => {
   for (const { id, group } of STARTING_POINTS) {
     const planter = await make(id);
+    const { value: design } = await services.planters.get(planter);
     for (const query of [metric, { units: 'us', paper: 'letter' } as const]) {
       const { name, content } = await services.files.sheet(planter, query);
       expect(name).toMatch(/ build sheet\.pdf$/);
@@ -51,6 +76,11 @@ test('every family’s sheet can be printed, a pail’s on two pages of either p
           expect(x1 > 0 && x1 < page.width && y1 > 0 && y1 < page.height).toBe(true);
         }
       }
+      expect([id, query.units, await unsaid(design, query.units, content)]).toEqual([
+        id,
+        query.units,
+        [],
+      ]);
     }
   }
 });
@@ -109,10 +139,10 @@ test('parts and cuts come back from CSV; a name that looks like a formula is non
 });
 
 test('the CSV of every family and both systems is the bill that the screen shows, line for line', async () => {
-  const book = (await services.prices.get()).book;
+  const book = (await services.prices.get(ONLY)).value;
   for (const { id: family } of STARTING_POINTS) {
     const id = await make(family, `Bill of ${family}`);
-    const { design } = await services.planters.get(id);
+    const { value: design } = await services.planters.get(id);
     for (const units of ['metric', 'us'] as const) {
       const { planter, assessment } = evaluate(design);
       const sheet = buildSheet(planter, assessment.figures, units);
@@ -134,14 +164,32 @@ test('the CSV of every family and both systems is the bill that the screen shows
   }
 });
 
+test('paper of so many sheets that nobody tapes them together is refused, with another way', async () => {
+  const wide = ['topDiameter', 'bottomDiameter'].map((name) => ({
+    path: ['vessel', name],
+    value: 2,
+  }));
+  const { design } = STARTING_POINTS.find((one) => one.id === 'cloth-pail')!;
+  const { id } = await services.planters.create({ name: 'Pond', value: applyPatch(design, wide) });
+  await expect(services.files.templates(id, metric)).rejects.toThrow(/111 sheets.*copy shop/);
+  const { content } = await services.files.template(id, 'platform', 'dxf', metric);
+  expect(content.length).toBeGreaterThan(1000);
+});
+
 test('the price book counts in the files, and two that save at once do not undo each other', async () => {
   const id = await make('cloth-pail');
   const book = { ...NEW_BOOK, prices: { EUR: { cap: [{ size: 1, price: 9 }] } } };
-  const saved = await services.prices.save(0, book);
-  expect(saved).toEqual({ revision: 1, book });
-  await expect(services.prices.save(0, book)).rejects.toThrow('changed in another window');
-  await expect(services.prices.save(7, book)).rejects.toThrow('changed in another window');
+  const save = (revision: number) =>
+    services.prices.save(
+      ONLY,
+      { revision, saveId: null, after: [] },
+      { name: 'Prices', value: book },
+    );
+  const saved = await save(0);
+  expect(saved).toMatchObject({ revision: 1, value: book });
+  await expect(save(0)).rejects.toThrow('changed in another window');
+  await expect(save(7)).rejects.toThrow('changed in another window');
   const parts = (await services.files.parts(id, metric)).content;
   expect(parts).toMatch(/Cap,1,Closes the fill tube,1,Cap for a tube,1,0,piece,9,EUR/);
-  expect(await services.prices.get()).toEqual(saved);
+  expect(await services.prices.get(ONLY)).toEqual(saved);
 });

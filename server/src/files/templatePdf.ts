@@ -1,4 +1,12 @@
-import { RULE, tilesOf, type PaperId, type Stroke, type Template, type Tile } from '@huerta/core';
+import {
+  RULE,
+  shapesOn,
+  tilesOf,
+  type PaperId,
+  type Stroke,
+  type Template,
+  type Tile,
+} from '@huerta/core';
 import { makePdf, points, sizeFor, type, type Pdf } from './paper';
 
 /** Width of a line in points, and its dashes. */
@@ -39,7 +47,7 @@ function sheet(pdf: Pdf, name: string, template: Template, tile: Tile): void {
       points(window.height),
     )
     .clip();
-  for (const shape of template.shapes) {
+  for (const shape of shapesOn(template.shapes, tile)) {
     if (shape.kind === 'text') {
       const size = sizeFor(shape.size);
       type(pdf, 'body', size);

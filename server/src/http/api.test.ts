@@ -111,7 +111,9 @@ test('a save whose answer was lost is known when it comes again, and the next on
 test('an unreadable planter closes nothing, and its file can be taken away', async () => {
   const { id } = await create({ ...design, name: 'Torn' });
   await create({ ...design, name: 'Whole' });
-  await database.planters.update({ design: '{oops' }, { where: { id } });
+  await database.sequelize.query("UPDATE documents SET text = '{oops' WHERE id = $id", {
+    bind: { id },
+  });
   const list = await api.get('/api/planters').expect(200);
   expect(list.body.planters).toHaveLength(1);
   expect(list.body.setAside).toEqual([expect.objectContaining({ id, name: 'Torn' })]);
@@ -215,13 +217,17 @@ describe('vessels that were measured', () => {
   test('are kept, changed, deleted and brought back', async () => {
     const { body } = await api.post('/api/vessels').send(kept).expect(201);
     const changed = { ...kept, name: 'The larger tote' };
-    await api.put(`/api/vessels/${body.id}`).send(changed).expect(200);
+    const put = (revision: number) =>
+      api.put(`/api/vessels/${body.id}`).send({ revision, ...changed });
+    await put(1).expect(200);
+    // Another window that has not seen it is told, and overwrites nothing.
+    expect(problemOf(await put(1)).kind).toBe('conflict');
     const list = async () =>
       vesselListSchema.parse((await api.get('/api/vessels')).body).vessels.map(({ name }) => name);
     expect(await list()).toEqual(['The larger tote']);
     await api.delete(`/api/vessels/${body.id}`).expect(204);
     expect(await list()).toEqual([]);
-    expect(problemOf(await api.put(`/api/vessels/${body.id}`).send(kept)).status).toBe(404);
+    expect(problemOf(await put(2)).status).toBe(404);
     await api.post(`/api/vessels/${body.id}/restore`).expect(200);
     expect(await list()).toEqual(['The larger tote']);
   });

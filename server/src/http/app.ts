@@ -5,35 +5,52 @@ import express, { type Express } from 'express';
 import helmet from 'helmet';
 import { type Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
-import { MAX_BODY_BYTES } from '@huerta/contract';
+import { MAX_BODY_BYTES, type About } from '@huerta/contract';
 import { planterJsonSchema } from '@huerta/core';
 import type { Services } from '../services';
+import type { Copies } from '../services/copies';
 import { notFound } from '../services/problems';
 import { answerProblems } from './errors';
-import { knownHostsOnly, localNamesFromHere, ownPagesOnly } from './local';
-import { buildRoutes } from './build';
-import { planterRoutes } from './planters';
+import type { DoorKeeper } from '../door/door';
+import type { Secrets } from '../door/secrets';
+import { doorRoutes, guard, limited } from './door';
+import { knownHostsOnly, LOCAL_NAMES, localNamesFromHere, ownPagesOnly } from './local';
+import { backupRoutes, gardenFileRoutes } from './backups';
+import { documentRoutes } from './documents';
+import { openApi } from './openapi';
 import { reportRoutes } from './reports';
-import { seasonRoutes } from './seasons';
-import { priceRoutes } from './prices';
-import { vesselRoutes } from './vessels';
-import { weatherRoutes } from './weather';
+
+const VERSION = '0.1.0';
 
 export interface AppOptions {
   services: Services;
   logger: Logger;
   /** Folder with the built web application, if it is to be served. */
   webRoot?: string;
-  /** Name or address of this machine in the house’s network, if it is to answer there too. */
-  host?: string;
+  /** What this machine alone may do: open and shut the door, put back copies. */
+  home?: { keeper: DoorKeeper; secrets: Secrets; copies: Copies };
+  /** Whether it is the demo garden. */
+  demo?: boolean;
+  /** For what comes in by the door: by which names, and who is known. */
+  house?: { names(): readonly string[]; secrets: Secrets };
+  /** Requests a minute from one address; 0 for no limit. */
+  rate?: number;
 }
 
 /** The whole HTTP application: API under /api, the built pages everywhere else. */
-export function createApp({ services, logger, webRoot, host }: AppOptions): Express {
+export function createApp(options: AppOptions): Express {
+  const { services, logger, webRoot, home, house, rate = 0, demo = false } = options;
   const app = express();
   app.disable('x-powered-by');
   app.use(pinoHttp({ logger, autoLogging: false }));
-  app.use(knownHostsOnly(host ?? null), localNamesFromHere, ownPagesOnly);
+  app.use(limited(rate));
+  if (house) app.use(knownHostsOnly(house.names), ownPagesOnly);
+  else
+    app.use(
+      knownHostsOnly(() => LOCAL_NAMES),
+      localNamesFromHere,
+      ownPagesOnly,
+    );
   app.use(
     helmet({
       contentSecurityPolicy: {
@@ -57,6 +74,7 @@ export function createApp({ services, logger, webRoot, host }: AppOptions): Expr
     }),
   );
   app.use(compression());
+  if (house) guard(app, house.secrets);
 
   app.get('/api/health', (_request, response) => {
     response.json({ ok: true });
@@ -64,19 +82,22 @@ export function createApp({ services, logger, webRoot, host }: AppOptions): Expr
   app.get('/api/planter.schema.json', (_request, response) => {
     response.json(planterJsonSchema());
   });
-  const json = express.json({ limit: MAX_BODY_BYTES });
-  const { planters, vessels, progress, prices, files, weather, seasons, reports } = services;
+  app.get('/api/openapi.json', (_request, response) => {
+    response.json(openApi(VERSION));
+  });
+  app.get('/api/about', (_request, response) => {
+    response.json({ version: VERSION, demo, home: home !== undefined } satisfies About);
+  });
+  // Before JSON is read: what is brought in is a zip.
+  app.use('/api', gardenFileRoutes(services.gardenFile));
+  if (home) app.use('/api', backupRoutes(services.gardenFile, home.copies));
   app.use(
-    '/api/planters',
-    json,
-    planterRoutes(planters),
-    buildRoutes(progress, files),
-    seasonRoutes(seasons),
-    reportRoutes(reports),
+    '/api',
+    express.json({ limit: MAX_BODY_BYTES }),
+    ...(home ? [doorRoutes(home.keeper, home.secrets)] : []),
+    documentRoutes(services),
+    reportRoutes(services),
   );
-  app.use('/api/prices', json, priceRoutes(prices));
-  app.use('/api/weather', json, weatherRoutes(weather));
-  app.use('/api/vessels', json, vesselRoutes(vessels));
   app.use('/api', () => {
     throw notFound('There is nothing at this address.');
   });
@@ -91,7 +112,9 @@ export function createApp({ services, logger, webRoot, host }: AppOptions): Expr
       }),
     );
     app.use(express.static(webRoot, { index: false }));
-    app.get('/*name', (_request, response) => {
+    app.get('/*name', ({ path }, response) => {
+      // A file that is not there is not answered with a page.
+      if (/\.[a-z0-9]+$/i.test(path)) throw notFound('There is nothing at this address.');
       response.sendFile(join(webRoot, 'index.html'));
     });
     app.get('/', (_request, response) => {

@@ -93,25 +93,31 @@ test('a file that there is not, or a question that cannot be read, is a problem 
 
 test('the weather of the garden is kept, and one that cannot be is refused with a sentence', async () => {
   const { body } = await api.get('/api/weather').expect(200);
-  expect(body).toEqual({ site: 'vallesol', normals: null, days: null });
+  expect(body).toEqual({
+    revision: 0,
+    updatedAt: null,
+    choice: { site: 'vallesol', normals: null, days: null },
+  });
   const day = { date: '2026-05-01', tMin: 10, tMax: 24, rain: 0, et: 5e-8 };
   const own = { site: 'own-days', normals: null, days: { name: 'yard.csv', days: [day] } };
-  expect((await api.put('/api/weather').send(own).expect(200)).body).toEqual(own);
-  expect((await api.get('/api/weather').expect(200)).body).toEqual(own);
-  const none = await api
-    .put('/api/weather')
-    .send({ ...own, days: null })
-    .expect(400);
+  const put = (choice: object, revision = 0) => api.put('/api/weather').send({ revision, choice });
+  expect((await put(own).expect(200)).body).toMatchObject({ revision: 1, choice: own });
+  expect((await api.get('/api/weather').expect(200)).body).toMatchObject({ choice: own });
+  // Of two that chose at once the second is told what the first chose.
+  const late = problemOf(await put(body.choice).expect(409));
+  expect(late).toMatchObject({ kind: 'conflict', current: { revision: 1, choice: own } });
+  const none = await put({ ...own, days: null }, 1).expect(400);
   expect(problemOf(none).detail).toContain('There are no days of your own yet.');
-  await api
-    .put('/api/weather')
-    .send({ ...own, site: 'the moon' })
-    .expect(400);
+  await put({ ...own, site: 'the moon' }, 1).expect(400);
 });
 
 test('the plan of a season is kept with its planter, and a day that is none is told where', async () => {
   const first = await api.get(`/api/planters/${planter}/season`).expect(200);
-  expect(first.body).toEqual({ planted: null, filling: { kind: 'when-low' }, waterings: [] });
+  expect(first.body).toEqual({
+    revision: 0,
+    updatedAt: null,
+    plan: { planted: null, filling: { kind: 'when-low' }, waterings: [] },
+  });
   const plan = {
     planted: '2026-05-10',
     filling: { kind: 'every', days: 4 },
@@ -120,22 +126,32 @@ test('the plan of a season is kept with its planter, and a day that is none is t
       { where: 'tube', date: '2026-05-12', volume: null },
     ],
   };
-  const put = (body: object, id = planter) => api.put(`/api/planters/${id}/season`).send(body);
+  let revision = 0;
+  const put = (body: object, id = planter) =>
+    api.put(`/api/planters/${id}/season`).send({ revision, plan: body });
   await put({ ...plan, planted: null }).expect(200);
-  expect((await put(plan).expect(200)).body).toEqual(plan);
-  expect((await api.get(`/api/planters/${planter}/season`).expect(200)).body).toEqual(plan);
+  await put(plan).expect(409);
+  revision = 1;
+  expect((await put(plan).expect(200)).body).toMatchObject({ revision: 2, plan });
+  expect((await api.get(`/api/planters/${planter}/season`).expect(200)).body).toMatchObject({
+    plan,
+  });
   const wrong = await put({
     ...plan,
     waterings: [{ where: 'top', date: 'Monday', volume: 0.003 }],
   }).expect(400);
   expect(problemOf(wrong).errors).toEqual([
-    { path: ['waterings', 0, 'date'], message: 'Choose a day.' },
+    { path: ['plan', 'waterings', 0, 'date'], message: 'Choose a day.' },
   ]);
   await put(plan, '3f0e6c3a-9a4e-4d8c-8f1e-0a6a3a1b2c3d').expect(404);
 });
 
 test('the price book is saved over its revision, and a wrong price is told where', async () => {
-  expect((await api.get('/api/prices').expect(200)).body).toEqual({ revision: 0, book: NEW_BOOK });
+  expect((await api.get('/api/prices').expect(200)).body).toEqual({
+    revision: 0,
+    updatedAt: null,
+    book: NEW_BOOK,
+  });
   const book = { ...NEW_BOOK, currency: 'MXN' };
   await api.put('/api/prices').send({ revision: 0, book }).expect(200);
   const late = await api.put('/api/prices').send({ revision: 0, book }).expect(409);

@@ -1,20 +1,18 @@
 import type { RequestHandler } from 'express';
 import { problem } from '../services/problems';
 
-const LOCAL_NAMES = new Set(['localhost', '127.0.0.1', '[::1]']);
+export const LOCAL_NAMES: readonly string[] = ['localhost', '127.0.0.1', '[::1]'];
 
 /**
- * Refuses requests that were not addressed to this machine by a local name, so that a foreign page
+ * Refuses requests that were not addressed to this machine by one of its names, so that a foreign page
  * whose name is made to point here gets nothing.
- *
- * @param also a name or address of this machine in the house’s network, if it answers there too
  */
 export const knownHostsOnly =
-  (also: string | null): RequestHandler =>
+  (names: () => readonly string[]): RequestHandler =>
   (request, _response, next) => {
     const host = request.headers.host ?? '';
     const name = host.replace(/:\d+$/, '').toLowerCase();
-    if (LOCAL_NAMES.has(name) || name === also?.toLowerCase()) {
+    if (names().includes(name)) {
       next();
       return;
     }
@@ -23,7 +21,7 @@ export const knownHostsOnly =
         'foreign-host',
         403,
         'Only on this machine',
-        'Huerta answers only on this machine. Open it as http://localhost with its port.',
+        'Huerta does not answer to this name. On its own machine open it as http://localhost with its port; a phone comes in by the code that Settings shows.',
       ),
     );
   };
@@ -33,7 +31,7 @@ const LOOPBACK = /^(::1|(::ffff:)?127\.)/;
 /** A local name is this machine's own: from elsewhere in the network nobody comes by it. */
 export const localNamesFromHere: RequestHandler = (request, _response, next) => {
   const name = (request.headers.host ?? '').replace(/:\d+$/, '').toLowerCase();
-  if (!LOCAL_NAMES.has(name) || LOOPBACK.test(request.socket.remoteAddress ?? '')) next();
+  if (!LOCAL_NAMES.includes(name) || LOOPBACK.test(request.socket.remoteAddress ?? '')) next();
   else
     next(problem('foreign-host', 403, 'Only on this machine', 'Open Huerta by its own address.'));
 };

@@ -5,6 +5,8 @@ import { Writable } from 'node:stream';
 import { pino } from 'pino';
 import request from 'supertest';
 import type { Services } from '../services';
+import { secretsOf } from '../door/secrets';
+import type { DeviceTable } from '../store/devices';
 import { createApp } from './app';
 
 let webRoot: string;
@@ -27,6 +29,7 @@ const services = {
   files: nothing,
   weather: nothing,
   reports: nothing,
+  gardenFile: nothing,
 } as Services;
 
 function open() {
@@ -87,8 +90,14 @@ test.each(['localhost', 'localhost:4700', '127.0.0.1:1', '[::1]:4700', 'LOCALHOS
 
 test('in the house’s network it answers to the name it was given, and to no other', async () => {
   const api = request(
-    createApp({ services, logger: pino({ level: 'silent' }), webRoot, host: 'huerta.lan' }),
+    createApp({
+      services,
+      logger: pino({ level: 'silent' }),
+      webRoot,
+      house: { names: () => ['huerta.lan'], secrets: secretsOf(nothing as DeviceTable) },
+    }),
   );
-  await api.get('/api/health').set('Host', 'huerta.lan:4700').expect(200);
-  await api.get('/api/health').set('Host', 'evil.example').expect(403);
+  await api.get('/let-in').set('Host', 'huerta.lan:4700').expect(200);
+  await api.get('/let-in').set('Host', 'evil.example').expect(403);
+  await api.get('/let-in').set('Host', 'localhost').expect(403);
 });

@@ -1,18 +1,59 @@
 import { Router } from 'express';
-import { reportQuerySchema } from '@huerta/contract';
-import type { ReportService } from '../services/reports';
-import { idOf, read } from './read';
+import { BUILD, GARDEN, PLANTERS } from '@huerta/contract';
+import { DEMO_GARDEN } from '../demo/garden';
+import type { Services } from '../services';
+import type { NamedFile } from '../services/files';
+import { notFound } from '../services/problems';
+import { FileAnswer, JsonText, serve } from './serve';
 
-/** /api/planters/:id/assessment and /sheet: what core makes of a planter, read only. */
-export function reportRoutes(reports: ReportService): Router {
+/** What follows from documents: the garden in short, reports, progress, the files of a build sheet. */
+export function reportRoutes({ reports, progress, files, garden }: Services): Router {
   const router = Router();
-  router.get('/:id/assessment', async (request, response) => {
-    const { units } = read(reportQuerySchema, request.query);
-    response.json(await reports.assessment(idOf(request, 'planter'), units));
+  serve(router, GARDEN.entries, async () => new JsonText(await garden.entries()));
+  serve(router, GARDEN.examples, async () => ({ designs: DEMO_GARDEN }));
+  serve(router, GARDEN.document, async ({ request }) => {
+    const { kind, name: id } = request.params;
+    const { name, text } = await garden.document(String(kind), String(id));
+    // It may be no JSON: that is why it is taken away.
+    return new FileAnswer(`${name}.json`, text, GARDEN.document.file, false);
   });
-  router.get('/:id/sheet', async (request, response) => {
-    const { units } = read(reportQuerySchema, request.query);
-    response.json(await reports.sheet(idOf(request, 'planter'), units));
+  serve(router, GARDEN.drawing, async ({ id, query, response }) => {
+    const { drawing, by, revision } = await garden.drawing(id);
+    // Asked for by what it depends on, it never changes.
+    if (query.by === by && query.revision === String(revision)) {
+      response.set('Cache-Control', 'private, max-age=31536000, immutable');
+    }
+    return drawing;
+  });
+  serve(router, PLANTERS.assessment, ({ id, query }) => reports.assessment(id, query.units));
+  serve(router, PLANTERS.sheet, ({ id, query }) => reports.sheet(id, query.units));
+
+  serve(router, BUILD.progress, ({ id }) => progress.get(id));
+  serve(router, BUILD.mark, ({ id, body }) => progress.send(id, body.entries));
+
+  const shown = ({ name, content }: NamedFile<Buffer | string>, type: string) =>
+    new FileAnswer(name, content, type, !/csv|dxf/.test(type));
+  const { sheetPdf, templatesPdf, labelPdf, partsCsv, cutsCsv, template } = BUILD;
+  serve(router, sheetPdf, async ({ id, query }) =>
+    shown(await files.sheet(id, query), sheetPdf.file),
+  );
+  serve(router, templatesPdf, async ({ id, query }) =>
+    shown(await files.templates(id, query), templatesPdf.file),
+  );
+  serve(router, labelPdf, async ({ id, query }) =>
+    shown(await files.label(id, query), labelPdf.file),
+  );
+  serve(router, partsCsv, async ({ id, query }) =>
+    shown(await files.parts(id, query), partsCsv.file),
+  );
+  serve(router, cutsCsv, async ({ id, query }) => shown(await files.cuts(id, query), cutsCsv.file));
+  serve(router, template, async ({ id, query, request }) => {
+    const [, name, as] = /^([a-z-]+)\.(svg|dxf)$/.exec(String(request.params.file)) ?? [];
+    if (!name || (as !== 'svg' && as !== 'dxf')) {
+      throw notFound('A template’s file ends in .svg or .dxf.');
+    }
+    const type = as === 'svg' ? template.file : 'image/vnd.dxf';
+    return shown(await files.template(id, name, as, query), type);
   });
   return router;
 }

@@ -1,14 +1,21 @@
 import type { FileQuery, LabelQuery } from '@huerta/contract';
-import { buildSheet, evaluate, shoppingFor, type Template } from '@huerta/core';
+import {
+  buildSheet,
+  evaluate,
+  shoppingFor,
+  type PlanterDesign,
+  type PriceBook,
+  type Template,
+} from '@huerta/core';
 import { cutsCsv, partsCsv } from '../files/csv';
 import { templateDxf } from '../files/dxf';
 import { labelPdf } from '../files/labelPdf';
-import { sheetPdf } from '../files/sheetPdf';
+import type { PaperJob } from '../files/papers';
 import { templateSvg } from '../files/svg';
-import { templatesPdf } from '../files/templatePdf';
-import type { PlanterService } from './planters';
-import type { PriceService } from './prices';
-import { notFound } from './problems';
+import type { Documents } from './documents';
+import { ONLY } from './kinds';
+import type { Papers } from './papers';
+import { notFound, problem } from './problems';
 
 /** The files of a planter's build sheet. */
 export interface FileService {
@@ -30,15 +37,19 @@ export interface NamedFile<T> {
   content: T;
 }
 
-export function fileService(planters: PlanterService, prices: PriceService): FileService {
+export function fileService(
+  planters: Documents<PlanterDesign>,
+  prices: Documents<PriceBook>,
+  papers: Papers,
+): FileService {
   const work = async (id: string, { units }: FileQuery) => {
-    const { design } = await planters.get(id);
+    const { value: design } = await planters.get(id);
     const { planter, assessment } = evaluate(design);
     const sheet = buildSheet(planter, assessment.figures, units);
     return { design, planter, assessment, sheet };
   };
   const shop = async ({ design, assessment, sheet }: Awaited<ReturnType<typeof work>>) => {
-    const { book } = await prices.get();
+    const { value: book } = await prices.get(ONLY);
     const { parts, cuts } = sheet;
     const usable = assessment.figures.usable;
     return shoppingFor([{ name: design.name, parts, cuts, usable }], book);
@@ -47,24 +58,33 @@ export function fileService(planters: PlanterService, prices: PriceService): Fil
     name: `${design.name.replace(/[^\p{L}\p{N}]+/gu, ' ').trim()} ${kind}`,
     content,
   });
-  return {
-    async sheet(id, query) {
-      const made = await work(id, query);
-      const { planter, assessment, sheet } = made;
-      const { units, paper } = query;
-      const shopping = await shop(made);
-      const pdf = await sheetPdf({ planter, assessment, sheet, shopping, units, paper });
-      return named(made.design, 'build sheet.pdf', pdf);
-    },
-    async templates(id, query) {
-      const { design, sheet } = await work(id, query);
-      if (sheet.templates.length === 0) throw notFound('Nothing of this planter needs a template.');
+  const drawn = async (
+    what: PaperJob['what'],
+    id: string,
+    query: FileQuery,
+  ): Promise<NamedFile<Buffer>> => {
+    const { value: design } = await planters.get(id);
+    const { value: book } = await prices.get(ONLY);
+    const { units, paper } = query;
+    const result = await papers.draw({ what, design, book, units, paper });
+    if (result.ok) {
       return named(
         design,
-        'templates.pdf',
-        await templatesPdf(design.name, sheet.templates, query.paper),
+        what === 'sheet' ? 'build sheet.pdf' : 'templates.pdf',
+        Buffer.from(result.pdf),
       );
-    },
+    }
+    if (result.why === 'none') throw notFound('Nothing of this planter needs a template.');
+    throw problem(
+      'too-much-work',
+      422,
+      'Too many sheets',
+      `These templates take ${result.sheets} sheets, more than can be taped together. Take them one by one as SVG or DXF to a copy shop, or mark out by the measures under Holes.`,
+    );
+  };
+  return {
+    sheet: (id, query) => drawn('sheet', id, query),
+    templates: (id, query) => drawn('templates', id, query),
     async template(id, wanted, as, query) {
       const { design, sheet } = await work(id, query);
       const template = sheet.templates.find((one: Template) => one.id === wanted);

@@ -1,37 +1,57 @@
+import type {
+  PlanterDesign,
+  PriceBook,
+  SeasonPlan,
+  VesselDesign,
+  WeatherChoice,
+} from '@huerta/core';
 import type { Database } from '../store/database';
+import { documentsOf, type Documents } from './documents';
 import { fileService, type FileService } from './files';
-import { planterService, type PlanterService } from './planters';
-import { priceService, type PriceService } from './prices';
+import { gardenService, type GardenService } from './garden';
+import { gardenFileService, type GardenFileService } from './gardenFile';
+import { PLANTER, PRICES, SEASON, VESSEL, WEATHER } from './kinds';
+import { papersOf } from './papers';
 import { progressService, type ProgressService } from './progress';
 import { reportService, type ReportService } from './reports';
-import { seasonService, type SeasonService } from './seasons';
-import { weatherService, type WeatherService } from './weather';
-import { vesselService, type VesselService } from './vessels';
 
 /** Everything that the API does. */
 export interface Services {
-  planters: PlanterService;
-  vessels: VesselService;
+  planters: Documents<PlanterDesign>;
+  vessels: Documents<VesselDesign>;
+  prices: Documents<PriceBook>;
+  weather: Documents<WeatherChoice>;
+  seasons: Documents<SeasonPlan>;
   progress: ProgressService;
-  prices: PriceService;
   files: FileService;
-  weather: WeatherService;
-  seasons: SeasonService;
   reports: ReportService;
+  garden: GardenService;
+  gardenFile: GardenFileService;
 }
 
-/** The services over an open database. */
-export function servicesOf(database: Database): Services {
-  const planters = planterService(database);
-  const prices = priceService(database.priceBooks);
+/**
+ * The services over an open database.
+ *
+ * @param by which Huerta this is: what another one worked out and kept is worked out again
+ */
+export function servicesOf(database: Database, by = 'development'): Services {
+  const planters = documentsOf(PLANTER, database);
+  const prices = documentsOf(PRICES, database);
+  const vessels = documentsOf(VESSEL, database);
+  const weather = documentsOf(WEATHER, database);
+  const seasons = documentsOf(SEASON, database);
+  const progress = progressService(database.progress, planters);
+  const kinds = { planter: planters, vessel: vessels, prices, weather, season: seasons };
   return {
     planters,
     prices,
-    vessels: vesselService(database.vessels),
-    progress: progressService(database.progress, planters),
-    files: fileService(planters, prices),
-    weather: weatherService(database.weather),
-    seasons: seasonService(database.seasons, planters),
+    vessels,
+    weather,
+    seasons,
+    garden: gardenService({ database, planters, others: [vessels, prices, weather, seasons], by }),
+    progress,
+    gardenFile: gardenFileService({ database, progress, kinds }),
+    files: fileService(planters, prices, papersOf()),
     reports: reportService(planters),
   };
 }

@@ -1,4 +1,4 @@
-import type { PlanterResource, Problem, ProblemKind } from '@huerta/contract';
+import type { Problem, ProblemKind } from '@huerta/contract';
 
 /** An error that a user can cause, with the answer to give. */
 export class ProblemError extends Error {
@@ -6,6 +6,9 @@ export class ProblemError extends Error {
     super(problem.detail);
   }
 }
+
+/** Where something is wrong, and what. */
+export type Where = NonNullable<Problem['errors']>[number];
 
 type Details = Partial<Pick<Problem, 'errors' | 'current'>>;
 
@@ -28,16 +31,16 @@ export function problem(
 
 export const notFound = (detail: string) => problem('not-found', 404, 'Not there', detail);
 
-export const conflict = (current: PlanterResource) =>
+export const conflict = (what: string, current: NonNullable<Problem['current']>) =>
   problem(
     'conflict',
     409,
     'Changed elsewhere',
-    'This planter was changed in another window after you opened it. Both versions are safe: choose which to keep.',
+    `${what} was changed in another window after you opened it. Both versions are safe: choose which to keep.`,
     { current },
   );
 
-export const contradiction = (errors: NonNullable<Problem['errors']>) =>
+export const contradiction = (errors: Where[]) =>
   problem(
     'contradiction',
     422,
@@ -49,7 +52,7 @@ export const contradiction = (errors: NonNullable<Problem['errors']>) =>
 /** Problems that are listed; more are only counted. */
 const LISTED = 20;
 
-export const invalid = (errors: NonNullable<Problem['errors']>) => {
+export const invalid = (errors: Where[]) => {
   const first = errors[0];
   const more = errors.length > LISTED ? ` There are ${errors.length} such problems.` : '';
   const where = first && first.path.length > 0 ? ` at ‘${first.path.join(', ')}’` : '';

@@ -1,7 +1,7 @@
 import type { ProgressResource } from '@huerta/contract';
 import { merged, type ProgressEntry } from '@huerta/core';
-import type { ProgressModel, ProgressRow } from '../store/build';
-import type { PlanterService } from './planters';
+import type { ProgressModel, ProgressRow } from '../store/progress';
+import type { Documents } from './documents';
 
 /** How far builds have come. */
 export interface ProgressService {
@@ -22,7 +22,7 @@ const KEEP_LATER = `
 
 export function progressService(
   progress: ProgressModel,
-  planters: PlanterService,
+  planters: Documents<unknown>,
   now: () => Date = () => new Date(),
 ): ProgressService {
   const all = async (planterId: string): Promise<ProgressResource> => {
@@ -35,10 +35,11 @@ export function progressService(
       return all(planter);
     },
     async send(planter, entries) {
-      await planters.get(planter);
+      const known = new Map(
+        (await this.get(planter)).entries.map((entry) => [entry.key, entry.at]),
+      );
       for (const { key, value, at } of merged(entries)) {
-        // A clock that is fast must not hold its entry for ever.
-        const when = new Date(Math.min(Date.parse(at), now().getTime())).toISOString();
+        const when = orderedAt(at, known.get(key) ?? null, now());
         await progress.sequelize?.query(KEEP_LATER, {
           bind: { planter, key, value: JSON.stringify(value), at: when },
         });
@@ -46,6 +47,19 @@ export function progressService(
       return all(planter);
     },
   };
+}
+
+/**
+ * When an entry counts as made. A clock that is fast must not hold its entry for ever, so it is not later than
+ * the server's own; but what was made after an entry stays after it, also where the server's clock went back.
+ *
+ * @param at by the device's clock; @param known of the entry that stands
+ */
+export function orderedAt(at: string, known: string | null, now: Date): string {
+  const made = Date.parse(at);
+  const stands = known === null ? -Infinity : Date.parse(known);
+  const latest = Math.max(now.getTime(), stands + 1);
+  return new Date(Math.min(made, latest)).toISOString();
 }
 
 const toEntry = ({ key, value, at }: ProgressRow): ProgressEntry => ({

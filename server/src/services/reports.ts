@@ -7,9 +7,10 @@ import {
   SHOWN,
   tell,
   writeQuantity,
+  type PlanterDesign,
   type UnitSystem,
 } from '@huerta/core';
-import type { PlanterService } from './planters';
+import type { Documents } from './documents';
 
 /** What core makes of a planter, as plain JSON. */
 export interface ReportService {
@@ -17,10 +18,10 @@ export interface ReportService {
   sheet(id: string, units: UnitSystem): Promise<SheetReport>;
 }
 
-export function reportService(planters: PlanterService): ReportService {
+export function reportService(planters: Documents<PlanterDesign>): ReportService {
   return {
     async assessment(id, units) {
-      const { revision, design } = await planters.get(id);
+      const { revision, value: design } = await planters.get(id);
       const { figures, findings } = evaluate(design).assessment;
       return {
         id,
@@ -45,7 +46,7 @@ export function reportService(planters: PlanterService): ReportService {
     },
 
     async sheet(id, units) {
-      const { revision, design } = await planters.get(id);
+      const { revision, value: design } = await planters.get(id);
       const { planter, assessment } = evaluate(design);
       const sheet = buildSheet(planter, assessment.figures, units);
       return {

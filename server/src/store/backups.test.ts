@@ -3,7 +3,7 @@ import { copyFile, mkdtemp, readdir, rm, utimes } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { STARTING_POINTS } from '@huerta/core';
-import { planterService } from '../services/planters';
+import { servicesOf } from '../services';
 import { backUp, backupFile, backupFolder, backupsOf, expired } from './backups';
 import { openDatabase } from './database';
 
@@ -21,8 +21,8 @@ afterEach(() => rm(folder, { recursive: true }));
 test('a copy is made on a day on which something changed, and opens as the garden that it was', async () => {
   const file = join(folder, 'huerta.sqlite');
   const database = await openDatabase(file);
-  const planters = planterService(database);
-  await planters.create({ ...design, name: 'Before' });
+  const { planters } = servicesOf(database);
+  await planters.create({ name: 'Before', value: design });
   expect(await backUp(database.sequelize, file, '2026-05-01')).toBe(true);
   // Nothing has changed since: the same copy serves.
   const soon = new Date(Date.now() + 60_000);
@@ -30,7 +30,7 @@ test('a copy is made on a day on which something changed, and opens as the garde
   expect(await backUp(database.sequelize, file, '2026-05-02')).toBe(false);
   const past = new Date(0);
   await utimes(backupFile(file, '2026-05-01'), past, past);
-  await planters.create({ ...design, name: 'After' });
+  await planters.create({ name: 'After', value: design });
   expect(await backUp(database.sequelize, file, '2026-05-03')).toBe(true);
   expect(await backupsOf(file)).toEqual(['2026-05-01', '2026-05-03']);
   expect(await readdir(backupFolder(file))).not.toContain('half-written.sqlite');
@@ -40,8 +40,8 @@ test('a copy is made on a day on which something changed, and opens as the garde
   const restored = join(folder, 'restored.sqlite');
   await copyFile(backupFile(file, '2026-05-01'), restored);
   const again = await openDatabase(restored);
-  const list = await planterService(again).list();
-  expect(list.planters.map((planter) => planter.design.name)).toEqual(['Before']);
+  const { kept } = await servicesOf(again).planters.list();
+  expect(kept.map(({ name }) => name)).toEqual(['Before']);
   await again.close();
 });
 

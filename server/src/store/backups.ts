@@ -1,6 +1,7 @@
-import { mkdir, readdir, rename, rm, stat } from 'node:fs/promises';
+import { copyFile, mkdir, readdir, rename, rm, stat } from 'node:fs/promises';
 import { dirname, join } from 'node:path';
 import type { Sequelize } from 'sequelize';
+import sqlite3 from 'sqlite3';
 
 /** Copies of the whole garden beside it, one a day on which it changed. */
 
@@ -84,4 +85,54 @@ async function changedAt(file: string): Promise<number> {
     ),
   );
   return Math.max(...times);
+}
+
+/** What is put back from a copy. Devices that were let in and settings stay as they are. */
+const PUT_BACK = ['documents', 'document_revisions', 'progress'] as const;
+
+/**
+ * Puts the garden back as it was on a day, in one transaction, after copying it as it is. A copy of an earlier
+ * Huerta is brought up to date first, beside the garden.
+ *
+ * @param file of the garden that is open; @param day of the copy; @param today under which it is copied
+ * @param migrate brings a database up to date
+ * @throws Error when the copy cannot be read: then nothing has changed
+ */
+export async function putBack(
+  sequelize: Sequelize,
+  file: string,
+  day: string,
+  today: string,
+  migrate: (copy: string) => Promise<void>,
+): Promise<void> {
+  const copy = join(backupFolder(file), 'putting-back.sqlite');
+  await copyFile(backupFile(file, day), copy);
+  try {
+    await migrate(copy);
+    if (day !== today) await backUp(sequelize, file, today);
+    const tables = PUT_BACK.map(
+      (table) => `DELETE FROM main.${table}; INSERT INTO main.${table} SELECT * FROM old.${table};`,
+    );
+    await runScript(
+      file,
+      `PRAGMA busy_timeout = 5000; ATTACH '${copy.replaceAll("'", "''")}' AS old;
+       BEGIN IMMEDIATE; ${tables.join(' ')} COMMIT; DETACH old;`,
+    );
+  } finally {
+    for (const end of ['', '-wal', '-shm']) await rm(`${copy}${end}`, { force: true });
+  }
+}
+
+/** Runs statements on a connection of their own, so that no other work falls into their transaction. */
+async function runScript(file: string, sql: string): Promise<void> {
+  const connection = await new Promise<sqlite3.Database>((done, fail) => {
+    const opened = new sqlite3.Database(file, (error) => (error ? fail(error) : done(opened)));
+  });
+  try {
+    await new Promise<void>((done, fail) => {
+      connection.exec(sql, (error) => (error ? fail(error) : done()));
+    });
+  } finally {
+    await new Promise<void>((done) => connection.close(() => done()));
+  }
 }

@@ -3,22 +3,16 @@ import { dirname } from 'node:path';
 import { Sequelize } from 'sequelize';
 import sqlite3 from 'sqlite3';
 import { backupFile, backupsOf } from './backups';
-import { definePlanters, type PlanterModel } from './planters';
+import { deviceTable, type DeviceTable } from './devices';
+import { documentTable, type DocumentTable } from './documents';
 import { migrateDatabase } from './migrate';
-import { definePriceBooks, defineProgress, type PriceBookModel, type ProgressModel } from './build';
-import { defineRevisions, type RevisionModel } from './revisions';
-import { defineSeasons, defineWeather, type TextModel } from './texts';
-import { defineVessels, type VesselModel } from './vessels';
+import { defineProgress, type ProgressModel } from './progress';
 
 export interface Database {
   sequelize: Sequelize;
-  planters: PlanterModel;
-  revisions: RevisionModel;
-  vessels: VesselModel;
+  documents: DocumentTable;
+  devices: DeviceTable;
   progress: ProgressModel;
-  priceBooks: PriceBookModel;
-  weather: TextModel;
-  seasons: TextModel;
   close(): Promise<void>;
 }
 
@@ -89,13 +83,9 @@ export async function openDatabase(file: string): Promise<Database> {
   }
   return {
     sequelize,
-    planters: definePlanters(sequelize),
-    revisions: defineRevisions(sequelize),
-    vessels: defineVessels(sequelize),
+    documents: documentTable(sequelize),
+    devices: deviceTable(sequelize),
     progress: defineProgress(sequelize),
-    priceBooks: definePriceBooks(sequelize),
-    weather: defineWeather(sequelize),
-    seasons: defineSeasons(sequelize),
     close: () => sequelize.close(),
   };
 }

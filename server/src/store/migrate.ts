@@ -6,6 +6,8 @@ import { createBuild } from './migrations/003-create-build';
 import { createWeather } from './migrations/004-create-weather';
 import { createSeasons } from './migrations/005-create-seasons';
 import { addSaves } from './migrations/006-add-saves';
+import { addDevices } from './migrations/008-add-devices';
+import { oneTableOfDocuments } from './migrations/007-one-table-of-documents';
 
 /** Every change of the tables, oldest first. A migration that has been released is never edited. */
 const MIGRATIONS: RunnableMigration<QueryInterface>[] = [
@@ -15,6 +17,8 @@ const MIGRATIONS: RunnableMigration<QueryInterface>[] = [
   createWeather,
   createSeasons,
   addSaves,
+  oneTableOfDocuments,
+  addDevices,
 ];
 
 /** The migrations that a file has seen, also those that this Huerta does not know. */
@@ -27,8 +31,12 @@ async function namesIn(sequelize: Sequelize): Promise<string[]> {
   return (rows as { name: string }[]).map(({ name }) => name);
 }
 
-/** Runs the migrations that this file has not seen yet. */
-export async function migrateDatabase(sequelize: Sequelize): Promise<void> {
+/**
+ * Runs the migrations that this file has not seen yet.
+ *
+ * @param to name of the last one to run; all without
+ */
+export async function migrateDatabase(sequelize: Sequelize, to?: string): Promise<void> {
   const umzug = new Umzug({
     migrations: MIGRATIONS,
     context: sequelize.getQueryInterface(),
@@ -41,5 +49,5 @@ export async function migrateDatabase(sequelize: Sequelize): Promise<void> {
       'this garden was kept by a newer Huerta. Start that one, or point HUERTA_DATA at another folder.',
     );
   }
-  await umzug.up();
+  await umzug.up(to ? { to } : {});
 }

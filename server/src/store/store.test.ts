@@ -1,11 +1,20 @@
-import { mkdtemp, rm, writeFile } from 'node:fs/promises';
+import { mkdir, mkdtemp, rm, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
-import { join } from 'node:path';
-import { STARTING_POINTS } from '@huerta/core';
+import { dirname, join } from 'node:path';
+import {
+  applyPatch,
+  FIRST_PLAN,
+  NEW_BOOK,
+  STARTING_POINTS,
+  type PlanterDesign,
+} from '@huerta/core';
+import { Sequelize } from 'sequelize';
+import sqlite3 from 'sqlite3';
 import { DEMO_GARDEN, loadDemoGarden } from '../demo/garden';
-import { planterService } from '../services/planters';
+import { servicesOf } from '../services';
 import { thinned } from '../services/thinned';
 import { openDatabase, type Database } from './database';
+import { migrateDatabase } from './migrate';
 
 const design = STARTING_POINTS[0]!.design;
 let folder: string;
@@ -16,6 +25,13 @@ const open = async () => {
   opened.push(database);
   return database;
 };
+
+const named = (name: string) => ({ name, value: { ...design, name } });
+/** Puts a text into a row as another Huerta would have left it. */
+const put = (database: Database, id: string, text: string) =>
+  database.sequelize.query('UPDATE documents SET text = $text, format = NULL WHERE id = $id', {
+    bind: { id, text },
+  });
 
 beforeEach(async () => {
   folder = await mkdtemp(join(tmpdir(), 'huerta-store-'));
@@ -28,7 +44,7 @@ afterEach(async () => {
 
 test('makes its folder, and opening again migrates nothing twice', async () => {
   const first = await open();
-  await planterService(first).create(design);
+  await servicesOf(first).planters.create(named('One'));
   await first.close();
   const second = await open();
   const [rows] = await second.sequelize.query('SELECT name FROM migrations');
@@ -39,36 +55,35 @@ test('makes its folder, and opening again migrates nothing twice', async () => {
     { name: '004-create-weather' },
     { name: '005-create-seasons' },
     { name: '006-add-saves' },
+    { name: '007-one-table-of-documents' },
+    { name: '008-add-devices' },
   ]);
-  expect((await planterService(second).list()).planters).toHaveLength(1);
+  expect((await servicesOf(second).planters.list()).kept).toHaveLength(1);
 });
 
 test('the demo garden is planted in an empty garden only', async () => {
-  const planters = planterService(await open());
-  await loadDemoGarden(planters);
-  await loadDemoGarden(planters);
-  const names = (await planters.list()).planters.map((planter) => planter.design.name);
+  const services = servicesOf(await open());
+  await loadDemoGarden(services);
+  await loadDemoGarden(services);
+  const names = (await services.planters.list()).kept.map(({ name }) => name);
   expect(names).toEqual(DEMO_GARDEN.map((planter) => planter.name));
 });
 
 test('a row that cannot be read fails loudly instead of being shown as sound', async () => {
   const database = await open();
-  const planters = planterService(database);
-  const { id } = await planters.create(design);
-  await database.planters.update(
-    { design: JSON.stringify({ ...design, version: 99 }) },
-    { where: { id } },
-  );
+  const planters = servicesOf(database).planters;
+  const { id } = await planters.create(named('One'));
+  await put(database, id, JSON.stringify({ ...design, version: 99 }));
   await expect(planters.get(id)).rejects.toThrow('later Huerta');
 });
 
 test('what is deleted stays restorable, and restoring twice is no harm', async () => {
-  const planters = planterService(await open());
-  const { id } = await planters.create(design);
+  const planters = servicesOf(await open()).planters;
+  const { id } = await planters.create(named('One'));
   await planters.remove(id);
-  await expect(planters.save(id, { revision: 1, saveId: null, after: [] }, design)).rejects.toThrow(
-    'not in the garden',
-  );
+  await expect(
+    planters.save(id, { revision: 1, saveId: null, after: [] }, named('Two')),
+  ).rejects.toThrow('not in the garden');
   await expect(planters.remove(id)).rejects.toThrow('not in the garden');
   await planters.restore(id);
   const back = await planters.restore(id);
@@ -77,35 +92,32 @@ test('what is deleted stays restorable, and restoring twice is no harm', async (
 
 test('one unreadable row is set aside by its name, and the rest of the garden opens', async () => {
   const database = await open();
-  const planters = planterService(database);
-  const broken = await planters.create({ ...design, name: 'Half written' });
-  const newer = await planters.create({ ...design, name: 'From the future' });
-  const sound = await planters.create({ ...design, name: 'Sound' });
-  await database.planters.update({ design: '{oops' }, { where: { id: broken.id } });
-  await database.planters.update(
-    { design: JSON.stringify({ ...design, version: 99 }) },
-    { where: { id: newer.id } },
-  );
-  const { planters: read, setAside } = await planters.list();
+  const planters = servicesOf(database).planters;
+  const broken = await planters.create(named('Half written'));
+  const newer = await planters.create(named('From the future'));
+  const sound = await planters.create(named('Sound'));
+  await put(database, broken.id, '{oops');
+  await put(database, newer.id, JSON.stringify({ ...design, version: 99 }));
+  const { kept: read, setAside } = await planters.list();
   expect(read.map(({ id }) => id)).toEqual([sound.id]);
   expect(setAside).toEqual([
     expect.objectContaining({ id: broken.id, name: 'Half written' }),
     expect.objectContaining({ id: newer.id, why: expect.stringContaining('later Huerta') }),
   ]);
   // What is kept of it can be taken away as it is.
-  expect(await planters.document(broken.id)).toEqual({ name: 'Half written', text: '{oops' });
+  expect(await planters.text(broken.id)).toEqual({ name: 'Half written', text: '{oops' });
 });
 
 test('every save leaves what it replaced, in order, and a failed one leaves nothing', async () => {
-  const planters = planterService(await open());
-  const { id } = await planters.create({ ...design, name: 'One' });
+  const planters = servicesOf(await open()).planters;
+  const { id } = await planters.create(named('One'));
   for (const [i, name] of ['Two', 'Three'].entries()) {
-    await planters.save(id, { revision: i + 1, saveId: null, after: [] }, { ...design, name });
+    await planters.save(id, { revision: i + 1, saveId: null, after: [] }, named(name));
   }
-  const stale = planters.save(id, { revision: 1, saveId: null, after: [] }, design);
+  const stale = planters.save(id, { revision: 1, saveId: null, after: [] }, named('Two'));
   await expect(stale).rejects.toThrow('another window');
-  const { revisions } = await planters.history(id);
-  expect(revisions.map((one) => [one.revision, one.design.name])).toEqual([
+  const revisions = await planters.history(id);
+  expect(revisions.map((one) => [one.revision, one.value.name])).toEqual([
     [2, 'Two'],
     [1, 'One'],
   ]);
@@ -129,7 +141,7 @@ test('old revisions are thinned by their age, and the newest are all kept', () =
 
 test('a garden of a newer Huerta and a damaged one are refused with a sentence', async () => {
   const database = await open();
-  await planterService(database).create(design);
+  await servicesOf(database).planters.create(named('One'));
   await database.sequelize.query("INSERT INTO migrations (name) VALUES ('999-later')");
   await database.close();
   await expect(openDatabase(file)).rejects.toThrow('kept by a newer Huerta');
@@ -138,4 +150,82 @@ test('a garden of a newer Huerta and a damaged one are refused with a sentence',
   await expect(openDatabase(file)).rejects.toThrow(`the garden in ${file} is damaged`);
   // A file stands where the folder would have to be.
   await expect(openDatabase(join(file, 'in', 'it.sqlite'))).rejects.toThrow('cannot be made');
+});
+
+test('a garden from before the one table keeps all that was in it: documents, deletions, history, marks', async () => {
+  const old = new Sequelize({
+    dialect: 'sqlite',
+    dialectModule: sqlite3,
+    storage: file,
+    logging: false,
+  });
+  await mkdir(dirname(file), { recursive: true });
+  await migrateDatabase(old, '006-add-saves');
+  const time = '2026-05-01 08:00:00.000 +00:00';
+  const row = (table: string, values: Record<string, unknown>) =>
+    old.getQueryInterface().bulkInsert(table, [values]);
+  const [here, gone] = [
+    '3f0e6c3a-9a4e-4d8c-8f1e-0a6a3a1b2c3d',
+    '4f0e6c3a-9a4e-4d8c-8f1e-0a6a3a1b2c3d',
+  ];
+  const both = { created_at: time, updated_at: time };
+  const text = JSON.stringify(design);
+  await row('planters', { id: here, name: 'Here', design: text, revision: 3, ...both });
+  await row('planters', {
+    id: gone,
+    name: 'Gone',
+    design: text,
+    revision: 1,
+    ...both,
+    deleted_at: time,
+  });
+  await row('planter_revisions', { planter_id: here, revision: 2, design: text, created_at: time });
+  await row('vessels', { id: gone, name: 'Tote', vessel: JSON.stringify(design.vessel), ...both });
+  await row('price_books', { id: 1, revision: 4, book: JSON.stringify(NEW_BOOK), ...both });
+  await row('seasons', {
+    planter_id: here,
+    plan: JSON.stringify({ ...FIRST_PLAN, planted: '2026-05-10' }),
+    ...both,
+  });
+  await row('progress', {
+    planter_id: here,
+    key: 'done/inspect',
+    value: 'true',
+    at: '2026-05-01T08:00:00.000Z',
+  });
+  await old.close();
+
+  const { planters, vessels, prices, seasons, progress } = servicesOf(await open());
+  const { kept } = await planters.list();
+  expect(kept).toEqual([
+    expect.objectContaining({
+      id: here,
+      revision: 3,
+      value: design,
+      createdAt: '2026-05-01T08:00:00.000Z',
+    }),
+  ]);
+  expect(await planters.restore(gone)).toMatchObject({ name: 'Gone' });
+  expect((await planters.history(here)).map(({ revision }) => revision)).toEqual([2]);
+  expect((await vessels.list()).kept).toMatchObject([{ name: 'Tote', revision: 1 }]);
+  expect(await prices.get('garden')).toMatchObject({ revision: 4, value: NEW_BOOK });
+  expect((await seasons.get(here)).value.planted).toBe('2026-05-10');
+  expect((await progress.get(here)).entries).toHaveLength(1);
+});
+
+test('what a stricter rule forbids opens as it was kept, and may stay so, but nothing worse may come', async () => {
+  const database = await open();
+  const { planters } = servicesOf(database);
+  const { id } = await planters.create(named('Old'));
+  const impossible = applyPatch(design, [{ path: ['reservoir', 'top'], value: 0.5 }]);
+  await put(database, id, JSON.stringify(impossible));
+  expect((await planters.get(id)).value).toEqual(impossible);
+  const save = (revision: number, value: PlanterDesign) =>
+    planters.save(id, { revision, saveId: null, after: [] }, { name: 'Old', value });
+  await save(1, { ...impossible, notes: 'Still so' });
+  const worse = applyPatch(impossible, [{ path: ['overflow', 'centre'], value: 0.9 }]);
+  await expect(save(2, worse)).rejects.toThrow();
+  await expect(planters.create({ name: 'New', value: impossible })).rejects.toThrow(
+    'no room for soil',
+  );
 });

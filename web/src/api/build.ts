@@ -1,45 +1,31 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import {
-  priceBookResourceSchema,
-  progressSchema,
-  type LabelQuery,
-  type FileQuery,
-  type PriceBookResource,
-} from '@huerta/contract';
-import type { ProgressEntry } from '@huerta/core';
-import { call } from './client';
+import { BUILD, type FileQuery, type LabelQuery } from '@huerta/contract';
+import type { PriceBook, ProgressEntry } from '@huerta/core';
+import { callRoute } from './client';
+import { ONLY, useChange, useDocument } from './useDocument';
 
 export const fetchProgress = async (planter: string): Promise<ProgressEntry[]> =>
-  (await call(`/planters/${planter}/progress`, progressSchema)).entries;
+  (await callRoute(BUILD.progress, { id: planter })).entries;
 
 export const sendProgress = async (
   planter: string,
   entries: readonly ProgressEntry[],
 ): Promise<ProgressEntry[]> =>
-  (
-    await call(`/planters/${planter}/progress`, progressSchema, {
-      method: 'PATCH',
-      body: { entries },
-    })
-  ).entries;
+  (await callRoute(BUILD.mark, { id: planter, body: { entries } })).entries;
 
-const PRICES = ['prices'] as const;
+/** The price book and the revision that the server has of it. */
+export const usePriceBook = () => {
+  const { data, error, refetch } = useDocument('prices', ONLY);
+  return {
+    data: data ? { revision: data.revision, book: data.body.book } : undefined,
+    error,
+    refetch,
+  };
+};
 
-/** The price book and its revision. */
-export function usePriceBook() {
-  return useQuery({
-    queryKey: PRICES,
-    queryFn: () => call('/prices', priceBookResourceSchema),
-  });
-}
-
-export function useSavePriceBook() {
-  const client = useQueryClient();
-  return useMutation({
-    mutationFn: (body: PriceBookResource) =>
-      call('/prices', priceBookResourceSchema, { method: 'PUT', body }),
-    onSuccess: (saved) => client.setQueryData(PRICES, saved),
-  });
+/** Changes the price book. */
+export function useSavePriceBook(): (book: PriceBook) => Promise<void> {
+  const { mutateAsync } = useChange('prices', ONLY);
+  return (book) => mutateAsync({ book });
 }
 
 /** Address of one of a build sheet's files. */

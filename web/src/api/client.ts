@@ -1,5 +1,7 @@
-import { problemSchema, type Problem } from '@huerta/contract';
+import { problemSchema, type Problem, type Route } from '@huerta/contract';
 import type { z } from 'zod';
+import { heard, notHeard } from '../device/heard';
+import { forgetSeen, recall, remember } from '../device/seen';
 
 /** The server refused, with its reasons. */
 export class RefusedError extends Error {
@@ -11,25 +13,45 @@ export class RefusedError extends Error {
 /** The server could not be reached; nothing is known of what became of the request. */
 export class UnreachableError extends Error {
   constructor() {
-    super('Huerta’s server does not answer. What was saved is safe; see that it is running.');
+    super(
+      'Huerta’s server does not answer. What was saved is safe, and what you do here is kept on this device; see that it is running.',
+    );
   }
 }
 
-interface Call {
-  method?: 'GET' | 'POST' | 'PUT' | 'PATCH' | 'DELETE';
-  body?: object;
+/** What a route is asked with. */
+interface Asked {
+  /** What stands for `:id` in the path, and for other names. */
+  id?: string;
+  params?: Readonly<Record<string, string>>;
+  query?: Readonly<Record<string, string>>;
+  body?: object | Blob;
   /** Let the request outlive the page. */
   keepalive?: boolean;
 }
 
-async function send(path: string, { method = 'GET', body, keepalive }: Call): Promise<Response> {
+type Answer<R extends Route> = R['answer'] extends z.ZodType<infer T> ? T : undefined;
+
+function pathOf({ path }: Route, { id = '', params = {}, query }: Asked): string {
+  const search = query ? `?${new URLSearchParams(query).toString()}` : '';
+  const named = { id, ...params } as Readonly<Record<string, string>>;
+  const filled = path.replace(/:(\w+)/g, (_, name: string) =>
+    encodeURIComponent(named[name] ?? ''),
+  );
+  return `${filled}${search}`;
+}
+
+async function send(path: string, method: Route['method'], asked: Asked): Promise<Response> {
+  const { body, keepalive } = asked;
   let response: Response;
   try {
     response = await fetch(`/api${path}`, {
-      method,
+      method: method.toUpperCase(),
       ...(keepalive ? { keepalive } : {}),
       ...(body
-        ? { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }
+        ? body instanceof Blob
+          ? { headers: { 'content-type': 'application/zip' }, body }
+          : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }
         : {}),
     });
   } catch {
@@ -37,17 +59,49 @@ async function send(path: string, { method = 'GET', body, keepalive }: Call): Pr
   }
   if (response.ok) return response;
   const problem = problemSchema.safeParse(await response.json().catch(() => null));
-  if (problem.success) throw new RefusedError(problem.data);
+  if (problem.success) {
+    if (problem.data.kind === 'not-let-in') await shutOut();
+    throw new RefusedError(problem.data);
+  }
   throw new UnreachableError();
 }
 
-/** Calls the API and checks the answer against its schema. */
-export async function call<T>(path: string, schema: z.ZodType<T>, options: Call = {}): Promise<T> {
-  const response = await send(path, options);
-  return schema.parse(await response.json());
+/** This device was shut out: it keeps nothing of the garden that it has seen, and says how to be let in again. */
+async function shutOut(): Promise<void> {
+  await forgetSeen();
+  window.location.assign('/let-in');
 }
 
-/** Calls the API where no answer is expected. */
-export async function tellServer(path: string, options: Call): Promise<void> {
-  await send(path, options);
+/** Sends a file to a route that reads one. */
+export const sendFile = <R extends Route>(
+  route: R,
+  file: File,
+  query?: Readonly<Record<string, string>>,
+): Promise<Answer<R>> => callRoute(route, { body: file, ...(query ? { query } : {}) });
+
+/**
+ * Calls a route and checks its answer. What is read is remembered: while the server is away it is answered as
+ * it was last seen.
+ *
+ * @throws RefusedError with the server’s reasons; UnreachableError where nothing was seen before
+ */
+export async function callRoute<R extends Route>(route: R, asked: Asked = {}): Promise<Answer<R>> {
+  const path = pathOf(route, asked);
+  const reads = route.method === 'get' && route.answer !== undefined;
+  let answer: unknown;
+  try {
+    const response = await send(path, route.method, asked);
+    answer = route.answer ? await response.json() : undefined;
+    heard();
+  } catch (error) {
+    if (error instanceof RefusedError) heard();
+    else notHeard();
+    const before = reads && error instanceof UnreachableError ? await recall(path) : undefined;
+    if (before === undefined) throw error;
+    answer = before;
+  }
+  const checked = (route.answer ? route.answer.parse(answer) : undefined) as Answer<R>;
+  // A save’s answer is what a reading of the same address gives from now on.
+  if (reads || route.method === 'put') void remember(path, answer);
+  return checked;
 }

@@ -1,43 +1,105 @@
-import { useMutation, useQuery, useQueryClient, type QueryClient } from '@tanstack/react-query';
 import {
-  historySchema,
-  planterListSchema,
-  planterResourceSchema,
-  type PlanterResource,
-} from '@huerta/contract';
-import type { PlanterDesign } from '@huerta/core';
+  useMutation,
+  useQueries,
+  useQuery,
+  useQueryClient,
+  type QueryClient,
+} from '@tanstack/react-query';
+import { GARDEN, PLANTERS, type Entry, type PlanterResource } from '@huerta/contract';
+import type { PlanterDesign, Section } from '@huerta/core';
+import { useMemo } from 'react';
 import { v4 as uuid } from 'uuid';
-import { call, tellServer } from './client';
+import { keepChange, keeper } from '../device/kept';
+import { callRoute, RefusedError } from './client';
+import { saveKept } from './documents';
 
 const LIST = ['planters'] as const;
+const GARDEN_KEY = ['garden'] as const;
 const one = (id: string) => ['planters', id] as const;
 
-const fetchList = () => call('/planters', planterListSchema);
+const fetchGarden = () => callRoute(GARDEN.entries);
 
-/** All planters of the garden, oldest first. */
-export function usePlanters() {
-  return useQuery({ queryKey: LIST, queryFn: fetchList, select: ({ planters }) => planters });
+/** The garden in short: its planters, oldest first, and what cannot be read. */
+export function useGarden() {
+  return useQuery({ queryKey: GARDEN_KEY, queryFn: fetchGarden });
 }
 
-/** Planters that the server keeps and cannot read. */
-export function useSetAside() {
-  return useQuery({ queryKey: LIST, queryFn: fetchList, select: ({ setAside }) => setAside });
+/** The planters in short. */
+export function useEntries() {
+  return useQuery({
+    queryKey: GARDEN_KEY,
+    queryFn: fetchGarden,
+    select: ({ entries }): Entry[] => entries,
+  });
+}
+
+/** All planters with their designs, oldest first. */
+export function usePlanters() {
+  return useQuery({
+    queryKey: LIST,
+    queryFn: () => callRoute(PLANTERS.list),
+    select: ({ planters }) => planters,
+  });
+}
+
+/** Some planters with their designs, in the order of their ids; those that are gone are left out. */
+export function usePlantersOf(ids: readonly string[]) {
+  const found = useQueries({
+    queries: ids.map((id) => ({
+      queryKey: [...one(id), 'read'],
+      queryFn: () =>
+        callRoute(PLANTERS.get, { id }).catch((error: unknown) => {
+          if (error instanceof RefusedError) return null;
+          throw error;
+        }),
+      staleTime: 0,
+    })),
+    combine: (results) => ({
+      data: results.every(({ data }) => data !== undefined)
+        ? results.flatMap(({ data }) => data ?? [])
+        : undefined,
+      error: results.find(({ error }) => error)?.error ?? null,
+      refetch: () => results.forEach((result) => void result.refetch()),
+    }),
+  });
+  const { data } = found;
+  // The same planters stay the same list, so that nothing is worked out anew.
+  const mark = data?.map(({ id, revision }) => `${id} ${revision}`).join();
+  // eslint-disable-next-line react-hooks/exhaustive-deps
+  const planters = useMemo(() => data, [mark]);
+  return { ...found, data: planters };
+}
+
+/** The section of a planter, as the server drew it for a revision. */
+export function useDrawing({ id, revision }: Entry, by: string) {
+  return useQuery({
+    queryKey: ['drawing', id, revision, by],
+    queryFn: async () =>
+      (await callRoute(GARDEN.drawing, {
+        id,
+        query: { revision: String(revision), by },
+      })) as unknown as Section,
+    staleTime: Infinity,
+  });
 }
 
 /** What a planter was before its saves, newest first. */
 export function useHistory(id: string) {
   return useQuery({
     queryKey: [...one(id), 'history'],
-    queryFn: async () => (await call(`/planters/${id}/history`, historySchema)).revisions,
+    queryFn: async () => (await callRoute(PLANTERS.history, { id })).revisions,
     staleTime: 0,
   });
 }
+
+export const fetchPlanter = (id: string): Promise<PlanterResource> =>
+  callRoute(PLANTERS.get, { id });
 
 /** One planter, always fetched anew: the bench must start from what the server has. */
 export function usePlanter(id: string) {
   return useQuery({
     queryKey: one(id),
-    queryFn: () => call(`/planters/${id}`, planterResourceSchema),
+    queryFn: () => fetchPlanter(id),
     staleTime: 0,
     gcTime: 0,
     refetchOnWindowFocus: false,
@@ -51,46 +113,82 @@ export const savePlanter = (
   design: PlanterDesign,
   keepalive = false,
 ): Promise<PlanterResource> =>
-  call(`/planters/${id}`, planterResourceSchema, {
-    method: 'PUT',
-    body: { ...mark, design },
-    keepalive,
-  });
+  callRoute(PLANTERS.save, { id, body: { ...mark, design }, keepalive });
 
-export const createPlanter = (design: PlanterDesign): Promise<PlanterResource> =>
-  call('/planters', planterResourceSchema, { method: 'POST', body: { design } });
+/** A planter that was made here. */
+export interface Made {
+  id: string;
+  design: PlanterDesign;
+}
 
-const again = (client: QueryClient) => () =>
-  client.invalidateQueries({ queryKey: LIST, exact: true });
+/**
+ * Puts a new planter into the garden. It lies on this device first; where the server is away it stays there
+ * until it can be sent.
+ *
+ * @throws RefusedError when the server does not take it
+ */
+export async function createPlanter(design: PlanterDesign): Promise<Made> {
+  const id = uuid();
+  const kept = await keepChange('planter', id, 0, { design });
+  try {
+    await saveKept(kept);
+    await keeper.drop(kept.key, kept.saveId);
+  } catch (error) {
+    if (!(error instanceof RefusedError)) return { id, design };
+    await keeper.drop(kept.key, kept.saveId);
+    throw error;
+  }
+  return { id, design };
+}
+
+const again = (client: QueryClient) => () => {
+  void client.invalidateQueries({ queryKey: ['kept'] });
+  void client.invalidateQueries({ queryKey: LIST, exact: true });
+  return client.invalidateQueries({ queryKey: GARDEN_KEY });
+};
+
+/** Says that planters changed, so that what shows them is fetched anew. */
+export const plantersChanged = (client: QueryClient): void => void again(client)();
 
 export function useCreatePlanter() {
   const client = useQueryClient();
   return useMutation({ mutationFn: createPlanter, onSuccess: again(client) });
 }
 
-/** Saves over a known revision, as renaming does. */
-export function useSavePlanter() {
+/** Changes a planter as the server has it, as renaming does. */
+export function useChangePlanter() {
   const client = useQueryClient();
   return useMutation({
-    mutationFn: ({ id, revision, design }: Pick<PlanterResource, 'id' | 'revision' | 'design'>) =>
-      savePlanter(id, { revision, saveId: uuid() }, design),
+    mutationFn: async ({
+      id,
+      change,
+    }: {
+      id: string;
+      change(now: PlanterDesign): PlanterDesign;
+    }) => {
+      const { revision, design } = await fetchPlanter(id);
+      return savePlanter(id, { revision, saveId: uuid() }, change(design));
+    },
     onSettled: again(client),
   });
 }
 
-export function useDeletePlanter() {
+export function useDeletePlanters() {
   const client = useQueryClient();
   return useMutation({
-    mutationFn: (id: string) => tellServer(`/planters/${id}`, { method: 'DELETE' }),
+    mutationFn: async (ids: readonly string[]) => {
+      for (const id of ids) await callRoute(PLANTERS.remove, { id });
+    },
     onSettled: again(client),
   });
 }
 
-export function useRestorePlanter() {
+export function useRestorePlanters() {
   const client = useQueryClient();
   return useMutation({
-    mutationFn: (id: string) =>
-      call(`/planters/${id}/restore`, planterResourceSchema, { method: 'POST' }),
+    mutationFn: async (ids: readonly string[]) => {
+      for (const id of ids) await callRoute(PLANTERS.restore, { id });
+    },
     onSettled: again(client),
   });
 }

@@ -1,23 +1,14 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { weatherChoiceSchema, type WeatherChoice } from '@huerta/core';
-import { call } from './client';
-
-const WEATHER = ['weather'] as const;
+import type { WeatherChoice } from '@huerta/core';
+import { ONLY, useChange, useDocument } from './useDocument';
 
 /** Which weather the garden has. */
-export function useWeather() {
-  return useQuery({
-    queryKey: WEATHER,
-    queryFn: () => call('/weather', weatherChoiceSchema),
-    staleTime: 60_000,
-  });
-}
+export const useWeather = () => {
+  const { data, error, refetch } = useDocument('weather', ONLY);
+  return { data: data?.body.choice, error, refetch };
+};
 
-export function useSaveWeather() {
-  const client = useQueryClient();
-  return useMutation({
-    mutationFn: (choice: WeatherChoice) =>
-      call('/weather', weatherChoiceSchema, { method: 'PUT', body: choice }),
-    onSuccess: (saved) => client.setQueryData(WEATHER, saved),
-  });
+/** Chooses another. */
+export function useSaveWeather(): (choice: WeatherChoice) => void {
+  const { mutate } = useChange('weather', ONLY);
+  return (choice) => mutate({ choice });
 }

@@ -3,7 +3,8 @@ import { ErrorBoundary } from 'react-error-boundary';
 import { BrowserRouter, Route, Routes } from 'react-router';
 import { Broken } from '../components/Broken';
 import { Notices } from '../components/notices';
-import { Outbox } from '../keeping/Outbox';
+import { Outbox } from '../device/Outbox';
+import { NewVersion } from './NewVersion';
 import { Waiting } from '../components/Waiting';
 import { GardenPage } from '../pages/garden/GardenPage';
 import { NotFoundPage } from '../pages/NotFoundPage';
@@ -15,6 +16,9 @@ const BuildPage = lazy(() => import('../pages/workshop/BuildPage'));
 const ShoppingPage = lazy(() => import('../pages/shopping/ShoppingPage'));
 const PricesPage = lazy(() => import('../pages/prices/PricesPage'));
 const SeasonPage = lazy(() => import('../pages/season/SeasonPage'));
+const SettingsPage = lazy(() => import('../pages/settings/SettingsPage'));
+const PhonePage = lazy(() => import('../pages/settings/PhonePage'));
+const ExamplesPage = lazy(() => import('../pages/examples/ExamplesPage'));
 const ComparePage = lazy(() => import('../pages/compare/ComparePage'));
 
 export function App() {
@@ -32,11 +36,15 @@ export function App() {
             <Route path="/planters/:id" element={<BenchPage />} />
             <Route path="/planters/:id/build" element={<BuildPage />} />
             <Route path="/planters/:id/season" element={<SeasonPage />} />
+            <Route path="/settings" element={<SettingsPage />} />
+            <Route path="/settings/phone" element={<PhonePage />} />
+            <Route path="/examples" element={<ExamplesPage />} />
             <Route path="*" element={<NotFoundPage />} />
           </Routes>
         </Suspense>
       </BrowserRouter>
       <Outbox />
+      <NewVersion />
       <Notices />
     </ErrorBoundary>
   );

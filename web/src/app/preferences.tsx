@@ -6,6 +6,7 @@ import {
   type QuantityKind,
   type UnitSystem,
 } from '@huerta/core';
+import { setDateOrder, usualOrder, type DateOrder } from '../components/dates';
 import { createContext, use, useEffect, useMemo, useState, type ReactNode } from 'react';
 
 type ColourMode = 'light' | 'dark';
@@ -15,6 +16,8 @@ interface Preferences {
   setUnits(units: UnitSystem): void;
   mode: ColourMode;
   setMode(mode: ColourMode): void;
+  dates: DateOrder;
+  setDates(order: DateOrder): void;
 }
 
 const PreferencesContext = createContext<Preferences | null>(null);
@@ -37,10 +40,13 @@ function remember(key: string, value: string): void {
   }
 }
 
-/** Units and light or dark, remembered on this device. */
+/** Inches and gallons where the browser’s language is American, else millimetres and litres. */
+const usualUnits = (language: string): UnitSystem => (/^en-US$/i.test(language) ? 'us' : 'metric');
+
+/** Units, dates and light or dark, remembered on this device. */
 export function PreferencesProvider({ children }: { children: ReactNode }) {
   const [units, setUnits] = useState(() =>
-    remembered<UnitSystem>('huerta.units', ['metric', 'us'], 'metric'),
+    remembered<UnitSystem>('huerta.units', ['metric', 'us'], usualUnits(navigator.language)),
   );
   const [mode, setMode] = useState(() =>
     remembered<ColourMode>(
@@ -49,13 +55,26 @@ export function PreferencesProvider({ children }: { children: ReactNode }) {
       window.matchMedia('(prefers-color-scheme: dark)').matches ? 'dark' : 'light',
     ),
   );
+  const [dates, setDates] = useState(() =>
+    remembered<DateOrder>(
+      'huerta.dates',
+      ['day-first', 'month-first'],
+      usualOrder(navigator.language),
+    ),
+  );
+  // Before anything below is drawn, so that every date is written in this order.
+  setDateOrder(dates);
+  useEffect(() => remember('huerta.dates', dates), [dates]);
   useEffect(() => remember('huerta.units', units), [units]);
   useEffect(() => {
     remember('huerta.mode', mode);
     document.documentElement.classList.toggle('dark', mode === 'dark');
     document.documentElement.classList.toggle('light', mode === 'light');
   }, [mode]);
-  const value = useMemo(() => ({ units, setUnits, mode, setMode }), [units, mode]);
+  const value = useMemo(
+    () => ({ units, setUnits, mode, setMode, dates, setDates }),
+    [units, mode, dates],
+  );
   return <PreferencesContext value={value}>{children}</PreferencesContext>;
 }
 

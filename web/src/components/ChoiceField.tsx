@@ -45,17 +45,19 @@ interface TickFieldProps {
   label: string;
   checked: boolean;
   onTick(checked: boolean): void;
+  /** Whether the label is only for those who do not see what it stands beside. */
+  hidden?: boolean;
 }
 
 /** Yes or no. */
-export function TickField({ label, checked, onTick }: TickFieldProps) {
+export function TickField({ label, checked, onTick, hidden = false }: TickFieldProps) {
   return (
     <Checkbox.Root checked={checked} onCheckedChange={(event) => onTick(event.checked === true)}>
       <Checkbox.HiddenInput />
       <Checkbox.Control>
         <Checkbox.Indicator />
       </Checkbox.Control>
-      <Checkbox.Label>{label}</Checkbox.Label>
+      <Checkbox.Label {...(hidden ? { srOnly: true } : {})}>{label}</Checkbox.Label>
     </Checkbox.Root>
   );
 }

@@ -1,10 +1,10 @@
 import { Box, Button } from '@chakra-ui/react';
-import type { PlanterResource } from '@huerta/contract';
+import type { Entry } from '@huerta/contract';
 
 interface ChooserProps {
   label: string;
-  planters: readonly PlanterResource[];
-  chosen: readonly PlanterResource[];
+  planters: readonly Entry[];
+  chosen: readonly string[];
   onToggle(id: string): void;
 }
 
@@ -22,8 +22,8 @@ export function Chooser({ label, planters, chosen, onToggle }: ChooserProps) {
       mt="3"
       pb="2"
     >
-      {planters.map(({ id, design }) => {
-        const on = chosen.some((one) => one.id === id);
+      {planters.map(({ id, name, summary }) => {
+        const on = chosen.includes(id);
         return (
           <Button
             key={id}
@@ -34,8 +34,8 @@ export function Chooser({ label, planters, chosen, onToggle }: ChooserProps) {
             _hover={{ bg: on ? 'ink' : 'clayWash' }}
             onClick={() => onToggle(id)}
           >
-            {design.name}
-            {design.variant && `, ${design.variant}`}
+            {name}
+            {summary.variant && `, ${summary.variant}`}
           </Button>
         );
       })}

@@ -1,5 +1,6 @@
 import { Box } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
+import { Clashes } from './Clashes';
 import { TopBar } from './TopBar';
 import { Trouble } from './Trouble';
 import { Waiting } from './Waiting';
@@ -26,6 +27,7 @@ export function Page({ title, className, maxW, children }: PageProps) {
         {...(className ? { className } : {})}
         {...(maxW ? { maxW } : {})}
       >
+        <Clashes />
         {children}
       </Box>
     </Box>

@@ -3,6 +3,8 @@ import { Moon, Sun } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import { usePreferences } from '../app/preferences';
+import { useHeard } from '../device/heard';
+import { writeAgo } from './dates';
 
 /** The line along the top: whose wall this is, what is open, and how quantities are shown. */
 export function TopBar({ children }: { children?: ReactNode }) {
@@ -39,8 +41,29 @@ export function TopBar({ children }: { children?: ReactNode }) {
           {children}
         </Box>
       ) : null}
+      <Away />
       <UnitSwitch />
       <ModeSwitch />
+    </Box>
+  );
+}
+
+/** Says since when the server has not been heard, and that the work goes on. */
+function Away() {
+  const { away, last } = useHeard();
+  if (!away) return null;
+  const when = last > 0 ? `; last ${writeAgo(last)}` : '';
+  return (
+    <Box
+      role="status"
+      fontSize="xs"
+      lineHeight="1.2"
+      maxW="15rem"
+      color="strawInk"
+      order={{ base: 2, md: 0 }}
+    >
+      <b>Not heard from home{when}.</b> This shows what was last seen; what you do is kept here and
+      sent later.
     </Box>
   );
 }

@@ -1,14 +1,11 @@
-import type { PlanterResource } from '@huerta/contract';
 import { useSearchParams } from 'react-router';
 
 /** The planters that the page's address asks for. */
 export interface Chosen {
   /** Their ids in the order of choosing; null when the address says nothing. */
   ids: readonly string[] | null;
-  /** Those of some planters, in that order. */
-  of(planters: readonly PlanterResource[]): PlanterResource[];
-  /** Whether some of them are no longer among these. */
-  missing(planters: readonly PlanterResource[]): boolean;
+  /** Those that are among some planters, in that order. */
+  among(planters: readonly { id: string }[]): string[];
   choose(ids: readonly string[]): void;
 }
 
@@ -20,8 +17,7 @@ export function useChosen(): Chosen {
   const named = ids ?? [];
   return {
     ids,
-    of: (planters) => named.flatMap((id) => planters.filter((planter) => planter.id === id)),
-    missing: (planters) => named.some((id) => !planters.some((planter) => planter.id === id)),
+    among: (planters) => named.filter((id) => planters.some((planter) => planter.id === id)),
     choose: (next) => setSearch({ with: next.join(',') }, { replace: true }),
   };
 }

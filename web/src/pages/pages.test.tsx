@@ -3,6 +3,8 @@ import { screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { vesselFrom } from '@huerta/core';
 import { answers, Around, designOf } from '../testing/bench';
+import { forgetSeen } from '../device/seen';
+import { gardenOf } from '../testing/entry';
 import { show } from '../testing/render';
 import ComparePage from './compare/ComparePage';
 import StartPage from './start/StartPage';
@@ -16,6 +18,12 @@ const planter = (n: number, design = designOf('cloth-pail')) => ({
   ...at,
   design,
 });
+/** A garden of some planters, and each of them. */
+const served = (planters: ReturnType<typeof planter>[]) => ({
+  '/garden': gardenOf(planters),
+  ...Object.fromEntries(planters.map((one) => [`/planters/${one.id}`, one])),
+});
+beforeEach(forgetSeen);
 const open = (page: React.ReactNode, address = '/') => show(<Around at={address}>{page}</Around>);
 
 describe('side by side', () => {
@@ -34,7 +42,7 @@ describe('side by side', () => {
   ];
 
   test('begins with the variants of one planter, and marks what is better', async () => {
-    answers({ '/planters': { planters: twins } });
+    answers(served(twins));
     open(<ComparePage />);
     const heads = await screen.findAllByRole('columnheader');
     expect(heads.map((head) => head.textContent)).toEqual(['At one scale', 'Twin', 'Twinlower']);
@@ -46,11 +54,11 @@ describe('side by side', () => {
   });
 
   test('takes others in and out, and at most four', async () => {
-    answers({ '/planters': { planters: twins } });
+    answers(served(twins));
     open(<ComparePage />, `/?with=${id(1)},${id(2)}`);
     const user = userEvent.setup();
     await user.click(await screen.findByRole('button', { name: /Stock trough/ }));
-    expect(screen.getAllByRole('columnheader')).toHaveLength(4);
+    await waitFor(() => expect(screen.getAllByRole('columnheader')).toHaveLength(4));
     expect(screen.getByRole('row', { name: /^Perforated pipe/ }).textContent).toContain('–');
     await user.click(screen.getByRole('button', { name: 'Twin' }));
     await user.click(screen.getByRole('button', { name: /Stock trough/ }));
@@ -58,17 +66,17 @@ describe('side by side', () => {
   });
 
   test('one that is gone from the garden is said to be', async () => {
-    answers({ '/planters': { planters: twins } });
+    answers(served(twins));
     open(<ComparePage />, `/?with=${id(1)},${id(7)}`);
     expect(await screen.findByText(/is not in the garden any more/)).toBeTruthy();
     const user = userEvent.setup();
     await user.click(screen.getByRole('button', { name: /Stock trough/ }));
     expect(screen.queryByText(/is not in the garden any more/)).toBeNull();
-    expect(screen.getAllByRole('columnheader')).toHaveLength(3);
+    await waitFor(() => expect(screen.getAllByRole('columnheader')).toHaveLength(3));
   });
 
   test('one planter alone is told what to do', async () => {
-    answers({ '/planters': { planters: [twins[2]] } });
+    answers(served([twins[2]!]));
     open(<ComparePage />);
     expect(await screen.findByText(/Duplicate it in the/)).toBeTruthy();
   });
@@ -87,7 +95,7 @@ describe('what have you got', () => {
   });
 
   test('a vessel of one’s own is offered only the builds that go into it', async () => {
-    const mine = { id: id(7), name: 'Zinc box', vessel: vesselFrom('tote-50'), ...at };
+    const mine = { id: id(7), revision: 1, name: 'Zinc box', vessel: vesselFrom('tote-50'), ...at };
     answers({ '/vessels': { vessels: [mine] } });
     open(<StartPage />, `/new?vessel=${id(7)}`);
     expect(await screen.findByText('What goes into Zinc box?')).toBeTruthy();
@@ -112,7 +120,13 @@ describe('my vessels', () => {
   });
 
   test('each shows its litres, and is measured again in a dialog', async () => {
-    const mine = { id: id(7), name: 'Olive pail', vessel: vesselFrom('pail-15'), ...at };
+    const mine = {
+      id: id(7),
+      revision: 1,
+      name: 'Olive pail',
+      vessel: vesselFrom('pail-15'),
+      ...at,
+    };
     answers({ '/vessels': { vessels: [mine] } });
     open(<VesselsPage />);
     const user = userEvent.setup();

@@ -3,6 +3,7 @@ import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import userEvent from '@testing-library/user-event';
 import type { ReactNode } from 'react';
 import { MemoryRouter } from 'react-router';
+import { Outbox } from '../device/Outbox';
 import { BenchProvider } from '../pages/bench/bench';
 import { createBenchStore } from '../pages/bench/benchStore';
 import { show } from './render';
@@ -20,6 +21,7 @@ export function Around({ children, at = '/' }: { children: ReactNode; at?: strin
   return (
     <QueryClientProvider client={client}>
       <MemoryRouter initialEntries={[at]}>{children}</MemoryRouter>
+      <Outbox />
     </QueryClientProvider>
   );
 }

@@ -8,6 +8,9 @@ import { system } from '../app/theme';
 window.matchMedia ??= (query) =>
   ({ matches: false, media: query, addEventListener() {}, removeEventListener() {} }) as never;
 
+// A browser of the house, with millimetres.
+Object.defineProperty(navigator, 'language', { value: 'en-GB', configurable: true });
+
 // jsdom has no pointer events; a mouse stands in for the pointer.
 window.PointerEvent ??= MouseEvent as never;
 

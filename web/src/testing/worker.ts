@@ -16,6 +16,15 @@ export function installWorker(): void {
   globalThis.Worker = ShoppingWorker as never;
 }
 
+/** How the server says that there is nothing at an address. */
+const NOWHERE = {
+  type: 'urn:huerta:problem:not-found',
+  kind: 'not-found',
+  title: 'Not there',
+  status: 404,
+  detail: 'There is nothing at this address.',
+};
+
 interface Asked {
   method: string;
   path: string;
@@ -41,7 +50,7 @@ export function serveWith(answer: (asked: Asked) => unknown): Asked[] {
       return Promise.resolve({
         ok,
         status: ok ? 200 : 404,
-        json: () => Promise.resolve(body ?? null),
+        json: () => Promise.resolve(body ?? NOWHERE),
       } as Response);
     } catch (error) {
       return Promise.reject(error as Error);

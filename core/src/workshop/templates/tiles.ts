@@ -115,6 +115,28 @@ function letters(i: number): string {
   return i < 26 ? last : `${letters(Math.floor(i / 26) - 1)}${last}`;
 }
 
+/** What is to be drawn on a sheet: what shows on it, and words whose beginning is near. */
+export const shapesOn = (shapes: readonly TemplateShape[], tile: Tile): TemplateShape[] => {
+  const { left, bottom, width, height } = tile.window;
+  const around = {
+    left: left - WORDS_REACH,
+    bottom: bottom - WORDS_REACH,
+    width: width + 2 * WORDS_REACH,
+    height: height + 2 * WORDS_REACH,
+  };
+  const near = ({ x, y }: { x: number; y: number }) =>
+    x >= around.left &&
+    x <= around.left + around.width &&
+    y >= around.bottom &&
+    y <= around.bottom + around.height;
+  return shapes.filter((shape) =>
+    shape.kind === 'text' ? near(shape) : shows(shape, tile.window),
+  );
+};
+
+/** How far words reach from where they are set, metres. */
+const WORDS_REACH = 0.15;
+
 /** Whether any of a shape may show in a window; its box is what is compared. */
 function shows(shape: TemplateShape, { left, bottom, width, height }: Tile['window']): boolean {
   const meets = (x0: number, y0: number, x1: number, y1: number) =>

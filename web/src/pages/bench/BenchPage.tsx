@@ -7,7 +7,7 @@ import { usePlanter } from '../../api/planters';
 import { TopBar } from '../../components/TopBar';
 import { Trouble } from '../../components/Trouble';
 import { Waiting } from '../../components/Waiting';
-import { isOpen, keeper, type Kept } from '../../keeping/kept';
+import { isOpen, keeper, type Kept } from '../../device/kept';
 import { BenchProvider } from './bench';
 import { BenchLayout } from './BenchLayout';
 import { createBenchStore } from './benchStore';
@@ -22,8 +22,9 @@ export default function BenchPage() {
   if (data && !isFetching && kept !== undefined) {
     return <OpenBench key={`${id}`} resource={data} kept={kept} />;
   }
-  // The server is away, but the work lies here: go on with it.
-  if (kept && error instanceof UnreachableError && !isFetching) {
+  // The server is away, or has not been told of this planter yet, but the work lies here: go on with it.
+  const here = kept && (error instanceof UnreachableError || (error && kept.base === 0));
+  if (here && !isFetching) {
     return <OpenBench key={`${id} kept`} resource={asResource(kept)} kept={kept} />;
   }
   return (
@@ -45,8 +46,10 @@ export default function BenchPage() {
 }
 
 /** What an earlier bench of this planter left unsent on this device; undefined until that is known. */
-function useKept(planter: string): Kept | null | undefined {
-  const [found, setFound] = useState<{ planter: string; kept: Kept | null } | null>(null);
+function useKept(planter: string): Kept<'planter'> | null | undefined {
+  const [found, setFound] = useState<{ planter: string; kept: Kept<'planter'> | null } | null>(
+    null,
+  );
   useEffect(() => {
     let gone = false;
     void leftBehind(planter).then((kept) => {
@@ -60,26 +63,31 @@ function useKept(planter: string): Kept | null | undefined {
 }
 
 /** The newest that no open bench holds. */
-async function leftBehind(planter: string): Promise<Kept | null> {
-  for (const kept of await keeper.of(planter)) {
-    if (!(await isOpen(kept.bench))) return kept;
+async function leftBehind(planter: string): Promise<Kept<'planter'> | null> {
+  for (const kept of (await keeper.of('planter', planter)) as Kept<'planter'>[]) {
+    if (!(await isOpen(kept.holder))) return kept;
   }
   return null;
 }
 
-const asResource = ({ planter, base, design, at }: Kept): PlanterResource => ({
-  id: planter,
+const asResource = ({ id, base, body, at }: Kept<'planter'>): PlanterResource => ({
+  id,
   revision: base,
   createdAt: new Date(at).toISOString(),
   updatedAt: new Date(at).toISOString(),
-  design,
+  design: body.design,
 });
 
-function OpenBench({ resource, kept }: { resource: PlanterResource; kept: Kept | null }) {
+interface OpenBenchProps {
+  resource: PlanterResource;
+  kept: Kept<'planter'> | null;
+}
+
+function OpenBench({ resource, kept }: OpenBenchProps) {
   // What was kept is one step on from what the server has, so that it can be taken back.
   const [store] = useState(() => {
     const made = createBenchStore(resource.design);
-    if (kept) made.replace(kept.design);
+    if (kept) made.replace(kept.body.design);
     return made;
   });
   const saving = useAutosave(resource, store, kept);

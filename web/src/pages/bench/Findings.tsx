@@ -11,6 +11,7 @@ export function Findings() {
   const { assessment, store } = useBench();
   const { tell } = useWords();
   const { findings } = assessment;
+  const impossible = store.impossible();
   const apply = useCallback(
     (id: string, index: number) => {
       const finding = store.assessment().findings.find((candidate) => candidate.id === id);
@@ -20,20 +21,30 @@ export function Findings() {
     [store],
   );
   const title =
-    findings.length === 0
+    findings.length + impossible.length === 0
       ? 'Nothing to mend'
-      : findings.length === 1
+      : findings.length + impossible.length === 1
         ? 'One finding'
-        : `${findings.length} findings`;
+        : `${findings.length + impossible.length} findings`;
   return (
     <Box as="section" aria-labelledby="findings-title">
       <Title text={title} />
-      {findings.length === 0 && (
+      {findings.length + impossible.length === 0 && (
         <Text fontSize="sm">
           Overflow, wick, tube and soil agree with each other. Go and drill.
         </Text>
       )}
       <ul className="findings">
+        {impossible.map(({ path, message }) => (
+          <FindingLine
+            key={path.join()}
+            id={path.join()}
+            severity="fault"
+            text={`This cannot be built as it is written. ${tell(message)}`}
+            remedies=""
+            onApply={apply}
+          />
+        ))}
         {findings.map(({ id, severity, text, remedies }) => (
           <FindingLine
             key={id}

@@ -14,8 +14,8 @@ const named = (name: string): PlanterDesign => ({ ...design, name });
 const answer = (revision: number, saved = design): PlanterResource => ({
   id: '00000000-0000-4000-8000-000000000000',
   revision,
-  createdAt: '',
-  updatedAt: '',
+  createdAt: '2026-05-01T08:00:00.000Z',
+  updatedAt: '2026-05-01T08:00:00.000Z',
   design: saved,
 });
 
@@ -26,7 +26,7 @@ const conflict = () =>
     title: '',
     status: 409,
     detail: '',
-    current: answer(7, named('theirs')),
+    current: { ...answer(7, named('theirs')) },
   });
 
 beforeEach(() => jest.useFakeTimers());

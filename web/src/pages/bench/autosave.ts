@@ -1,4 +1,4 @@
-import { MAX_UNANSWERED, type PlanterResource } from '@huerta/contract';
+import { MAX_UNANSWERED, planterResourceSchema, type PlanterResource } from '@huerta/contract';
 import type { PlanterDesign } from '@huerta/core';
 import { RefusedError, UnreachableError } from '../../api/client';
 
@@ -101,13 +101,10 @@ export function createAutosave(options: AutosaveOptions): Autosave {
   };
 
   const giveUp = (error: unknown): void => {
-    if (
-      error instanceof RefusedError &&
-      error.problem.kind === 'conflict' &&
-      error.problem.current
-    ) {
+    const refusal = error instanceof RefusedError ? error.problem : null;
+    if (refusal?.kind === 'conflict' && refusal.current) {
       blocked = true;
-      onState({ kind: 'conflict', current: error.problem.current });
+      onState({ kind: 'conflict', current: planterResourceSchema.parse(refusal.current) });
     } else if (error instanceof RefusedError) {
       onState({ kind: 'refused', detail: error.problem.detail });
     } else {

@@ -1,4 +1,4 @@
-import { STARTING_POINTS, tell } from '@huerta/core';
+import { applyPatch, STARTING_POINTS, tell } from '@huerta/core';
 import { createBenchStore } from './benchStore';
 
 const design = STARTING_POINTS[0]!.design;
@@ -66,4 +66,21 @@ test('a design is worked out once', () => {
   store.change(centre(0.07));
   expect(store.evaluation()).not.toBe(first);
   expect(store.assessment().figures.gross).toBeLessThan(first.assessment.figures.gross);
+});
+
+test('a design that a stricter rule forbids opens, says so, and can be mended step by step', () => {
+  const old = applyPatch(design, [
+    { path: ['reservoir', 'top'], value: 0.5 },
+    { path: ['overflow', 'centre'], value: 0.9 },
+  ]);
+  const store = createBenchStore(old);
+  const first = store.impossible().length;
+  expect(first).toBeGreaterThan(0);
+  // Something else can be changed meanwhile, and the one mended.
+  expect(store.change([{ path: ['notes'], value: 'from last year' }])).toBeNull();
+  expect(store.change([{ path: ['reservoir', 'top'], value: 0.1 }])).toBeNull();
+  expect(store.change([{ path: ['overflow', 'centre'], value: 0.08 }])).toBeNull();
+  expect(store.impossible()).toEqual([]);
+  // From then on it is refused as everywhere.
+  expect(store.change([{ path: ['reservoir', 'top'], value: 0.5 }])).not.toBeNull();
 });

@@ -26,6 +26,8 @@ export type BenchStore = ReturnType<typeof createBenchStore>;
 /** How many steps can be taken back. */
 const STEPS = 300;
 
+const NONE: readonly Contradiction[] = [];
+
 export function createBenchStore(design: PlanterDesign) {
   const store = createStore<BenchState>()(
     temporal(() => ({ design }), {
@@ -39,6 +41,17 @@ export function createBenchStore(design: PlanterDesign) {
     if (evaluated?.design !== now) evaluated = { design: now, ...evaluate(now) };
     return evaluated;
   };
+  /** A rule may have become stricter since a design was kept: what it forbids is said, and may stay as it was. */
+  const openedSound = contradictions(design).length === 0;
+  let known: { design: PlanterDesign; found: Contradiction[] } = { design, found: [] };
+  const impossible = (): readonly Contradiction[] => {
+    const { design: now } = store.getState();
+    if (openedSound) return NONE;
+    if (known.design !== now || known.found.length === 0) {
+      known = { design: now, found: contradictions(now) };
+    }
+    return known.found;
+  };
   /** The design as it was when a line was taken hold of. */
   let held: PlanterDesign | null = null;
 
@@ -48,6 +61,7 @@ export function createBenchStore(design: PlanterDesign) {
     /** The design with all that follows from it, worked out once for each design. */
     evaluation,
     assessment: (): Assessment => evaluation().assessment,
+    impossible,
 
     /**
      * Makes a change, as one undo step.
@@ -55,7 +69,8 @@ export function createBenchStore(design: PlanterDesign) {
      */
     change(patch: Patch): Contradiction | null {
       const next = applyPatch(store.getState().design, patch);
-      const [first] = contradictions(next);
+      const before = new Set(impossible().map(({ path }) => path.join()));
+      const first = contradictions(next).find(({ path }) => !before.has(path.join()));
       if (first) return first;
       store.setState({ design: next });
       return null;

@@ -3,8 +3,8 @@ import type { PlanterResource } from '@huerta/contract';
 import type { PlanterDesign } from '@huerta/core';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { v4 as uuid } from 'uuid';
-import { createPlanter, savePlanter } from '../../api/planters';
-import { holdBench, keeper, type Kept } from '../../keeping/kept';
+import { createPlanter, plantersChanged, savePlanter } from '../../api/planters';
+import { holdBench, keeper, keyOf, type Kept } from '../../device/kept';
 import { createAutosave, type Autosave, type SaveState, type Unsaved } from './autosave';
 import type { BenchStore } from './benchStore';
 
@@ -30,7 +30,7 @@ export interface Saving {
 export function useAutosave(
   resource: PlanterResource,
   store: BenchStore,
-  kept: Kept | null,
+  kept: Kept<'planter'> | null,
 ): Saving {
   const [state, setState] = useState<SaveState>({ kind: kept ? 'waiting' : 'saved' });
   const autosave = useRef<Autosave | null>(null);
@@ -38,16 +38,16 @@ export function useAutosave(
   const { id, revision } = resource;
 
   useEffect(() => {
-    const bench = kept?.bench ?? uuid();
-    const key = `${id}/${bench}`;
+    const bench = kept?.holder || uuid();
+    const key = kept?.key ?? keyOf('planter', id, bench);
     const release = holdBench(bench);
     const saver = createAutosave({
       revision: kept?.base ?? revision,
-      kept,
+      kept: kept && { ...kept, design: kept.body.design },
       save: (mark, design, keepalive) => savePlanter(id, mark, design, keepalive),
       keep: ({ revision: base, saveId, after, design }: Unsaved) => {
-        const entry = { key, planter: id, bench, base, saveId, after: [...after], design };
-        void keeper.put({ ...entry, at: Date.now() });
+        const entry = { key, kind: 'planter' as const, id, holder: bench, base, saveId };
+        void keeper.put({ ...entry, after: [...after], body: { design }, at: Date.now() });
       },
       drop: (saveId) => void keeper.drop(key, saveId),
       newId: () => uuid(),
@@ -69,8 +69,7 @@ export function useAutosave(
       void saver.flush().finally(() => {
         saver.stop();
         release();
-        void client.invalidateQueries({ queryKey: ['planters'], exact: true });
-        void client.invalidateQueries({ queryKey: ['kept'] });
+        plantersChanged(client);
       });
     };
   }, [id, revision, store, kept, client]);

@@ -1,7 +1,7 @@
 import { Text } from '@chakra-ui/react';
-import type { PlanterResource } from '@huerta/contract';
+import type { Entry } from '@huerta/contract';
 import { Link } from 'react-router';
-import { usePlanters } from '../../api/planters';
+import { useEntries, usePlantersOf } from '../../api/planters';
 import { Chooser } from '../../components/Chooser';
 import { Fetched, Page } from '../../components/Page';
 import { toggled, useChosen } from '../../components/useChosen';
@@ -13,7 +13,7 @@ const LEAST = 2;
 
 /** Two to four planters or variants at one scale, with what sets them apart. */
 export default function ComparePage() {
-  const planters = usePlanters();
+  const planters = useEntries();
   return (
     <Page title="Compare">
       <Text as="h1" fontSize="2xl">
@@ -26,25 +26,25 @@ export default function ComparePage() {
   );
 }
 
-function Choice({ planters }: { planters: PlanterResource[] }) {
+function Choice({ planters }: { planters: Entry[] }) {
   const choice = useChosen();
-  const chosen = (choice.ids ? choice.of(planters) : twinsIn(planters)).slice(0, MOST);
-  const ids = chosen.map(({ id }) => id);
+  const ids = (choice.ids ? choice.among(planters) : twinsIn(planters)).slice(0, MOST);
+  const gone = choice.ids !== null && choice.among(planters).length < choice.ids.length;
   return (
     <>
       <Chooser
         label="Planters to compare"
         planters={planters}
-        chosen={chosen}
+        chosen={ids}
         onToggle={(id) => choice.choose(toggled(ids, id).slice(-MOST))}
       />
-      {choice.missing(planters) && (
+      {gone && (
         <Text mt="4" role="status">
           One that was to be compared is not in the garden any more.
         </Text>
       )}
-      {chosen.length >= LEAST ? (
-        <CompareTable planters={chosen} />
+      {ids.length >= LEAST ? (
+        <Table ids={ids} />
       ) : (
         <Text mt="6" maxW="34rem">
           {planters.length < LEAST ? (
@@ -64,10 +64,19 @@ function Choice({ planters }: { planters: PlanterResource[] }) {
   );
 }
 
-/** The variants of the first planter that has some. */
-function twinsIn(planters: readonly PlanterResource[]): PlanterResource[] {
-  const twins = planters.find((one) =>
-    planters.some((other) => other.id !== one.id && other.design.name === one.design.name),
+function Table({ ids }: { ids: readonly string[] }) {
+  const planters = usePlantersOf(ids);
+  return (
+    <Fetched what="the planters" title="These planters cannot be fetched" queries={[planters]}>
+      {(found) => <CompareTable planters={found} />}
+    </Fetched>
   );
-  return planters.filter(({ design }) => design.name === twins?.design.name);
+}
+
+/** The variants of the first planter that has some. */
+function twinsIn(planters: readonly Entry[]): string[] {
+  const twins = planters.find((one) =>
+    planters.some((other) => other.id !== one.id && other.name === one.name),
+  );
+  return planters.filter(({ name }) => name === twins?.name).map(({ id }) => id);
 }

@@ -1,5 +1,6 @@
 import { Button, Dialog, Field, Input, Menu, Portal } from '@chakra-ui/react';
-import type { PlanterResource } from '@huerta/contract';
+import type { Entry } from '@huerta/contract';
+import type { PlanterDesign } from '@huerta/core';
 import {
   Copy,
   Download,
@@ -13,57 +14,66 @@ import {
 import { useState, type FormEvent } from 'react';
 import { useNavigate } from 'react-router';
 import {
+  fetchPlanter,
+  useChangePlanter,
   useCreatePlanter,
-  useDeletePlanter,
-  useRestorePlanter,
-  useSavePlanter,
+  useDeletePlanters,
+  useRestorePlanters,
 } from '../../api/planters';
 import { exportPlanter } from '../../components/exportPlanter';
 import { notify } from '../../components/notices';
 
 /** What can be done with a planter without opening it. */
-export function EntryMenu({ resource }: { resource: PlanterResource }) {
+export function EntryMenu({ entry }: { entry: Entry }) {
   const [renaming, setRenaming] = useState(false);
   const create = useCreatePlanter();
-  const remove = useDeletePlanter();
-  const restore = useRestorePlanter();
+  const remove = useDeletePlanters();
+  const restore = useRestorePlanters();
   const navigate = useNavigate();
-  const { design, id } = resource;
+  const { id, name } = entry;
+  const trouble = (error: Error) => notify(error.message);
+  /** Does something with the whole design, which the list does not hold. */
+  const withDesign = (use: (design: PlanterDesign) => void) => {
+    fetchPlanter(id).then(({ design }) => use(design), trouble);
+  };
 
   const choose = (value: string) => {
-    const trouble = (error: Error) => notify(error.message);
     if (value === 'rename') setRenaming(true);
     if (value === 'season') void navigate(`/planters/${id}/season`);
     if (value === 'build') void navigate(`/planters/${id}/build`);
-    if (value === 'export') exportPlanter(design);
+    if (value === 'export') withDesign(exportPlanter);
     if (value === 'duplicate') {
-      const copy = { ...design, name: `${design.name.slice(0, 112)} (copy)` };
-      create.mutate(copy, {
-        onSuccess: () => notify(`‘${copy.name}’ stands beside it now.`),
-        onError: trouble,
+      withDesign((design) => {
+        const copy = { ...design, name: `${design.name.slice(0, 112)} (copy)` };
+        create.mutate(copy, {
+          onSuccess: () => notify(`‘${copy.name}’ stands beside it now.`),
+          onError: trouble,
+        });
       });
     }
     if (value === 'variant') {
-      const variant = `${design.variant ? `${design.variant.slice(0, 45)}, ` : ''}another way`;
-      create.mutate(
-        { ...design, variant },
-        {
-          onSuccess: ({ id: made }) => {
-            notify(`A variant of ‘${design.name}’ stands beside it now.`, {
-              label: 'Compare',
-              run: () => void navigate(`/compare?with=${id},${made}`),
-            });
+      withDesign((design) => {
+        const variant = `${design.variant ? `${design.variant.slice(0, 45)}, ` : ''}another way`;
+        create.mutate(
+          { ...design, variant },
+          {
+            onSuccess: ({ id: made }) => {
+              notify(`A variant of ‘${name}’ stands beside it now.`, {
+                label: 'Compare',
+                run: () => void navigate(`/compare?with=${id},${made}`),
+              });
+            },
+            onError: trouble,
           },
-          onError: trouble,
-        },
-      );
+        );
+      });
     }
     if (value === 'delete') {
-      remove.mutate(id, {
+      remove.mutate([id], {
         onSuccess: () =>
-          notify(`‘${design.name}’ is deleted.`, {
+          notify(`‘${name}’ is deleted.`, {
             label: 'Undo',
-            run: () => restore.mutate(id, { onError: trouble }),
+            run: () => restore.mutate([id], { onError: trouble }),
           }),
         onError: trouble,
       });
@@ -74,7 +84,7 @@ export function EntryMenu({ resource }: { resource: PlanterResource }) {
     <>
       <Menu.Root onSelect={({ value }) => choose(value)} positioning={{ placement: 'bottom-end' }}>
         <Menu.Trigger asChild>
-          <Button variant="ghost" px="0" mt="-2" zIndex="1" aria-label={`More for ${design.name}`}>
+          <Button variant="ghost" px="0" mt="-2" zIndex="1" aria-label={`More for ${name}`}>
             <EllipsisVertical size={20} />
           </Button>
         </Menu.Trigger>
@@ -106,15 +116,15 @@ export function EntryMenu({ resource }: { resource: PlanterResource }) {
           </Menu.Positioner>
         </Portal>
       </Menu.Root>
-      {renaming && <RenameDialog resource={resource} onClose={() => setRenaming(false)} />}
+      {renaming && <RenameDialog entry={entry} onClose={() => setRenaming(false)} />}
     </>
   );
 }
 
-function RenameDialog({ resource, onClose }: { resource: PlanterResource; onClose: () => void }) {
-  const [name, setName] = useState(resource.design.name);
+function RenameDialog({ entry, onClose }: { entry: Entry; onClose: () => void }) {
+  const [name, setName] = useState(entry.name);
   const [error, setError] = useState('');
-  const save = useSavePlanter();
+  const save = useChangePlanter();
   const submit = (event: FormEvent) => {
     event.preventDefault();
     const trimmed = name.trim();
@@ -123,7 +133,7 @@ function RenameDialog({ resource, onClose }: { resource: PlanterResource; onClos
       return;
     }
     save.mutate(
-      { ...resource, design: { ...resource.design, name: trimmed } },
+      { id: entry.id, change: (now) => ({ ...now, name: trimmed }) },
       { onSuccess: onClose, onError: (refused) => setError(refused.message) },
     );
   };

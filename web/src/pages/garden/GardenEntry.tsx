@@ -1,31 +1,39 @@
 import { Box, Text } from '@chakra-ui/react';
-import type { PlanterResource } from '@huerta/contract';
-import { cautiousDays, type Assessment, type Section } from '@huerta/core';
+import type { Entry } from '@huerta/contract';
+import { memo } from 'react';
 import { Link } from 'react-router';
+import { useDrawing } from '../../api/planters';
 import { useWords } from '../../app/preferences';
+import { TickField } from '../../components/ChoiceField';
 import { SeverityMark } from '../../components/Severity';
 import { SmallSection } from '../../drawing/SmallSection';
 import { EntryMenu } from './EntryMenu';
+import { buildOf } from './found';
 
 interface GardenEntryProps {
-  resource: PlanterResource;
-  assessment: Assessment;
-  drawing: Section;
+  entry: Entry;
+  /** Whose drawing is asked for. */
+  by: string;
   /** Pixels per metre, shared by all entries. */
   scale: number;
   height: number;
+  /** Whether it is chosen; null while nothing is being chosen. */
+  chosen: boolean | null;
+  onChoose(id: string): void;
 }
 
+const STATE = { planned: null, begun: 'Being built', built: 'Built' } as const;
+
 /** One planter on the ledge: its section, what it gives, and the worst that is wrong with it. */
-export function GardenEntry({ resource, assessment, drawing, scale, height }: GardenEntryProps) {
+export const GardenEntry = memo(function GardenEntry(props: GardenEntryProps) {
+  const { entry, by, scale, height, chosen, onChoose } = props;
   const { tell, write } = useWords();
-  const { design } = resource;
-  const { figures, findings } = assessment;
-  const worst = findings.find((finding) => finding.severity !== 'note');
-  const serious = findings.filter((f) => f.severity === 'danger' || f.severity === 'fault').length;
+  const { id, name, summary } = entry;
+  const { worst, serious } = summary;
+  const { data: drawing } = useDrawing(entry, by);
   return (
     <Box
-      as="li"
+      role="listitem"
       display="flex"
       flexDirection={{ base: 'row', md: 'column' }}
       position="relative"
@@ -41,36 +49,49 @@ export function GardenEntry({ resource, assessment, drawing, scale, height }: Ga
         borderColor="ink"
         alignSelf={{ base: 'flex-start', md: 'stretch' }}
       >
-        <Box hideBelow="md">
-          <SmallSection section={drawing} width={260} height={height} scale={scale} />
+        <Box hideBelow="md" h={`${height}px`}>
+          {drawing && <SmallSection section={drawing} width={260} height={height} scale={scale} />}
         </Box>
-        <Box hideFrom="md">
-          <SmallSection section={drawing} width={112} height={130} />
+        <Box hideFrom="md" h="130px">
+          {drawing && <SmallSection section={drawing} width={112} height={130} />}
         </Box>
       </Box>
       <Box pt={{ base: '0', md: '3' }} pe="4" flex="1" minW="0">
         <Box display="flex" alignItems="flex-start" gap="2">
           <Text as="h2" fontSize="lg" flex="1" minW="0" overflowWrap="anywhere" lineClamp={3}>
-            <Link to={`/planters/${resource.id}`}>
+            <Link to={`/planters/${id}`}>
               {/* The whole entry can be pressed; the menu lies above it. */}
               <Box as="span" _before={{ content: '""', position: 'absolute', inset: 0 }} />
-              {design.name}
+              {name}
             </Link>
           </Text>
-          <EntryMenu resource={resource} />
+          {chosen === null ? (
+            <EntryMenu entry={entry} />
+          ) : (
+            <Box zIndex="1" bg="wall" minH="touch" display="flex" alignItems="center">
+              <TickField
+                label={`Choose ${name}`}
+                hidden
+                checked={chosen}
+                onTick={() => onChoose(id)}
+              />
+            </Box>
+          )}
         </Box>
-        <Text color="faint" fontSize="sm">
-          {[design.variant, design.place.name || 'No place yet'].filter(Boolean).join(' · ')}
+        <Text color="faint" fontSize="sm" overflowWrap="anywhere">
+          {[summary.variant, summary.place || 'No place yet', STATE[buildOf(entry)]]
+            .filter(Boolean)
+            .join(' · ')}
         </Text>
         <Text mt="2">
-          <b>{write(figures.usable, 'volume')}</b> to use
+          <b>{write(summary.usable, 'volume')}</b> to use
           {' · '}
-          {figures.lastsHot.days > 0 && Number.isFinite(figures.lastsHot.days) ? (
-            <>
-              lasts <b>{write(cautiousDays(figures.lastsHot.days), 'days')}</b> when hot
-            </>
-          ) : (
+          {summary.days === null ? (
             'nothing planted'
+          ) : (
+            <>
+              lasts <b>{write(summary.days, 'days')}</b> when hot
+            </>
           )}
         </Text>
         {worst ? (
@@ -89,4 +110,4 @@ export function GardenEntry({ resource, assessment, drawing, scale, height }: Ga
       </Box>
     </Box>
   );
-}
+});

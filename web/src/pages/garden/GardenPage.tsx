@@ -1,21 +1,23 @@
-import { Box, Button, Grid, HStack, Text } from '@chakra-ui/react';
-import type { PlanterResource } from '@huerta/contract';
-import { evaluate, section } from '@huerta/core';
+import { Box, Button, HStack, Text } from '@chakra-ui/react';
+import type { Entry } from '@huerta/contract';
 import { Plus } from 'lucide-react';
-import { useMemo } from 'react';
+import { useCallback, useMemo, useState } from 'react';
 import { Link } from 'react-router';
-import { usePlanters } from '../../api/planters';
+import { useGarden } from '../../api/planters';
 import { Fetched, Page } from '../../components/Page';
-import { GardenEntry } from './GardenEntry';
+import { toggled } from '../../components/useChosen';
+import { Chosen } from './Chosen';
+import { found } from './found';
+import './garden.css';
 import { ImportButton } from './ImportButton';
 import { SetAside, Unsent } from './Kept';
-
-/** Height of the tallest drawing on the ledge, pixels. */
-const TALLEST = 210;
+import { Ledge } from './Ledge';
+import { Search, useWanted } from './Search';
+import { Welcome } from './Welcome';
 
 /** All planters side by side at one scale, as they would stand along a wall. */
 export function GardenPage() {
-  const planters = usePlanters();
+  const garden = useGarden();
   return (
     <Page title="Garden">
       <HStack mb={{ base: '4', md: '6' }} gap="4" flexWrap="wrap" justify="space-between">
@@ -35,6 +37,9 @@ export function GardenPage() {
           <Button asChild variant="ghost" flexShrink="0">
             <Link to="/prices">Price book</Link>
           </Button>
+          <Button asChild variant="ghost" flexShrink="0">
+            <Link to="/settings">Settings</Link>
+          </Button>
           <ImportButton />
           <Button asChild variant="solid" order={{ base: -1, md: 0 }} flexShrink="0">
             <Link to="/new">
@@ -45,58 +50,64 @@ export function GardenPage() {
       </HStack>
       <Unsent />
       <SetAside />
-      <Fetched what="the garden" title="The garden cannot be fetched" queries={[planters]}>
-        {(all) => (all.length > 0 ? <Ledge planters={all} /> : <EmptyGarden />)}
+      <Fetched what="the garden" title="The garden cannot be fetched" queries={[garden]}>
+        {({ entries, by }) =>
+          entries.length > 0 ? <Planters entries={entries} by={by} /> : <Welcome />
+        }
       </Fetched>
     </Page>
   );
 }
 
-function Ledge({ planters }: { planters: PlanterResource[] }) {
-  const entries = useMemo(
-    () =>
-      planters.map((resource) => {
-        const { planter, assessment } = evaluate(resource.design);
-        return { resource, assessment, drawing: section(planter) };
-      }),
-    [planters],
+function Planters({ entries, by }: { entries: readonly Entry[]; by: string }) {
+  const [wanted, want] = useWanted();
+  const [chosen, setChosen] = useState<ReadonlySet<string> | null>(null);
+  const shown = useMemo(() => found(entries, wanted), [entries, wanted]);
+  const tallest = useMemo(
+    () => Math.max(...entries.map(({ summary }) => summary.height)),
+    [entries],
   );
-  const tallest = Math.max(
-    ...entries.map(({ drawing }) => drawing.bounds.top - drawing.bounds.bottom),
+  const choose = useCallback(
+    (id: string) => setChosen((now) => new Set(toggled([...(now ?? [])], id))),
+    [],
   );
   return (
-    <Grid
-      as="ul"
-      listStyleType="none"
-      templateColumns={{ base: '1fr', md: 'repeat(auto-fill, minmax(17rem, 1fr))' }}
-      rowGap={{ base: '4', md: '8' }}
-      aria-label="Planters"
-    >
-      {entries.map((entry) => (
-        <GardenEntry
-          key={entry.resource.id}
-          {...entry}
-          scale={TALLEST / tallest}
-          height={TALLEST + 6}
+    <>
+      {entries.length > 1 && (
+        <HStack align="flex-end" justify="space-between" flexWrap="wrap" gap="3">
+          <Box flex="1" minW="min(100%, 24rem)">
+            <Search entries={entries} wanted={wanted} onWant={want} />
+          </Box>
+          <Button
+            mb="5"
+            aria-pressed={chosen !== null}
+            onClick={() => setChosen(chosen ? null : new Set())}
+          >
+            Choose several
+          </Button>
+        </HStack>
+      )}
+      {shown.length < entries.length && (
+        <Text role="status" mb="4" color="faint">
+          {shown.length === 0
+            ? 'None is like that.'
+            : `${shown.length} of ${entries.length} planters.`}{' '}
+          <Button variant="ghost" px="2" asChild>
+            <Link to="/" replace>
+              Show all
+            </Link>
+          </Button>
+        </Text>
+      )}
+      <Ledge entries={shown} tallest={tallest} by={by} chosen={chosen} onChoose={choose} />
+      {chosen && (
+        <Chosen
+          shown={shown}
+          chosen={entries.filter(({ id }) => chosen.has(id))}
+          onAll={(ids) => setChosen(new Set(ids))}
+          onDone={() => setChosen(null)}
         />
-      ))}
-    </Grid>
-  );
-}
-
-function EmptyGarden() {
-  return (
-    <Box maxW="34rem" borderTop="2px solid" borderColor="ink" pt="5">
-      <Text as="h2" fontSize="xl">
-        Nothing planned yet
-      </Text>
-      <Text mt="2" mb="4">
-        Take a pail and a tape measure. Huerta draws the planter to scale, counts its litres, and
-        says what would go wrong before anything is drilled.
-      </Text>
-      <Button asChild variant="solid">
-        <Link to="/new">Begin the first planter</Link>
-      </Button>
-    </Box>
+      )}
+    </>
   );
 }

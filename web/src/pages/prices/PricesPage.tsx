@@ -1,5 +1,5 @@
 import { Box, Button, Text } from '@chakra-ui/react';
-import type { PlanterResource, PriceBookResource } from '@huerta/contract';
+import type { PlanterResource } from '@huerta/contract';
 import {
   CURRENCIES,
   ingredientGood,
@@ -20,6 +20,7 @@ import { useWords } from '../../app/preferences';
 import { ChoiceField } from '../../components/ChoiceField';
 import { keepDraft, readKeptDraft } from '../../components/keptDraft';
 import { notify } from '../../components/notices';
+import { useHeard } from '../../device/heard';
 import { QuantityField } from '../../components/QuantityField';
 import { Fetched, Page } from '../../components/Page';
 import { useShoppers } from '../shopping/useShoppers';
@@ -76,7 +77,13 @@ interface KeptBook {
   drafts: Readonly<Record<string, GoodDraft>>;
 }
 
-function Book({ saved, planters }: { saved: PriceBookResource; planters: PlanterResource[] }) {
+function Book({
+  saved,
+  planters,
+}: {
+  saved: { revision: number; book: PriceBook };
+  planters: PlanterResource[];
+}) {
   const { units } = useWords();
   // What was typed before a reload is there again; if the book was saved elsewhere since, only the goods’ own.
   const [before] = useState(() => readKeptDraft<KeptBook>(DRAFT));
@@ -109,15 +116,16 @@ function Book({ saved, planters }: { saved: PriceBookResource; planters: Planter
     }
     setErrors(wrong);
     if (Object.keys(wrong).length > 0) return;
-    save.mutate(
-      { revision: saved.revision, book },
-      {
-        onSuccess: () => {
-          keepDraft(DRAFT, null);
-          notify('The price book is saved.');
-        },
-      },
-    );
+    void save(book).then(() => {
+      keepDraft(DRAFT, null);
+      setGeneral(book);
+      setDrafts({});
+      notify(
+        useHeard.getState().away
+          ? 'The price book is kept on this device. It is sent when the server answers.'
+          : 'The price book is saved.',
+      );
+    });
   };
   const wrongs = Object.keys(errors).length;
   return (
@@ -153,18 +161,13 @@ function Book({ saved, planters }: { saved: PriceBookResource; planters: Planter
         />
       </Box>
       <Box className="book-save">
-        <Button variant="solid" disabled={!dirty || save.isPending} onClick={keep}>
+        <Button variant="solid" disabled={!dirty} onClick={keep}>
           Save the price book
         </Button>
         {wrongs > 0 && (
           <Text role="alert" color="harm">
             {wrongs === 1 ? 'One good has' : `${wrongs} goods have`} something that cannot be read.
             Nothing is lost; see below.
-          </Text>
-        )}
-        {save.error && (
-          <Text role="alert" color="harm">
-            {save.error.message}
           </Text>
         )}
       </Box>

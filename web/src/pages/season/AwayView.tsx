@@ -1,7 +1,7 @@
 import { Box, Button, Field, Input, Text } from '@chakra-ui/react';
 import { daysBetween, type Patch, type Watering } from '@huerta/core';
-import { format, parseISO } from 'date-fns';
 import { useWords } from '../../app/preferences';
+import { writeDate } from '../../components/dates';
 import type { AwayAnswer } from '../../workers/season';
 
 interface AwayViewProps {
@@ -21,7 +21,7 @@ interface AwayViewProps {
   onVariant(patch: Patch, label: string): void;
 }
 
-const longDay = (date: string): string => format(parseISO(date), 'd MMMM');
+const longDay = (date: string): string => writeDate(date, 'long');
 
 /** Will it last while nobody is there, and if not, what would have to change. */
 export function AwayView({

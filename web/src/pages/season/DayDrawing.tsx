@@ -1,8 +1,8 @@
 import { Box, Text } from '@chakra-ui/react';
 import { halfAt, section, type Planter, type SeasonRun } from '@huerta/core';
 import { useMemo } from 'react';
-import { format, parseISO } from 'date-fns';
 import { useWords } from '../../app/preferences';
+import { writeDate } from '../../components/dates';
 import { SectionArt } from '../../drawing/SectionArt';
 import { fitView } from '../../drawing/view';
 import { moistureColour } from './MoisturePicture';
@@ -80,7 +80,7 @@ export function DayDrawing({ planter, run, pores, day, onDay }: DayDrawingProps)
       </svg>
       <label className="scrub">
         <Text as="span" fontWeight="medium">
-          {format(parseISO(at.date), 'd MMMM')}: water at {write(at.level, 'length')},{' '}
+          {writeDate(at.date, 'long')}: water at {write(at.level, 'length')},{' '}
           {write(at.water, 'volume')}
         </Text>
         <input

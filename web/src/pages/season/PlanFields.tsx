@@ -10,10 +10,10 @@ import {
   type SeasonPlan,
   type Watering,
 } from '@huerta/core';
-import { format, parseISO } from 'date-fns';
 import { X } from 'lucide-react';
 import { useState } from 'react';
 import { useWords } from '../../app/preferences';
+import { writeDate } from '../../components/dates';
 import { ChoiceField } from '../../components/ChoiceField';
 import { QuantityField } from '../../components/QuantityField';
 import { isDate } from './dates';
@@ -120,12 +120,12 @@ function Waterings({ plan, day, onChange }: Pick<PlanFieldsProps, 'plan' | 'day'
           {waterings.map((one, i) => (
             <li key={i}>
               <span>
-                {format(parseISO(one.date), 'd MMMM yyyy')}, {said(one)}
+                {writeDate(one.date, 'year')}, {said(one)}
               </span>
               <Button
                 variant="ghost"
                 px="2"
-                aria-label={`Leave out the watering of ${format(parseISO(one.date), 'd MMMM yyyy')}`}
+                aria-label={`Leave out the watering of ${writeDate(one.date, 'year')}`}
                 onClick={() => set(waterings.filter((_, k) => k !== i))}
               >
                 <X size={18} aria-hidden />

@@ -18,7 +18,6 @@ import {
   type WeatherDay,
   type Wishes,
 } from '@huerta/core';
-import { format, parseISO } from 'date-fns';
 import { Download, Search, Square } from 'lucide-react';
 import { memo, useDeferredValue, useState } from 'react';
 import { useNavigate } from 'react-router';
@@ -26,6 +25,7 @@ import { CartesianGrid, ResponsiveContainer, Scatter, ScatterChart, XAxis, YAxis
 import { usePriceBook } from '../../api/build';
 import { useCreatePlanter } from '../../api/planters';
 import { useWords } from '../../app/preferences';
+import { writeDate } from '../../components/dates';
 import { notify } from '../../components/notices';
 import { QuantityField } from '../../components/QuantityField';
 import { useSearch } from '../../workers/search';
@@ -99,8 +99,8 @@ export function SearchView({ design, weather, planted, leave }: SearchViewProps)
     <Box>
       <Text maxW="44rem" mt="4">
         Huerta tries other heights of base and overflow, more wick and another mix in this vessel,
-        lets each go without filling from {format(parseISO(leave), 'd MMMM')} on, and keeps those
-        that no other beats.
+        lets each go without filling from {writeDate(leave, 'long')} on, and keeps those that no
+        other beats.
       </Text>
       <Box className="away-dates">
         {wish('days')}

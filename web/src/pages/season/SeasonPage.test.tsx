@@ -29,6 +29,7 @@ let broken = false;
 let choice: WeatherChoice = FIRST_WEATHER;
 let plan: SeasonPlan = FIRST_PLAN;
 let full = false;
+let revision = 0;
 
 /** Runs the worker's own code in the page. */
 class PageWorker {
@@ -74,13 +75,14 @@ beforeEach(() => {
 const open = (view: string, patch: Patch = []) => {
   const design = designOf('cloth-pail', patch);
   serveWith(({ method, path, body }) => {
-    if (path === '/weather' && method === 'PUT') choice = body as WeatherChoice;
-    if (path === '/weather') return choice;
+    if (path === '/weather' && method === 'PUT')
+      choice = (body as { choice: WeatherChoice }).choice;
+    if (path === '/weather') return { revision: (revision += 1), updatedAt: at, choice };
     if (path.endsWith('/season') && method === 'PUT') {
       if (full) throw new Error('The disk is full.');
-      plan = body as SeasonPlan;
+      plan = (body as { plan: SeasonPlan }).plan;
     }
-    if (path.endsWith('/season')) return plan;
+    if (path.endsWith('/season')) return { revision: (revision += 1), updatedAt: at, plan };
     return path === `/planters/${id}`
       ? { id, revision: 1, createdAt: at, updatedAt: at, design }
       : null;
@@ -169,10 +171,10 @@ test('who fills and what is given by hand is planned, kept, and counts', async (
   await user.click(
     screen.getByRole('button', { name: `Leave out the watering of 20 June ${year}` }),
   );
-  expect(await screen.findByText(/shown but not saved.*server does not answer/)).toBeTruthy();
+  expect(await screen.findByText(/what you do is kept here and sent later/)).toBeTruthy();
   expect(screen.getByText('Watered by hand on no day')).toBeTruthy();
   full = false;
-  await user.click(screen.getByRole('button', { name: 'Save it again' }));
+  window.dispatchEvent(new Event('online'));
   await waitFor(() => expect(plan.waterings).toEqual([]));
 });
 

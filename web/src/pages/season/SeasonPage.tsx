@@ -1,4 +1,4 @@
-import { Box, Button, Text } from '@chakra-ui/react';
+import { Box, Text } from '@chakra-ui/react';
 import type { PlanterResource } from '@huerta/contract';
 import {
   applyPatch,
@@ -165,7 +165,7 @@ function Season({ resource, choice, plan }: SeasonProps) {
         onLeave={setLeave}
         onBack={setBack}
         watered={waterings.some(({ date }) => date > leave && date < back)}
-        onPlan={(more) => save.mutate({ ...plan, waterings: [...waterings, ...more] })}
+        onPlan={(more) => save({ ...plan, waterings: [...waterings, ...more] })}
         onVariant={(patch, label) =>
           create.mutate(
             { ...applyPatch(design, patch), variant: label.slice(0, 60) },
@@ -211,7 +211,7 @@ function Season({ resource, choice, plan }: SeasonProps) {
             plan={plan}
             planted={planted}
             day={dayAfter(planted, Math.min(day, length - 1))}
-            onChange={save.mutate}
+            onChange={save}
           />
         )}
         <Text color="faint" hidden={view === 'weather'}>
@@ -221,12 +221,6 @@ function Season({ resource, choice, plan }: SeasonProps) {
           </Link>
         </Text>
       </Box>
-      {save.error && (
-        <Text role="alert" className="unsent">
-          The plan of this season is shown but not saved. {save.error.message}{' '}
-          <Button onClick={() => save.mutate(plan)}>Save it again</Button>
-        </Text>
-      )}
       {trouble && (
         <Text role="alert" className="unsent">
           {trouble}

@@ -1,8 +1,8 @@
 import { Box, Button, Text } from '@chakra-ui/react';
 import { soilBeds, type Planter } from '@huerta/core';
-import { format, parseISO } from 'date-fns';
 import { Download } from 'lucide-react';
 import { useWords } from '../../app/preferences';
+import { writeDate } from '../../components/dates';
 import type { OutlookAnswer, SeasonAnswer } from '../../workers/season';
 import { Table } from '../workshop/sheet';
 import { DayDrawing } from './DayDrawing';
@@ -57,7 +57,7 @@ export function SeasonView({
             .filter(({ filled, poured }) => filled + poured > 0)
             .map(
               ({ date, filled, poured }) =>
-                `${format(parseISO(date), 'd MMM')} (${[
+                `${writeDate(date, 'short')} (${[
                   filled > 0 ? write(filled, 'volume') : '',
                   poured > 0 ? `${write(poured, 'volume')} on top` : '',
                 ]

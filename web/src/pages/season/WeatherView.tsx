@@ -51,23 +51,18 @@ export function WeatherView({ choice }: { choice: WeatherChoice }) {
         label="Weather of"
         value={choice.site}
         choices={choices as Record<typeof choice.site, { name: string }>}
-        onChoose={(id) => save.mutate({ ...choice, site: id })}
+        onChoose={(id) => save({ ...choice, site: id })}
         help={
           choice.site === 'own-days'
             ? 'One series of days: there are no bands.'
             : `${Math.abs(site.latitude)}° ${site.latitude < 0 ? 'south' : 'north'}, ${site.altitude} m above the sea.`
         }
       />
-      {save.error && (
-        <Text role="alert" color="harm" mt="2">
-          The choice was not saved. {save.error.message}
-        </Text>
-      )}
-      <Import site={site} onUse={(days) => save.mutate({ ...choice, site: 'own-days', days })} />
+      <Import site={site} onUse={(days) => save({ ...choice, site: 'own-days', days })} />
       <Normals
         key={`${choice.site} ${site.name}`}
         site={site}
-        onKeep={(normals) => save.mutate({ ...choice, site: 'own-normals', normals })}
+        onKeep={(normals) => save({ ...choice, site: 'own-normals', normals })}
       />
     </Box>
   );

@@ -1,5 +1,5 @@
 import type { SeasonDay } from '@huerta/core';
-import { format, parseISO } from 'date-fns';
+import { writeDate } from '../../components/dates';
 
 /** What the charts of levels by day share. */
 
@@ -9,7 +9,7 @@ const INCH = 0.0254;
 export const levelUnit = (units: 'metric' | 'us'): { unit: number; symbol: string } =>
   units === 'us' ? { unit: INCH, symbol: 'in' } : { unit: 1e-3, symbol: 'mm' };
 
-export const shortDay = (date: string): string => format(parseISO(date), 'd MMM');
+export const shortDay = (date: string): string => writeDate(date, 'short');
 
 const DRAWN = { stroke: 'var(--hu-colors-ink)', tick: { fontSize: 14 } } as const;
 

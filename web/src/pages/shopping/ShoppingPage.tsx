@@ -1,11 +1,10 @@
 import { Box, Button, Text } from '@chakra-ui/react';
-import type { PlanterResource } from '@huerta/contract';
+import type { Entry, PlanterResource } from '@huerta/contract';
 import { amountOf, boughtOf, writeMoney, type ShoppingList } from '@huerta/core';
 import { Printer } from 'lucide-react';
-import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { usePriceBook } from '../../api/build';
-import { usePlanters } from '../../api/planters';
+import { useEntries, usePlantersOf } from '../../api/planters';
 import { useWords } from '../../app/preferences';
 import { Chooser } from '../../components/Chooser';
 import { Fetched, Page } from '../../components/Page';
@@ -20,7 +19,7 @@ import { useShoppers } from './useShoppers';
 
 /** One shopping list over chosen planters: packs, cuts from shared lengths, and what each costs. */
 export default function ShoppingPage() {
-  const planters = usePlanters();
+  const planters = useEntries();
   return (
     <Page title="Shopping list" className="sheet">
       <Box className="sheet-top">
@@ -38,30 +37,19 @@ export default function ShoppingPage() {
   );
 }
 
-function Choice({ planters }: { planters: PlanterResource[] }) {
-  const { ids, choose } = useChosen();
-  const wanted = (ids ?? []).join(',');
-  const chosen = useMemo(
-    () => planters.filter(({ id }) => wanted.split(',').includes(id)),
-    [planters, wanted],
-  );
+function Choice({ planters }: { planters: Entry[] }) {
+  const { among, choose } = useChosen();
+  const chosen = among(planters);
   return (
     <>
       <Chooser
         label="Planters to buy for"
         planters={planters}
         chosen={chosen}
-        onToggle={(id) =>
-          choose(
-            toggled(
-              chosen.map((planter) => planter.id),
-              id,
-            ),
-          )
-        }
+        onToggle={(id) => choose(toggled(chosen, id))}
       />
       {chosen.length > 0 ? (
-        <List planters={chosen} />
+        <Chosen ids={chosen} />
       ) : (
         <Text mt="6" maxW="34rem">
           {planters.length === 0
@@ -70,6 +58,15 @@ function Choice({ planters }: { planters: PlanterResource[] }) {
         </Text>
       )}
     </>
+  );
+}
+
+function Chosen({ ids }: { ids: readonly string[] }) {
+  const planters = usePlantersOf(ids);
+  return (
+    <Fetched what="the planters" title="These planters cannot be fetched" queries={[planters]}>
+      {(found) => <List planters={found} />}
+    </Fetched>
   );
 }
 

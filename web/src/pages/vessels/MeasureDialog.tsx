@@ -43,7 +43,7 @@ export function MeasureDialog({ kept, onClose }: MeasureDialogProps) {
       return;
     }
     keep.mutate(
-      { ...(kept ? { id: kept.id } : {}), name, vessel },
+      { ...(kept ? { of: kept } : {}), name, vessel },
       {
         onSuccess: () => {
           notify(`‘${name}’ is among your vessels.`);

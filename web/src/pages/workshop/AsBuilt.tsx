@@ -14,7 +14,7 @@ import {
 } from '@huerta/core';
 import { useMemo } from 'react';
 import { useNavigate } from 'react-router';
-import { useCreatePlanter, usePlanters, useSavePlanter } from '../../api/planters';
+import { useChangePlanter, useCreatePlanter, useEntries } from '../../api/planters';
 import { useWords } from '../../app/preferences';
 import { notify } from '../../components/notices';
 import { reportedSide } from '../../components/reportedSide';
@@ -29,9 +29,9 @@ interface AsBuiltProps {
 /** What came out otherwise than planned, what that does, and a variant that holds it. */
 export function AsBuilt({ resource, steps, progress }: AsBuiltProps) {
   const { write, tell } = useWords();
-  const { data: garden } = usePlanters();
+  const { data: garden } = useEntries();
   const create = useCreatePlanter();
-  const save = useSavePlanter();
+  const save = useChangePlanter();
   const navigate = useNavigate();
   const { design } = resource;
   const differ = deviations(steps, progress);
@@ -52,19 +52,19 @@ export function AsBuilt({ resource, steps, progress }: AsBuiltProps) {
   );
   if (differ.length === 0) return null;
   const twin = garden?.find(
-    ({ id, design: other }) =>
-      id !== resource.id && other.name === design.name && other.variant === AS_BUILT,
+    ({ id, name, summary }) =>
+      id !== resource.id && name === design.name && summary.variant === AS_BUILT,
   );
   const keep = () => {
     const say = {
-      onSuccess: ({ id }: PlanterResource) =>
+      onSuccess: ({ id }: { id: string }) =>
         notify(`The variant ‘${AS_BUILT}’ stands in the garden.`, {
           label: 'Compare',
           run: () => void navigate(`/compare?with=${resource.id},${id}`),
         }),
       onError: (error: Error) => notify(error.message),
     };
-    if (twin) save.mutate({ ...twin, design: built }, say);
+    if (twin) save.mutate({ id: twin.id, change: () => built }, say);
     else create.mutate(built, say);
   };
   const changes = asBuilt(steps, progress).length > 0;

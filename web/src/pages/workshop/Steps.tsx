@@ -6,7 +6,7 @@ import type { Marking } from './useProgress';
 
 /** The steps in their order; the first that is not done stands open. */
 export function Steps({ sheet, marking }: { sheet: BuildSheet; marking: Marking }) {
-  const { progress, mark, waiting, trouble } = marking;
+  const { progress, mark, waiting, trouble, unseen } = marking;
   const { steps } = sheet;
   const [opened, setOpened] = useState<Readonly<Record<string, boolean>>>({});
   const current = steps.find((step) => !progress.done(step));
@@ -23,6 +23,12 @@ export function Steps({ sheet, marking }: { sheet: BuildSheet; marking: Marking 
         </Text>
         <progress className="not-printed" value={done} max={steps.length} aria-label="Steps done" />
       </Box>
+      {unseen && (
+        <Text role="status" className="unsent">
+          What was ticked elsewhere was never seen on this device. Your own marks are kept and put
+          together with it when the server answers.
+        </Text>
+      )}
       {waiting > 0 && trouble && (
         <Text role="alert" className="unsent">
           {waiting === 1 ? 'One mark is' : `${waiting} marks are`} not on the server yet. {trouble}

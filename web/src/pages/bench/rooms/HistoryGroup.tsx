@@ -1,10 +1,10 @@
 import { Box, Button, Text } from '@chakra-ui/react';
 import { contradictions, differences, type PlanterDesign } from '@huerta/core';
-import { format, formatDistanceToNow } from 'date-fns';
 import { useState } from 'react';
 import { useParams } from 'react-router';
 import { useHistory } from '../../../api/planters';
 import { useWords } from '../../../app/preferences';
+import { writeAgo, writeDate } from '../../../components/dates';
 import { useBench } from '../bench';
 import { Group } from './parts';
 
@@ -83,8 +83,8 @@ function Earlier({ at, design, next, onPutBack }: EarlierProps) {
   const possible = contradictions(design).length === 0;
   return (
     <Box as="li" borderTop="1px solid" borderColor="rule" py="2">
-      <Text fontSize="xs" color="faint" title={format(when, 'd MMMM yyyy, HH:mm')}>
-        Saved {formatDistanceToNow(when, { addSuffix: true })}; what changed after it:
+      <Text fontSize="xs" color="faint" title={writeDate(when, 'time')}>
+        Saved {writeAgo(when)}; what changed after it:
       </Text>
       {says.slice(0, 5).map((message, i) => (
         <Text key={i} fontSize="sm" overflowWrap="anywhere">
@@ -94,7 +94,7 @@ function Earlier({ at, design, next, onPutBack }: EarlierProps) {
       {says.length > 5 && <Text fontSize="sm">and {says.length - 5} more</Text>}
       {says.length === 0 && <Text fontSize="sm">Saved again, with nothing changed.</Text>}
       <Button mt="1" px="2" disabled={!possible} onClick={onPutBack}>
-        Put back {format(when, 'd MMM, HH:mm')}
+        Put back {writeDate(when, 'time')}
       </Button>
     </Box>
   );

@@ -1,0 +1,30 @@
+import { z } from 'zod';
+
+/** What all kinds of document have in common: planters, vessels, price book, weather, season plans. */
+
+/** As many saves as a device remembers whose answers it has not had. */
+export const MAX_UNANSWERED = 50;
+
+/** How a save says what it is based on. Beside it stands what is saved. */
+export const SAVE_MARK = {
+  /** The revision that it was made from; 0 for a document that was never written. */
+  revision: z.int().min(0),
+  /** An id of this save, made by the device, so that it is known when it is sent again. */
+  saveId: z.uuid().optional(),
+  /** The device's own saves that this one follows, whose answers it may not have had. */
+  after: z.array(z.uuid()).max(MAX_UNANSWERED).optional(),
+} as const;
+
+/** A document that there are many of. Its revision is raised by one with every save. */
+export const DOCUMENT = {
+  id: z.uuid(),
+  revision: z.int().min(1),
+  createdAt: z.iso.datetime(),
+  updatedAt: z.iso.datetime(),
+} as const;
+
+/** A document that there is one of, at its address; revision 0 before it is first written. */
+export const ONLY_DOCUMENT = {
+  revision: z.int().min(0),
+  updatedAt: z.iso.datetime().nullable(),
+} as const;

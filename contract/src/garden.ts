@@ -1,0 +1,20 @@
+import { priceBookSchema, seasonPlanSchema, weatherChoiceSchema } from '@huerta/core';
+import { z } from 'zod';
+import { ONLY_DOCUMENT, SAVE_MARK } from './document';
+
+/** The documents that a garden has one of, and the plan that each planter has one of. */
+
+/** Answer to GET and PUT /api/prices. */
+export const priceBookResourceSchema = z.object({ ...ONLY_DOCUMENT, book: priceBookSchema });
+export type PriceBookResource = z.infer<typeof priceBookResourceSchema>;
+export const savePriceBookSchema = z.strictObject({ ...SAVE_MARK, book: priceBookSchema });
+
+/** Answer to GET and PUT /api/weather. */
+export const weatherResourceSchema = z.object({ ...ONLY_DOCUMENT, choice: weatherChoiceSchema });
+export type WeatherResource = z.infer<typeof weatherResourceSchema>;
+export const saveWeatherSchema = z.strictObject({ ...SAVE_MARK, choice: weatherChoiceSchema });
+
+/** Answer to GET and PUT /api/planters/:id/season. */
+export const seasonResourceSchema = z.object({ ...ONLY_DOCUMENT, plan: seasonPlanSchema });
+export type SeasonResource = z.infer<typeof seasonResourceSchema>;
+export const saveSeasonSchema = z.strictObject({ ...SAVE_MARK, plan: seasonPlanSchema });

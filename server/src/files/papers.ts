@@ -1,0 +1,47 @@
+import {
+  buildSheet,
+  evaluate,
+  shoppingFor,
+  tilesOf,
+  type PaperId,
+  type PlanterDesign,
+  type PriceBook,
+  type UnitSystem,
+} from '@huerta/core';
+import { sheetPdf } from './sheetPdf';
+import { templatesPdf } from './templatePdf';
+
+/** Paper that takes long to draw, from what can be sent to another thread. */
+
+export interface PaperJob {
+  what: 'sheet' | 'templates';
+  design: PlanterDesign;
+  book: PriceBook;
+  units: UnitSystem;
+  paper: PaperId;
+}
+
+/** The PDF, or why there is none. */
+export type PaperResult =
+  { ok: true; pdf: Uint8Array } | { ok: false; why: 'none' | 'too-many'; sheets: number };
+
+/** More sheets than these are taped together by nobody. */
+const MOST_SHEETS = 80;
+
+/** Draws a paper. */
+export async function drawPaper(job: PaperJob): Promise<PaperResult> {
+  const { what, design, book, units, paper } = job;
+  const { planter, assessment } = evaluate(design);
+  const sheet = buildSheet(planter, assessment.figures, units);
+  if (what === 'sheet') {
+    const { parts, cuts } = sheet;
+    const { usable } = assessment.figures;
+    const shopping = shoppingFor([{ name: design.name, parts, cuts, usable }], book);
+    const pdf = await sheetPdf({ planter, assessment, sheet, shopping, units, paper });
+    return { ok: true, pdf };
+  }
+  const sheets = sheet.templates.reduce((sum, one) => sum + tilesOf(one, paper).length, 0);
+  if (sheets === 0) return { ok: false, why: 'none', sheets };
+  if (sheets > MOST_SHEETS) return { ok: false, why: 'too-many', sheets };
+  return { ok: true, pdf: await templatesPdf(design.name, sheet.templates, paper) };
+}

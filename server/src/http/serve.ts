@@ -1,0 +1,65 @@
+import type { Request, Response, Router } from 'express';
+import type { Route } from '@huerta/contract';
+import type { z } from 'zod';
+import { idOf, read } from './read';
+
+type Read<S> = S extends z.ZodType<infer T> ? T : undefined;
+
+/** A request as its route says that it is, checked. */
+export interface Asked<R extends Route> {
+  /** The id in the path; an empty text for routes without one. */
+  id: string;
+  query: Read<R['query']>;
+  body: Read<R['body']>;
+  request: Request;
+  response: Response;
+}
+
+/** JSON that lies ready as text. */
+export class JsonText {
+  constructor(readonly text: string) {}
+}
+
+/** A file that is answered. */
+export class FileAnswer {
+  constructor(
+    readonly name: string,
+    readonly content: Buffer | string,
+    readonly type: string,
+    /** Whether the browser shows it rather than keeps it. */
+    readonly opens: boolean,
+  ) {}
+}
+
+/** Answers a route: reads what comes in by the route's schemas and sends what the handler gives. */
+export function serve<R extends Route>(
+  router: Router,
+  route: R,
+  handle: (asked: Asked<R>) => Promise<object | void>,
+): void {
+  const noun = route.path.startsWith('/vessels') ? 'vessel' : 'planter';
+  router[route.method](route.path, async (request, response) => {
+    const answer = await handle({
+      id: route.path.includes(':id') ? idOf(request, noun) : '',
+      query: (route.query ? read(route.query, request.query) : undefined) as Read<R['query']>,
+      body: (route.body ? read(route.body, request.body) : undefined) as Read<R['body']>,
+      request,
+      response,
+    });
+    response.status(route.status ?? 200);
+    if (answer === undefined) response.end();
+    else if (answer instanceof JsonText) response.type('json').send(answer.text);
+    else if (answer instanceof FileAnswer) sendFile(response, answer);
+    else response.json(answer);
+  });
+}
+
+/** With a name to keep it under, in any script. */
+function sendFile(response: Response, { name, content, type, opens }: FileAnswer): void {
+  response.attachment(name);
+  if (opens) {
+    const kept = response.getHeader('Content-Disposition') as string;
+    response.setHeader('Content-Disposition', kept.replace(/^attachment/, 'inline'));
+  }
+  response.type(type).set('Cache-Control', 'no-store').send(content);
+}

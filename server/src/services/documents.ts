@@ -1,0 +1,280 @@
+import { createHash, randomUUID } from 'node:crypto';
+import { z } from 'zod';
+import type { Database } from '../store/database';
+import type { Base, DocumentKind, DocumentRow, RevisionRow } from '../store/documents';
+import { conflict, contradiction, notFound, type Where } from './problems';
+import { thinned } from './thinned';
+
+/** What a save says of itself. */
+export interface Save extends Base {
+  /** The id that the device gave it, or null. */
+  saveId: string | null;
+}
+
+export type Reading<T> = { ok: true; value: T } | { ok: false; message: string };
+
+/** What the store must know of a kind of document. */
+export interface Kind<T> {
+  kind: DocumentKind;
+  /** How a sentence begins that says that there is none. */
+  this: string;
+  /** Has its like in the answer: the field that the value stands in. */
+  field: string;
+  schema: z.ZodType<T>;
+  /** Reads what another Huerta wrote, bringing it up to date. */
+  read(raw: unknown): Reading<T>;
+  /** What cannot be, which is refused. */
+  contradictions?(value: T): Where[];
+  /** What one is that was never written, for those that there is one of. */
+  first?: T;
+}
+
+/** A document as it is kept. */
+export interface Kept<T> {
+  id: string;
+  name: string;
+  /** 0 for one that was never written. */
+  revision: number;
+  createdAt: string;
+  updatedAt: string;
+  value: T;
+}
+
+interface SetAsideDocument {
+  kind: DocumentKind;
+  id: string;
+  name: string;
+  why: string;
+}
+
+interface Named<T> {
+  name: string;
+  value: T;
+}
+
+/** After so many saves old revisions are thinned. */
+const THIN_EVERY = 16;
+
+/** The documents of one kind. Every method answers with the document as it then stands. */
+export interface Documents<T> {
+  /** Those that can be read, and the others by their names. */
+  list(): Promise<{ kept: Kept<T>[]; setAside: SetAsideDocument[] }>;
+  get(id: string): Promise<Kept<T>>;
+  /** The answer to a request as JSON text: what this Huerta wrote itself is passed on as it lies there. */
+  answer(id: string): Promise<string>;
+  create(document: Named<T>): Promise<Kept<T>>;
+  /**
+   * A save that was taken already is known by its id and answered again. With revision 0 it makes the document.
+   *
+   * @throws ProblemError conflict when neither its revision nor the save before it is on the server
+   */
+  save(id: string, save: Save, document: Named<T>): Promise<Kept<T>>;
+  /** What it was before its saves, newest first. */
+  history(id: string): Promise<{ revision: number; at: string; value: T }[]>;
+  /** The text as it is kept, whether this Huerta can read it or not. */
+  text(id: string): Promise<{ name: string; text: string }>;
+  /** Why a text cannot be read as one of these; null when it can. */
+  unreadable(text: string): string | null;
+  remove(id: string): Promise<void>;
+  restore(id: string): Promise<Kept<T>>;
+}
+
+/** The store for one kind: the same revisions, history, reading and setting aside for all. */
+export function documentsOf<T>(
+  kind: Kind<T>,
+  { documents }: Pick<Database, 'documents'>,
+): Documents<T> {
+  const format = formatOf(kind);
+  const of = kind.kind;
+  const missing = () => notFound(`${kind.this} is not in the garden. It may have been deleted.`);
+  const find = async (id: string): Promise<DocumentRow> => {
+    const row = await documents.find(of, id);
+    if (!row) throw missing();
+    return row;
+  };
+  const keep = (row: DocumentRow, value: T): Kept<T> => ({
+    id: row.id,
+    name: row.name,
+    revision: row.revision,
+    createdAt: row.createdAt,
+    updatedAt: row.updatedAt,
+    value,
+  });
+  /** @throws ProblemError when this Huerta cannot read it and there is nothing to begin from */
+  const readable = (row: DocumentRow): Kept<T> => {
+    const reading = readRow(kind, format, row);
+    if (reading.ok) return keep(row, reading.value);
+    // It stays in the history when it is written over.
+    if (kind.first !== undefined) return keep(row, kind.first);
+    throw notFound(
+      `‘${row.name}’ cannot be opened by this Huerta: ${reading.message} Its file can be taken away from the garden page.`,
+    );
+  };
+  const thin = async (id: string): Promise<void> => {
+    const rows = (await documents.revisions(of, id)).reverse();
+    const old = thinned(
+      rows.map(({ createdAt }) => Date.parse(createdAt)),
+      Date.now(),
+    );
+    const drop = old.flatMap((i) => rows[i]?.revision ?? []);
+    if (drop.length > 0) await documents.dropRevisions(of, id, drop);
+  };
+  /** Refuses what cannot be, but for what was kept before a rule became stricter and is still so. */
+  const mustBePossible = (value: T, before: T | null): void => {
+    const found = kind.contradictions?.(value) ?? [];
+    if (found.length === 0) return;
+    const known = new Set(
+      before ? kind.contradictions?.(before).map(({ path }) => path.join()) : [],
+    );
+    const come = found.filter(({ path }) => !known.has(path.join()));
+    if (come.length > 0) throw contradiction(come);
+  };
+  const written = (id: string, saveId: string | null, { name, value }: Named<T>) => ({
+    kind: of,
+    id,
+    name,
+    text: JSON.stringify(value),
+    format,
+    saveId,
+  });
+  const get = async (id: string): Promise<Kept<T>> => {
+    const row = await documents.find(of, id);
+    if (row) return readable(row);
+    if (kind.first === undefined) throw missing();
+    return { id, name: '', revision: 0, createdAt: '', updatedAt: '', value: kind.first };
+  };
+
+  return {
+    async list() {
+      const kept: Kept<T>[] = [];
+      const setAside: SetAsideDocument[] = [];
+      for (const row of await documents.all(of)) {
+        const reading = readRow(kind, format, row);
+        if (reading.ok) kept.push(keep(row, reading.value));
+        else setAside.push({ kind: of, id: row.id, name: row.name, why: reading.message });
+      }
+      return { kept, setAside };
+    },
+
+    get,
+
+    async answer(id) {
+      const row = await documents.find(of, id);
+      if (row?.format !== format || !isJson(row.text)) {
+        return JSON.stringify(toAnswer(kind, await get(id)));
+      }
+      const { value: _none, ...head } = keep(row, null as T);
+      const shown = JSON.stringify(toAnswer(kind, { ...head, value: null as T }));
+      return `${shown.slice(0, -'null}'.length)}${row.text}}`;
+    },
+
+    async create(document) {
+      mustBePossible(document.value, null);
+      const row = await documents.insert(written(randomUUID(), null, document));
+      if (!row) throw new Error('An id came twice');
+      return keep(row, document.value);
+    },
+
+    async save(id, save, document) {
+      const before = kind.contradictions ? await documents.find(of, id) : null;
+      const reading = before && readRow(kind, format, before);
+      mustBePossible(document.value, reading?.ok ? reading.value : null);
+      const write = written(id, save.saveId, document);
+      const row =
+        (save.revision === 0 ? await documents.insert(write) : null) ??
+        (await documents.update(write, save));
+      if (row) {
+        if (row.revision % THIN_EVERY === 0) await thin(id);
+        return keep(row, document.value);
+      }
+      const now = readable(await find(id));
+      if (save.saveId && (await documents.find(of, id))?.saveId === save.saveId) return now;
+      throw conflict(kind.this, toAnswer(kind, now));
+    },
+
+    async history(id) {
+      if (kind.first === undefined) await find(id);
+      const rows = await documents.revisions(of, id);
+      return rows.flatMap(({ revision, text, createdAt }: RevisionRow) => {
+        const reading = readText(kind, text);
+        return reading.ok ? [{ revision, at: createdAt, value: reading.value }] : [];
+      });
+    },
+
+    async text(id) {
+      const { name, text } = await find(id);
+      return { name, text };
+    },
+
+    unreadable(text) {
+      const reading = readText(kind, text);
+      return reading.ok ? null : reading.message;
+    },
+
+    async remove(id) {
+      if (!(await documents.mark(of, id, true))) throw missing();
+    },
+
+    async restore(id) {
+      if (!(await documents.mark(of, id, false))) {
+        throw notFound(`${kind.this} was never in the garden.`);
+      }
+      return readable(await find(id));
+    },
+  };
+}
+
+/** A document as the API answers it; the value stands last. */
+export function toAnswer<T>(
+  kind: Kind<T>,
+  kept: Kept<T>,
+): Record<string, unknown> & { revision: number } {
+  const { id, name, revision, createdAt, updatedAt, value } = kept;
+  return kind.first === undefined
+    ? { id, name, revision, createdAt, updatedAt, [kind.field]: value }
+    : { revision, updatedAt: updatedAt || null, [kind.field]: value };
+}
+
+/** Of what this Huerta writes: what was checked by the very same schema need not be checked again. */
+function formatOf({ schema }: Kind<unknown>): string {
+  const described = JSON.stringify(z.toJSONSchema(schema, { unrepresentable: 'any', io: 'input' }));
+  return createHash('sha256').update(described).digest('base64url').slice(0, 16);
+}
+
+function isJson(text: string): boolean {
+  try {
+    JSON.parse(text);
+    return true;
+  } catch {
+    return false;
+  }
+}
+
+function readRow<T>(kind: Kind<T>, format: string, row: DocumentRow): Reading<T> {
+  if (row.format !== format) return readText(kind, row.text);
+  try {
+    return { ok: true, value: JSON.parse(row.text) as T };
+  } catch {
+    return { ok: false, message: 'Its file is damaged.' };
+  }
+}
+
+/** A document is read as a file would be, so that old ones are brought up to date. */
+function readText<T>(kind: Kind<T>, text: string): Reading<T> {
+  try {
+    return kind.read(JSON.parse(text));
+  } catch {
+    return { ok: false, message: 'Its file is damaged.' };
+  }
+}
+
+/** Reads by the schema alone, for kinds whose form never changed. */
+export const bySchema =
+  <T>(schema: z.ZodType<T>) =>
+  (raw: unknown): Reading<T> => {
+    const parsed = schema.safeParse(raw);
+    if (parsed.success) return { ok: true, value: parsed.data };
+    const [issue] = parsed.error.issues;
+    const where = issue && issue.path.length > 0 ? ` at ‘${issue.path.join(', ')}’` : '';
+    return { ok: false, message: `It is damaged${where}.` };
+  };

@@ -1,0 +1,78 @@
+import {
+  contradictions,
+  FIRST_PLAN,
+  FIRST_WEATHER,
+  NEW_BOOK,
+  planterDesignSchema,
+  priceBookSchema,
+  readPlanterDocument,
+  seasonPlanSchema,
+  tell,
+  vesselContradictions,
+  vesselDesignSchema,
+  weatherChoiceSchema,
+  type Contradiction,
+  type PlanterDesign,
+  type PriceBook,
+  type SeasonPlan,
+  type VesselDesign,
+  type WeatherChoice,
+} from '@huerta/core';
+import { bySchema, type Kind } from './documents';
+import type { Where } from './problems';
+
+/** Each kind of document, in one place. */
+
+const inWords = (found: readonly Contradiction[]): Where[] =>
+  found.map(({ path, message }) => ({ path: [...path], message: tell(message, 'metric') }));
+
+export const PLANTER: Kind<PlanterDesign> = {
+  kind: 'planter',
+  this: 'This planter',
+  field: 'design',
+  schema: planterDesignSchema,
+  read(raw) {
+    const reading = readPlanterDocument(raw, { impossible: 'open' });
+    return reading.ok ? { ok: true, value: reading.design } : reading;
+  },
+  contradictions: (design) => inWords(contradictions(design)),
+};
+
+export const VESSEL: Kind<VesselDesign> = {
+  kind: 'vessel',
+  this: 'This vessel',
+  field: 'vessel',
+  schema: vesselDesignSchema,
+  read: bySchema(vesselDesignSchema),
+  contradictions: (vessel) => inWords(vesselContradictions(vessel)),
+};
+
+export const PRICES: Kind<PriceBook> = {
+  kind: 'prices',
+  this: 'The price book',
+  field: 'book',
+  schema: priceBookSchema,
+  read: bySchema(priceBookSchema),
+  first: NEW_BOOK,
+};
+
+export const WEATHER: Kind<WeatherChoice> = {
+  kind: 'weather',
+  this: 'The weather',
+  field: 'choice',
+  schema: weatherChoiceSchema,
+  read: bySchema(weatherChoiceSchema),
+  first: FIRST_WEATHER,
+};
+
+export const SEASON: Kind<SeasonPlan> = {
+  kind: 'season',
+  this: 'The plan of this season',
+  field: 'plan',
+  schema: seasonPlanSchema,
+  read: bySchema(seasonPlanSchema),
+  first: FIRST_PLAN,
+};
+
+/** The id of documents that a garden has one of. */
+export const ONLY = 'garden';

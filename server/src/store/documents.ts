@@ -1,0 +1,211 @@
+import { QueryTypes, type Sequelize } from 'sequelize';
+
+/**
+ * The one table of documents: planters, vessels, the price book, the weather, season plans. Each is JSON text
+ * under a kind and an id, with a revision; what a save replaces is kept by a trigger.
+ */
+
+export const DOCUMENT_KINDS = ['planter', 'vessel', 'prices', 'weather', 'season'] as const;
+export type DocumentKind = (typeof DOCUMENT_KINDS)[number];
+
+/** Times are ISO 8601 in UTC. */
+export interface DocumentRow {
+  kind: DocumentKind;
+  id: string;
+  name: string;
+  text: string;
+  /** Whose schema the text was checked against; another one reads it again with care. */
+  format: string | null;
+  revision: number;
+  /** Of the save that wrote it, given by the device; null for one that gave none. */
+  saveId: string | null;
+  createdAt: string;
+  updatedAt: string;
+}
+
+export interface RevisionRow {
+  revision: number;
+  text: string;
+  createdAt: string;
+}
+
+/** What is written by a save. */
+export interface Written {
+  kind: DocumentKind;
+  id: string;
+  name: string;
+  text: string;
+  format: string;
+  saveId: string | null;
+}
+
+/** What a save is based on. */
+export interface Base {
+  revision: number;
+  after: readonly string[];
+  /** Whether it brings a deleted one back. */
+  evenDeleted?: boolean;
+}
+
+/** A row as it lies there, deleted or not. */
+export interface StoredDocument extends DocumentRow {
+  deletedAt: string | null;
+}
+
+/** What was worked out from a document, with what it was worked out by. */
+export interface SummaryRow {
+  id: string;
+  name: string;
+  revision: number;
+  createdAt: string;
+  updatedAt: string;
+  summary: string | null;
+}
+
+const ROW = `kind, id, name, text, format, revision, save_id AS saveId,
+  created_at AS createdAt, updated_at AS updatedAt`;
+
+/** What a statement binds, and nothing more: Sequelize refuses what it does not ask for. */
+const pick = ({ kind, id, name, text, format, saveId }: Written) => ({
+  kind,
+  id,
+  name,
+  text,
+  format,
+  saveId,
+});
+
+export type DocumentTable = ReturnType<typeof documentTable>;
+
+/** The statements on the table. Each is one statement, so that of two at once one comes first. */
+export function documentTable(sequelize: Sequelize) {
+  const select = <T extends object>(sql: string, bind: Record<string, unknown>): Promise<T[]> =>
+    sequelize.query<T>(sql, { bind, type: QueryTypes.SELECT });
+  const first = async <T extends object>(sql: string, bind: Record<string, unknown>) =>
+    (await select<T>(sql, bind))[0] ?? null;
+  const now = () => new Date().toISOString();
+
+  return {
+    /** All of one kind that are not deleted, oldest first. */
+    all: (kind: DocumentKind) =>
+      select<DocumentRow>(
+        `SELECT ${ROW} FROM documents WHERE kind = $kind AND deleted_at IS NULL
+         ORDER BY created_at, id`,
+        { kind },
+      ),
+
+    find: (kind: DocumentKind, id: string) =>
+      first<DocumentRow>(
+        `SELECT ${ROW} FROM documents WHERE kind = $kind AND id = $id AND deleted_at IS NULL`,
+        { kind, id },
+      ),
+
+    // Sequelize gives no rows back of what begins with INSERT INTO.
+    /** Writes one that is not there; null when the id is taken, also by a deleted one. */
+    insert: (written: Written) =>
+      first<DocumentRow>(
+        `INSERT OR IGNORE INTO documents (kind, id, name, text, format, revision, save_id, created_at, updated_at)
+         VALUES ($kind, $id, $name, $text, $format, 1, $saveId, $now, $now)
+         RETURNING ${ROW}`,
+        { ...pick(written), now: now() },
+      ),
+
+    /** Writes over the revision, or over one of the device's own saves; null when neither is there any more. */
+    update: (written: Written, { revision, after, evenDeleted = false }: Base) =>
+      first<DocumentRow>(
+        `UPDATE documents SET name = $name, text = $text, format = $format, save_id = $saveId,
+           revision = revision + 1, updated_at = $now, summary = NULL, deleted_at = NULL
+         WHERE kind = $kind AND id = $id AND (deleted_at IS NULL OR $evenDeleted)
+           AND (revision = $revision OR save_id IN (SELECT value FROM json_each($after)))
+         RETURNING ${ROW}`,
+        {
+          ...pick(written),
+          revision,
+          after: JSON.stringify(after),
+          evenDeleted: evenDeleted ? 1 : 0,
+          now: now(),
+        },
+      ),
+
+    /** One as it lies there, deleted or not. */
+    stored: (kind: DocumentKind, id: string) =>
+      first<StoredDocument>(
+        `SELECT ${ROW}, deleted_at AS deletedAt FROM documents WHERE kind = $kind AND id = $id`,
+        { kind, id },
+      ),
+
+    /** All there is, deleted or not, oldest first. */
+    everything: () =>
+      select<StoredDocument>(
+        `SELECT ${ROW}, deleted_at AS deletedAt FROM documents ORDER BY kind, created_at, id`,
+        {},
+      ),
+
+    /** Puts one in as it was elsewhere, with what it was before its saves there. */
+    async put(row: StoredDocument, before: readonly RevisionRow[] = []): Promise<void> {
+      const { deletedAt, ...rest } = row;
+      await sequelize.query(
+        `INSERT INTO documents
+           (kind, id, name, text, format, revision, save_id, created_at, updated_at, deleted_at)
+         VALUES ($kind, $id, $name, $text, $format, $revision, $saveId, $createdAt, $updatedAt, $deletedAt)`,
+        { bind: { ...rest, deletedAt } },
+      );
+      for (const one of before) {
+        await sequelize.query(
+          `INSERT OR IGNORE INTO document_revisions (kind, id, revision, text, created_at)
+           VALUES ($kind, $id, $revision, $text, $createdAt)`,
+          { bind: { kind: row.kind, id: row.id, ...one } },
+        );
+      }
+    },
+
+    /** Marks as deleted or not. @returns whether there was one */
+    async mark(kind: DocumentKind, id: string, deleted: boolean): Promise<boolean> {
+      const found = await first<{ id: string }>(
+        `UPDATE documents SET deleted_at = $at
+         WHERE kind = $kind AND id = $id AND (deleted_at IS NULL OR $back) RETURNING id`,
+        { kind, id, at: deleted ? now() : null, back: deleted ? 0 : 1 },
+      );
+      return found !== null;
+    },
+
+    /** What it was before its saves, newest first. */
+    revisions: (kind: DocumentKind, id: string) =>
+      select<RevisionRow>(
+        `SELECT revision, text, created_at AS createdAt FROM document_revisions
+         WHERE kind = $kind AND id = $id ORDER BY revision DESC`,
+        { kind, id },
+      ),
+
+    async dropRevisions(kind: DocumentKind, id: string, drop: readonly number[]): Promise<void> {
+      await sequelize.query(
+        `DELETE FROM document_revisions WHERE kind = $kind AND id = $id
+           AND revision IN (SELECT value FROM json_each($drop))`,
+        { bind: { kind, id, drop: JSON.stringify(drop) } },
+      );
+    },
+
+    /** The summaries of one kind that were worked out by this program, null where there is none. */
+    summaries: (kind: DocumentKind, by: string) =>
+      select<SummaryRow>(
+        `SELECT id, name, revision, created_at AS createdAt, updated_at AS updatedAt,
+           CASE WHEN summary_by = $by THEN summary END AS summary
+         FROM documents WHERE kind = $kind AND deleted_at IS NULL ORDER BY created_at, id`,
+        { kind, by },
+      ),
+
+    /** Keeps a summary, unless the document changed meanwhile. */
+    async keepSummary(
+      kind: DocumentKind,
+      { id, revision }: Pick<DocumentRow, 'id' | 'revision'>,
+      summary: string,
+      by: string,
+    ): Promise<void> {
+      await sequelize.query(
+        `UPDATE documents SET summary = $summary, summary_by = $by
+         WHERE kind = $kind AND id = $id AND revision = $revision`,
+        { bind: { kind, id, revision, summary, by } },
+      );
+    },
+  };
+}

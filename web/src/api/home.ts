@@ -1,0 +1,77 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { BACKUPS, DOOR, type Different, type RestorePreview } from '@huerta/contract';
+import { callRoute, sendFile } from './client';
+import { plantersChanged } from './planters';
+
+/** What belongs to the machine at home: the door, copies, the garden as one file. */
+
+const DOOR_KEY = ['door'] as const;
+
+/** Which Huerta this is, and whether the page is open on its own machine. */
+export function useAbout() {
+  return useQuery({ queryKey: ['about'], queryFn: () => callRoute(BACKUPS.about) });
+}
+
+export function useDoor() {
+  return useQuery({
+    queryKey: DOOR_KEY,
+    queryFn: () => callRoute(DOOR.get),
+    refetchInterval: 5000,
+  });
+}
+
+export function useSetDoor() {
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: (wish: { open: boolean; secure: boolean }) => callRoute(DOOR.set, { body: wish }),
+    onSuccess: (door) => client.setQueryData(DOOR_KEY, door),
+  });
+}
+
+export function useMakeCode() {
+  return useMutation({
+    mutationFn: (address: string) => callRoute(DOOR.code, { body: { address } }),
+  });
+}
+
+export function useShutOut() {
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: (id: string) => callRoute(DOOR.shutOut, { id }),
+    onSettled: () => client.invalidateQueries({ queryKey: DOOR_KEY }),
+  });
+}
+
+export function useBackups() {
+  return useQuery({ queryKey: ['backups'], queryFn: () => callRoute(BACKUPS.days), staleTime: 0 });
+}
+
+/** Everything may be another after this. */
+const allAnew = (client: ReturnType<typeof useQueryClient>) => () => {
+  void client.invalidateQueries();
+  plantersChanged(client);
+};
+
+export function usePutBack() {
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: (day: string) => callRoute(BACKUPS.putBack, { params: { day } }),
+    onSuccess: allAnew(client),
+  });
+}
+
+/** What would come in from a garden file. */
+export function useLook() {
+  return useMutation({
+    mutationFn: (file: File): Promise<RestorePreview> => sendFile(BACKUPS.look, file),
+  });
+}
+
+export function useBringIn() {
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: ({ file, different }: { file: File; different: Different }) =>
+      sendFile(BACKUPS.restore, file, { different }),
+    onSuccess: allAnew(client),
+  });
+}

@@ -1,0 +1,219 @@
+import { Box, Button, Text } from '@chakra-ui/react';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { SITES, type PriceBook, type SeasonPlan, type WeatherChoice } from '@huerta/core';
+import { useState } from 'react';
+import { v4 as uuid } from 'uuid';
+import { documentKey } from '../api/useDocument';
+import { keeper, wakeOutbox, type Bodies, type Kept, type Kind } from '../device/kept';
+import { TickField } from './ChoiceField';
+
+/** Documents other than designs that two devices changed at once: what differs, and whose is kept. */
+
+interface Part<B> {
+  label: string;
+  of(body: B): unknown;
+  /** What it is, in a few words. */
+  says(body: B): string;
+  /** The one with this part of the other. */
+  take(into: B, from: B): B;
+}
+
+/** A part of the value that lies under a name in the body. */
+const part = <B, V>(
+  label: string,
+  value: (body: B) => V,
+  says: (value: V) => string,
+  put: (body: B, value: V) => B,
+): Part<B> => ({
+  label,
+  of: value,
+  says: (body) => says(value(body)),
+  take: (into, from) => put(into, value(from)),
+});
+
+const many = (n: number, one: string, more: string): string => (n === 1 ? one : `${n} ${more}`);
+const countIn = (record: object): number => Object.keys(record).length;
+
+function bookPart<F extends keyof PriceBook>(
+  label: string,
+  field: F,
+  says: (value: PriceBook[F]) => string,
+): Part<Bodies['prices']> {
+  return part(
+    label,
+    ({ book }) => book[field],
+    says,
+    ({ book }, value) => ({
+      book: { ...book, [field]: value },
+    }),
+  );
+}
+function planPart<F extends keyof SeasonPlan>(
+  label: string,
+  field: F,
+  says: (value: SeasonPlan[F]) => string,
+): Part<Bodies['season']> {
+  return part(
+    label,
+    ({ plan }) => plan[field],
+    says,
+    ({ plan }, value) => ({
+      plan: { ...plan, [field]: value },
+    }),
+  );
+}
+function weatherPart<F extends keyof WeatherChoice>(
+  label: string,
+  field: F,
+  says: (value: WeatherChoice[F]) => string,
+): Part<Bodies['weather']> {
+  return part(
+    label,
+    ({ choice }) => choice[field],
+    says,
+    ({ choice }, value) => ({
+      choice: { ...choice, [field]: value },
+    }),
+  );
+}
+
+const FILLING = { 'when-low': 'when it is low', every: 'every so many days', never: 'never' };
+
+const PARTS: { [K in Kind]: readonly Part<Bodies[K]>[] } = {
+  // A planter's clash is settled on its bench.
+  planter: [],
+  vessel: [
+    part(
+      'Name',
+      ({ name }) => name,
+      (name) => name,
+      (body, name) => ({ ...body, name }),
+    ),
+    part(
+      'Measures',
+      ({ vessel }) => vessel,
+      ({ kind }) => `as measured (${kind})`,
+      (body, vessel) => ({ ...body, vessel }),
+    ),
+  ],
+  prices: [
+    bookPart('Currency', 'currency', (currency) => currency),
+    bookPart('Growing mix', 'mixing', (mixing) => (mixing === 'own' ? 'mixed at home' : 'ready')),
+    bookPart('The saw takes', 'kerf', (kerf) => `${kerf * 1000} mm`),
+    bookPart('Prices', 'prices', (prices) =>
+      many(
+        Object.values(prices).reduce((sum, one) => sum + countIn(one ?? {}), 0),
+        'one good',
+        'goods',
+      ),
+    ),
+    bookPart('At hand', 'atHand', (goods) => many(countIn(goods), 'one good', 'goods')),
+    bookPart('Offcuts', 'offcuts', (goods) => many(countIn(goods), 'one good', 'goods')),
+  ],
+  weather: [
+    weatherPart('Weather of', 'site', (site) =>
+      site in SITES ? SITES[site as keyof typeof SITES].name : 'your own',
+    ),
+    weatherPart('Normals of your own', 'normals', (normals) => normals?.name ?? 'none'),
+    weatherPart('Days from a file', 'days', (days) => days?.name ?? 'none'),
+  ],
+  season: [
+    planPart('Planted', 'planted', (day) => day ?? 'the usual day'),
+    planPart('It is filled', 'filling', ({ kind }) => FILLING[kind]),
+    planPart('Waterings by hand', 'waterings', (list) => many(list.length, 'one', 'of them')),
+  ],
+};
+
+const NAMES: Readonly<Record<Kind, string>> = {
+  planter: 'A planter',
+  vessel: 'A vessel',
+  prices: 'The price book',
+  weather: 'The weather of the garden',
+  season: 'The plan of a season',
+};
+
+/** Asks about every document that was changed here and elsewhere at once. */
+export function Clashes() {
+  const { data: clashes = [] } = useQuery({
+    queryKey: ['kept', 'clashes'],
+    queryFn: async () => (await keeper.all()).filter(({ clash }) => clash),
+  });
+  return clashes.map((kept) => <Clash key={kept.saveId} kept={kept} />);
+}
+
+function Clash<K extends Kind>({ kept }: { kept: Kept<K> }) {
+  const { key, kind, id, body, clash, saveId } = kept;
+  const client = useQueryClient();
+  const [mine, setMine] = useState<readonly string[]>([]);
+  if (!clash) return null;
+  const parts = PARTS[kind] as readonly Part<Bodies[K]>[];
+  const differ = parts.filter(
+    (one) => JSON.stringify(one.of(body)) !== JSON.stringify(one.of(clash.body)),
+  );
+  const settled = () => {
+    void client.invalidateQueries({ queryKey: ['kept'] });
+    void client.invalidateQueries({
+      queryKey: kind === 'vessel' ? ['vessels'] : documentKey(kind, id),
+    });
+    wakeOutbox();
+  };
+  const goOn = async (next: Bodies[K]) => {
+    const { clash: _settled, ...rest } = kept;
+    await keeper.put({
+      ...rest,
+      base: clash.revision,
+      saveId: uuid(),
+      after: [],
+      body: next,
+    } as Kept);
+    settled();
+  };
+  const take = async () => {
+    await keeper.drop(key, saveId);
+    settled();
+  };
+  const ticked = () =>
+    differ
+      .filter(({ label }) => mine.includes(label))
+      .reduce((next, one) => one.take(next, body), clash.body);
+  return (
+    <Box
+      role="alertdialog"
+      aria-label={`${NAMES[kind]} was changed elsewhere too`}
+      borderLeft="6px solid"
+      borderColor="clay"
+      bg="sheet"
+      px="5"
+      py="4"
+      mb="5"
+      maxW="44rem"
+    >
+      <Text as="h2" fontSize="lg">
+        {NAMES[kind]} was changed elsewhere too
+      </Text>
+      <Text mt="1">
+        Both versions are safe. Tick what to keep of yours; the rest is taken from the other.
+      </Text>
+      {differ.map((one) => (
+        <Box key={one.label} borderTop="1px solid" borderColor="rule" py="1">
+          <TickField
+            label={`${one.label}: yours ${one.says(body)}, the other ${one.says(clash.body)}`}
+            checked={mine.includes(one.label)}
+            onTick={(on) =>
+              setMine(on ? [...mine, one.label] : mine.filter((label) => label !== one.label))
+            }
+          />
+        </Box>
+      ))}
+      <Box mt="3" display="flex" gap="3" flexWrap="wrap">
+        <Button variant="solid" onClick={() => void goOn(body)}>
+          Keep all of yours
+        </Button>
+        <Button disabled={mine.length === 0} onClick={() => void goOn(ticked())}>
+          Keep what is ticked
+        </Button>
+        <Button onClick={() => void take()}>Take the other</Button>
+      </Box>
+    </Box>
+  );
+}

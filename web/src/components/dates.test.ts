@@ -1,0 +1,29 @@
+import { setDateOrder, usualOrder, writeAgo, writeDate } from './dates';
+
+afterEach(() => setDateOrder('day-first'));
+
+test('a day is the same day in every time zone, in the order that was chosen', () => {
+  expect(writeDate('2026-05-01', 'year')).toBe('1 May 2026');
+  expect(writeDate('2026-12-31', 'short')).toBe('31 Dec');
+  setDateOrder('month-first');
+  expect(writeDate('2026-05-01', 'year')).toBe('May 1, 2026');
+  expect(writeDate('2026-05-01', 'long')).toBe('May 1');
+});
+
+test('the browser’s language says which order is usual', () => {
+  expect(['en-US', 'en-GB', 'es-MX', 'de'].map(usualOrder)).toEqual([
+    'month-first',
+    'day-first',
+    'day-first',
+    'day-first',
+  ]);
+});
+
+test('how long ago is said in the largest unit that is full', () => {
+  const now = Date.UTC(2026, 4, 8, 12);
+  const ago = (seconds: number) => writeAgo(now - seconds * 1000, now);
+  expect(ago(20)).toBe('just now');
+  expect(ago(90)).toBe('1 minute ago');
+  expect(ago(3 * 3600 + 5)).toBe('3 hours ago');
+  expect(ago(7 * 86_400)).toBe('1 week ago');
+});

@@ -1,0 +1,153 @@
+import { MAX_UNANSWERED } from '@huerta/contract';
+import type {
+  PlanterDesign,
+  PriceBook,
+  SeasonPlan,
+  VesselDesign,
+  WeatherChoice,
+} from '@huerta/core';
+import { v4 as uuid } from 'uuid';
+import { shelf } from './store';
+
+/**
+ * What was done on this device and is not on the server yet. It is put here before it is sent, and taken out
+ * when the server has it, so that it outlives a reload, a closed window and a server that is away.
+ */
+
+/** What is saved of each kind of document. */
+export interface Bodies {
+  planter: { design: PlanterDesign };
+  vessel: { name: string; vessel: VesselDesign };
+  prices: { book: PriceBook };
+  weather: { choice: WeatherChoice };
+  season: { plan: SeasonPlan };
+}
+export type Kind = keyof Bodies;
+
+/** A document that waits to be sent. */
+export interface Kept<K extends Kind = Kind> {
+  /** `kind/id/holder`: each bench keeps its own; what no bench holds has no holder. */
+  key: string;
+  kind: K;
+  id: string;
+  /** The bench that works on it, which sends it itself while it is open. */
+  holder: string;
+  /** The revision that it is based on. */
+  base: number;
+  /** The save that it is sent as, and those before it whose answers may be lost. */
+  saveId: string;
+  after: string[];
+  body: Bodies[K];
+  /** When it was kept, milliseconds. */
+  at: number;
+  /** The server has another version: a person has to choose. */
+  clash?: { revision: number; body: Bodies[K] };
+  /** Why the server does not take it. */
+  refused?: string;
+}
+
+export const keyOf = (kind: Kind, id: string, holder = ''): string => `${kind}/${id}/${holder}`;
+
+/** Where kept work lies. */
+export interface Keeper {
+  put(kept: Kept): Promise<void>;
+  get(key: string): Promise<Kept | null>;
+  /** Takes a save out, unless something newer was kept in its place. */
+  drop(key: string, saveId: string): Promise<void>;
+  /** After an answer: takes the save out, or bases what came after it on the revision that it gave. */
+  answered(key: string, saveId: string, revision: number): Promise<void>;
+  /** What waits for one document, newest first. */
+  of(kind: Kind, id: string): Promise<Kept[]>;
+  all(): Promise<Kept[]>;
+}
+
+const unsent = shelf<Kept>('unsent');
+
+const newestFirst = (list: Kept[]): Kept[] => list.sort((a, b) => b.at - a.at);
+
+/** The browser's own database. */
+export const keeper: Keeper = {
+  async put(kept) {
+    await unsent.change(kept.key, () => kept);
+  },
+  async get(key) {
+    return (await unsent.get(key)) ?? null;
+  },
+  async drop(key, saveId) {
+    await unsent.change(key, (now) => (now?.saveId === saveId ? undefined : now));
+  },
+  async answered(key, saveId, revision) {
+    await unsent.change(key, (now) =>
+      !now || now.saveId === saveId ? undefined : { ...now, base: revision, after: [] },
+    );
+  },
+  async of(kind, id) {
+    return (await this.all()).filter((kept) => kept.kind === kind && kept.id === id);
+  },
+  async all() {
+    return newestFirst(await unsent.all());
+  },
+};
+
+/**
+ * Keeps a change of a document that no bench holds, over what waits of it already.
+ *
+ * @param base the revision that it was made from, if nothing waits; 0 for a document of one's own making
+ * @param last the save before it from here, whose answer may not have been seen yet
+ */
+export async function keepChange<K extends Kind>(
+  kind: K,
+  id: string,
+  base: number,
+  body: Bodies[K],
+  last: string | null = null,
+): Promise<Kept<K>> {
+  const key = keyOf(kind, id);
+  const fresh: Kept<K> = {
+    key,
+    kind,
+    id,
+    holder: '',
+    base,
+    saveId: uuid(),
+    after: last ? [last] : [],
+    body,
+    at: Date.now(),
+  };
+  const kept = await unsent.change(key, (now) =>
+    now
+      ? { ...fresh, base: now.base, after: [...now.after, now.saveId].slice(-MAX_UNANSWERED) }
+      : fresh,
+  );
+  wakeOutbox();
+  return (kept ?? fresh) as Kept<K>;
+}
+
+const WAKE = 'huerta-kept';
+
+/** Says that something was kept and may be sent. */
+export const wakeOutbox = (): void => void window.dispatchEvent(new Event(WAKE));
+export function onWake(send: () => void): () => void {
+  window.addEventListener(WAKE, send);
+  return () => window.removeEventListener(WAKE, send);
+}
+
+/** Says that this bench is open, for as long as the page is, so that no other sends what it keeps. */
+export function holdBench(bench: string): () => void {
+  let release: () => void = () => undefined;
+  const held = new Promise<void>((done) => {
+    release = done;
+  });
+  void locks()?.request(lockOf(bench), () => held);
+  return () => release();
+}
+
+/** Whether the bench that kept something is open in some window. */
+export async function isOpen(holder: string): Promise<boolean> {
+  if (holder === '') return false;
+  const state = await locks()?.query();
+  return state?.held?.some(({ name }) => name === lockOf(holder)) ?? false;
+}
+
+const lockOf = (bench: string): string => `huerta-bench-${bench}`;
+const locks = (): LockManager | undefined => (navigator as { locks?: LockManager }).locks;

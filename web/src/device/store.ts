@@ -1,0 +1,124 @@
+import type { PlanterDesign } from '@huerta/core';
+import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
+import type { Kept } from './kept';
+import type { Marks } from './marks';
+
+/** The browser's own database: what waits to be sent, and what was last seen of the server. */
+interface Schema extends DBSchema {
+  unsent: { key: string; value: Kept };
+  marks: { key: string; value: Marks };
+  seen: { key: string; value: Seen };
+}
+
+/** An answer of the server as it was last seen. */
+export interface Seen {
+  path: string;
+  at: number;
+  answer: unknown;
+}
+
+const NAME = 'huerta';
+const VERSION = 2;
+
+/** What version 1 kept: designs of planters only. */
+interface KeptPlanter {
+  planter: string;
+  bench: string;
+  design: PlanterDesign;
+}
+
+let opened: Promise<IDBPDatabase<Schema> | null> | null = null;
+
+/** The database, or null where the browser has none to give, as in some private windows. */
+function database(): Promise<IDBPDatabase<Schema> | null> {
+  opened ??= open().catch(() => null);
+  return opened;
+}
+
+async function open(): Promise<IDBPDatabase<Schema>> {
+  return openDB<Schema>(NAME, VERSION, {
+    async upgrade(db, before, _after, transaction) {
+      if (before === 0) db.createObjectStore('unsent', { keyPath: 'key' });
+      db.createObjectStore('marks', { keyPath: 'planter' });
+      db.createObjectStore('seen', { keyPath: 'path' });
+      if (before !== 1) return;
+      const unsent = transaction.objectStore('unsent');
+      for (const old of (await unsent.getAll()) as unknown as (Kept & KeptPlanter)[]) {
+        const { planter, bench, design, ...rest } = old;
+        await unsent.put({
+          ...rest,
+          kind: 'planter',
+          id: planter,
+          holder: bench,
+          body: { design },
+        });
+      }
+    },
+    // Another window with a newer Huerta wants to bring it up to date.
+    blocking: () => void opened?.then((db) => db?.close()),
+    terminated: () => {
+      opened = null;
+    },
+  });
+}
+
+/** One kind of thing that is kept, under keys. */
+export interface Shelf<T> {
+  get(key: string): Promise<T | undefined>;
+  all(): Promise<T[]>;
+  /** Changes what lies under a key in one go; nothing given back takes it away. */
+  change(key: string, next: (now: T | undefined) => T | undefined): Promise<T | undefined>;
+  clear(): Promise<void>;
+}
+
+type Name = 'unsent' | 'marks' | 'seen';
+
+/** A shelf in the browser's database; where that fails, for as long as the page is open. */
+export function shelf<T extends object>(name: Name): Shelf<T> {
+  const here = new Map<string, T>();
+  const within = async <R>(
+    work: (db: IDBPDatabase) => Promise<R>,
+    otherwise: () => R,
+  ): Promise<R> => {
+    const db = (await database()) as IDBPDatabase | null;
+    if (!db) return otherwise();
+    try {
+      return await work(db);
+    } catch {
+      return otherwise();
+    }
+  };
+  return {
+    get: (key) =>
+      within(
+        async (db) => here.get(key) ?? ((await db.get(name, key)) as T | undefined),
+        () => here.get(key),
+      ),
+    all: () =>
+      within(
+        async (db) => [...((await db.getAll(name)) as T[]), ...here.values()],
+        () => [...here.values()],
+      ),
+    change: (key, next) =>
+      within(
+        async (db) => {
+          const { store, done } = db.transaction(name, 'readwrite');
+          const value = next((await store.get(key)) as T | undefined);
+          await (value === undefined ? store.delete(key) : store.put(value));
+          await done;
+          return value;
+        },
+        () => {
+          const value = next(here.get(key));
+          if (value === undefined) here.delete(key);
+          else here.set(key, value);
+          return value;
+        },
+      ),
+    clear: () =>
+      within(
+        (db) => db.clear(name),
+        () => here.clear(),
+      ),
+  };
+}

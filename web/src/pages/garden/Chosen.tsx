@@ -1,0 +1,153 @@
+import { Button, Dialog, Field, Input, Portal, Text } from '@chakra-ui/react';
+import type { Entry } from '@huerta/contract';
+import { useState, type FormEvent } from 'react';
+import { useNavigate } from 'react-router';
+import { useChangePlanter, useDeletePlanters, useRestorePlanters } from '../../api/planters';
+import { notify } from '../../components/notices';
+import { answersIn } from './found';
+
+/** Planters that can stand side by side in a comparison. */
+const MOST_COMPARED = 4;
+
+interface ChosenProps {
+  /** All that are shown, and those of them that are chosen. */
+  shown: readonly Entry[];
+  chosen: readonly Entry[];
+  onAll(ids: readonly string[]): void;
+  onDone(): void;
+}
+
+/** What can be done with several planters at once. */
+export function Chosen({ shown, chosen, onAll, onDone }: ChosenProps) {
+  const navigate = useNavigate();
+  const remove = useDeletePlanters();
+  const restore = useRestorePlanters();
+  const [placing, setPlacing] = useState(false);
+  const ids = chosen.map(({ id }) => id);
+  const none = ids.length === 0;
+  const many = ids.length === 1 ? 'One planter is' : `${ids.length} planters are`;
+  const discard = () =>
+    remove.mutate(ids, {
+      onSuccess: () => {
+        notify(`${many} deleted.`, {
+          label: 'Undo',
+          run: () => restore.mutate(ids, { onError: (error) => notify(error.message) }),
+        });
+        onDone();
+      },
+      onError: (error) => notify(error.message),
+    });
+  return (
+    <div className="garden-chosen" role="region" aria-label="What is chosen">
+      <Text fontWeight="bold" role="status">
+        {none ? 'Choose planters' : `${ids.length} chosen`}
+      </Text>
+      <Button onClick={() => onAll(shown.map(({ id }) => id))}>All {shown.length} shown</Button>
+      <Button
+        disabled={ids.length < 2 || ids.length > MOST_COMPARED}
+        onClick={() => void navigate(`/compare?with=${ids.join()}`)}
+      >
+        Compare
+      </Button>
+      <Button disabled={none} onClick={() => void navigate(`/shopping?with=${ids.join()}`)}>
+        Shopping list
+      </Button>
+      <Button disabled={none} onClick={() => setPlacing(true)}>
+        Put in a place
+      </Button>
+      <Button disabled={none || remove.isPending} color="harm" onClick={discard}>
+        Delete
+      </Button>
+      <Button variant="ghost" onClick={onDone}>
+        Done
+      </Button>
+      {placing && (
+        <PlaceDialog
+          ids={ids}
+          places={answersIn(shown, ({ summary }) => summary.place)}
+          onClose={() => setPlacing(false)}
+        />
+      )}
+    </div>
+  );
+}
+
+interface PlaceDialogProps {
+  ids: readonly string[];
+  places: readonly string[];
+  onClose(): void;
+}
+
+/** Says of several planters that they stand in one place. */
+function PlaceDialog({ ids, places, onClose }: PlaceDialogProps) {
+  const [name, setName] = useState('');
+  const [error, setError] = useState('');
+  const change = useChangePlanter();
+  const put = async (event: FormEvent) => {
+    event.preventDefault();
+    const place = name.trim();
+    if (place === '') {
+      setError('Name the place, such as North wall.');
+      return;
+    }
+    try {
+      for (const id of ids) {
+        await change.mutateAsync({
+          id,
+          change: (now) => ({ ...now, place: { ...now.place, name: place } }),
+        });
+      }
+      notify(
+        ids.length === 1 ? `It stands at ‘${place}’.` : `All ${ids.length} stand at ‘${place}’.`,
+      );
+      onClose();
+    } catch (failed) {
+      setError((failed as Error).message);
+    }
+  };
+  return (
+    <Dialog.Root open onOpenChange={({ open }) => !open && onClose()}>
+      <Portal>
+        <Dialog.Backdrop />
+        <Dialog.Positioner>
+          <Dialog.Content asChild>
+            <form onSubmit={(event) => void put(event)}>
+              <Dialog.Header>
+                <Dialog.Title>Put in a place</Dialog.Title>
+              </Dialog.Header>
+              <Dialog.Body>
+                <Field.Root invalid={error !== ''}>
+                  <Field.Label>Where they stand</Field.Label>
+                  <Input
+                    list="places-known"
+                    value={name}
+                    maxLength={120}
+                    onChange={(event) => setName(event.target.value)}
+                  />
+                  <datalist id="places-known">
+                    {places.map((place) => (
+                      <option key={place} value={place} />
+                    ))}
+                  </datalist>
+                  <Field.ErrorText>{error}</Field.ErrorText>
+                </Field.Root>
+                <Text mt="2" fontSize="sm" color="faint">
+                  Only the name of the place changes. Wind, sun and rain stay as each planter has
+                  them.
+                </Text>
+              </Dialog.Body>
+              <Dialog.Footer>
+                <Button type="submit" variant="solid" disabled={change.isPending}>
+                  Put them there
+                </Button>
+                <Button variant="ghost" onClick={onClose}>
+                  Leave them
+                </Button>
+              </Dialog.Footer>
+            </form>
+          </Dialog.Content>
+        </Dialog.Positioner>
+      </Portal>
+    </Dialog.Root>
+  );
+}

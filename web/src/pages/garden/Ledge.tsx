@@ -1,0 +1,92 @@
+import type { Entry } from '@huerta/contract';
+import { useWindowVirtualizer } from '@tanstack/react-virtual';
+import { useLayoutEffect, useMemo, useRef, useState } from 'react';
+import { GardenEntry } from './GardenEntry';
+
+/** Height of the tallest drawing on the ledge, pixels. */
+const TALLEST = 210;
+/** Least width of an entry where several stand side by side, pixels. */
+const LEAST_WIDE = 272;
+/** From this width on they stand side by side, pixels. */
+const WIDE = 768;
+/** Up to so many all are in the page, for the browser's own search; of more only what is near to sight. */
+const ALL = 80;
+
+interface LedgeProps {
+  entries: readonly Entry[];
+  /** Of all in the garden, so that the scale does not jump when some are searched for. Metres. */
+  tallest: number;
+  by: string;
+  /** Which are chosen, while some are being chosen. */
+  chosen: ReadonlySet<string> | null;
+  onChoose(id: string): void;
+}
+
+/** Planters side by side at one scale, as they would stand along a wall; those far out of sight are left out. */
+export function Ledge({ entries, tallest, by, chosen, onChoose }: LedgeProps) {
+  const list = useRef<HTMLDivElement>(null);
+  const [{ columns, top }, setPlace] = useState({ columns: 1, top: 0 });
+  useLayoutEffect(() => {
+    const box = list.current;
+    if (!box) return undefined;
+    const look = () => {
+      const { width } = box.getBoundingClientRect();
+      const wide = window.innerWidth >= WIDE;
+      setPlace({
+        columns: wide ? Math.max(Math.floor(width / LEAST_WIDE), 1) : 1,
+        top: box.offsetTop,
+      });
+    };
+    look();
+    const watch = new ResizeObserver(look);
+    watch.observe(box);
+    return () => watch.disconnect();
+  }, []);
+  const rows = useMemo(
+    () =>
+      Array.from({ length: Math.ceil(entries.length / columns) }, (_, i) =>
+        entries.slice(i * columns, (i + 1) * columns),
+      ),
+    [entries, columns],
+  );
+  const virtual = useWindowVirtualizer({
+    count: rows.length,
+    estimateSize: () => (columns > 1 ? 450 : 190),
+    overscan: entries.length <= ALL ? ALL : 3,
+    scrollMargin: top,
+    getItemKey: (i) => rows[i]?.map(({ id }) => id).join() ?? i,
+  });
+  return (
+    <div
+      ref={list}
+      role="list"
+      aria-label="Planters"
+      style={{ position: 'relative', height: virtual.getTotalSize() }}
+    >
+      {virtual.getVirtualItems().map(({ index, key, start }) => (
+        <div
+          key={key}
+          ref={virtual.measureElement}
+          data-index={index}
+          className="garden-row"
+          style={{
+            gridTemplateColumns: `repeat(${columns}, minmax(0, 1fr))`,
+            transform: `translateY(${start - top}px)`,
+          }}
+        >
+          {rows[index]?.map((entry) => (
+            <GardenEntry
+              key={entry.id}
+              entry={entry}
+              by={by}
+              scale={TALLEST / tallest}
+              height={TALLEST + 6}
+              chosen={chosen ? chosen.has(entry.id) : null}
+              onChoose={onChoose}
+            />
+          ))}
+        </div>
+      ))}
+    </div>
+  );
+}

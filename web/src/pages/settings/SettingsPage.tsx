@@ -1,0 +1,163 @@
+import { Box, Button, Text } from '@chakra-ui/react';
+import { Link } from 'react-router';
+import { useAbout, useBackups, usePutBack } from '../../api/home';
+import { usePreferences } from '../../app/preferences';
+import { ChoiceField } from '../../components/ChoiceField';
+import { DATE_ORDERS, writeDate } from '../../components/dates';
+import { notify } from '../../components/notices';
+import { Fetched, Page } from '../../components/Page';
+import { Section } from './Section';
+import { BringIn } from './BringIn';
+
+const UNITS = { metric: { name: 'Millimetres and litres' }, us: { name: 'Inches and gallons' } };
+const MODES = { light: { name: 'Light, for the sun' }, dark: { name: 'Dark, for the evening' } };
+
+/** How Huerta writes on this device, what of the garden is kept where, and who may come in. */
+export default function SettingsPage() {
+  const about = useAbout();
+  return (
+    <Page title="Settings" maxW="60rem">
+      <Text as="h1" fontSize="2xl" mb="2">
+        Settings
+      </Text>
+      <Writing />
+      <Fetched what="the settings" title="The settings cannot be fetched" queries={[about]}>
+        {({ version, demo, home }) => (
+          <>
+            {home && (
+              <Section title="Let a phone in">
+                <Text maxW="40rem">
+                  Read the sheet at the workbench and tick it there: a phone or tablet of the house
+                  comes in by a code that it scans.
+                </Text>
+                <Button asChild mt="3">
+                  <Link to="/settings/phone">Let a phone in</Link>
+                </Button>
+              </Section>
+            )}
+            <Section title="The garden as one file">
+              <Text maxW="40rem">
+                Everything in one file: planters with their history, vessels, prices, plans and
+                marks. Keep it somewhere else than on this machine.
+              </Text>
+              <Button asChild mt="3">
+                <a href="/api/garden.zip" download>
+                  Take the garden away as a file
+                </a>
+              </Button>
+              {home && <BringIn />}
+            </Section>
+            {home && !demo && <Copies />}
+            <Section title="What is kept where">
+              <Kept demo={demo} home={home} />
+              <Text mt="2" color="faint" fontSize="sm">
+                Huerta {version}. Free to use and change (MIT licence). It asks nothing of the
+                internet.
+              </Text>
+            </Section>
+          </>
+        )}
+      </Fetched>
+    </Page>
+  );
+}
+
+function Writing() {
+  const { units, setUnits, dates, setDates, mode, setMode } = usePreferences();
+  return (
+    <Section title="How it is written on this device">
+      <Box display="grid" gridTemplateColumns="repeat(auto-fill, minmax(15rem, 1fr))" gap="4">
+        <ChoiceField label="Measures" value={units} choices={UNITS} onChoose={setUnits} />
+        <ChoiceField label="Dates" value={dates} choices={DATE_ORDERS} onChoose={setDates} />
+        <ChoiceField label="Light" value={mode} choices={MODES} onChoose={setMode} />
+      </Box>
+      <Text mt="3" fontSize="sm">
+        The currency is chosen in the{' '}
+        <Link to="/prices" style={{ textDecoration: 'underline' }}>
+          price book
+        </Link>
+        .
+      </Text>
+    </Section>
+  );
+}
+
+function Kept({ demo, home }: { demo: boolean; home: boolean }) {
+  const { data } = useBackups();
+  return (
+    <Box as="ul" ps="5" maxW="44rem">
+      <li>
+        The garden: in{' '}
+        <b style={{ overflowWrap: 'anywhere' }}>
+          {(home && data?.folder) || 'a folder of the machine at home'}
+        </b>
+        .
+        {demo &&
+          ' This is the demo garden, which is put back as it was by “npm run demo -- --fresh”.'}
+      </li>
+      <li>
+        In this browser: how it is written, what was last seen of the garden, and what was done and
+        not sent yet.
+      </li>
+      <li>Nowhere else.</li>
+    </Box>
+  );
+}
+
+const megabytes = (bytes: number): string => `${Math.max(bytes / 1e6, 0.1).toFixed(1)} MB`;
+
+/** The daily copies, each put back by one press. */
+function Copies() {
+  const backups = useBackups();
+  const putBack = usePutBack();
+  const restore = (day: string) =>
+    putBack.mutate(day, {
+      onSuccess: () =>
+        notify(
+          `The garden is as it was on ${writeDate(day, 'year')}. What it was until now is today’s copy.`,
+        ),
+      onError: (error) => notify(error.message),
+    });
+  return (
+    <Section title="Daily copies">
+      <Text maxW="40rem">
+        Each day on which something changed is copied: the last seven days, four weeks and six
+        months. Before one is put back, the garden as it is now is copied too.
+      </Text>
+      <Fetched what="the copies" title="The copies cannot be listed" queries={[backups]}>
+        {({ days }) =>
+          days.length === 0 ? (
+            <Text mt="2">There is none yet.</Text>
+          ) : (
+            <Box as="ul" listStyleType="none" mt="2" maxW="34rem">
+              {days.map(({ day, bytes }) => (
+                <Box
+                  as="li"
+                  key={day}
+                  display="flex"
+                  alignItems="center"
+                  justifyContent="space-between"
+                  gap="3"
+                  borderTop="1px solid"
+                  borderColor="rule"
+                  py="1"
+                >
+                  <span>
+                    {writeDate(day, 'year')}, {megabytes(bytes)}
+                  </span>
+                  <Button
+                    disabled={putBack.isPending}
+                    aria-label={`Put back ${writeDate(day, 'year')}`}
+                    onClick={() => restore(day)}
+                  >
+                    Put back
+                  </Button>
+                </Box>
+              ))}
+            </Box>
+          )
+        }
+      </Fetched>
+    </Section>
+  );
+}
