@@ -130,7 +130,7 @@ test('one shopping list for three planters, with an own price, and nothing that 
   const pipe = page.getByRole('region', { name: '50 mm pipe', exact: true });
   await pipe.getByLabel(/^Price, EUR/).fill('7.35');
   await page.getByRole('button', { name: 'Save the price book' }).click();
-  await expect(page.getByText('The price book is saved.')).toBeVisible();
+  await expect(page.getByText('The price book is kept.')).toBeVisible();
   await page.getByRole('link', { name: 'shopping list' }).click();
   for (const name of ['Peppers in the trough', 'Salad box on legs', 'Basil by the kitchen door']) {
     await page.getByRole('button', { name }).click();

@@ -5,6 +5,9 @@ test('without settings it is this machine, port 4700, no demo', () => {
     folder: '.data',
     port: 4700,
     host: null,
+    doorPort: 4743,
+    own: null,
+    rate: 6000,
     web: 'web/dist',
     demo: false,
     log: 'info',
@@ -17,6 +20,8 @@ test.each([
   ['HUERTA_HOST', 'http://here:80', 'without a port'],
   ['HUERTA_DEMO', 'yes', 'is 1 for the demo garden'],
   ['HUERTA_LOG', 'loud', 'is a level such as info'],
+  ['HUERTA_RATE', 'fast', '0 for no limit'],
+  ['HUERTA_CERT', 'only.crt', 'goes with HUERTA_KEY'],
 ])('%s=‘%s’ is refused with a sentence', (name, value, why) => {
   expect(() => readSettings({ [name]: value })).toThrow(`${name} `);
   expect(() => readSettings({ [name]: value })).toThrow(why);

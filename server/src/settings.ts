@@ -2,37 +2,48 @@ import { z } from 'zod';
 
 /** What Huerta is told by its environment, read once at the start. */
 
-const settingsSchema = z.object({
-  HUERTA_DATA: z.string().min(1, 'is a folder').default('.data'),
-  HUERTA_PORT: z
-    .string()
-    .regex(/^\d{1,5}$/, 'is a number such as 4700')
-    .transform(Number)
-    .refine((port) => port <= 65_535, 'is at most 65535')
-    .default(4700),
-  HUERTA_HOST: z
-    .string()
-    .regex(/^[a-z0-9.-]+$/i, 'is a name or an address of this machine, without a port')
-    .optional(),
-  HUERTA_DOOR_PORT: z
-    .string()
-    .regex(/^\d{1,5}$/, 'is a number such as 4743')
-    .transform(Number)
-    .refine((port) => port <= 65_535, 'is at most 65535')
-    .optional(),
-  HUERTA_CERT: z.string().min(1, 'is a file').optional(),
-  HUERTA_KEY: z.string().min(1, 'is a file').optional(),
-  HUERTA_RATE: z
-    .string()
-    .regex(/^\d{1,7}$/, 'is a number of requests a minute, 0 for no limit')
-    .transform(Number)
-    .default(6000),
-  HUERTA_WEB: z.string().min(1, 'is a folder').default('web/dist'),
-  HUERTA_DEMO: z.enum(['0', '1'], 'is 1 for the demo garden, or 0').default('0'),
-  HUERTA_LOG: z
-    .enum(['fatal', 'error', 'warn', 'info', 'debug', 'trace', 'silent'], 'is a level such as info')
-    .default('info'),
-});
+const settingsSchema = z
+  .object({
+    HUERTA_DATA: z.string().min(1, 'is a folder').default('.data'),
+    HUERTA_PORT: z
+      .string()
+      .regex(/^\d{1,5}$/, 'is a number such as 4700')
+      .transform(Number)
+      .refine((port) => port <= 65_535, 'is at most 65535')
+      .default(4700),
+    HUERTA_HOST: z
+      .string()
+      .regex(/^[a-z0-9.-]+$/i, 'is a name or an address of this machine, without a port')
+      .optional(),
+    HUERTA_DOOR_PORT: z
+      .string()
+      .regex(/^\d{1,5}$/, 'is a number such as 4743')
+      .transform(Number)
+      .refine((port) => port <= 65_535, 'is at most 65535')
+      .optional(),
+    HUERTA_CERT: z.string().min(1, 'is a file').optional(),
+    HUERTA_KEY: z.string().min(1, 'is a file').optional(),
+    HUERTA_RATE: z
+      .string()
+      .regex(/^\d{1,7}$/, 'is a number of requests a minute, 0 for no limit')
+      .transform(Number)
+      .default(6000),
+    HUERTA_WEB: z.string().min(1, 'is a folder').default('web/dist'),
+    HUERTA_DEMO: z.enum(['0', '1'], 'is 1 for the demo garden, or 0').default('0'),
+    HUERTA_LOG: z
+      .enum(
+        ['fatal', 'error', 'warn', 'info', 'debug', 'trace', 'silent'],
+        'is a level such as info',
+      )
+      .default('info'),
+  })
+  .refine(
+    ({ HUERTA_CERT: cert, HUERTA_KEY: key }) => (cert === undefined) === (key === undefined),
+    {
+      path: ['HUERTA_CERT'],
+      message: 'goes with HUERTA_KEY: give both or none',
+    },
+  );
 
 export interface Settings {
   folder: string;

@@ -20,6 +20,26 @@ export function useDoor() {
   });
 }
 
+/**
+ * Where the code of a label leads: into the house's network while the door is open, else to this page's own
+ * address.
+ *
+ * @returns the address, and whether a phone can open it
+ */
+export function useLabelAddress(): { at: string; forPhones: boolean } {
+  const { data: about } = useAbout();
+  const { data: door } = useQuery({
+    queryKey: DOOR_KEY,
+    queryFn: () => callRoute(DOOR.get),
+    enabled: about?.home === true,
+  });
+  const [address] = door?.addresses ?? [];
+  return {
+    at: address ?? window.location.origin,
+    forPhones: address !== undefined || about?.home === false,
+  };
+}
+
 export function useSetDoor() {
   const client = useQueryClient();
   return useMutation({

@@ -1,19 +1,28 @@
 import { Box, Button, Text } from '@chakra-ui/react';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { SITES, type PriceBook, type SeasonPlan, type WeatherChoice } from '@huerta/core';
+import {
+  SITES,
+  type PriceBook,
+  type QuantityKind,
+  type SeasonPlan,
+  type WeatherChoice,
+} from '@huerta/core';
 import { useState } from 'react';
 import { v4 as uuid } from 'uuid';
+import { useWords } from '../app/preferences';
 import { documentKey } from '../api/useDocument';
 import { keeper, wakeOutbox, type Bodies, type Kept, type Kind } from '../device/kept';
 import { TickField } from './ChoiceField';
 
 /** Documents other than designs that two devices changed at once: what differs, and whose is kept. */
 
+type Write = (value: number, kind: QuantityKind) => string;
+
 interface Part<B> {
   label: string;
   of(body: B): unknown;
   /** What it is, in a few words. */
-  says(body: B): string;
+  says(body: B, write: Write): string;
   /** The one with this part of the other. */
   take(into: B, from: B): B;
 }
@@ -22,12 +31,12 @@ interface Part<B> {
 const part = <B, V>(
   label: string,
   value: (body: B) => V,
-  says: (value: V) => string,
+  says: (value: V, write: Write) => string,
   put: (body: B, value: V) => B,
 ): Part<B> => ({
   label,
   of: value,
-  says: (body) => says(value(body)),
+  says: (body, write) => says(value(body), write),
   take: (into, from) => put(into, value(from)),
 });
 
@@ -37,7 +46,7 @@ const countIn = (record: object): number => Object.keys(record).length;
 function bookPart<F extends keyof PriceBook>(
   label: string,
   field: F,
-  says: (value: PriceBook[F]) => string,
+  says: (value: PriceBook[F], write: Write) => string,
 ): Part<Bodies['prices']> {
   return part(
     label,
@@ -99,7 +108,7 @@ const PARTS: { [K in Kind]: readonly Part<Bodies[K]>[] } = {
   prices: [
     bookPart('Currency', 'currency', (currency) => currency),
     bookPart('Growing mix', 'mixing', (mixing) => (mixing === 'own' ? 'mixed at home' : 'ready')),
-    bookPart('The saw takes', 'kerf', (kerf) => `${kerf * 1000} mm`),
+    bookPart('The saw takes', 'kerf', (kerf, write) => write(kerf, 'length')),
     bookPart('Prices', 'prices', (prices) =>
       many(
         Object.values(prices).reduce((sum, one) => sum + countIn(one ?? {}), 0),
@@ -144,6 +153,7 @@ export function Clashes() {
 function Clash<K extends Kind>({ kept }: { kept: Kept<K> }) {
   const { key, kind, id, body, clash, saveId } = kept;
   const client = useQueryClient();
+  const { write } = useWords();
   const [mine, setMine] = useState<readonly string[]>([]);
   if (!clash) return null;
   const parts = PARTS[kind] as readonly Part<Bodies[K]>[];
@@ -197,7 +207,7 @@ function Clash<K extends Kind>({ kept }: { kept: Kept<K> }) {
       {differ.map((one) => (
         <Box key={one.label} borderTop="1px solid" borderColor="rule" py="1">
           <TickField
-            label={`${one.label}: yours ${one.says(body)}, the other ${one.says(clash.body)}`}
+            label={`${one.label}: yours ${one.says(body, write)}, the other ${one.says(clash.body, write)}`}
             checked={mine.includes(one.label)}
             onTick={(on) =>
               setMine(on ? [...mine, one.label] : mine.filter((label) => label !== one.label))

@@ -41,7 +41,8 @@ export function TopBar({ children }: { children?: ReactNode }) {
           {children}
         </Box>
       ) : null}
-      <Away />
+      {/* On the bench the mark of saving says it. */}
+      {!children && <Away />}
       <UnitSwitch />
       <ModeSwitch />
     </Box>
@@ -52,7 +53,8 @@ export function TopBar({ children }: { children?: ReactNode }) {
 function Away() {
   const { away, last } = useHeard();
   if (!away) return null;
-  const when = last > 0 ? `; last ${writeAgo(last)}` : '';
+  const ago = last > 0 ? writeAgo(last) : 'just now';
+  const when = ago === 'just now' ? '' : `; last ${ago}`;
   return (
     <Box
       role="status"

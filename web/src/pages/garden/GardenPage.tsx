@@ -1,8 +1,8 @@
-import { Box, Button, HStack, Text } from '@chakra-ui/react';
+import { Box, Button, HStack, Menu, Portal, Text } from '@chakra-ui/react';
 import type { Entry } from '@huerta/contract';
-import { Plus } from 'lucide-react';
+import { Menu as MenuIcon, Plus } from 'lucide-react';
 import { useCallback, useMemo, useState } from 'react';
-import { Link } from 'react-router';
+import { Link, useNavigate } from 'react-router';
 import { useGarden } from '../../api/planters';
 import { Fetched, Page } from '../../components/Page';
 import { toggled } from '../../components/useChosen';
@@ -24,24 +24,10 @@ export function GardenPage() {
         <Text as="h1" fontSize="2xl">
           The garden
         </Text>
-        <HStack gap="3" maxW="full" overflowX="auto">
-          <Button asChild variant="ghost" flexShrink="0">
-            <Link to="/vessels">My vessels</Link>
-          </Button>
-          <Button asChild variant="ghost" flexShrink="0">
-            <Link to="/compare">Compare</Link>
-          </Button>
-          <Button asChild variant="ghost" flexShrink="0">
-            <Link to="/shopping">Shopping list</Link>
-          </Button>
-          <Button asChild variant="ghost" flexShrink="0">
-            <Link to="/prices">Price book</Link>
-          </Button>
-          <Button asChild variant="ghost" flexShrink="0">
-            <Link to="/settings">Settings</Link>
-          </Button>
+        <HStack gap="3" flexWrap="wrap">
+          <Elsewhere />
           <ImportButton />
-          <Button asChild variant="solid" order={{ base: -1, md: 0 }} flexShrink="0">
+          <Button asChild variant="solid" order={{ base: -1, md: 0 }}>
             <Link to="/new">
               <Plus size={20} aria-hidden /> New planter
             </Link>
@@ -56,6 +42,48 @@ export function GardenPage() {
         }
       </Fetched>
     </Page>
+  );
+}
+
+const ELSEWHERE = [
+  ['/vessels', 'My vessels'],
+  ['/compare', 'Compare'],
+  ['/shopping', 'Shopping list'],
+  ['/prices', 'Price book'],
+  ['/settings', 'Settings'],
+] as const;
+
+/** The other pages: side by side where there is room, in a menu on a phone. */
+function Elsewhere() {
+  const navigate = useNavigate();
+  return (
+    <>
+      {ELSEWHERE.map(([to, name]) => (
+        <Button key={to} asChild variant="ghost" hideBelow="md">
+          <Link to={to}>{name}</Link>
+        </Button>
+      ))}
+      <Box hideFrom="md">
+        <Menu.Root onSelect={({ value }) => void navigate(value)}>
+          <Menu.Trigger asChild>
+            <Button>
+              <MenuIcon size={20} aria-hidden /> More pages
+            </Button>
+          </Menu.Trigger>
+          <Portal>
+            <Menu.Positioner>
+              <Menu.Content>
+                {ELSEWHERE.map(([to, name]) => (
+                  <Menu.Item key={to} value={to}>
+                    {name}
+                  </Menu.Item>
+                ))}
+              </Menu.Content>
+            </Menu.Positioner>
+          </Portal>
+        </Menu.Root>
+      </Box>
+    </>
   );
 }
 
@@ -74,18 +102,14 @@ function Planters({ entries, by }: { entries: readonly Entry[]; by: string }) {
   return (
     <>
       {entries.length > 1 && (
-        <HStack align="flex-end" justify="space-between" flexWrap="wrap" gap="3">
-          <Box flex="1" minW="min(100%, 24rem)">
-            <Search entries={entries} wanted={wanted} onWant={want} />
-          </Box>
+        <Search entries={entries} wanted={wanted} onWant={want}>
           <Button
-            mb="5"
             aria-pressed={chosen !== null}
             onClick={() => setChosen(chosen ? null : new Set())}
           >
             Choose several
           </Button>
-        </HStack>
+        </Search>
       )}
       {shown.length < entries.length && (
         <Text role="status" mb="4" color="faint">

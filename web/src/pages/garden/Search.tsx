@@ -1,7 +1,7 @@
 import { Button, Field, Input } from '@chakra-ui/react';
 import type { Entry } from '@huerta/contract';
 import { SlidersHorizontal } from 'lucide-react';
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import { useSearchParams } from 'react-router';
 import { ChoiceField } from '../../components/ChoiceField';
 import { answersIn, BUILDS, ORDERS, TROUBLES, wantedOf, type Wanted } from './found';
@@ -26,10 +26,12 @@ interface SearchProps {
   entries: readonly Entry[];
   wanted: Wanted;
   onWant(name: string, value: string): void;
+  /** What else stands in the row. */
+  children: ReactNode;
 }
 
 /** Finds planters by words, place, crop, trouble and build. */
-export function Search({ entries, wanted, onWant }: SearchProps) {
+export function Search({ entries, wanted, onWant, children }: SearchProps) {
   const narrowed =
     wanted.place !== '' ||
     wanted.crop !== '' ||
@@ -55,6 +57,7 @@ export function Search({ entries, wanted, onWant }: SearchProps) {
       <Button aria-expanded={open} onClick={() => setOpen(!open)}>
         <SlidersHorizontal size={18} aria-hidden /> Narrow and order
       </Button>
+      {children}
       {open && (
         <div className="garden-narrow">
           <ChoiceField

@@ -123,7 +123,7 @@ function Book({
       notify(
         useHeard.getState().away
           ? 'The price book is kept on this device. It is sent when the server answers.'
-          : 'The price book is saved.',
+          : 'The price book is kept.',
       );
     });
   };

@@ -85,7 +85,7 @@ function Writing() {
 function Kept({ demo, home }: { demo: boolean; home: boolean }) {
   const { data } = useBackups();
   return (
-    <Box as="ul" ps="5" maxW="44rem">
+    <Box as="ul" listStyleType="disc" ps="5" maxW="44rem">
       <li>
         The garden: in{' '}
         <b style={{ overflowWrap: 'anywhere' }}>
@@ -93,7 +93,7 @@ function Kept({ demo, home }: { demo: boolean; home: boolean }) {
         </b>
         .
         {demo &&
-          ' This is the demo garden, which is put back as it was by “npm run demo -- --fresh”.'}
+          ' This is the demo garden, which is put back as it was by ‘npm run demo -- --fresh’.'}
       </li>
       <li>
         In this browser: how it is written, what was last seen of the garden, and what was done and

@@ -2,7 +2,9 @@ import { Box, Text } from '@chakra-ui/react';
 import { PAPERS, type PaperId } from '@huerta/core';
 import { Printer } from 'lucide-react';
 import { format } from 'date-fns';
+import { Link } from 'react-router';
 import { fileAddress } from '../../api/build';
+import { useLabelAddress } from '../../api/home';
 import { usePreferences } from '../../app/preferences';
 import { ChoiceField } from '../../components/ChoiceField';
 
@@ -18,7 +20,8 @@ interface PaperProps {
 export function Paper({ id, paper, hasTemplates, hasCuts, onPaper }: PaperProps) {
   const { units } = usePreferences();
   const query = { units, paper };
-  const label = { ...query, at: window.location.origin, day: format(new Date(), 'yyyy-MM-dd') };
+  const { at, forPhones } = useLabelAddress();
+  const label = { ...query, at, day: format(new Date(), 'yyyy-MM-dd') };
   return (
     <Box as="section" className="not-printed paper" aria-label="On paper">
       <Text as="h2" fontSize="lg">
@@ -42,6 +45,15 @@ export function Paper({ id, paper, hasTemplates, hasCuts, onPaper }: PaperProps)
           <a className="file-link" href={fileAddress(id, 'label.pdf', label)} target="_blank">
             <Printer size={18} aria-hidden /> Labels with a code (PDF)
           </a>
+          {!forPhones && (
+            <Text fontSize="sm" color="faint">
+              A phone can follow the code once the door is open:{' '}
+              <Link to="/settings/phone" style={{ textDecoration: 'underline' }}>
+                let a phone in
+              </Link>{' '}
+              before you print them.
+            </Text>
+          )}
         </li>
         <li>
           <a className="file-link" href={fileAddress(id, 'parts.csv', query)} download>
