@@ -78,6 +78,18 @@ test('damaged, foreign and later files are refused with the reason', async ({ pa
     await expect(dialog).toBeHidden();
   }
   expect(await (await page.request.get('/api/planters')).text()).not.toContain(name);
+
+  // Of many at once the good ones come in, and the others are named.
+  const file = (label: string, text: string) => ({
+    name: `${label}.json`,
+    mimeType: 'application/json',
+    buffer: Buffer.from(text),
+  });
+  await page
+    .getByLabel('Planter file')
+    .setInputFiles([file('one', good), file('torn', good.slice(0, 80)), file('two', good)]);
+  await expect(page.getByText('2 planters are in the garden.')).toBeVisible();
+  await expect(page.getByRole('alertdialog')).toContainText('torn.json');
 });
 
 test('two windows, one planter: both versions are offered and kept', async ({ page, context }) => {

@@ -116,6 +116,28 @@ test('planters are found, chosen, put in a place and deleted together', async ({
   await expect(entries).toHaveCount(3);
 });
 
+test('the garden is printed as a list and the bench as a page, dark on white', async ({ page }) => {
+  const name = `On paper ${Date.now()}`;
+  const id = await create(page, name, 'North wall');
+  await page.addInitScript(() => localStorage.setItem('huerta.mode', 'dark'));
+  const print = () => page.evaluate(() => window.dispatchEvent(new Event('beforeprint')));
+  const after = () => page.evaluate(() => window.dispatchEvent(new Event('afterprint')));
+  await page.goto(`/?q=${encodeURIComponent(name)}`);
+  await expect(page.getByRole('link', { name })).toBeVisible();
+  await print();
+  await expect(page.getByRole('row', { name: new RegExp(`^${name} North wall`) })).toBeVisible();
+  await expect(page.locator('html')).toHaveClass(/light/);
+  await after();
+  await expect(page.locator('html')).toHaveClass(/dark/);
+  await page.goto(`/planters/${id}`);
+  await expect(page.getByLabel('Name of the planter')).toHaveValue(name);
+  await page.emulateMedia({ media: 'print' });
+  await print();
+  await expect(page.getByRole('heading', { name })).toBeVisible();
+  await expect(page.getByRole('row', { name: /^Water to use/ })).toBeVisible();
+  await expect(page.getByLabel('Name of the planter')).toBeHidden();
+});
+
 test('the price book that two devices changed at once asks which to keep, part by part', async ({
   page,
 }) => {

@@ -85,6 +85,7 @@ async function main(): Promise<void> {
   const address = server.address();
   const open = typeof address === 'object' && address ? address.port : port;
   logger.info(`Huerta is at http://localhost:${open}, with the garden in ${folder}`);
+  services.garden.soon();
   await keeper.begin();
   const { addresses, trouble } = await keeper.state();
   if (addresses[0])

@@ -85,6 +85,20 @@ test('every family’s sheet can be printed, a pail’s on two pages of either p
   }
 });
 
+test('any name in Latin, Greek or Cyrillic letters is written as it is on every paper', async () => {
+  const name = 'Łąka őő Ελιά Ογουρτσιά Огурцы žů';
+  const id = await make('cloth-pail', name);
+  const label = { ...metric, at: 'http://localhost:4700', day: '2026-05-01' };
+  const papers = [
+    await services.files.sheet(id, metric),
+    await services.files.templates(id, metric),
+    await services.files.label(id, label),
+  ];
+  for (const { content } of papers) {
+    expect(squeezed((await parsePdf(content)).text)).toContain(squeezed(name));
+  }
+});
+
 test('the label’s code opens this planter, on both labels', async () => {
   const id = await make('cloth-pail');
   const { content } = await services.files.label(id, {

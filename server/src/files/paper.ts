@@ -21,6 +21,14 @@ const FONTS = {
 } as const;
 export type FontId = keyof typeof FONTS;
 
+/** Faces for words with letters that the faces above have not: Latin with all accents, Greek, Cyrillic. */
+const WIDER = {
+  body: locate('dejavu-fonts-ttf/ttf/DejaVuSans.ttf'),
+  bold: locate('dejavu-fonts-ttf/ttf/DejaVuSans-Bold.ttf'),
+  heading: locate('dejavu-fonts-ttf/ttf/DejaVuSerif-Bold.ttf'),
+} as const satisfies Record<FontId, string>;
+const widerOf = (font: string): string => `${font}-wider`;
+
 /** Height of a capital as a share of the type size, in the body face. */
 const CAPITAL = 0.668;
 
@@ -39,6 +47,8 @@ export async function makePdf(title: string, draw: (pdf: Pdf) => void): Promise<
     info: { Title: title, Creator: 'Huerta', Producer: 'Huerta' },
   });
   for (const [name, file] of Object.entries(FONTS)) pdf.registerFont(name, file);
+  for (const [name, file] of Object.entries(WIDER)) pdf.registerFont(widerOf(name), file);
+  writeAnyName(pdf);
   const parts: Buffer[] = [];
   pdf.on('data', (part: Buffer) => parts.push(part));
   const whole = new Promise<Buffer>((done, fail) => {
@@ -48,6 +58,48 @@ export async function makePdf(title: string, draw: (pdf: Pdf) => void): Promise<
   draw(pdf);
   pdf.end();
   return whole;
+}
+
+/** What pdfkit keeps of the face in hand; its types leave it out. */
+interface FaceInHand {
+  _font?: { font?: { hasGlyphForCodePoint?(code: number): boolean } };
+}
+
+/** Lets every text be set in a wider face where the one in hand lacks one of its letters. */
+function writeAnyName(pdf: Pdf): void {
+  const [setFont, text, width, height] = [
+    pdf.font,
+    pdf.text,
+    pdf.widthOfString,
+    pdf.heightOfString,
+  ].map((method) => (method as (...of: unknown[]) => unknown).bind(pdf)) as ((
+    ...of: unknown[]
+  ) => never)[];
+  let inHand = 'body';
+  const covered = (words: string): boolean => {
+    const face = (pdf as unknown as FaceInHand)._font?.font;
+    return [...words].every((letter) => {
+      const code = letter.codePointAt(0) ?? 0;
+      return code < 32 || face?.hasGlyphForCodePoint?.(code) !== false;
+    });
+  };
+  const inAFaceFor = (draw: (...of: unknown[]) => never) =>
+    ((words: unknown, ...rest: unknown[]) => {
+      if (typeof words !== 'string' || covered(words)) return draw(words, ...rest);
+      setFont?.(widerOf(inHand));
+      try {
+        return draw(words, ...rest);
+      } finally {
+        setFont?.(inHand);
+      }
+    }) as never;
+  pdf.font = ((name: string, ...rest: unknown[]) => {
+    inHand = name;
+    return setFont?.(name, ...rest);
+  }) as never;
+  if (text) pdf.text = inAFaceFor(text);
+  if (width) pdf.widthOfString = inAFaceFor(width);
+  if (height) pdf.heightOfString = inAFaceFor(height);
 }
 
 /** A new sheet, upright. */

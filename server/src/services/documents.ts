@@ -1,7 +1,13 @@
 import { createHash, randomUUID } from 'node:crypto';
 import { z } from 'zod';
 import type { Database } from '../store/database';
-import type { Base, DocumentKind, DocumentRow, RevisionRow } from '../store/documents';
+import type {
+  Base,
+  DocumentHead,
+  DocumentKind,
+  DocumentRow,
+  RevisionRow,
+} from '../store/documents';
 import { conflict, contradiction, notFound, type Where } from './problems';
 import { thinned } from './thinned';
 
@@ -79,10 +85,15 @@ export interface Documents<T> {
   restore(id: string): Promise<Kept<T>>;
 }
 
-/** The store for one kind: the same revisions, history, reading and setting aside for all. */
+/**
+ * The store for one kind: the same revisions, history, reading and setting aside for all.
+ *
+ * @param onChange told after every save
+ */
 export function documentsOf<T>(
   kind: Kind<T>,
   { documents }: Pick<Database, 'documents'>,
+  onChange: () => void = () => undefined,
 ): Documents<T> {
   const format = formatOf(kind);
   const of = kind.kind;
@@ -92,7 +103,7 @@ export function documentsOf<T>(
     if (!row) throw missing();
     return row;
   };
-  const keep = (row: DocumentRow, value: T): Kept<T> => ({
+  const keep = (row: DocumentHead, value: T): Kept<T> => ({
     id: row.id,
     name: row.name,
     revision: row.revision,
@@ -120,9 +131,12 @@ export function documentsOf<T>(
     if (drop.length > 0) await documents.dropRevisions(of, id, drop);
   };
   /** Refuses what cannot be, but for what was kept before a rule became stricter and is still so. */
-  const mustBePossible = (value: T, before: T | null): void => {
+  const mustBePossible = async (value: T, id: string | null): Promise<void> => {
     const found = kind.contradictions?.(value) ?? [];
     if (found.length === 0) return;
+    const row = id === null ? null : await documents.find(of, id);
+    const reading = row && readRow(kind, format, row);
+    const before = reading?.ok ? reading.value : null;
     const known = new Set(
       before ? kind.contradictions?.(before).map(({ path }) => path.join()) : [],
     );
@@ -169,22 +183,22 @@ export function documentsOf<T>(
     },
 
     async create(document) {
-      mustBePossible(document.value, null);
+      await mustBePossible(document.value, null);
       const row = await documents.insert(written(randomUUID(), null, document));
       if (!row) throw new Error('An id came twice');
+      onChange();
       return keep(row, document.value);
     },
 
     async save(id, save, document) {
-      const before = kind.contradictions ? await documents.find(of, id) : null;
-      const reading = before && readRow(kind, format, before);
-      mustBePossible(document.value, reading?.ok ? reading.value : null);
+      await mustBePossible(document.value, id);
       const write = written(id, save.saveId, document);
       const row =
         (save.revision === 0 ? await documents.insert(write) : null) ??
         (await documents.update(write, save));
       if (row) {
         if (row.revision % THIN_EVERY === 0) await thin(id);
+        onChange();
         return keep(row, document.value);
       }
       const now = readable(await find(id));

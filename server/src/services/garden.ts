@@ -9,7 +9,7 @@ import {
   type Section,
 } from '@huerta/core';
 import type { Database } from '../store/database';
-import { DOCUMENT_KINDS, type SummaryRow } from '../store/documents';
+import { DOCUMENT_KINDS, type MadeSummary, type SummaryRow } from '../store/documents';
 import type { Documents } from './documents';
 import { notFound } from './problems';
 
@@ -17,11 +17,18 @@ import { notFound } from './problems';
 export interface GardenService {
   /** Answer to GET /api/garden, as JSON text. */
   entries(): Promise<string>;
+  /** Works out what is missing, a little at a time, so that the next list is there at once. */
+  soon(): void;
   /** Any document as it is kept, readable or not. */
   document(kind: string, id: string): Promise<{ name: string; text: string }>;
   /** The section of one planter, with what it depends on. */
   drawing(id: string): Promise<{ drawing: Section; revision: number; by: string }>;
 }
+
+/** Summaries that are kept at once. */
+const TOGETHER = 25;
+/** Rest after a save before what follows from it is worked out, milliseconds. */
+const REST_MS = 300;
 
 interface Parts {
   database: Pick<Database, 'documents' | 'progress'>;
@@ -35,20 +42,57 @@ interface Parts {
 export function gardenService({ database, planters, others, by }: Parts): GardenService {
   const { documents, progress } = database;
 
-  /** The summary of a row, worked out if need be; the reason why where it cannot be read. */
-  const summaryOf = async (row: SummaryRow): Promise<string | { why: string }> => {
-    if (row.summary !== null) return row.summary;
-    try {
-      const { value } = await planters.get(row.id);
-      const made = JSON.stringify(summarized(value));
-      await documents.keepSummary('planter', row, made, by);
-      return made;
-    } catch (error) {
-      return { why: error instanceof Error ? error.message : String(error) };
+  /** Works out what has no summary yet, a little at a time; whoever asks meanwhile comes first. */
+  const summarize = async (
+    rows: readonly SummaryRow[],
+    made: (row: SummaryRow, summary: string | { why: string }) => void,
+  ): Promise<void> => {
+    let kept: MadeSummary[] = [];
+    for (const [i, row] of rows.entries()) {
+      if (row.summary !== null) {
+        made(row, row.summary);
+        continue;
+      }
+      try {
+        const { value, revision } = await planters.get(row.id);
+        const summary = JSON.stringify(summarized(value));
+        kept.push({ id: row.id, revision, summary });
+        made(row, summary);
+      } catch (error) {
+        made(row, { why: error instanceof Error ? error.message : String(error) });
+      }
+      await new Promise((done) => setImmediate(done));
+      if (kept.length < TOGETHER && i < rows.length - 1) continue;
+      await documents.keepSummaries('planter', kept, by);
+      kept = [];
     }
+    await documents.keepSummaries('planter', kept, by);
+  };
+
+  let working = false;
+  let again = false;
+  /** One at a time; what was saved meanwhile is seen in another round. */
+  const workAhead = async (): Promise<void> => {
+    do {
+      again = false;
+      await summarize(await documents.summaries('planter', by), () => undefined);
+    } while (again);
   };
 
   return {
+    soon() {
+      again = true;
+      if (working) return;
+      working = true;
+      setTimeout(() => {
+        void workAhead()
+          .catch(() => undefined)
+          .finally(() => {
+            working = false;
+          });
+      }, REST_MS).unref();
+    },
+
     async entries() {
       const [rows, done] = await Promise.all([
         documents.summaries('planter', by),
@@ -56,8 +100,7 @@ export function gardenService({ database, planters, others, by }: Parts): Garden
       ]);
       const entries: string[] = [];
       const setAside: SetAside = [];
-      for (const row of rows) {
-        const summary = await summaryOf(row);
+      await summarize(rows, (row, summary) => {
         if (typeof summary === 'string') {
           const { summary: _own, ...head } = row;
           const shown = JSON.stringify({ ...head, done: done.get(row.id) ?? 0 });
@@ -65,7 +108,7 @@ export function gardenService({ database, planters, others, by }: Parts): Garden
         } else {
           setAside.push({ kind: DOCUMENT_KINDS[0], id: row.id, name: row.name, why: summary.why });
         }
-      }
+      });
       for (const kind of others) setAside.push(...(await kind.list()).setAside);
       const rest = JSON.stringify({ by, setAside } satisfies Omit<Garden, 'entries'>);
       return `${rest.slice(0, -1)},"entries":[${entries.join(',')}]}`;

@@ -35,11 +35,13 @@ export interface Services {
  * @param by which Huerta this is: what another one worked out and kept is worked out again
  */
 export function servicesOf(database: Database, by = 'development'): Services {
-  const planters = documentsOf(PLANTER, database);
+  const planters = documentsOf(PLANTER, database, () => garden.soon());
   const prices = documentsOf(PRICES, database);
   const vessels = documentsOf(VESSEL, database);
   const weather = documentsOf(WEATHER, database);
   const seasons = documentsOf(SEASON, database);
+  const others = [vessels, prices, weather, seasons];
+  const garden = gardenService({ database, planters, others, by });
   const progress = progressService(database.progress, planters);
   const kinds = { planter: planters, vessel: vessels, prices, weather, season: seasons };
   return {
@@ -48,7 +50,7 @@ export function servicesOf(database: Database, by = 'development'): Services {
     vessels,
     weather,
     seasons,
-    garden: gardenService({ database, planters, others: [vessels, prices, weather, seasons], by }),
+    garden,
     progress,
     gardenFile: gardenFileService({ database, progress, kinds }),
     files: fileService(planters, prices, papersOf()),

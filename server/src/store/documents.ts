@@ -23,6 +23,9 @@ export interface DocumentRow {
   updatedAt: string;
 }
 
+/** A row without its text, as it is given back by what wrote it. */
+export type DocumentHead = Omit<DocumentRow, 'text'>;
+
 export interface RevisionRow {
   revision: number;
   text: string;
@@ -62,8 +65,16 @@ export interface SummaryRow {
   summary: string | null;
 }
 
-const ROW = `kind, id, name, text, format, revision, save_id AS saveId,
+/** A summary, and of what. */
+export interface MadeSummary {
+  id: string;
+  revision: number;
+  summary: string;
+}
+
+const HEAD = `kind, id, name, format, revision, save_id AS saveId,
   created_at AS createdAt, updated_at AS updatedAt`;
+const ROW = `${HEAD}, text`;
 
 /** What a statement binds, and nothing more: Sequelize refuses what it does not ask for. */
 const pick = ({ kind, id, name, text, format, saveId }: Written) => ({
@@ -103,21 +114,21 @@ export function documentTable(sequelize: Sequelize) {
     // Sequelize gives no rows back of what begins with INSERT INTO.
     /** Writes one that is not there; null when the id is taken, also by a deleted one. */
     insert: (written: Written) =>
-      first<DocumentRow>(
+      first<DocumentHead>(
         `INSERT OR IGNORE INTO documents (kind, id, name, text, format, revision, save_id, created_at, updated_at)
          VALUES ($kind, $id, $name, $text, $format, 1, $saveId, $now, $now)
-         RETURNING ${ROW}`,
+         RETURNING ${HEAD}`,
         { ...pick(written), now: now() },
       ),
 
     /** Writes over the revision, or over one of the device's own saves; null when neither is there any more. */
     update: (written: Written, { revision, after, evenDeleted = false }: Base) =>
-      first<DocumentRow>(
+      first<DocumentHead>(
         `UPDATE documents SET name = $name, text = $text, format = $format, save_id = $saveId,
            revision = revision + 1, updated_at = $now, summary = NULL, deleted_at = NULL
          WHERE kind = $kind AND id = $id AND (deleted_at IS NULL OR $evenDeleted)
            AND (revision = $revision OR save_id IN (SELECT value FROM json_each($after)))
-         RETURNING ${ROW}`,
+         RETURNING ${HEAD}`,
         {
           ...pick(written),
           revision,
@@ -194,17 +205,19 @@ export function documentTable(sequelize: Sequelize) {
         { kind, by },
       ),
 
-    /** Keeps a summary, unless the document changed meanwhile. */
-    async keepSummary(
+    /** Keeps summaries in one go, but for those whose document changed meanwhile. */
+    async keepSummaries(
       kind: DocumentKind,
-      { id, revision }: Pick<DocumentRow, 'id' | 'revision'>,
-      summary: string,
+      made: readonly MadeSummary[],
       by: string,
     ): Promise<void> {
+      if (made.length === 0) return;
       await sequelize.query(
-        `UPDATE documents SET summary = $summary, summary_by = $by
-         WHERE kind = $kind AND id = $id AND revision = $revision`,
-        { bind: { kind, id, revision, summary, by } },
+        `UPDATE documents SET summary = made.value ->> 'summary', summary_by = $by
+         FROM json_each($made) AS made
+         WHERE kind = $kind AND documents.id = made.value ->> 'id'
+           AND revision = made.value ->> 'revision'`,
+        { bind: { kind, made: JSON.stringify(made), by } },
       );
     },
   };

@@ -71,8 +71,9 @@ export function usePlantersOf(ids: readonly string[]) {
 }
 
 /** The section of a planter, as the server drew it for a revision. */
-export function useDrawing({ id, revision }: Entry, by: string) {
+export function useDrawing({ id, revision }: Entry, by: string, wanted: boolean) {
   return useQuery({
+    enabled: wanted,
     queryKey: ['drawing', id, revision, by],
     queryFn: async () =>
       (await callRoute(GARDEN.drawing, {

@@ -68,8 +68,20 @@ export function PreferencesProvider({ children }: { children: ReactNode }) {
   useEffect(() => remember('huerta.units', units), [units]);
   useEffect(() => {
     remember('huerta.mode', mode);
-    document.documentElement.classList.toggle('dark', mode === 'dark');
-    document.documentElement.classList.toggle('light', mode === 'light');
+    const show = (shown: ColourMode) => {
+      document.documentElement.classList.toggle('dark', shown === 'dark');
+      document.documentElement.classList.toggle('light', shown === 'light');
+    };
+    show(mode);
+    // Paper is light.
+    const print = () => show('light');
+    const back = () => show(mode);
+    window.addEventListener('beforeprint', print);
+    window.addEventListener('afterprint', back);
+    return () => {
+      window.removeEventListener('beforeprint', print);
+      window.removeEventListener('afterprint', back);
+    };
   }, [mode]);
   const value = useMemo(
     () => ({ units, setUnits, mode, setMode, dates, setDates }),

@@ -6,12 +6,14 @@ import { Link } from 'react-router';
 import { exportPlanter } from '../../components/exportPlanter';
 import { TextField } from '../../components/TextField';
 import { TopBar } from '../../components/TopBar';
+import { usePrinting } from '../../components/usePrinting';
 import './bench.css';
 import { BenchBehind, useBench, useHistory } from './bench';
 import { ConflictDialog } from './ConflictDialog';
 import { Figures } from './Figures';
 import { Findings } from './Findings';
 import { PourControl } from './PourControl';
+import { PrintedBench } from './PrintedBench';
 import { Rooms } from './Rooms';
 import { SaveMark } from './SaveMark';
 import { ShortcutsDialog } from './ShortcutsDialog';
@@ -29,84 +31,93 @@ export const BenchLayout = memo(function BenchLayout({ saving }: { saving: Savin
   const [help, setHelp] = useState(false);
   const openHelp = useCallback(() => setHelp(true), []);
   const closeHelp = useCallback(() => setHelp(false), []);
+  const printing = usePrinting();
   const rooms = (
     <BenchBehind untilRest>
       <Rooms room={room} onRoom={setRoom} tabs={!wide} />
     </BenchBehind>
   );
   return (
-    <Box h={{ lg: '100dvh' }} display="flex" flexDirection="column">
-      <BenchKeys setRoom={setRoom} openHelp={openHelp} />
-      <BenchBehind untilRest>
-        <BenchBar saving={saving} onHelp={openHelp} />
-      </BenchBehind>
-      {wide ? (
-        <Box flex="1" minH="0" display="grid" gridTemplateColumns="18.5rem minmax(0, 1fr) 19.5rem">
+    <>
+      {printing && <PrintedBench />}
+      <Box className="not-printed" h={{ lg: '100dvh' }} display="flex" flexDirection="column">
+        <BenchKeys setRoom={setRoom} openHelp={openHelp} />
+        <BenchBehind untilRest>
+          <BenchBar saving={saving} onHelp={openHelp} />
+        </BenchBehind>
+        {wide ? (
           <Box
-            as="nav"
-            aria-label="Rooms of the work"
-            overflowY="auto"
-            borderRight="2px solid"
-            borderColor="ink"
+            flex="1"
+            minH="0"
+            display="grid"
+            gridTemplateColumns="18.5rem minmax(0, 1fr) 19.5rem"
           >
-            {rooms}
+            <Box
+              as="nav"
+              aria-label="Rooms of the work"
+              overflowY="auto"
+              borderRight="2px solid"
+              borderColor="ink"
+            >
+              {rooms}
+            </Box>
+            <Box as="main" display="flex" flexDirection="column" minH="0" ps="2">
+              <Work />
+            </Box>
+            <Box
+              as="aside"
+              aria-label="What it yields"
+              overflowY="auto"
+              px="4"
+              pt="4"
+              pb="8"
+              borderLeft="2px solid"
+              borderColor="ink"
+            >
+              <Figures compact={false} />
+              <Box mt="5">
+                <BenchBehind>
+                  <Findings />
+                </BenchBehind>
+              </Box>
+            </Box>
           </Box>
-          <Box as="main" display="flex" flexDirection="column" minH="0" ps="2">
-            <Work />
-          </Box>
-          <Box
-            as="aside"
-            aria-label="What it yields"
-            overflowY="auto"
-            px="4"
-            pt="4"
-            pb="8"
-            borderLeft="2px solid"
-            borderColor="ink"
-          >
-            <Figures compact={false} />
-            <Box mt="5">
+        ) : (
+          <>
+            <Box
+              as="main"
+              position="sticky"
+              top="0"
+              zIndex="sticky"
+              bg="wall"
+              h="50dvh"
+              minH="21rem"
+              display="flex"
+              flexDirection="column"
+              borderBottom="2px solid"
+              borderColor="ink"
+            >
+              <Work />
+            </Box>
+            <Box px="3" py="3">
+              <Figures compact />
+            </Box>
+            <Box as="nav" aria-label="Rooms of the work">
+              {rooms}
+            </Box>
+            <Box px="4" pt="5" pb="16">
               <BenchBehind>
                 <Findings />
               </BenchBehind>
             </Box>
-          </Box>
-        </Box>
-      ) : (
-        <>
-          <Box
-            as="main"
-            position="sticky"
-            top="0"
-            zIndex="sticky"
-            bg="wall"
-            h="50dvh"
-            minH="21rem"
-            display="flex"
-            flexDirection="column"
-            borderBottom="2px solid"
-            borderColor="ink"
-          >
-            <Work />
-          </Box>
-          <Box px="3" py="3">
-            <Figures compact />
-          </Box>
-          <Box as="nav" aria-label="Rooms of the work">
-            {rooms}
-          </Box>
-          <Box px="4" pt="5" pb="16">
-            <BenchBehind>
-              <Findings />
-            </BenchBehind>
-          </Box>
-        </>
-      )}
-      {saving.state.kind === 'conflict' && (
-        <ConflictDialog saving={saving} current={saving.state.current} />
-      )}
-      {help && <ShortcutsDialog onClose={closeHelp} />}
-    </Box>
+          </>
+        )}
+        {saving.state.kind === 'conflict' && (
+          <ConflictDialog saving={saving} current={saving.state.current} />
+        )}
+        {help && <ShortcutsDialog onClose={closeHelp} />}
+      </Box>
+    </>
   );
 });
 

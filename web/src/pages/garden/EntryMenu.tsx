@@ -23,8 +23,26 @@ import {
 import { exportPlanter } from '../../components/exportPlanter';
 import { notify } from '../../components/notices';
 
-/** What can be done with a planter without opening it. */
+/** What can be done with a planter without opening it; the menu is made when it is asked for. */
 export function EntryMenu({ entry }: { entry: Entry }) {
+  const [asked, setAsked] = useState(false);
+  if (asked) return <OpenMenu entry={entry} />;
+  return (
+    <Button
+      variant="ghost"
+      px="0"
+      mt="-2"
+      zIndex="1"
+      aria-haspopup="menu"
+      aria-label={`More for ${entry.name}`}
+      onClick={() => setAsked(true)}
+    >
+      <EllipsisVertical size={20} />
+    </Button>
+  );
+}
+
+function OpenMenu({ entry }: { entry: Entry }) {
   const [renaming, setRenaming] = useState(false);
   const create = useCreatePlanter();
   const remove = useDeletePlanters();
@@ -82,7 +100,11 @@ export function EntryMenu({ entry }: { entry: Entry }) {
 
   return (
     <>
-      <Menu.Root onSelect={({ value }) => choose(value)} positioning={{ placement: 'bottom-end' }}>
+      <Menu.Root
+        defaultOpen
+        onSelect={({ value }) => choose(value)}
+        positioning={{ placement: 'bottom-end' }}
+      >
         <Menu.Trigger asChild>
           <Button variant="ghost" px="0" mt="-2" zIndex="1" aria-label={`More for ${name}`}>
             <EllipsisVertical size={20} />

@@ -40,8 +40,10 @@ function shown(entry: Entry) {
           by="test"
           scale={400}
           height={200}
+          wide
           chosen={null}
           onChoose={() => undefined}
+          still
         />
       </MemoryRouter>
     </QueryClientProvider>,

@@ -1,6 +1,6 @@
 import { Box, Text } from '@chakra-ui/react';
 import type { Entry } from '@huerta/contract';
-import { memo } from 'react';
+import { memo, useState } from 'react';
 import { Link } from 'react-router';
 import { useDrawing } from '../../api/planters';
 import { useWords } from '../../app/preferences';
@@ -17,20 +17,26 @@ interface GardenEntryProps {
   /** Pixels per metre, shared by all entries. */
   scale: number;
   height: number;
+  /** Whether several stand side by side. */
+  wide: boolean;
   /** Whether it is chosen; null while nothing is being chosen. */
   chosen: boolean | null;
   onChoose(id: string): void;
+  /** Whether the wall stands still: what flies past is not drawn. */
+  still: boolean;
 }
 
 const STATE = { planned: null, begun: 'Being built', built: 'Built' } as const;
 
 /** One planter on the ledge: its section, what it gives, and the worst that is wrong with it. */
 export const GardenEntry = memo(function GardenEntry(props: GardenEntryProps) {
-  const { entry, by, scale, height, chosen, onChoose } = props;
+  const { entry, by, scale, height, wide, chosen, onChoose, still } = props;
   const { tell, write } = useWords();
   const { id, name, summary } = entry;
   const { worst, serious } = summary;
-  const { data: drawing } = useDrawing(entry, by);
+  const [near, setNear] = useState(still);
+  if (still && !near) setNear(true);
+  const { data: drawing } = useDrawing(entry, by, near);
   return (
     <Box
       role="listitem"
@@ -49,11 +55,15 @@ export const GardenEntry = memo(function GardenEntry(props: GardenEntryProps) {
         borderColor="ink"
         alignSelf={{ base: 'flex-start', md: 'stretch' }}
       >
-        <Box hideBelow="md" h={`${height}px`}>
-          {drawing && <SmallSection section={drawing} width={260} height={height} scale={scale} />}
-        </Box>
-        <Box hideFrom="md" h="130px">
-          {drawing && <SmallSection section={drawing} width={112} height={130} />}
+        <Box h={`${wide ? height : 130}px`}>
+          {near && drawing && (
+            <SmallSection
+              section={drawing}
+              width={wide ? 260 : 112}
+              height={wide ? height : 130}
+              {...(wide ? { scale } : {})}
+            />
+          )}
         </Box>
       </Box>
       <Box pt={{ base: '0', md: '3' }} pe="4" flex="1" minW="0">

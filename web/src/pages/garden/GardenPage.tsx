@@ -5,6 +5,7 @@ import { useCallback, useMemo, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { useGarden } from '../../api/planters';
 import { Fetched, Page } from '../../components/Page';
+import { usePrinting } from '../../components/usePrinting';
 import { toggled } from '../../components/useChosen';
 import { Chosen } from './Chosen';
 import { found } from './found';
@@ -12,6 +13,7 @@ import './garden.css';
 import { ImportButton } from './ImportButton';
 import { SetAside, Unsent } from './Kept';
 import { Ledge } from './Ledge';
+import { PrintedGarden } from './PrintedGarden';
 import { Search, useWanted } from './Search';
 import { Welcome } from './Welcome';
 
@@ -20,7 +22,13 @@ export function GardenPage() {
   const garden = useGarden();
   return (
     <Page title="Garden">
-      <HStack mb={{ base: '4', md: '6' }} gap="4" flexWrap="wrap" justify="space-between">
+      <HStack
+        className="not-printed"
+        mb={{ base: '4', md: '6' }}
+        gap="4"
+        flexWrap="wrap"
+        justify="space-between"
+      >
         <Text as="h1" fontSize="2xl">
           The garden
         </Text>
@@ -95,10 +103,12 @@ function Planters({ entries, by }: { entries: readonly Entry[]; by: string }) {
     () => Math.max(...entries.map(({ summary }) => summary.height)),
     [entries],
   );
+  const printing = usePrinting();
   const choose = useCallback(
     (id: string) => setChosen((now) => new Set(toggled([...(now ?? [])], id))),
     [],
   );
+  if (printing) return <PrintedGarden entries={shown} />;
   return (
     <>
       {entries.length > 1 && (

@@ -25,16 +25,17 @@ interface LedgeProps {
 /** Planters side by side at one scale, as they would stand along a wall; those far out of sight are left out. */
 export function Ledge({ entries, tallest, by, chosen, onChoose }: LedgeProps) {
   const list = useRef<HTMLDivElement>(null);
-  const [{ columns, top }, setPlace] = useState({ columns: 1, top: 0 });
+  const [{ columns, top, wide }, setPlace] = useState({ columns: 1, top: 0, wide: false });
   useLayoutEffect(() => {
     const box = list.current;
     if (!box) return undefined;
     const look = () => {
       const { width } = box.getBoundingClientRect();
-      const wide = window.innerWidth >= WIDE;
+      const beside = window.innerWidth >= WIDE;
       setPlace({
-        columns: wide ? Math.max(Math.floor(width / LEAST_WIDE), 1) : 1,
+        columns: beside ? Math.max(Math.floor(width / LEAST_WIDE), 1) : 1,
         top: box.offsetTop,
+        wide: beside,
       });
     };
     look();
@@ -81,8 +82,10 @@ export function Ledge({ entries, tallest, by, chosen, onChoose }: LedgeProps) {
               by={by}
               scale={TALLEST / tallest}
               height={TALLEST + 6}
+              wide={wide}
               chosen={chosen ? chosen.has(entry.id) : null}
               onChoose={onChoose}
+              still={!virtual.isScrolling}
             />
           ))}
         </div>

@@ -135,6 +135,7 @@ function Sheet({ resource }: { resource: PlanterResource }) {
           />
           <Paper
             id={id}
+            name={design.name}
             paper={paper}
             hasTemplates={sheet.templates.length > 0}
             hasCuts={sheet.cuts.length > 0}

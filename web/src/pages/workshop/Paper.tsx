@@ -10,14 +10,23 @@ import { ChoiceField } from '../../components/ChoiceField';
 
 interface PaperProps {
   id: string;
+  name: string;
   paper: PaperId;
   hasTemplates: boolean;
   hasCuts: boolean;
   onPaper(paper: PaperId): void;
 }
 
+/** Letters that the faces on paper have: Latin, Greek, Cyrillic, and what goes with all of them. */
+const WRITABLE =
+  /^(\p{Script=Latin}|\p{Script=Greek}|\p{Script=Cyrillic}|\p{Script=Common}|\p{Script=Inherited})*$/u;
+const PICTURE = /\p{Extended_Pictographic}/u;
+
+/** Whether a name can be set on paper as it is. */
+const canBeSet = (name: string): boolean => WRITABLE.test(name) && !PICTURE.test(name);
+
 /** What can be taken along: paper sheet, templates, label, and the tables as files. */
-export function Paper({ id, paper, hasTemplates, hasCuts, onPaper }: PaperProps) {
+export function Paper({ id, name, paper, hasTemplates, hasCuts, onPaper }: PaperProps) {
   const { units } = usePreferences();
   const query = { units, paper };
   const { at, forPhones } = useLabelAddress();
@@ -28,6 +37,12 @@ export function Paper({ id, paper, hasTemplates, hasCuts, onPaper }: PaperProps)
         On paper
       </Text>
       <ChoiceField label="Paper" value={paper} choices={PAPERS} onChoose={onPaper} />
+      {!canBeSet(name) && (
+        <Text role="status" mt="2" fontSize="sm" color="strawInk">
+          Some letters of ‘{name}’ cannot be set on paper; boxes stand in their place. Give it a
+          name in Latin, Greek or Cyrillic letters before you print.
+        </Text>
+      )}
       <Box as="ul" listStyleType="none" mt="2">
         <li>
           <a className="file-link" href={fileAddress(id, 'sheet.pdf', query)} target="_blank">

@@ -1,0 +1,49 @@
+import { Box, Text } from '@chakra-ui/react';
+import { reportOf, section, SHOWN } from '@huerta/core';
+import { useWords } from '../../app/preferences';
+import { SeverityMark } from '../../components/Severity';
+import { SmallSection } from '../../drawing/SmallSection';
+import { useBench } from './bench';
+
+/** The bench on paper: the section, what it yields, and what is found, without anything to press. */
+export function PrintedBench() {
+  const { design, planter, assessment } = useBench();
+  const { tell, write } = useWords();
+  const { figures, findings } = assessment;
+  return (
+    <Box className="for-paper">
+      <Text as="h1" fontSize="2xl" overflowWrap="anywhere">
+        {design.name}
+      </Text>
+      <Text>{[design.variant, design.place.name].filter(Boolean).join(' · ')}</Text>
+      <Box borderBottom="3px solid" my="4">
+        <SmallSection section={section(planter)} width={620} height={330} label="Section" />
+      </Box>
+      <table>
+        <tbody>
+          {reportOf(figures, SHOWN.paper).map(({ id, label, value, kind, none }) => (
+            <tr key={id}>
+              <th scope="row">{label}</th>
+              <td>{value === null ? none : write(value, kind)}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <Text as="h2" fontSize="lg" mt="4">
+        {findings.length === 0 ? 'Nothing to mend' : 'What is found'}
+      </Text>
+      <Box as="ul" listStyleType="none">
+        {findings.map(({ id, severity, text }) => (
+          <Box as="li" key={id} mt="2">
+            <SeverityMark severity={severity} /> {tell(text)}
+          </Box>
+        ))}
+      </Box>
+      {design.notes && (
+        <Text mt="4" whiteSpace="pre-wrap" overflowWrap="anywhere">
+          {design.notes}
+        </Text>
+      )}
+    </Box>
+  );
+}
