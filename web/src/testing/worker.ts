@@ -37,11 +37,11 @@ interface Asked {
  */
 export function serveWith(answer: (asked: Asked) => unknown): Asked[] {
   const log: Asked[] = [];
-  globalThis.fetch = ((address: string, init?: { method?: string; body?: string }) => {
+  globalThis.fetch = ((address: string, init?: { method?: string; body?: unknown }) => {
     const asked = {
       method: init?.method ?? 'GET',
       path: address.replace(/^\/api/, ''),
-      body: init?.body ? (JSON.parse(init.body) as unknown) : null,
+      body: typeof init?.body === 'string' ? (JSON.parse(init.body) as unknown) : null,
     };
     log.push(asked);
     try {

@@ -1,0 +1,164 @@
+/** @jest-environment jsdom */
+import { screen, waitFor, within } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import type { Door, RestorePreview } from '@huerta/contract';
+import { forgetSeen } from '../../device/seen';
+import { Around } from '../../testing/bench';
+import { show } from '../../testing/render';
+import { serveWith } from '../../testing/worker';
+import PhonePage from './PhonePage';
+import SettingsPage from './SettingsPage';
+
+const SHUT: Door = {
+  open: false,
+  secure: false,
+  addresses: [],
+  certificate: null,
+  devices: [],
+  trouble: null,
+};
+const phone = {
+  id: '3f0e6c3a-9a4e-4d8c-8f1e-0a6a3a1b2c3d',
+  name: 'Phone of the kitchen',
+  createdAt: '2026-05-01T08:00:00.000Z',
+  lastAt: new Date().toISOString(),
+};
+const preview: RestorePreview = {
+  madeAt: '2026-05-01T08:00:00.000Z',
+  documents: [
+    {
+      kind: 'planter',
+      id: 'a',
+      name: 'Basil',
+      standing: 'newer',
+      updatedAt: phone.createdAt,
+      hereAt: phone.createdAt,
+    },
+    {
+      kind: 'vessel',
+      id: 'b',
+      name: 'Tote',
+      standing: 'new',
+      updatedAt: phone.createdAt,
+      hereAt: null,
+    },
+    {
+      kind: 'planter',
+      id: 'c',
+      name: 'Chard',
+      standing: 'same',
+      updatedAt: phone.createdAt,
+      hereAt: null,
+    },
+  ],
+  marks: 2,
+  leftOut: [{ path: 'planters/d.json', why: 'It is damaged.' }],
+  came: null,
+};
+
+function house(start: Partial<Door> = {}, about = { version: '0.1.0', demo: false, home: true }) {
+  const state = { door: { ...SHUT, ...start } as Door };
+  const log = serveWith(({ method, path, body }) => {
+    if (path === '/about') return about;
+    if (path === '/backups') {
+      return { folder: '/home/one/garden', days: [{ day: '2026-05-02', bytes: 350_000 }] };
+    }
+    if (path.startsWith('/backups/')) return {};
+    if (path === '/garden/look') return preview;
+    if (path.startsWith('/garden/restore')) return { ...preview, came: 1 };
+    if (path === '/door/codes') {
+      return {
+        link: 'http://192.168.1.7:4743/let-in#secret',
+        rows: [
+          [true, false],
+          [false, true],
+        ],
+        until: '2026-05-01T08:10:00.000Z',
+      };
+    }
+    if (path.startsWith('/door/devices/')) {
+      state.door = { ...state.door, devices: [] };
+      return {};
+    }
+    if (path === '/door' && method === 'PUT') {
+      const wish = body as { open: boolean; secure: boolean };
+      state.door = {
+        ...state.door,
+        ...wish,
+        addresses: wish.open ? ['http://192.168.1.7:4743'] : [],
+      };
+    }
+    return path === '/door' ? state.door : null;
+  });
+  return { state, log, user: userEvent.setup() };
+}
+beforeEach(forgetSeen);
+
+test('the door is opened, a code made for an address, and a device shut out', async () => {
+  const { log, user, state } = house({ devices: [phone] });
+  show(<Around>{<PhonePage />}</Around>);
+  expect(await screen.findByRole('heading', { name: 'The door is shut' })).toBeTruthy();
+  expect(screen.queryByRole('button', { name: 'Make a code' })).toBeNull();
+  await user.click(screen.getByRole('button', { name: 'Open the door' }));
+  expect(await screen.findByRole('heading', { name: 'The door is open' })).toBeTruthy();
+  await user.click(screen.getByRole('button', { name: 'Make a code' }));
+  expect(await screen.findByRole('img', { name: 'Code to scan' })).toBeTruthy();
+  expect(screen.getByText('http://192.168.1.7:4743/let-in#secret')).toBeTruthy();
+  expect(log.find(({ path }) => path === '/door/codes')?.body).toEqual({
+    address: 'http://192.168.1.7:4743',
+  });
+  await user.click(screen.getByRole('button', { name: 'Shut Phone of the kitchen out' }));
+  expect(await screen.findByText('None yet.')).toBeTruthy();
+  await user.click(screen.getByRole('button', { name: 'Shut the door' }));
+  await waitFor(() => expect(state.door.open).toBe(false));
+});
+
+test('what encryption means on the phone is said before it is chosen, and what went wrong after', async () => {
+  const { user, state } = house({ trouble: 'Another program has taken the place 4743.' });
+  show(<Around>{<PhonePage />}</Around>);
+  expect(await screen.findByText(/could read along/)).toBeTruthy();
+  expect(screen.getByRole('alert').textContent).toContain('taken the place 4743');
+  await user.click(screen.getByText('Encrypt what goes through it'));
+  expect(screen.getByText(/warns once, because nobody else vouches for it/)).toBeTruthy();
+  await user.click(screen.getByRole('button', { name: 'Open the door' }));
+  await waitFor(() => expect(state.door).toMatchObject({ open: true, secure: true }));
+});
+
+test('a phone sees how it is written and takes the garden along, but opens no doors', async () => {
+  house({}, { version: '0.1.0', demo: false, home: false });
+  show(<Around>{<SettingsPage />}</Around>);
+  expect(await screen.findByRole('link', { name: 'Take the garden away as a file' })).toBeTruthy();
+  expect(screen.queryByRole('link', { name: 'Let a phone in' })).toBeNull();
+  expect(screen.queryByRole('button', { name: 'Bring a garden file in' })).toBeNull();
+  expect(screen.queryByRole('region', { name: 'Daily copies' })).toBeNull();
+});
+
+test('a daily copy is put back by one press, and what there was stays to be put back too', async () => {
+  const { log, user } = house();
+  show(<Around>{<SettingsPage />}</Around>);
+  await user.click(await screen.findByRole('button', { name: 'Put back 2 May 2026' }));
+  await waitFor(() =>
+    expect(log).toContainEqual(
+      expect.objectContaining({ method: 'POST', path: '/backups/2026-05-02' }),
+    ),
+  );
+  expect(screen.getByText('/home/one/garden')).toBeTruthy();
+});
+
+test('a garden file is looked at first: what is new, what differs, what is left out', async () => {
+  const { log, user } = house();
+  show(<Around>{<SettingsPage />}</Around>);
+  const input = await screen.findByLabelText<HTMLInputElement>('Garden file');
+  await user.upload(input, new File(['zip'], 'garden.zip', { type: 'application/zip' }));
+  const look = within(await screen.findByRole('region', { name: 'What would come in' }));
+  expect(look.getByText(/1 new, 1 otherwise than here, 1 as here, 2 marks of builds/)).toBeTruthy();
+  expect(look.getByText('Basil').closest('li')?.textContent).toBe(
+    'Planter: Basil, changed later than here',
+  );
+  expect(look.getByText(/Left out: planters\/d\.json\. It is damaged\./)).toBeTruthy();
+  expect(look.queryByText('Chard')).toBeNull();
+  await user.selectOptions(look.getByLabelText('What differs'), 'both');
+  await user.click(look.getByRole('button', { name: 'Bring it in' }));
+  expect(await screen.findByText(/One document came in\./)).toBeTruthy();
+  expect(log.some(({ path }) => path === '/garden/restore?different=both')).toBe(true);
+});
