@@ -4,7 +4,6 @@ import compression from 'compression';
 import express, { type Express } from 'express';
 import helmet from 'helmet';
 import { type Logger } from 'pino';
-import { pinoHttp } from 'pino-http';
 import { MAX_BODY_BYTES, type About } from '@huerta/contract';
 import { planterJsonSchema } from '@huerta/core';
 import type { Services } from '../services';
@@ -42,7 +41,6 @@ export function createApp(options: AppOptions): Express {
   const { services, logger, webRoot, home, house, rate = 0, demo = false } = options;
   const app = express();
   app.disable('x-powered-by');
-  app.use(pinoHttp({ logger, autoLogging: false }));
   app.use(limited(rate));
   if (house) app.use(knownHostsOnly(house.names), ownPagesOnly);
   else
@@ -122,6 +120,6 @@ export function createApp(options: AppOptions): Express {
       response.sendFile(join(webRoot, 'index.html'));
     });
   }
-  app.use(answerProblems);
+  app.use(answerProblems(logger));
   return app;
 }

@@ -1,17 +1,22 @@
 import type { ErrorRequestHandler } from 'express';
 import type { Problem } from '@huerta/contract';
+import type { Logger } from 'pino';
 import { problem, ProblemError } from '../services/problems';
 
 /** Answers every error as application/problem+json; only the log sees a stack. */
-export const answerProblems: ErrorRequestHandler = (error: unknown, request, response, next) => {
-  if (response.headersSent) {
-    next(error);
-    return;
-  }
-  const answer = toProblem(error);
-  if (answer.status >= 500) request.log.error({ err: error }, 'request failed');
-  response.status(answer.status).type('application/problem+json').send(JSON.stringify(answer));
-};
+export const answerProblems =
+  (logger: Logger): ErrorRequestHandler =>
+  (error: unknown, request, response, next) => {
+    if (response.headersSent) {
+      next(error);
+      return;
+    }
+    const answer = toProblem(error);
+    if (answer.status >= 500) {
+      logger.error({ err: error, method: request.method, path: request.path }, 'request failed');
+    }
+    response.status(answer.status).type('application/problem+json').send(JSON.stringify(answer));
+  };
 
 /** Errors that Express, its parsers and the file sender raise, by the status that they carry. */
 const BY_STATUS: Readonly<Partial<Record<number, () => Problem>>> = {

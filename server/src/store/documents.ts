@@ -1,4 +1,5 @@
-import { QueryTypes, type Sequelize } from 'sequelize';
+import type { Sequelize } from 'sequelize';
+import { statementsOf } from './statements';
 
 /**
  * The one table of documents: planters, vessels, the price book, the weather, season plans. Each is JSON text
@@ -90,8 +91,7 @@ export type DocumentTable = ReturnType<typeof documentTable>;
 
 /** The statements on the table. Each is one statement, so that of two at once one comes first. */
 export function documentTable(sequelize: Sequelize) {
-  const select = <T extends object>(sql: string, bind: Record<string, unknown>): Promise<T[]> =>
-    sequelize.query<T>(sql, { bind, type: QueryTypes.SELECT });
+  const select = statementsOf(sequelize);
   const first = async <T extends object>(sql: string, bind: Record<string, unknown>) =>
     (await select<T>(sql, bind))[0] ?? null;
   const now = () => new Date().toISOString();
@@ -101,7 +101,7 @@ export function documentTable(sequelize: Sequelize) {
     all: (kind: DocumentKind) =>
       select<DocumentRow>(
         `SELECT ${ROW} FROM documents WHERE kind = $kind AND deleted_at IS NULL
-         ORDER BY created_at, id`,
+         ORDER BY created_at, rowid`,
         { kind },
       ),
 
@@ -111,7 +111,6 @@ export function documentTable(sequelize: Sequelize) {
         { kind, id },
       ),
 
-    // Sequelize gives no rows back of what begins with INSERT INTO.
     /** Writes one that is not there; null when the id is taken, also by a deleted one. */
     insert: (written: Written) =>
       first<DocumentHead>(
@@ -148,24 +147,24 @@ export function documentTable(sequelize: Sequelize) {
     /** All there is, deleted or not, oldest first. */
     everything: () =>
       select<StoredDocument>(
-        `SELECT ${ROW}, deleted_at AS deletedAt FROM documents ORDER BY kind, created_at, id`,
+        `SELECT ${ROW}, deleted_at AS deletedAt FROM documents ORDER BY kind, created_at, rowid`,
         {},
       ),
 
     /** Puts one in as it was elsewhere, with what it was before its saves there. */
     async put(row: StoredDocument, before: readonly RevisionRow[] = []): Promise<void> {
       const { deletedAt, ...rest } = row;
-      await sequelize.query(
+      await select(
         `INSERT INTO documents
            (kind, id, name, text, format, revision, save_id, created_at, updated_at, deleted_at)
          VALUES ($kind, $id, $name, $text, $format, $revision, $saveId, $createdAt, $updatedAt, $deletedAt)`,
-        { bind: { ...rest, deletedAt } },
+        { ...rest, deletedAt },
       );
       for (const one of before) {
-        await sequelize.query(
+        await select(
           `INSERT OR IGNORE INTO document_revisions (kind, id, revision, text, created_at)
            VALUES ($kind, $id, $revision, $text, $createdAt)`,
-          { bind: { kind: row.kind, id: row.id, ...one } },
+          { kind: row.kind, id: row.id, ...one },
         );
       }
     },
@@ -189,10 +188,10 @@ export function documentTable(sequelize: Sequelize) {
       ),
 
     async dropRevisions(kind: DocumentKind, id: string, drop: readonly number[]): Promise<void> {
-      await sequelize.query(
+      await select(
         `DELETE FROM document_revisions WHERE kind = $kind AND id = $id
            AND revision IN (SELECT value FROM json_each($drop))`,
-        { bind: { kind, id, drop: JSON.stringify(drop) } },
+        { kind, id, drop: JSON.stringify(drop) },
       );
     },
 
@@ -201,7 +200,7 @@ export function documentTable(sequelize: Sequelize) {
       select<SummaryRow>(
         `SELECT id, name, revision, created_at AS createdAt, updated_at AS updatedAt,
            CASE WHEN summary_by = $by THEN summary END AS summary
-         FROM documents WHERE kind = $kind AND deleted_at IS NULL ORDER BY created_at, id`,
+         FROM documents WHERE kind = $kind AND deleted_at IS NULL ORDER BY created_at, rowid`,
         { kind, by },
       ),
 
@@ -212,12 +211,12 @@ export function documentTable(sequelize: Sequelize) {
       by: string,
     ): Promise<void> {
       if (made.length === 0) return;
-      await sequelize.query(
+      await select(
         `UPDATE documents SET summary = made.value ->> 'summary', summary_by = $by
          FROM json_each($made) AS made
          WHERE kind = $kind AND documents.id = made.value ->> 'id'
            AND revision = made.value ->> 'revision'`,
-        { bind: { kind, made: JSON.stringify(made), by } },
+        { kind, made: JSON.stringify(made), by },
       );
     },
   };
