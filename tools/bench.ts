@@ -5,7 +5,7 @@ import { chromium, type Browser } from '@playwright/test';
 import type { PlanterDesign } from '@huerta/core';
 import { build } from 'vite';
 import { CHROMIUM } from '../e2e/playwright.config';
-import { besideBare, manyPlanters } from './benchServer';
+import { besideBare, besidePaper, manyPlanters } from './benchServer';
 import { outlook, searching, seasons } from './benchSeason';
 import { median, quantile, round, sortedBy, type Core } from './measure';
 import { plantersAt, root, scratchFolder, serve, type ServedPlanter } from './served';
@@ -333,6 +333,7 @@ try {
     serverStartMs: round(median(starts)),
     saveMs: round(await saves()),
     besideBare: await besideBare(base),
+    besidePaper: await besidePaper(base),
     // Last: the garden is large from here on.
     manyPlanters: await manyPlanters(browser, base),
   };

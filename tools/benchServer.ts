@@ -79,6 +79,32 @@ export async function besideBare(base: string) {
   };
 }
 
+/** How long others wait while papers are drawn: the slowest of many small requests meanwhile. */
+export async function besidePaper(base: string) {
+  const planters = await plantersAt(base);
+  const begin = performance.now();
+  let drawing = true;
+  const papers = Promise.all(
+    planters.slice(0, 6).map(async ({ id }) => {
+      const answer = await fetch(`${base}/api/planters/${id}/build/templates.pdf`);
+      return (await answer.arrayBuffer()).byteLength;
+    }),
+  ).finally(() => {
+    drawing = false;
+  });
+  const waits: number[] = [];
+  while (drawing) {
+    waits.push((await timed(`${base}/api/planters/${planters[0]?.id}`)).ms);
+    await new Promise((done) => setTimeout(done, 5));
+  }
+  await papers;
+  return {
+    papersMs: round(performance.now() - begin),
+    slowestOtherMs: round(Math.max(...waits)),
+    medianOtherMs: round(median(waits)),
+  };
+}
+
 /** A garden of many planters: its list, its first page, scrolling through it, and going back to it. */
 export async function manyPlanters(browser: Browser, base: string) {
   const designs = (await plantersAt(base)).map(({ design }) => design);
