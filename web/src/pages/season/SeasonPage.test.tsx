@@ -229,7 +229,9 @@ test('weather of one’s own: a file with bad rows is previewed; one that is non
   const user = userEvent.setup();
   await user.click(screen.getByRole('button', { name: 'Use these days' }));
   expect(await screen.findByText(/Weather of ‘yard.csv’/)).toBeTruthy();
-  expect(choice).toMatchObject({ site: 'own-days', days: { name: 'yard.csv' } });
+  await waitFor(() =>
+    expect(choice).toMatchObject({ site: 'own-days', days: { name: 'yard.csv' } }),
+  );
 });
 
 test('normals of one’s own are checked at the field and kept', async () => {
