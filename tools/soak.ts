@@ -92,11 +92,11 @@ const streams = (planter: string, vessel: string): Stream[] => [
       plan: {
         planted: null,
         filling: { kind: 'when-low' },
-        waterings: [{ where: 'top', date: '2026-05-01', volume: n / 1e6 }],
+        waterings: [{ where: 'top', date: '2026-05-01', volume: n / 1e5 }],
       },
     }),
     read: ({ plan }: { plan: { waterings: { volume: number }[] } }) =>
-      Math.round((plan.waterings[0]?.volume ?? 0) * 1e6),
+      Math.round((plan.waterings[0]?.volume ?? 0) * 1e5),
   },
   {
     path: `/planters/${planter}/progress`,
