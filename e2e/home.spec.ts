@@ -73,7 +73,7 @@ test('the garden is taken away as a file, and brought in after a look at what wo
   await expect(page.getByRole('alert')).toContainText('not a whole garden file');
   await input.setInputFiles({ name: 'garden.zip', mimeType: 'application/zip', buffer });
   const look = page.getByRole('region', { name: 'What would come in' });
-  await expect(look).toContainText(`Planter: ${name}, changed earlier than here`);
+  await expect(look).toContainText(`Planter: ${name}, older than the one here`);
   await look.getByLabel('What differs').selectOption('Take what is in the file');
   await look.getByRole('button', { name: 'Bring it in' }).click();
   await expect(page.getByText(/came in\./)).toBeVisible();
@@ -105,7 +105,7 @@ test('planters are found, chosen, put in a place and deleted together', async ({
   await expect(entries).toHaveCount(3);
   await page.getByRole('button', { name: 'Narrow and order' }).click();
   await page.getByLabel('Build').selectOption('Built');
-  await expect(page.getByText('None is like that.')).toBeVisible();
+  await expect(page.getByText('No planter fits that.')).toBeVisible();
   await page.getByLabel('Build').selectOption('Built or not');
   await page.getByRole('button', { name: 'Choose several' }).click();
   await page.getByRole('button', { name: 'All 3 shown' }).click();

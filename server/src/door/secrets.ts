@@ -50,7 +50,7 @@ export function secretsOf(table: DeviceTable, now: () => Date = () => new Date()
           'not-let-in',
           401,
           'Not let in',
-          'This code does not serve any more: it lets one device in, within ten minutes. Make a new one on the machine at home and scan that.',
+          'This code no longer works: it lets one device in, within ten minutes. Make a new one on the machine at home and scan that.',
         );
       }
       const [id, secret] = [randomUUID(), random(SECRET_BYTES)];

@@ -1,15 +1,13 @@
 import { Box, Button } from '@chakra-ui/react';
-import { writeAgo } from '../../components/dates';
 import { useHeard } from '../../device/heard';
 import type { Saving } from './useAutosave';
 
 /** Says whether the work is on the server. */
 export function SaveMark({ saving }: { saving: Saving }) {
   const { state } = saving;
-  const { away, last } = useHeard();
-  const ago = last > 0 ? `, last ${writeAgo(last)}` : '';
+  const away = useHeard((heard) => heard.away);
   const words = {
-    saved: away ? `Not heard from home${ago}. What you do is kept here.` : 'Saved',
+    saved: away ? 'Not heard from home. Kept here.' : 'Saved',
     waiting: 'Not saved yet',
     saving: 'Saving…',
     unreachable: 'Not saved: the server does not answer. Kept here, trying again.',

@@ -124,7 +124,7 @@ function Planters({ entries, by }: { entries: readonly Entry[]; by: string }) {
       {shown.length < entries.length && (
         <Text role="status" mb="4" color="faint">
           {shown.length === 0
-            ? 'None is like that.'
+            ? 'No planter fits that.'
             : `${shown.length} of ${entries.length} planters.`}{' '}
           <Button variant="ghost" px="2" asChild>
             <Link to="/" replace>

@@ -8,9 +8,9 @@ import { writeDate } from '../../components/dates';
 
 const STANDING: Readonly<Record<Standing, string>> = {
   new: 'new',
-  same: 'as here',
-  newer: 'changed later than here',
-  older: 'changed earlier than here',
+  same: 'the same here',
+  newer: 'newer than the one here',
+  older: 'older than the one here',
 };
 const DIFFERENT: Readonly<Record<Different, { name: string }>> = {
   keep: { name: 'Keep what is here' },
@@ -119,8 +119,8 @@ function Preview(props: PreviewProps) {
     >
       <Text>
         <b style={{ overflowWrap: 'anywhere' }}>{name}</b>, taken away on{' '}
-        {writeDate(new Date(madeAt), 'time')}: {fresh.length} new, {differ.length} otherwise than
-        here, {same} as here
+        {writeDate(new Date(madeAt), 'time')}: {fresh.length} new, {differ.length} different, {same}{' '}
+        the same
         {marks > 0 ? `, ${marks} marks of builds` : ''}. Nothing is deleted.
       </Text>
       <Box

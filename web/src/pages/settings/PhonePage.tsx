@@ -2,7 +2,7 @@ import { Box, Button, Text } from '@chakra-ui/react';
 import type { Code, Door } from '@huerta/contract';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { useDoor, useMakeCode, useSetDoor, useShutOut } from '../../api/home';
+import { useAbout, useDoor, useMakeCode, useSetDoor, useShutOut } from '../../api/home';
 import { ChoiceField, TickField } from '../../components/ChoiceField';
 import { writeAgo, writeDate } from '../../components/dates';
 import { notify } from '../../components/notices';
@@ -11,7 +11,7 @@ import { Section } from './Section';
 
 /** Opens the door to the house's network, shows a code to scan, and lists who was let in. */
 export default function PhonePage() {
-  const door = useDoor();
+  const about = useAbout();
   return (
     <Page title="Let a phone in" maxW="60rem">
       <Link to="/settings" style={{ textDecoration: 'underline' }}>
@@ -20,20 +20,33 @@ export default function PhonePage() {
       <Text as="h1" fontSize="2xl" mb="2">
         Let a phone in
       </Text>
-      <Fetched
-        what="the door"
-        title="The door can be opened on the machine at home only"
-        queries={[door]}
-      >
-        {(state) => (
-          <>
-            <Opening door={state} />
-            {state.open && <Inviting key={state.addresses.join()} addresses={state.addresses} />}
-            <Devices door={state} />
-          </>
-        )}
+      <Fetched what="the door" title="The door cannot be looked at" queries={[about]}>
+        {({ home }) =>
+          home ? (
+            <TheDoor />
+          ) : (
+            <Text maxW="40rem">
+              This is done on the machine where Huerta runs. Open Settings there.
+            </Text>
+          )
+        }
       </Fetched>
     </Page>
+  );
+}
+
+function TheDoor() {
+  const door = useDoor();
+  return (
+    <Fetched what="the door" title="The door cannot be looked at" queries={[door]}>
+      {(state) => (
+        <>
+          <Opening door={state} />
+          {state.open && <Inviting key={state.addresses.join()} addresses={state.addresses} />}
+          <Devices door={state} />
+        </>
+      )}
+    </Fetched>
   );
 }
 
@@ -63,7 +76,7 @@ function Opening({ door }: { door: Door }) {
             ? door.certificate === 'own'
               ? 'By your own certificate.'
               : 'By a certificate that Huerta makes. The phone does not know it and warns once, because nobody else vouches for it: choose “Advanced”, then to go on. Working away from home needs a certificate that the phone trusts; see the README.'
-            : 'Whoever listens in your network could read along. Everything works but for the phone opening Huerta while it is away from home.'}
+            : 'Somebody else in your network could read along. Everything works, except that the phone cannot open Huerta away from home.'}
         </Text>
       </Box>
       {door.trouble && (
@@ -141,7 +154,7 @@ function CodeToScan({ code: { rows, link, until } }: { code: Code }) {
         Or type it on the device: <b style={{ overflowWrap: 'anywhere' }}>{link}</b>
       </Text>
       <Text fontSize="sm" color="faint">
-        Serves until {writeDate(new Date(until), 'time')}.
+        Works until {writeDate(new Date(until), 'time')}.
       </Text>
     </Box>
   );

@@ -51,8 +51,8 @@ export default function SettingsPage() {
             <Section title="What is kept where">
               <Kept demo={demo} home={home} />
               <Text mt="2" color="faint" fontSize="sm">
-                Huerta {version}. Free to use and change (MIT licence). It asks nothing of the
-                internet.
+                Huerta {version}. Free to use and change (MIT licence). It never asks anything of
+                the internet.
               </Text>
             </Section>
           </>

@@ -151,9 +151,9 @@ test('a garden file is looked at first: what is new, what differs, what is left 
   const input = await screen.findByLabelText<HTMLInputElement>('Garden file');
   await user.upload(input, new File(['zip'], 'garden.zip', { type: 'application/zip' }));
   const look = within(await screen.findByRole('region', { name: 'What would come in' }));
-  expect(look.getByText(/1 new, 1 otherwise than here, 1 as here, 2 marks of builds/)).toBeTruthy();
+  expect(look.getByText(/1 new, 1 different, 1 the same, 2 marks of builds/)).toBeTruthy();
   expect(look.getByText('Basil').closest('li')?.textContent).toBe(
-    'Planter: Basil, changed later than here',
+    'Planter: Basil, newer than the one here',
   );
   expect(look.getByText(/Left out: planters\/d\.json\. It is damaged\./)).toBeTruthy();
   expect(look.queryByText('Chard')).toBeNull();
