@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { DOCUMENT_KINDS } from './document';
 
 /** One file of the whole garden, taken away and brought back. */
 
@@ -19,7 +20,7 @@ export const restorePreviewSchema = z.object({
   /** What is in the file, in the order of the garden. */
   documents: z.array(
     z.object({
-      kind: z.string(),
+      kind: z.enum(DOCUMENT_KINDS),
       id: z.string(),
       name: z.string(),
       standing: z.enum(STANDINGS),

@@ -1,6 +1,6 @@
 import { planterDesignSchema } from '@huerta/core';
 import { z } from 'zod';
-import { DOCUMENT, SAVE_MARK } from './document';
+import { DOCUMENT, DOCUMENT_KINDS, SAVE_MARK } from './document';
 
 /** One planter as the server keeps it. */
 export const planterResourceSchema = z.object({ ...DOCUMENT, design: planterDesignSchema });
@@ -15,7 +15,7 @@ export type SavePlanter = z.infer<typeof savePlanterSchema>;
 
 /** Documents that this Huerta cannot read: kept as they are, and said by name. */
 export const setAsideSchema = z.array(
-  z.object({ kind: z.string(), id: z.string(), name: z.string(), why: z.string() }),
+  z.object({ kind: z.enum(DOCUMENT_KINDS), id: z.string(), name: z.string(), why: z.string() }),
 );
 export type SetAside = z.infer<typeof setAsideSchema>;
 

@@ -99,13 +99,6 @@ export const PLANTERS = routes({
     answer: historySchema,
     problems: GONE,
   },
-  document: {
-    method: 'get',
-    path: '/planters/:id/document',
-    about: 'Its document as it is kept, readable or not.',
-    file: 'application/octet-stream',
-    problems: GONE,
-  },
   remove: {
     method: 'delete',
     path: '/planters/:id',

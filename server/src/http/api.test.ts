@@ -118,7 +118,7 @@ test('an unreadable planter closes nothing, and its file can be taken away', asy
   expect(list.body.planters).toHaveLength(1);
   expect(list.body.setAside).toEqual([expect.objectContaining({ id, name: 'Torn' })]);
   expect(problemOf(await api.get(`/api/planters/${id}`)).detail).toMatch(/‘Torn’ cannot be opened/);
-  const file = await api.get(`/api/planters/${id}/document`).expect(200);
+  const file = await api.get(`/api/documents/planter/${id}`).expect(200);
   expect(file.headers['content-disposition']).toMatch(/attachment/);
 });
 

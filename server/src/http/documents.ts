@@ -3,7 +3,7 @@ import { PLANTERS, PRICES, SEASONS, VESSELS, WEATHER } from '@huerta/contract';
 import type { Services } from '../services';
 import { toAnswer, type Kept, type Kind, type Save } from '../services/documents';
 import * as kinds from '../services/kinds';
-import { FileAnswer, JsonText, serve } from './serve';
+import { JsonText, serve } from './serve';
 
 /** The documents of the garden: planters, vessels, prices, weather, season plans. */
 export function documentRoutes(services: Services): Router {
@@ -52,11 +52,6 @@ function planterRoutes(router: Router, { planters }: Services): void {
   serve(router, PLANTERS.history, async ({ id }) => ({
     revisions: (await planters.history(id)).map(({ value, ...one }) => ({ ...one, design: value })),
   }));
-  serve(router, PLANTERS.document, async ({ id }) => {
-    const { name, text } = await planters.text(id);
-    // It may be no JSON: that is why it is taken away.
-    return new FileAnswer(`${name}.json`, text, 'application/octet-stream', false);
-  });
   serve(router, PLANTERS.remove, ({ id }) => planters.remove(id));
   serve(router, PLANTERS.restore, async ({ id }) => answer(await planters.restore(id)));
 }

@@ -1,13 +1,8 @@
+import type { DocumentKind } from '@huerta/contract';
 import { createHash, randomUUID } from 'node:crypto';
 import { z } from 'zod';
 import type { Database } from '../store/database';
-import type {
-  Base,
-  DocumentHead,
-  DocumentKind,
-  DocumentRow,
-  RevisionRow,
-} from '../store/documents';
+import type { Base, DocumentHead, DocumentRow, RevisionRow } from '../store/documents';
 import { conflict, contradiction, notFound, type Where } from './problems';
 import { thinned } from './thinned';
 
@@ -77,8 +72,6 @@ export interface Documents<T> {
   save(id: string, save: Save, document: Named<T>): Promise<Kept<T>>;
   /** What it was before its saves, newest first. */
   history(id: string): Promise<{ revision: number; at: string; value: T }[]>;
-  /** The text as it is kept, whether this Huerta can read it or not. */
-  text(id: string): Promise<{ name: string; text: string }>;
   /** Why a text cannot be read as one of these; null when it can. */
   unreadable(text: string): string | null;
   remove(id: string): Promise<void>;
@@ -201,8 +194,9 @@ export function documentsOf<T>(
         onChange();
         return keep(row, document.value);
       }
-      const now = readable(await find(id));
-      if (save.saveId && (await documents.find(of, id))?.saveId === save.saveId) return now;
+      const there = await find(id);
+      const now = readable(there);
+      if (save.saveId && there.saveId === save.saveId) return now;
       throw conflict(kind.this, toAnswer(kind, now));
     },
 
@@ -213,11 +207,6 @@ export function documentsOf<T>(
         const reading = readText(kind, text);
         return reading.ok ? [{ revision, at: createdAt, value: reading.value }] : [];
       });
-    },
-
-    async text(id) {
-      const { name, text } = await find(id);
-      return { name, text };
     },
 
     unreadable(text) {

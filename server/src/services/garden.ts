@@ -1,4 +1,4 @@
-import type { Garden, SetAside, Summary } from '@huerta/contract';
+import { DOCUMENT_KINDS, type Garden, type SetAside, type Summary } from '@huerta/contract';
 import {
   buildSheet,
   cautiousDays,
@@ -9,7 +9,7 @@ import {
   type Section,
 } from '@huerta/core';
 import type { Database } from '../store/database';
-import { DOCUMENT_KINDS, type MadeSummary, type SummaryRow } from '../store/documents';
+import type { MadeSummary, SummaryRow } from '../store/documents';
 import type { Documents } from './documents';
 import { notFound } from './problems';
 
@@ -106,7 +106,7 @@ export function gardenService({ database, planters, others, by }: Parts): Garden
           const shown = JSON.stringify({ ...head, done: done.get(row.id) ?? 0 });
           entries.push(`${shown.slice(0, -1)},"summary":${summary}}`);
         } else {
-          setAside.push({ kind: DOCUMENT_KINDS[0], id: row.id, name: row.name, why: summary.why });
+          setAside.push({ kind: 'planter', id: row.id, name: row.name, why: summary.why });
         }
       });
       for (const kind of others) setAside.push(...(await kind.list()).setAside);

@@ -2,10 +2,16 @@ import { createHash, randomUUID } from 'node:crypto';
 import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate';
 import Papa from 'papaparse';
 import { z } from 'zod';
-import type { Different, RestorePreview, Standing } from '@huerta/contract';
+import {
+  DOCUMENT_KINDS,
+  type Different,
+  type DocumentKind,
+  type RestorePreview,
+  type Standing,
+} from '@huerta/contract';
 import { progressEntrySchema, type ProgressEntry } from '@huerta/core';
 import type { Database } from '../store/database';
-import { DOCUMENT_KINDS, type DocumentKind, type StoredDocument } from '../store/documents';
+import type { StoredDocument } from '../store/documents';
 import type { Documents } from './documents';
 import type { ProgressService } from './progress';
 import { problem } from './problems';

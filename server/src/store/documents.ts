@@ -1,3 +1,4 @@
+import type { DocumentKind } from '@huerta/contract';
 import type { Sequelize } from 'sequelize';
 import { statementsOf } from './statements';
 
@@ -5,9 +6,6 @@ import { statementsOf } from './statements';
  * The one table of documents: planters, vessels, the price book, the weather, season plans. Each is JSON text
  * under a kind and an id, with a revision; what a save replaces is kept by a trigger.
  */
-
-export const DOCUMENT_KINDS = ['planter', 'vessel', 'prices', 'weather', 'season'] as const;
-export type DocumentKind = (typeof DOCUMENT_KINDS)[number];
 
 /** Times are ISO 8601 in UTC. */
 export interface DocumentRow {

@@ -105,7 +105,9 @@ test('one unreadable row is set aside by its name, and the rest of the garden op
     expect.objectContaining({ id: newer.id, why: expect.stringContaining('later Huerta') }),
   ]);
   // What is kept of it can be taken away as it is.
-  expect(await planters.text(broken.id)).toEqual({ name: 'Half written', text: '{oops' });
+  const { garden } = servicesOf(database);
+  const away = await garden.document('planter', broken.id);
+  expect(away).toEqual({ name: 'Half written', text: '{oops' });
 });
 
 test('every save leaves what it replaced, in order, and a failed one leaves nothing', async () => {

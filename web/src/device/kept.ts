@@ -1,4 +1,4 @@
-import { MAX_UNANSWERED } from '@huerta/contract';
+import { MAX_UNANSWERED, type DocumentKind } from '@huerta/contract';
 import type {
   PlanterDesign,
   PriceBook,
@@ -15,14 +15,14 @@ import { shelf } from './store';
  */
 
 /** What is saved of each kind of document. */
-export interface Bodies {
+export interface Bodies extends Record<DocumentKind, object> {
   planter: { design: PlanterDesign };
   vessel: { name: string; vessel: VesselDesign };
   prices: { book: PriceBook };
   weather: { choice: WeatherChoice };
   season: { plan: SeasonPlan };
 }
-export type Kind = keyof Bodies;
+export type Kind = DocumentKind;
 
 /** A document that waits to be sent. */
 export interface Kept<K extends Kind = Kind> {
