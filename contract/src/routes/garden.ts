@@ -1,0 +1,106 @@
+import { z } from 'zod';
+import { fileQuerySchema, labelQuerySchema, progressSchema, sendProgressSchema } from '../build';
+import { gardenSchema } from '../entry';
+import { examplesSchema } from '../planter';
+import { GONE, routes } from './route';
+
+/** What follows from them: the garden in short, builds and their files. */
+
+const PDF = 'application/pdf';
+const CSV = 'text/csv; charset=utf-8';
+
+export const GARDEN = routes({
+  examples: {
+    method: 'get',
+    path: '/examples',
+    about: 'The planters of the demo garden, to look at and to begin from.',
+    answer: examplesSchema,
+  },
+  document: {
+    method: 'get',
+    path: '/documents/:kind/:name',
+    about: 'Any document as it is kept, readable or not; ‘name’ is its id.',
+    file: 'application/octet-stream',
+    problems: GONE,
+  },
+  entries: {
+    method: 'get',
+    path: '/garden',
+    about: 'All planters in short: names, places, figures and the worst finding, oldest first.',
+    answer: gardenSchema,
+  },
+  drawing: {
+    method: 'get',
+    path: '/planters/:id/drawing',
+    about: 'The section of a planter as shapes in metres.',
+    query: z.object({ revision: z.string().optional(), by: z.string().optional() }),
+    answer: z.looseObject({ bounds: z.looseObject({}) }),
+    problems: GONE,
+  },
+});
+
+export const BUILD = routes({
+  progress: {
+    method: 'get',
+    path: '/planters/:id/progress',
+    about: 'How far its build has come.',
+    answer: progressSchema,
+    problems: GONE,
+  },
+  mark: {
+    method: 'patch',
+    path: '/planters/:id/progress',
+    about: 'Takes marks in; of two for one key the later holds.',
+    body: sendProgressSchema,
+    answer: progressSchema,
+    problems: [...GONE, 'invalid', 'too-large', 'not-json'],
+  },
+  sheetPdf: {
+    method: 'get',
+    path: '/planters/:id/build/sheet.pdf',
+    about: 'The build sheet on paper.',
+    query: fileQuerySchema,
+    file: PDF,
+    problems: GONE,
+  },
+  templatesPdf: {
+    method: 'get',
+    path: '/planters/:id/build/templates.pdf',
+    about: 'Its templates at full size, over as many sheets as they need.',
+    query: fileQuerySchema,
+    file: PDF,
+    problems: [...GONE, 'too-much-work'],
+  },
+  labelPdf: {
+    method: 'get',
+    path: '/planters/:id/build/label.pdf',
+    about: 'Its label, with a code that opens it.',
+    query: labelQuerySchema,
+    file: PDF,
+    problems: GONE,
+  },
+  partsCsv: {
+    method: 'get',
+    path: '/planters/:id/build/parts.csv',
+    about: 'Its bill of materials.',
+    query: fileQuerySchema,
+    file: CSV,
+    problems: GONE,
+  },
+  cutsCsv: {
+    method: 'get',
+    path: '/planters/:id/build/cuts.csv',
+    about: 'Its cut list.',
+    query: fileQuerySchema,
+    file: CSV,
+    problems: GONE,
+  },
+  template: {
+    method: 'get',
+    path: '/planters/:id/build/templates/:file',
+    about: 'One template, as SVG or DXF by the end of its name.',
+    query: fileQuerySchema,
+    file: 'image/svg+xml',
+    problems: GONE,
+  },
+});

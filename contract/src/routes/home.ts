@@ -1,0 +1,90 @@
+import { aboutSchema, backupsSchema, restorePreviewSchema, restoreQuerySchema } from '../backup';
+import { askCodeSchema, codeSchema, doorSchema, enterSchema, setDoorSchema } from '../door';
+import { GONE, routes } from './route';
+
+/** What belongs to the machine at home: the garden as a file, copies, the door. */
+
+/** Only from this machine, but for taking the garden away. */
+export const BACKUPS = routes({
+  file: {
+    method: 'get',
+    path: '/garden.zip',
+    about: 'The whole garden as one file.',
+    file: 'application/zip',
+  },
+  look: {
+    method: 'post',
+    path: '/garden/look',
+    about: 'What would come in from such a file, which is the body. Nothing changes.',
+    sends: 'application/zip',
+    answer: restorePreviewSchema,
+    problems: ['invalid', 'too-large'],
+  },
+  restore: {
+    method: 'post',
+    path: '/garden/restore',
+    about: 'Brings such a file in, beside what is there.',
+    sends: 'application/zip',
+    query: restoreQuerySchema,
+    answer: restorePreviewSchema,
+    problems: ['invalid', 'too-large'],
+  },
+  about: {
+    method: 'get',
+    path: '/about',
+    about: 'Which Huerta this is, and whether it is asked from its own machine.',
+    answer: aboutSchema,
+  },
+  days: {
+    method: 'get',
+    path: '/backups',
+    about: 'The daily copies on this machine.',
+    answer: backupsSchema,
+  },
+  putBack: {
+    method: 'post',
+    path: '/backups/:day',
+    about: 'Puts the garden back as it was on a day. What it is now is copied first.',
+    status: 204,
+    problems: GONE,
+  },
+});
+
+/** Only from this machine, but for entering. */
+export const DOOR = routes({
+  get: {
+    method: 'get',
+    path: '/door',
+    about: 'Whether the door to the house’s network is open, and which devices were let in.',
+    answer: doorSchema,
+  },
+  set: {
+    method: 'put',
+    path: '/door',
+    about: 'Opens or shuts the door.',
+    body: setDoorSchema,
+    answer: doorSchema,
+  },
+  code: {
+    method: 'post',
+    path: '/door/codes',
+    about: 'A code that lets one device in, within ten minutes.',
+    body: askCodeSchema,
+    answer: codeSchema,
+    status: 201,
+  },
+  enter: {
+    method: 'post',
+    path: '/door/enter',
+    about: 'Lets this device in by a code; it is known by a cookie from then on.',
+    body: enterSchema,
+    status: 204,
+  },
+  shutOut: {
+    method: 'delete',
+    path: '/door/devices/:id',
+    about: 'Shuts a device out.',
+    status: 204,
+    problems: GONE,
+  },
+});

@@ -1,0 +1,4 @@
+export * from './documents';
+export * from './garden';
+export * from './home';
+export type { Route } from './route';
