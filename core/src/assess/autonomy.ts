@@ -19,6 +19,12 @@ export function cautiousDays(days: number): number {
   return days >= 10 ? Math.floor(days) : Math.floor(days * 2) / 2;
 }
 
+/** The same, or null where there are none to say: nothing drinks, or nothing reaches it. */
+export function daysToSay(days: number): number | null {
+  const said = cautiousDays(days);
+  return said > 0 && Number.isFinite(said) ? said : null;
+}
+
 /** How long a full planter lasts with the same day over and over, in days. */
 export interface Autonomy {
   /** Until plants wilt: reservoir, then what the soil holds. */

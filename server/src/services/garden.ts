@@ -1,7 +1,7 @@
 import { DOCUMENT_KINDS, type Garden, type SetAside, type Summary } from '@huerta/contract';
 import {
   buildSheet,
-  cautiousDays,
+  daysToSay,
   CROPS,
   evaluate,
   section,
@@ -142,13 +142,12 @@ function summarized(design: PlanterDesign): Summary {
   const { figures, findings } = assessment;
   const { bounds } = section(planter);
   const worst = findings.find(({ severity }) => severity !== 'note');
-  const days = cautiousDays(figures.lastsHot.days);
   return {
     variant: design.variant,
     place: design.place.name,
     crop: design.planting.count > 0 ? CROPS[design.planting.crop].name : '',
     usable: figures.usable,
-    days: days > 0 && Number.isFinite(days) ? days : null,
+    days: daysToSay(figures.lastsHot.days),
     worst:
       worst && worst.severity !== 'note' ? { severity: worst.severity, text: worst.text } : null,
     serious: findings.filter(({ severity }) => severity === 'danger' || severity === 'fault')

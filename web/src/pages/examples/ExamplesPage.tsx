@@ -1,7 +1,7 @@
 import { Box, Button, Grid, Text } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
 import { GARDEN } from '@huerta/contract';
-import { cautiousDays, evaluate, section, type PlanterDesign } from '@huerta/core';
+import { daysToSay, evaluate, section, type PlanterDesign } from '@huerta/core';
 import { useMemo } from 'react';
 import { useNavigate } from 'react-router';
 import { callRoute } from '../../api/client';
@@ -54,7 +54,7 @@ function Example({ design }: { design: PlanterDesign }) {
     const { planter, assessment } = evaluate(design);
     return { drawing: section(planter), figures: assessment.figures };
   }, [design]);
-  const days = cautiousDays(figures.lastsHot.days);
+  const days = daysToSay(figures.lastsHot.days);
   const begin = () =>
     create.mutate(design, {
       onSuccess: ({ id }) => void navigate(`/planters/${id}`),
@@ -70,7 +70,7 @@ function Example({ design }: { design: PlanterDesign }) {
       </Text>
       <Text mt="1" mb="2" fontSize="sm">
         {write(figures.usable, 'volume')} to use
-        {days > 0 && Number.isFinite(days) && `, lasts ${write(days, 'days')} when hot`}
+        {days !== null && `, lasts ${write(days, 'days')} when hot`}
       </Text>
       <Button alignSelf="flex-start" disabled={create.isPending} onClick={begin}>
         Begin one like it

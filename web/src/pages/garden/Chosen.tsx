@@ -1,8 +1,9 @@
-import { Button, Dialog, Field, Input, Portal, Text } from '@chakra-ui/react';
+import { Button, Text } from '@chakra-ui/react';
 import type { Entry } from '@huerta/contract';
-import { useState, type FormEvent } from 'react';
+import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { useChangePlanter, useDeletePlanters, useRestorePlanters } from '../../api/planters';
+import { NameDialog } from '../../components/NameDialog';
 import { notify } from '../../components/notices';
 import { answersIn } from './found';
 
@@ -80,74 +81,30 @@ interface PlaceDialogProps {
 
 /** Says of several planters that they stand in one place. */
 function PlaceDialog({ ids, places, onClose }: PlaceDialogProps) {
-  const [name, setName] = useState('');
-  const [error, setError] = useState('');
   const change = useChangePlanter();
-  const put = async (event: FormEvent) => {
-    event.preventDefault();
-    const place = name.trim();
-    if (place === '') {
-      setError('Name the place, such as North wall.');
-      return;
+  const put = async (place: string) => {
+    for (const id of ids) {
+      await change.mutateAsync({
+        id,
+        change: (now) => ({ ...now, place: { ...now.place, name: place } }),
+      });
     }
-    try {
-      for (const id of ids) {
-        await change.mutateAsync({
-          id,
-          change: (now) => ({ ...now, place: { ...now.place, name: place } }),
-        });
-      }
-      notify(
-        ids.length === 1 ? `It stands at ‘${place}’.` : `All ${ids.length} stand at ‘${place}’.`,
-      );
-      onClose();
-    } catch (failed) {
-      setError((failed as Error).message);
-    }
+    notify(
+      ids.length === 1 ? `It stands at ‘${place}’.` : `All ${ids.length} stand at ‘${place}’.`,
+    );
   };
   return (
-    <Dialog.Root open onOpenChange={({ open }) => !open && onClose()}>
-      <Portal>
-        <Dialog.Backdrop />
-        <Dialog.Positioner>
-          <Dialog.Content asChild>
-            <form onSubmit={(event) => void put(event)}>
-              <Dialog.Header>
-                <Dialog.Title>Put in a place</Dialog.Title>
-              </Dialog.Header>
-              <Dialog.Body>
-                <Field.Root invalid={error !== ''}>
-                  <Field.Label>Where they stand</Field.Label>
-                  <Input
-                    list="places-known"
-                    value={name}
-                    maxLength={120}
-                    onChange={(event) => setName(event.target.value)}
-                  />
-                  <datalist id="places-known">
-                    {places.map((place) => (
-                      <option key={place} value={place} />
-                    ))}
-                  </datalist>
-                  <Field.ErrorText>{error}</Field.ErrorText>
-                </Field.Root>
-                <Text mt="2" fontSize="sm" color="faint">
-                  Only the name of the place changes. Wind, sun and rain stay as each planter has
-                  them.
-                </Text>
-              </Dialog.Body>
-              <Dialog.Footer>
-                <Button type="submit" variant="solid" disabled={change.isPending}>
-                  Put them there
-                </Button>
-                <Button variant="ghost" onClick={onClose}>
-                  Leave them
-                </Button>
-              </Dialog.Footer>
-            </form>
-          </Dialog.Content>
-        </Dialog.Positioner>
-      </Portal>
-    </Dialog.Root>
+    <NameDialog
+      title="Put in a place"
+      label="Where they stand"
+      name=""
+      missing="Name the place, such as North wall."
+      known={places}
+      help="Only the name of the place changes. Wind, sun and rain stay as each planter has them."
+      doIt="Put them there"
+      leaveIt="Leave them"
+      onName={put}
+      onClose={onClose}
+    />
   );
 }

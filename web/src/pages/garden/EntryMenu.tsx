@@ -1,4 +1,4 @@
-import { Button, Dialog, Field, Input, Menu, Portal } from '@chakra-ui/react';
+import { Button, Menu, Portal } from '@chakra-ui/react';
 import type { Entry } from '@huerta/contract';
 import type { PlanterDesign } from '@huerta/core';
 import {
@@ -11,7 +11,7 @@ import {
   Sun,
   Trash2,
 } from 'lucide-react';
-import { useState, type FormEvent } from 'react';
+import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import {
   fetchPlanter,
@@ -21,6 +21,7 @@ import {
   useRestorePlanters,
 } from '../../api/planters';
 import { exportPlanter } from '../../components/exportPlanter';
+import { NameDialog } from '../../components/NameDialog';
 import { notify } from '../../components/notices';
 
 /** What can be done with a planter without opening it; the menu is made when it is asked for. */
@@ -144,54 +145,17 @@ function OpenMenu({ entry }: { entry: Entry }) {
 }
 
 function RenameDialog({ entry, onClose }: { entry: Entry; onClose: () => void }) {
-  const [name, setName] = useState(entry.name);
-  const [error, setError] = useState('');
   const save = useChangePlanter();
-  const submit = (event: FormEvent) => {
-    event.preventDefault();
-    const trimmed = name.trim();
-    if (trimmed === '') {
-      setError('Give it a name, such as what grows in it or where it stands.');
-      return;
-    }
-    save.mutate(
-      { id: entry.id, change: (now) => ({ ...now, name: trimmed }) },
-      { onSuccess: onClose, onError: (refused) => setError(refused.message) },
-    );
-  };
   return (
-    <Dialog.Root open onOpenChange={({ open }) => !open && onClose()}>
-      <Portal>
-        <Dialog.Backdrop />
-        <Dialog.Positioner>
-          <Dialog.Content asChild>
-            <form onSubmit={submit}>
-              <Dialog.Header>
-                <Dialog.Title>Rename</Dialog.Title>
-              </Dialog.Header>
-              <Dialog.Body>
-                <Field.Root invalid={error !== ''}>
-                  <Field.Label>Name of the planter</Field.Label>
-                  <Input
-                    value={name}
-                    maxLength={120}
-                    onChange={(event) => setName(event.target.value)}
-                  />
-                  <Field.ErrorText>{error}</Field.ErrorText>
-                </Field.Root>
-              </Dialog.Body>
-              <Dialog.Footer>
-                <Button type="submit" variant="solid" disabled={save.isPending}>
-                  Rename
-                </Button>
-                <Button variant="ghost" onClick={onClose}>
-                  Leave it
-                </Button>
-              </Dialog.Footer>
-            </form>
-          </Dialog.Content>
-        </Dialog.Positioner>
-      </Portal>
-    </Dialog.Root>
+    <NameDialog
+      title="Rename"
+      label="Name of the planter"
+      name={entry.name}
+      missing="Give it a name, such as what grows in it or where it stands."
+      doIt="Rename"
+      leaveIt="Leave it"
+      onName={(name) => save.mutateAsync({ id: entry.id, change: (now) => ({ ...now, name }) })}
+      onClose={onClose}
+    />
   );
 }

@@ -1,14 +1,9 @@
 import { Box, Button, Text } from '@chakra-ui/react';
 import { Link } from 'react-router';
-import { usePreferences } from '../../app/preferences';
-import { ChoiceField } from '../../components/ChoiceField';
-import { DATE_ORDERS } from '../../components/dates';
-
-const UNITS = { metric: { name: 'Millimetres and litres' }, us: { name: 'Inches and gallons' } };
+import { Writing } from '../../components/Writing';
 
 /** A garden with nothing in it yet: what Huerta does, and where to begin. */
 export function Welcome() {
-  const { units, setUnits, dates, setDates } = usePreferences();
   return (
     <Box maxW="38rem" borderTop="2px solid" borderColor="ink" pt="5">
       <Text as="h2" fontSize="xl">
@@ -32,8 +27,7 @@ export function Welcome() {
         </Button>
       </Box>
       <Box display="grid" gridTemplateColumns={{ base: '1fr', sm: '1fr 1fr' }} gap="4" mt="6">
-        <ChoiceField label="Measures" value={units} choices={UNITS} onChoose={setUnits} />
-        <ChoiceField label="Dates" value={dates} choices={DATE_ORDERS} onChoose={setDates} />
+        <Writing />
       </Box>
     </Box>
   );

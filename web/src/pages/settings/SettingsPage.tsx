@@ -3,13 +3,13 @@ import { Link } from 'react-router';
 import { useAbout, useBackups, usePutBack } from '../../api/home';
 import { usePreferences } from '../../app/preferences';
 import { ChoiceField } from '../../components/ChoiceField';
-import { DATE_ORDERS, writeDate } from '../../components/dates';
+import { writeDate } from '../../components/dates';
 import { notify } from '../../components/notices';
 import { Fetched, Page } from '../../components/Page';
+import { Writing } from '../../components/Writing';
 import { Section } from './Section';
 import { BringIn } from './BringIn';
 
-const UNITS = { metric: { name: 'Millimetres and litres' }, us: { name: 'Inches and gallons' } };
 const MODES = { light: { name: 'Light, for the sun' }, dark: { name: 'Dark, for the evening' } };
 
 /** How Huerta writes on this device, what of the garden is kept where, and who may come in. */
@@ -20,7 +20,7 @@ export default function SettingsPage() {
       <Text as="h1" fontSize="2xl" mb="2">
         Settings
       </Text>
-      <Writing />
+      <OnThisDevice />
       <Fetched what="the settings" title="The settings cannot be fetched" queries={[about]}>
         {({ version, demo, home }) => (
           <>
@@ -62,13 +62,12 @@ export default function SettingsPage() {
   );
 }
 
-function Writing() {
-  const { units, setUnits, dates, setDates, mode, setMode } = usePreferences();
+function OnThisDevice() {
+  const { mode, setMode } = usePreferences();
   return (
     <Section title="How it is written on this device">
       <Box display="grid" gridTemplateColumns="repeat(auto-fill, minmax(15rem, 1fr))" gap="4">
-        <ChoiceField label="Measures" value={units} choices={UNITS} onChoose={setUnits} />
-        <ChoiceField label="Dates" value={dates} choices={DATE_ORDERS} onChoose={setDates} />
+        <Writing />
         <ChoiceField label="Light" value={mode} choices={MODES} onChoose={setMode} />
       </Box>
       <Text mt="3" fontSize="sm">

@@ -1,0 +1,16 @@
+import { usePreferences } from '../app/preferences';
+import { ChoiceField } from './ChoiceField';
+import { DATE_ORDERS } from './dates';
+
+const UNITS = { metric: { name: 'Millimetres and litres' }, us: { name: 'Inches and gallons' } };
+
+/** How measures and dates are written on this device. */
+export function Writing() {
+  const { units, setUnits, dates, setDates } = usePreferences();
+  return (
+    <>
+      <ChoiceField label="Measures" value={units} choices={UNITS} onChoose={setUnits} />
+      <ChoiceField label="Dates" value={dates} choices={DATE_ORDERS} onChoose={setDates} />
+    </>
+  );
+}
