@@ -12,7 +12,7 @@ export function seasons(core: Core) {
     const weather = core.weatherOf(core.SITES.vallesol, SEASON_FROM, 180, seed);
     const options = { planted: SEASON_FROM, filling: { kind: 'when-low' } } as const;
     const begin = performance.now();
-    const run = core.runSeason(planter, weather, options, assessment.figures.usableLevel);
+    const run = core.runSeason(planter, weather, { ...options, refillAt: assessment.figures.usableLevel });
     return { ms: performance.now() - begin, evaluations: run.evaluations, balance: run.balance };
   };
   const designs = core.STARTING_POINTS.map(({ design }) => design);

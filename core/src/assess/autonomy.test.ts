@@ -1,49 +1,96 @@
 import fc from 'fast-check';
 import { applyPatch, STARTING_POINTS, type Patch } from '../design';
-import { assemble, totalDelivery } from '../planter';
+import { assemble, freeWaterBelow, rootWays, type Planter } from '../planter';
 import { anyDesign } from '../testing/designs';
-import { autonomyAt, cautiousDays, lastDropLevel, soilBuffer, usableLevel } from './autonomy';
-import { figuresOf } from './figures';
+import {
+  autonomyOf,
+  broughtAt,
+  cautiousDays,
+  descentOf,
+  lastDropLevel,
+  soilReserve,
+} from './autonomy';
 
 const DAY = 86_400;
 const litresADay = (litres: number) => litres / 1000 / DAY;
 const planterOf = (id: string, patch: Patch = []) =>
   assemble(applyPatch(STARTING_POINTS.find((point) => point.id === id)!.design, patch));
+const lasts = (planter: Planter, litres: number, reserve: number) =>
+  autonomyOf(descentOf(planter, rootWays(planter)), litresADay(litres), reserve);
 
 test('without thirst it lasts for ever, without water and soil not at all', () => {
   const planter = planterOf('cloth-pail');
-  expect(autonomyAt(planter, 0, 0.001).days).toBe(Infinity);
+  expect(lasts(planter, 0, 0.001).days).toBe(Infinity);
   const dry = planterOf('cloth-pail', [{ path: ['wicks'], value: [] }]);
-  expect(autonomyAt(dry, litresADay(1), 0)).toEqual({ days: 0, reservoirDays: 0 });
+  expect(lasts(dry, 1, 0)).toMatchObject({ days: 0, reserve: 0, used: 0 });
 });
 
 test('twice the thirst is at most half the days', () => {
   fc.assert(
     fc.property(anyDesign, fc.double({ min: 0.1, max: 5, noNaN: true }), (design, litres) => {
       const planter = assemble(design);
-      const once = autonomyAt(planter, litresADay(litres), 0.002);
-      const twice = autonomyAt(planter, litresADay(2 * litres), 0.002);
-      expect(twice.days).toBeLessThanOrEqual(once.days / 2 + 1e-9 + once.days * 0.02);
-      expect(once.reservoirDays).toBeLessThanOrEqual(once.days + 1e-9);
+      const once = lasts(planter, litres, 0.002);
+      const twice = lasts(planter, 2 * litres, 0.002);
+      const whole = (one: typeof once) => one.days + one.reserve;
+      expect(whole(twice)).toBeLessThanOrEqual(whole(once) / 2 + 1e-9 + whole(once) * 0.03);
     }),
   );
 });
 
 test('more water in the soil never shortens it', () => {
   fc.assert(
-    fc.property(anyDesign, fc.double({ min: 0, max: 0.01, noNaN: true }), (design, buffer) => {
+    fc.property(anyDesign, fc.double({ min: 0, max: 0.01, noNaN: true }), (design, reserve) => {
       const planter = assemble(design);
-      const less = autonomyAt(planter, litresADay(1), buffer).days;
-      const more = autonomyAt(planter, litresADay(1), buffer + 0.001).days;
-      expect(more).toBeGreaterThan(less);
+      const less = lasts(planter, 1, reserve);
+      const more = lasts(planter, 1, reserve + 0.001);
+      expect(more.days).toBeGreaterThanOrEqual(less.days - 1e-9);
+      expect(more.days + more.reserve).toBeGreaterThan(less.days + less.reserve);
     }),
   );
+});
+
+test('what is used is what stands above the mark and waits in the barrel, and is drunk in those days', () => {
+  fc.assert(
+    fc.property(anyDesign, fc.double({ min: 0.05, max: 8, noNaN: true }), (design, litres) => {
+      const planter = assemble(design);
+      const { brim } = planter.heights;
+      const descent = descentOf(planter, rootWays(planter));
+      const { days, level, used } = lasts(planter, litres, 0.002);
+      expect(level).toBeGreaterThanOrEqual(descent.levels[descent.levels.length - 1]! - 1e-9);
+      expect(level).toBeLessThanOrEqual(brim + 1e-9);
+      const above = freeWaterBelow(planter, brim) - freeWaterBelow(planter, level);
+      expect(used).toBeLessThanOrEqual((above + descent.supply) * 1.05 + 1e-6);
+      if (descent.full >= litresADay(litres)) {
+        expect(days * DAY * litresADay(litres)).toBeCloseTo(used, 9);
+      }
+    }),
+  );
+});
+
+test('down to the mark at least half of the thirst comes up', () => {
+  const planter = planterOf('cloth-pail');
+  for (const litres of [0.4, 0.8, 1.2]) {
+    const { level } = lasts(planter, litres, 1);
+    if (level > lastDropLevel(planter) + 1e-6) {
+      const comes = broughtAt(planter, [], level);
+      expect(comes).toBeGreaterThan(0.45 * litresADay(litres));
+    }
+  }
+});
+
+test('water counts as of use where a wick is a little short of the hottest day', () => {
+  const planter = planterOf('cloth-pail');
+  const full = descentOf(planter, []).full * DAY * 1000;
+  const just = lasts(planter, 0.99 * full, 0.0015);
+  const short = lasts(planter, 1.01 * full, 0.0015);
+  expect(short.used).toBeGreaterThan(0.5 * just.used);
+  expect(short.used).toBeGreaterThan(0.001);
 });
 
 test('doubling the reservoir does not double the days when the wick is the limit', () => {
   const weak: Patch = [
     { path: ['wicks', 0, 'legs'], value: 1 },
-    { path: ['wicks', 0, 'width'], value: 0.01 },
+    { path: ['wicks', 0, 'width'], value: 0.08 },
   ];
   const low = planterOf('cloth-pail', weak);
   const high = planterOf('cloth-pail', [
@@ -52,32 +99,17 @@ test('doubling the reservoir does not double the days when the wick is the limit
     { path: ['overflow', 'centre'], value: 0.156 },
   ]);
   const gross = [low, high].map((planter) => planter.storage.volumeBelow(planter.heights.brim));
-  const days = [low, high].map((planter) => autonomyAt(planter, litresADay(1.2), 0.003).days);
+  const days = [low, high].map((planter) => lasts(planter, 1.2, 0.003).days);
   expect(gross[1]! / gross[0]!).toBeGreaterThan(1.8);
   expect(days[1]! / days[0]!).toBeLessThan(1.2);
 });
 
-test('the usable level is where delivery meets demand', () => {
-  fc.assert(
-    fc.property(anyDesign, fc.double({ min: 0.05, max: 8, noNaN: true }), (design, litres) => {
-      const planter = assemble(design);
-      const demand = litresADay(litres);
-      const level = usableLevel(planter, demand);
-      expect(level).toBeGreaterThanOrEqual(lastDropLevel(planter) - 1e-9);
-      expect(level).toBeLessThanOrEqual(planter.heights.brim + 1e-9);
-      if (level < planter.heights.brim - 1e-6) {
-        expect(totalDelivery(planter.wicks, level)).toBeGreaterThanOrEqual(demand * 0.999);
-      }
-    }),
-  );
-});
-
-test('ground soil buffers less than a coir mix of the same depth', () => {
-  const buffer = (medium: string) => {
+test('ground soil holds less in reserve than a coir mix of the same depth', () => {
+  const reserve = (medium: string) => {
     const planter = planterOf('cloth-pail', [{ path: ['soil', 'medium'], value: medium }]);
-    return soilBuffer(planter, figuresOf(planter).soilVolume);
+    return soilReserve(planter, litresADay(1), litresADay(3));
   };
-  expect(buffer('ground-soil')).toBeLessThan(buffer('coir-perlite'));
+  expect(reserve('ground-soil')).toBeLessThan(reserve('coir-perlite'));
 });
 
 test.each([

@@ -1,26 +1,22 @@
 import { cropOf } from '../catalog';
 import { demandOn, type Demand } from '../climate';
+import { stageOn } from '../crop';
 import { airCeiling, baseStyle, invertOf, type PlanterDesign } from '../design';
 import {
   BEARERS,
+  freeWaterBelow,
   openWater,
   PLATFORM_PLAY,
   surfaceArea,
-  totalDelivery,
+  rootsDownAfter,
+  rootWays,
   type Lot,
   type Planter,
 } from '../planter';
 import { arrange, beside, climb, filled, outletOf, type Circle } from '../reservoir';
 import { bagsFor, looseVolume } from '../soil';
 import { grown, holds, type Outline } from '../vessel';
-import {
-  autonomyAt,
-  lastDropLevel,
-  soilBuffer,
-  supplyOf,
-  usableLevel,
-  type Autonomy,
-} from './autonomy';
+import { autonomyOf, descentOf, soilReserve, supplyOf, type Autonomy } from './autonomy';
 import { packedIn, soilInBeds, upperInBeds } from './amounts';
 import { tiltOf, type Tilt } from './level';
 import { aggregatesIn, weigh, type Amount, type Weight } from './weight';
@@ -35,7 +31,7 @@ export interface Figures {
   standing: number;
   /** Water below the reach of every wick, m³; part of `stranded`. */
   beyondReach: number;
-  /** Lowest level at which the wicks keep up on a hot day, metres. */
+  /** Level at which it is to be filled in hot weather: what is below is of no use then. Metres. */
   usableLevel: number;
   /** Air between water and base, metres; negative when the water stands in the soil. */
   airGap: number | null;
@@ -54,11 +50,14 @@ export interface Figures {
   /** What leaves the planter on a day, m³/s. */
   mild: Demand;
   hot: Demand;
-  /** What the wicks deliver from a full reservoir, m³/s, and that over a hot day's demand. */
+  /** What comes up from a full reservoir, m³/s, and that over a hot day's demand. */
   delivery: number;
   duty: number;
+  /** Grown plants, with roots that are down where they have a way. */
   lastsMild: Autonomy;
   lastsHot: Autonomy;
+  /** How it is until roots are down at the water; null where they have no way there. */
+  beforeRoots: BeforeRoots | null;
   weight: Weight;
   /** Hard rain on the open surface, m³/s; 0 under cover. */
   rainIn: number;
@@ -73,6 +72,17 @@ export interface Figures {
   span: number;
 }
 
+/** A planter while its roots are still in the soil, with plants as they are when that ends. */
+interface BeforeRoots {
+  /** Warm days from planting until they are down. */
+  days: number;
+  /** What the wicks alone make use of, m³, and bring from a full reservoir, m³/s. */
+  usable: number;
+  delivery: number;
+  lastsMild: Autonomy;
+  lastsHot: Autonomy;
+}
+
 /** Works out all figures of a planter. */
 export function figuresOf(planter: Planter): Figures {
   const { design, vessel, storage, heights } = planter;
@@ -82,13 +92,13 @@ export function figuresOf(planter: Planter): Figures {
   const tray = openWater(planter);
   const mild = demandOn(design, place.etMild, surface, tray);
   const hot = demandOn(design, place.etHot, surface, tray);
-  const standing = storage.volumeBelow(heights.brim);
+  const standing = freeWaterBelow(planter, heights.brim);
   const supply = supplyOf(planter);
-  const level = usableLevel(planter, hot.total);
-  const delivery = totalDelivery(planter.wicks, heights.brim);
-  // What waits in a barrel is no use to wicks that fall behind from a full channel.
-  const stranded = storage.volumeBelow(level) + (delivery < hot.total ? supply : 0);
-  const buffer = soilBuffer(planter, soilVolume);
+  const descent = descentOf(planter, rootWays(planter));
+  const delivery = descent.full;
+  const lasts = ({ total, open }: Demand): Autonomy =>
+    autonomyOf(descent, total, soilReserve(planter, total, delivery), open);
+  const lastsHot = lasts(hot);
   const upper = upperInBeds(planter);
   const upperLoose = looseVolume(upper, design.soil.settlement);
   const loose = looseVolume(soilVolume, design.soil.settlement);
@@ -100,11 +110,11 @@ export function figuresOf(planter: Planter): Figures {
   const gross = standing + supply;
   return {
     gross,
-    usable: gross - stranded,
-    stranded,
+    usable: lastsHot.used,
+    stranded: Math.max(gross - lastsHot.used, 0),
     standing,
-    beyondReach: storage.volumeBelow(lastDropLevel(planter)),
-    usableLevel: level,
+    beyondReach: freeWaterBelow(planter, descent.levels[descent.levels.length - 1] as number),
+    usableLevel: lastsHot.level,
     airGap: heights.invert === null ? null : airCeiling(design) - heights.invert,
     growingDepth: growingDepthOf(planter),
     waterShare: heights.brim / Math.max(heights.rim, heights.waterRim),
@@ -118,8 +128,9 @@ export function figuresOf(planter: Planter): Figures {
     hot,
     delivery,
     duty: hot.total > 0 ? delivery / hot.total : Infinity,
-    lastsMild: autonomyAt(planter, mild.total, buffer, mild.open),
-    lastsHot: autonomyAt(planter, hot.total, buffer, hot.open),
+    lastsMild: lasts(mild),
+    lastsHot,
+    beforeRoots: beforeRootsOf(planter),
     weight: weigh(planter, soilVolume, standing),
     rainIn: rain,
     stormClimb: climbUnder(planter, rain),
@@ -127,6 +138,29 @@ export function figuresOf(planter: Planter): Figures {
     caughtAir: storage.caughtAir(heights.brim),
     platform: { length: 2 * plate.a - PLATFORM_PLAY, width: 2 * plate.b - PLATFORM_PLAY },
     span: widestSpan(planter),
+  };
+}
+
+/** What wicks do alone, and for how thirsty a plant, until roots are down. */
+function beforeRootsOf(planter: Planter): BeforeRoots | null {
+  const days = rootsDownAfter(planter);
+  if (days === null) return null;
+  const { design } = planter;
+  const growth = stageOn(design.planting.crop, days);
+  const surface = surfaceArea(planter);
+  const tray = openWater(planter);
+  const descent = descentOf(planter, []);
+  const lasts = (et: number): Autonomy => {
+    const { total, open } = demandOn(design, et, surface, tray, growth);
+    return autonomyOf(descent, total, soilReserve(planter, total, descent.full), open);
+  };
+  const lastsHot = lasts(design.place.etHot);
+  return {
+    days,
+    usable: lastsHot.used,
+    delivery: descent.full,
+    lastsMild: lasts(design.place.etMild),
+    lastsHot,
   };
 }
 

@@ -11,7 +11,7 @@ export {
 } from './figures';
 export { partName } from './words';
 export { type Tilt } from './level';
-export { cautiousDays, daysToSay, type Autonomy } from './autonomy';
+export { broughtAt, cautiousDays, daysToSay, type Autonomy } from './autonomy';
 export { type Amount, type Weight } from './weight';
 export { SEVERITIES, rank, type Finding, type Remedy, type Room, type Severity } from './finding';
 export { caution, cautionsFor, type Caution, type CautionId } from './cautions';

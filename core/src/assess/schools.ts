@@ -3,6 +3,7 @@ import {
   baseStyle,
   changeBase,
   USUAL_AIR_GAP,
+  USUAL_CLOTH,
   usualTube,
   type LayerDesign,
   type Patch,
@@ -37,6 +38,8 @@ export interface Outcome {
   usable: number;
   stranded: number;
   days: number;
+  /** Warm days until roots are at the water; null where they never are. */
+  roots: number | null;
   growingDepth: number;
   weight: number;
   /** The worst that is then found, or null for nothing to mend. */
@@ -73,6 +76,7 @@ export function outcomeOf(design: PlanterDesign, school: School): Outcome | null
     usable: figures.usable,
     stranded: figures.stranded,
     days: figures.lastsHot.days,
+    roots: figures.beforeRoots?.days ?? null,
     growingDepth: figures.growingDepth,
     weight: figures.weight.full,
     worst: ranks.length > 0 ? (SEVERITIES[Math.min(...ranks)] ?? null) : null,
@@ -164,7 +168,7 @@ function gapOrContact({ design, heights }: Planter): Question | null {
     {
       id: 'gap',
       name: 'A finger of air',
-      says: 'Roots stop at the air and do not grow into the water.',
+      says: 'Roots stop at the air, but for those that follow a packed cup or column down.',
       // The whole hole stays under the base.
       patch: at(Math.max(USUAL_AIR_GAP, design.overflow.diameter + UNDER_BASE)),
     },
@@ -244,7 +248,21 @@ function bottleOverflow({ design, heights }: Planter): Question | null {
 
 function wickMaterial({ design }: Planter): Question | null {
   const i = design.wicks.findIndex((wick) => wick.kind === 'cloth');
-  if (i < 0) return null;
+  const now = design.wicks[i];
+  if (now?.kind !== 'cloth') return null;
+  // Strands of a rope are not as wide as legs of a cloth.
+  const usualSizes = (material: ClothId): Patch =>
+    CLOTHS[material].rope
+      ? [
+          set(['wicks', i, 'legs'], 6),
+          set(['wicks', i, 'width'], 0.012),
+          set(['wicks', i, 'thickness'], 0.012),
+        ]
+      : [
+          set(['wicks', i, 'legs'], USUAL_CLOTH.legs),
+          set(['wicks', i, 'width'], USUAL_CLOTH.width),
+          set(['wicks', i, 'thickness'], USUAL_CLOTH.thickness),
+        ];
   const says: Partial<Record<ClothId, string>> = {
     'cotton-cloth': 'The strongest wick there is, and an old shirt costs nothing. It rots.',
     'cotton-rope': 'Goes through a small hole and lifts high. It rots too.',
@@ -259,7 +277,11 @@ function wickMaterial({ design }: Planter): Question | null {
       id: material,
       name: CLOTHS[material].name,
       says: says[material] ?? '',
-      patch: [set(['wicks', i, 'material'], material), set(['wicks', i, 'strip'], null)],
+      patch: [
+        set(['wicks', i, 'material'], material),
+        set(['wicks', i, 'strip'], null),
+        ...(CLOTHS[material].rope === CLOTHS[now.material].rope ? [] : usualSizes(material)),
+      ],
     })),
   );
 }

@@ -2,9 +2,10 @@ import fc from 'fast-check';
 import { applyPatch, planterDesignSchema, STARTING_POINTS } from '../design';
 import { contradictions, assemble } from '../planter';
 import { anyDesign } from '../testing/designs';
-import { evaluate, follows, outcomeOf, propose, schoolsFor, tradeCurve } from '.';
+import { evaluate, follows, outcomeOf, propose, schoolsFor, tradeCurve, type Outcome } from '.';
+import { figuresOf } from './figures';
 
-const design = STARTING_POINTS[0]!.design;
+const design = STARTING_POINTS.find(({ id }) => id === 'cup-pail')!.design;
 
 describe('water against roots', () => {
   const curve = tradeCurve(design);
@@ -26,7 +27,7 @@ describe('water against roots', () => {
   });
 
   test('the proposal lasts longest of those that leave the roots their room', () => {
-    const wish = { days: 8, roots: 0.2 };
+    const wish = { days: 5, roots: 0.2 };
     const found = propose(curve, wish)!;
     expect(found).toMatchObject({ lasts: true, roomy: true });
     expect(found.point.growingDepth).toBeGreaterThanOrEqual(0.2);
@@ -91,7 +92,7 @@ describe('schools', () => {
     expect(follows(applyPatch(design, quarter.patch), quarter)).toBe(true);
   });
 
-  test('deep coarse stone strands water, and legs of mix bring it up', () => {
+  test('deep coarse stone strands water until roots are down, and legs of mix bring it up before', () => {
     const bed = STARTING_POINTS.find(({ id }) => id === 'rock-bed')!.design;
     const voids = schoolsFor(assemble(bed)).find(({ id }) => id === 'voids')!.schools;
     const bare = outcomeOf(
@@ -102,7 +103,12 @@ describe('schools', () => {
       bed,
       voids.find(({ id }) => id === 'stone-leg')!,
     )!;
-    expect(bare.stranded).toBeGreaterThan(0.6 * (bare.usable + bare.stranded));
-    expect(legs.usable).toBeGreaterThan(bare.usable);
+    const early = (patch: Outcome['patch']) =>
+      figuresOf(assemble(applyPatch(bed, patch))).beforeRoots!.usable;
+    const whole = bare.usable + bare.stranded;
+    expect(early([{ path: ['wicks'], value: [] }, ...bare.patch])).toBeLessThan(0.4 * whole);
+    expect(early(legs.patch)).toBeGreaterThan(0.9 * whole);
+    expect(bare.usable).toBeGreaterThan(0.9 * whole);
+    expect(bare.roots).toBeGreaterThan(14);
   });
 });

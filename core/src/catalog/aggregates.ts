@@ -6,6 +6,10 @@ import { SHEETS, SHEET_IDS, type SheetId } from './words';
  *
  * Porosity is `thetaS`, what never drains `thetaR`. Sand is after Carsel and Parrish (1988), made a
  * little tighter for a washed coarse sand; the rest are typical values, marked as such on screen.
+ *
+ * Reach is how high water rises by the size of the grains after Lohman (1972, USGS Professional Paper 708):
+ * coarse sand 135 mm, fine gravel of 2 to 5 mm 25 mm, and less as the inverse of the size beyond, so 12 mm in
+ * pea gravel of 8 mm, 6 mm in stone of 14 mm. Rubble and chip are porous themselves; theirs are typical.
  */
 
 export interface Aggregate extends Matter {
@@ -27,7 +31,7 @@ export const AGGREGATES = {
     alpha: 14.5,
     n: 2.68,
     Ks: 712.8 * CM_PER_DAY,
-    reach: 0.15,
+    reach: 0.135,
     dryDensity: 1600,
     grain: 'sand',
     angular: false,
@@ -40,7 +44,7 @@ export const AGGREGATES = {
     alpha: 55,
     n: 3.2,
     Ks: 2e5 * CM_PER_DAY,
-    reach: 0.05,
+    reach: 0.012,
     dryDensity: 1600,
     grain: 'stone',
     angular: false,
@@ -53,7 +57,7 @@ export const AGGREGATES = {
     alpha: 100,
     n: 4,
     Ks: 1e6 * CM_PER_DAY,
-    reach: 0.03,
+    reach: 0.006,
     dryDensity: 1550,
     grain: 'stone',
     angular: false,
@@ -66,7 +70,7 @@ export const AGGREGATES = {
     alpha: 90,
     n: 3.8,
     Ks: 1e6 * CM_PER_DAY,
-    reach: 0.035,
+    reach: 0.006,
     dryDensity: 1500,
     grain: 'stone',
     angular: true,
@@ -79,7 +83,7 @@ export const AGGREGATES = {
     alpha: 200,
     n: 4,
     Ks: 5e6 * CM_PER_DAY,
-    reach: 0.015,
+    reach: 0.002,
     dryDensity: 1580,
     grain: 'stone',
     angular: false,
@@ -92,7 +96,7 @@ export const AGGREGATES = {
     alpha: 45,
     n: 2.6,
     Ks: 3e5 * CM_PER_DAY,
-    reach: 0.06,
+    reach: 0.012,
     dryDensity: 1250,
     grain: 'stone',
     angular: true,
@@ -105,7 +109,7 @@ export const AGGREGATES = {
     alpha: 30,
     n: 2,
     Ks: 3e4 * CM_PER_DAY,
-    reach: 0.08,
+    reach: 0.04,
     dryDensity: 320,
     grain: 'chip',
     angular: false,

@@ -1,26 +1,40 @@
 /**
- * Cloth, rope and felt for wicks. All values are typical; a strip test of the real stuff (how high
- * it is wet after an hour and after a day) is worth more than any table.
+ * Cloth, rope and felt for wicks, each by what anyone can measure: a strip hung in water, and how high it
+ * is wet after an hour and after a day. All values are typical; a test of the real stuff is worth more.
  */
 
 export interface Cloth {
   name: string;
-  /** Practical reach against gravity, metres, used as the capillary head. */
-  reach: number;
-  /** Conductivity in the plane of the cloth, m/s. */
-  K: number;
+  /** Wet heights of a strip, metres. */
+  strip: { hour: number; day: number };
   /** Share of the cloth that is pores. */
   porosity: number;
+  /** Round strands, each of them a leg, instead of something flat. */
+  rope: boolean;
   /** Seasons before it is usually renewed. */
   seasons: number;
 }
 
+const flat = (
+  name: string,
+  hour: number,
+  day: number,
+  porosity: number,
+  seasons: number,
+): Cloth => ({
+  name,
+  strip: { hour, day },
+  porosity,
+  rope: false,
+  seasons,
+});
+
 export const CLOTHS = {
-  'cotton-cloth': { name: 'Cotton cloth', reach: 0.18, K: 1.5e-4, porosity: 0.75, seasons: 2 },
-  'cotton-rope': { name: 'Cotton rope', reach: 0.2, K: 1.2e-4, porosity: 0.7, seasons: 2 },
-  'synthetic-felt': { name: 'Synthetic felt', reach: 0.11, K: 2.5e-4, porosity: 0.85, seasons: 8 },
-  'wool-felt': { name: 'Wool felt', reach: 0.14, K: 1.8e-4, porosity: 0.85, seasons: 3 },
-  'synthetic-rope': { name: 'Synthetic rope', reach: 0.12, K: 1e-4, porosity: 0.6, seasons: 6 },
+  'cotton-cloth': flat('Cotton cloth', 0.14, 0.165, 0.75, 2),
+  'cotton-rope': { ...flat('Cotton rope', 0.135, 0.16, 0.7, 2), rope: true },
+  'synthetic-felt': flat('Synthetic felt', 0.085, 0.105, 0.85, 8),
+  'wool-felt': flat('Wool felt', 0.11, 0.135, 0.85, 3),
+  'synthetic-rope': { ...flat('Synthetic rope', 0.09, 0.115, 0.6, 6), rope: true },
 } as const satisfies Record<string, Cloth>;
 
 export type ClothId = keyof typeof CLOTHS;

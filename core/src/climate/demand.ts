@@ -1,4 +1,5 @@
 import { cropOf, MULCHES, RAIN, SPOT, SUN, WIND } from '../catalog';
+import { foliageOf, GROWN, type Stage } from '../crop';
 import type { PlanterDesign } from '../design';
 
 /** Part of a crop coefficient that is the soil's own evaporation (FAO-56, table 17: Kcb ≈ Kc − 0.05). */
@@ -46,22 +47,24 @@ export function exposureOf({ sun, wind, spot, rain }: PlanterDesign['place']): n
 
 /**
  * Water that leaves a planter on a day of given reference evapotranspiration, by FAO-56's crop
- * coefficients (Allen and others 1998): grown plants over the ground their foliage covers, plus
- * evaporation from the surface, both multiplied by the exposure of the place.
+ * coefficients (Allen and others 1998): plants over the ground their foliage covers, plus evaporation
+ * from the surface, both multiplied by the exposure of the place. One function for bench and season.
  *
  * @param et reference evapotranspiration, m/s of water depth
  * @param surfaceArea soil surface, m²
+ * @param growth how far the plants are; grown by default
  */
 export function demandOn(
   design: PlanterDesign,
   et: number,
   surfaceArea: number,
   openWater: OpenWater = NO_WATER,
+  growth: Pick<Stage, 'kc' | 'cover'> = { ...GROWN, kc: cropOf(design.planting.crop).kc },
 ): Demand {
   const { planting, place, soil } = design;
   const exposure = exposureOf(place);
-  const foliage = planting.count * (Math.PI / 4) * planting.foliage ** 2;
-  const plants = (cropOf(planting.crop).kc - SOIL_PART_OF_KC) * et * foliage * exposure;
+  const foliage = foliageOf(planting) * growth.cover;
+  const plants = Math.max(growth.kc - SOIL_PART_OF_KC, 0) * et * foliage * exposure;
   const surface = MULCHES[soil.mulch].evaporation * et * surfaceArea * exposure;
   const open = dryingOf(openWater, et, foliage) * exposure;
   return { plants, surface, total: plants + surface, open };

@@ -53,8 +53,7 @@ test('infiltration of Celia and others (1990): the front of a fine grid, within 
   const front = (count: number, most: number): { depth: number; stored: number } => {
     const cells = uniform(mediumFor(soil), 1, count);
     const h = new Float64Array(count).fill(-10);
-    const solve = solver(cells);
-    const before = solve.stored(h);
+    const before = solver(cells, h).stored();
     const sum = march(
       cells,
       h,
@@ -62,7 +61,7 @@ test('infiltration of Celia and others (1990): the front of a fine grid, within 
       { bottom: heldAt(cells, -10, 'bottom'), top: heldAt(cells, -0.75, 'top') },
       { first: 1, most },
     );
-    const gained = solve.stored(h) - before;
+    const gained = solver(cells, h).stored() - before;
     expect(Math.abs(gained - sum.bottom - sum.top) / Math.abs(sum.top)).toBeLessThan(1e-4);
     // Where the head passes −5 m, from the top, in a straight line between two cells.
     const at = h.findIndex((head) => head > -5);
@@ -84,11 +83,10 @@ test('water that stands on a very dry mix soaks in, on a coarse grid as on one f
   const soaked = (count: number): number => {
     const cells = uniform(mediumFor(soil), 0.25, count);
     const h = new Float64Array(count).fill(-17);
-    const solve = solver(cells);
-    const before = solve.stored(h);
+    const before = solver(cells, h).stored();
     const ends = { bottom: steady(0), top: heldAt(cells, 0.05, 'top') };
     const sum = march(cells, h, 600, ends, { first: 0.01, most: 60 });
-    const gained = solve.stored(h) - before;
+    const gained = solver(cells, h).stored() - before;
     expect(Math.abs(gained - sum.top) / gained).toBeLessThan(1e-3);
     return gained;
   };
@@ -102,10 +100,9 @@ test('a saturated column drains to what hangs above its foot, and loses just tha
   const [, soil] = SOILS[3]!;
   const cells = uniform(mediumFor(soil), 0.25, 50, 0.06);
   const h = Float64Array.from({ length: 50 }, (_, i) => 0.25 - (i + 0.5) * cells.dz);
-  const solve = solver(cells);
-  const before = solve.stored(h);
+  const before = solver(cells, h).stored();
   const sum = march(cells, h, 60 * DAY, { bottom: heldAt(cells, 0, 'bottom'), top: steady(0) });
-  const after = solve.stored(h);
+  const after = solver(cells, h).stored();
   expect(Math.abs(before - after + sum.bottom) / (before - after)).toBeLessThan(1e-4);
   h.forEach((head, i) => expect(head).toBeCloseTo(-(i + 0.5) * cells.dz, 3));
   const hanging = h.reduce(

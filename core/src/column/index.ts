@@ -1,4 +1,4 @@
-export { mediumFor, type Medium } from './medium';
+export { mediumFor, type Looked, type Medium } from './medium';
 export {
   heldAt,
   march,

@@ -1,4 +1,4 @@
-import type { Medium } from './medium';
+import type { Looked, Medium } from './medium';
 
 // By name: looked up once, these loops run millions of times.
 const finite = Number.isFinite;
@@ -76,62 +76,73 @@ export interface Rest {
 }
 const STRICT: Rest = { metres: 1e-6, share: 1e-5 };
 
-/** Solver with its own memory, so that a step makes nothing anew. */
-export function solver(cells: Cells, at: Rest = STRICT) {
+/** Cells of one medium in a row: from and up to, the last left out. */
+interface Run {
+  readonly medium: Medium;
+  readonly from: number;
+  readonly to: number;
+}
+
+function runsOf(media: readonly Medium[]): Run[] {
+  const starts = media.flatMap((one, i) => (i === 0 || one !== media[i - 1] ? [i] : []));
+  return starts.map((from, k) => ({
+    medium: media[from] as Medium,
+    from,
+    to: starts[k + 1] ?? media.length,
+  }));
+}
+
+/**
+ * Solver with its own memory, so that a step makes nothing anew. What the cells hold is its own state:
+ * it changes by just what flows, so that the mass is kept whatever the heads' last digits are.
+ */
+export function solver(cells: Cells, h: Float64Array, at: Rest = STRICT) {
   const { dz, area, face, media } = cells;
   const n = area.length;
-  const theta = new Float64Array(n);
-  const thetaOld = new Float64Array(n);
-  const K = new Float64Array(n);
-  const C = new Float64Array(n);
+  const runs = runsOf(media);
+  const looked: Looked = {
+    theta: new Float64Array(n),
+    K: new Float64Array(n),
+    C: new Float64Array(n),
+  };
+  const { theta, K, C } = looked;
+  /** What the cells hold, m³/m³, and would hold after the step that was tried last. */
+  const held = new Float64Array(n);
+  const holds = new Float64Array(n);
   const next = new Float64Array(n);
-  const lower = new Float64Array(n);
   const diagonal = new Float64Array(n);
   const upper = new Float64Array(n);
   const right = new Float64Array(n);
-  const three = new Float64Array(3);
   const two = new Float64Array(2);
+  const volumes = area.map((one) => one * dz);
+  const outcome: Step = { done: false, iterations: 0, bottom: 0, top: 0 };
+  /** Whether the soil's functions are those of `h`, but for a last change that was at rest. */
+  let fresh = false;
   let evaluations = 0;
 
-  const look = (h: Float64Array): void => {
+  const look = (heads: Float64Array): void => {
     evaluations += 1;
-    for (let i = 0; i < n; i += 1) {
-      (media[i] as Medium).look(h[i] as number, three);
-      theta[i] = three[0] as number;
-      K[i] = three[1] as number;
-      C[i] = three[2] as number;
-    }
+    for (const { medium, from, to } of runs) medium.look(heads, from, to, looked);
   };
+  begin();
 
-  /**
-   * One implicit step of dt seconds. `h` is changed when it comes to rest, else left as it was.
-   *
-   * @param sink uptake of each cell, m³/s
-   */
-  function step(h: Float64Array, dt: number, bottom: End, top: End, sink: Float64Array): Step {
+  /** Takes what `h` says as the cells' state, after it was set from outside. */
+  function begin(): void {
     look(h);
-    thetaOld.set(theta);
+    held.set(theta);
+    fresh = true;
+  }
+
+  /** One implicit step of dt seconds, as a try: `accept` makes it so. @param sink of each cell, m³/s */
+  function attempt(dt: number, bottom: End, top: End, sink: Float64Array): Step {
+    if (!fresh) look(h);
+    fresh = false;
     next.set(h);
+    outcome.done = false;
     for (let iteration = 1; iteration <= MOST_ITERATIONS; iteration += 1) {
+      outcome.iterations = iteration;
       if (iteration > 1) look(next);
-      for (let i = 0; i < n; i += 1) {
-        const volume = ((area[i] as number) * dz) / dt;
-        diagonal[i] = volume * (C[i] as number);
-        right[i] = -volume * ((theta[i] as number) - (thetaOld[i] as number)) - (sink[i] as number);
-        lower[i] = 0;
-        upper[i] = 0;
-      }
-      for (let i = 0; i < n - 1; i += 1) {
-        const G = ((face[i + 1] as number) * ((K[i] as number) + (K[i + 1] as number))) / (2 * dz);
-        // Flux from cell i up into cell i + 1.
-        const flux = -G * ((next[i + 1] as number) - (next[i] as number) + dz);
-        right[i] = (right[i] as number) - flux;
-        right[i + 1] = (right[i + 1] as number) + flux;
-        diagonal[i] = (diagonal[i] as number) + G;
-        diagonal[i + 1] = (diagonal[i + 1] as number) + G;
-        upper[i] = -G;
-        lower[i + 1] = -G;
-      }
+      assemble(dt, sink);
       bottom.flux(next[0] as number, two);
       right[0] = (right[0] as number) + (two[0] as number);
       diagonal[0] = (diagonal[0] as number) - (two[1] as number);
@@ -142,41 +153,51 @@ export function solver(cells: Cells, at: Rest = STRICT) {
       diagonal[n - 1] = (diagonal[n - 1] as number) - (two[1] as number);
       const topInto = two[0] as number;
       const topSlope = two[1] as number;
-      if (!solve()) return { done: false, iterations: iteration, bottom: 0, top: 0 };
-      let rest = true;
-      for (let i = 0; i < n && rest; i += 1) {
-        const change = right[i] as number;
-        if (abs(change) > at.metres + at.share * abs((next[i] as number) + change)) rest = false;
-      }
-      // A cell at the brink of saturation may swing to and fro: then it goes half the way.
-      const part = rest || iteration < SWINGS ? 1 : 0.5;
-      for (let i = 0; i < n; i += 1) {
-        const before = next[i] as number;
-        const now = before + part * (right[i] as number);
-        // A dry cell takes up so little at first that a front would throw it far beyond wet.
-        next[i] = !rest && before < DRY && now > before * WETS_TO ? before * WETS_TO : now;
-      }
+      if (!eliminate()) return outcome;
+      const rest = move(iteration);
       if (!finite(next[0] as number)) break;
       if (rest) {
         // The ends' fluxes as they were taken into the last solution.
-        h.set(next);
-        return {
-          done: true,
-          iterations: iteration,
-          bottom: bottomInto + bottomSlope * (right[0] as number),
-          top: topInto + topSlope * (right[n - 1] as number),
-        };
+        outcome.done = true;
+        outcome.bottom = bottomInto + bottomSlope * (right[0] as number);
+        outcome.top = topInto + topSlope * (right[n - 1] as number);
+        break;
       }
     }
-    return { done: false, iterations: MOST_ITERATIONS, bottom: 0, top: 0 };
+    return outcome;
   }
 
-  /** Thomas's algorithm; the solution takes the place of the right side. */
-  function solve(): boolean {
+  /** Storage, sinks and what flows between the cells. */
+  function assemble(dt: number, sink: Float64Array): void {
+    let below = 0;
+    let belowFlux = 0;
+    for (let i = 0; i < n; i += 1) {
+      const volume = (volumes[i] as number) / dt;
+      let G = 0;
+      let flux = 0;
+      if (i < n - 1) {
+        G = ((face[i + 1] as number) * ((K[i] as number) + (K[i + 1] as number))) / (2 * dz);
+        // From cell i up into cell i + 1.
+        flux = -G * ((next[i + 1] as number) - (next[i] as number) + dz);
+      }
+      diagonal[i] = volume * (C[i] as number) + below + G;
+      right[i] =
+        volume * ((held[i] as number) - (theta[i] as number)) -
+        (sink[i] as number) +
+        belowFlux -
+        flux;
+      upper[i] = -G;
+      below = G;
+      belowFlux = flux;
+    }
+  }
+
+  /** Thomas's algorithm, the matrix being symmetric; the change takes the place of the right side. */
+  function eliminate(): boolean {
     for (let i = 1; i < n; i += 1) {
       const pivot = diagonal[i - 1] as number;
       if (!(abs(pivot) > 1e-30)) return false;
-      const m = (lower[i] as number) / pivot;
+      const m = (upper[i - 1] as number) / pivot;
       diagonal[i] = (diagonal[i] as number) - m * (upper[i - 1] as number);
       right[i] = (right[i] as number) - m * (right[i - 1] as number);
     }
@@ -190,16 +211,46 @@ export function solver(cells: Cells, at: Rest = STRICT) {
     return true;
   }
 
-  /** Water in the column, m³. */
-  function stored(h: Float64Array): number {
-    let sum = 0;
-    for (let i = 0; i < n; i += 1) {
-      sum += (media[i] as Medium).theta(h[i] as number) * (area[i] as number) * dz;
+  /** Moves the heads by the change; says whether they have come to rest. */
+  function move(iteration: number): boolean {
+    let rest = true;
+    for (let i = 0; i < n && rest; i += 1) {
+      const change = right[i] as number;
+      if (abs(change) > at.metres + at.share * abs((next[i] as number) + change)) rest = false;
     }
+    if (rest) {
+      for (let i = 0; i < n; i += 1) {
+        next[i] = (next[i] as number) + (right[i] as number);
+        holds[i] = (theta[i] as number) + (C[i] as number) * (right[i] as number);
+      }
+      return true;
+    }
+    // A cell at the brink of saturation may swing to and fro: then it goes half the way.
+    const part = iteration < SWINGS ? 1 : 0.5;
+    for (let i = 0; i < n; i += 1) {
+      const before = next[i] as number;
+      const now = before + part * (right[i] as number);
+      // A dry cell takes up so little at first that a front would throw it far beyond wet.
+      next[i] = before < DRY && now > before * WETS_TO ? before * WETS_TO : now;
+    }
+    return false;
+  }
+
+  /** Makes the step that was tried last the state. */
+  function accept(): void {
+    h.set(next);
+    held.set(holds);
+    fresh = true;
+  }
+
+  /** Water in the column, m³. */
+  function stored(): number {
+    let sum = 0;
+    for (let i = 0; i < n; i += 1) sum += (held[i] as number) * (volumes[i] as number);
     return sum;
   }
 
-  return { step, stored, evaluations: () => evaluations };
+  return { begin, attempt, accept, stored, held, tried: next, evaluations: () => evaluations };
 }
 
 /** A column of one area and medium. */
@@ -228,7 +279,7 @@ export function march(
   ends: { bottom: End; top: End },
   options: { first?: number; most?: number; sink?: Float64Array } = {},
 ): March {
-  const solve = solver(cells);
+  const solve = solver(cells, h);
   const sink = options.sink ?? new Float64Array(h.length);
   const drawn = sink.reduce((sum, one) => sum + one, 0);
   const most = options.most ?? 3600;
@@ -236,12 +287,13 @@ export function march(
   const sum: March = { bottom: 0, top: 0, taken: 0, steps: 0 };
   for (let t = 0; t < seconds - 1e-9;) {
     const now = min(dt, seconds - t);
-    const result = solve.step(h, now, ends.bottom, ends.top, sink);
+    const result = solve.attempt(now, ends.bottom, ends.top, sink);
     if (!result.done) {
       dt = now / 3;
       if (dt < 1e-6) throw new Error('The column does not come to rest');
       continue;
     }
+    solve.accept();
     t += now;
     sum.bottom += result.bottom * now;
     sum.top += result.top * now;

@@ -1,1 +1,20 @@
-export { seasonLength, stageOn, type Stage } from './stages';
+export {
+  ROOT_FLOW,
+  ROOTS_A_DAY,
+  ROOTS_PLANTED,
+  rootLimit,
+  TOO_DRY_TO_GROW,
+  warmthFor,
+} from './roots';
+export { foliageOf, GROWN, seasonLength, stageOn, type Stage } from './stages';
+export {
+  ENOUGH,
+  FROM_BELOW,
+  rootsTo,
+  shareOf,
+  SHORT,
+  SHORT_SUCTION,
+  slopeOf,
+  takeUp,
+  type Uptake,
+} from './uptake';

@@ -10,6 +10,13 @@ export interface Stage {
   roots: number;
 }
 
+/** Grown leaves and roots. */
+export const GROWN = { cover: 1, roots: 1 } as const;
+
+/** Ground that all grown plants cover with their leaves, m². */
+export const foliageOf = ({ count, foliage }: { count: number; foliage: number }): number =>
+  count * (Math.PI / 4) * foliage ** 2;
+
 /** What a young plant covers of its grown foliage, and how deep its roots are of theirs. Typical. */
 const YOUNG_COVER = 0.12;
 const YOUNG_ROOTS = 0.35;

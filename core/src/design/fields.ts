@@ -171,6 +171,7 @@ export const FIELDS = {
   planting: {
     count: spec('Plants', 'count', 0, 400),
     spacing: spec('From plant to plant', 'span', 0.02, 3),
+    rootsADay: spec('Roots grow down in a warm day', 'length', 0, 0.04),
     foliage: spec('Foliage across, grown', 'span', 0.03, 3, 'One plant, edge to edge.'),
   },
   place: {

@@ -280,6 +280,11 @@ export const planterDesignSchema = z
       count: number(FIELDS.planting.count),
       foliage: number(FIELDS.planting.foliage),
       spacing: number(FIELDS.planting.spacing),
+      rootsADay: number(FIELDS.planting.rootsADay)
+        .optional()
+        .describe(
+          'What roots grow down in warm soil, metres a day; the usual where it is left out',
+        ),
     }),
     place: z.strictObject({
       name: z.string().max(120),

@@ -26,7 +26,7 @@ export const USUAL_CLOTH: ClothWickDesign = {
   kind: 'cloth',
   material: 'cotton-cloth',
   legs: 4,
-  width: 0.06,
+  width: 0.09,
   thickness: 0.0015,
   foot: 0,
   spread: 0.08,

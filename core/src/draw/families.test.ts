@@ -73,7 +73,7 @@ test('five pails stand on the lid of their channel, each with its plant', () => 
 test('an upper vessel stands as high as its crates', () => {
   const shapes = drawn('nested-totes');
   const upper = one(shapes, 'bed-0');
-  expect(Math.max(...zs(upper))).toBeCloseTo(0.14 + 0.0022 + 0.31, 6);
+  expect(Math.max(...zs(upper))).toBeCloseTo(0.115 + 0.0022 + 0.31, 6);
   expect(Math.max(...zs(one(shapes, 'wall')))).toBeCloseTo(0.31, 9);
 });
 
@@ -88,7 +88,7 @@ test('an elbow turned up is drawn to its lip, a row of holes as many times as th
 test('a worm tube is full of scraps and begins at the soil, an inspection pipe at the floor', () => {
   const worm = one(drawn('nested-totes'), 'pipe-0-bore');
   expect(worm.ink).toBe('straw');
-  expect(Math.min(...zs(worm))).toBeCloseTo(0.14 + 0.0022, 6);
+  expect(Math.min(...zs(worm))).toBeCloseTo(0.115 + 0.0022, 6);
   const look = one(drawn('film-bed'), 'pipe-0-bore');
   expect(look.ink).toBe('air');
   expect(Math.min(...zs(look))).toBeCloseTo(0, 9);

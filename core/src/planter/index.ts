@@ -66,4 +66,6 @@ export {
 } from './places';
 export { soilBeds, wetsTo, type SoilBed } from './soilBeds';
 export { asideOf, lengthOf, type Run, type Solid } from './solid';
+export { freeWaterBelow } from './freeWater';
+export { rootPace, rootsDownAfter, rootSupply, rootWays, type RootWay } from './roots';
 export { BASE_SUCTION, resolveWicks, totalDelivery, type Wick } from './wicks';

@@ -1,4 +1,4 @@
-import { bitFor, METRIC_BITS } from '../catalog';
+import { bitFor, CLOTHS, METRIC_BITS } from '../catalog';
 import type { ClothWickDesign, CupWickDesign } from '../design';
 
 /** How wide an opening must be for what goes through it. Metres. */
@@ -18,9 +18,13 @@ export const RIM_GRIP = 0.004;
 const PACKED = 0.5;
 const LEAST_BUNCH = 0.008;
 
+/** Section of all legs of a cloth, or strands of a rope, which are round, m². */
+export const clothSection = ({ material, legs, width, thickness }: ClothWickDesign): number =>
+  legs * width * thickness * (CLOTHS[material].rope ? Math.PI / 4 : 1);
+
 /** Across a bunch of all the cloth that hangs through one hole: its section packed to about half. */
-export function bunchAcross({ legs, width, thickness, holes }: ClothWickDesign): number {
-  const section = (legs * width * thickness) / Math.max(Math.min(holes, legs), 1);
+export function bunchAcross(cloth: ClothWickDesign): number {
+  const section = clothSection(cloth) / Math.max(Math.min(cloth.holes, cloth.legs), 1);
   return Math.max(Math.sqrt((4 * section) / (Math.PI * PACKED)), LEAST_BUNCH);
 }
 

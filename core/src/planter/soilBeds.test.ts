@@ -97,12 +97,12 @@ test('water crosses the seam: a season over two mixes keeps its balance, and eac
     rain: i === 6 ? 0.01 : 0,
     et: 0.005 / 86_400,
   }));
-  const run = runSeason(
-    planter,
-    weather,
-    { planted: '2026-05-01', filling: { kind: 'when-low' }, cells: 30 },
-    evaluate(design).assessment.figures.usableLevel,
-  );
+  const run = runSeason(planter, weather, {
+    planted: '2026-05-01',
+    filling: { kind: 'when-low' },
+    refillAt: evaluate(design).assessment.figures.usableLevel,
+    cells: 30,
+  });
   expect(Math.abs(run.balance)).toBeLessThan(1e-3);
   const last = run.moisture.slice(-30);
   const seam = soilBeds(planter).find(({ part }) => part === 'upper')!.from;

@@ -10,14 +10,16 @@ import {
 import { conductivity, mixOf } from '../soil';
 import {
   clothDelivery,
-  clothPath,
+  clothFlow,
   clothProperties,
   columnFlux,
   riser,
+  type Curve,
   type RiserBed,
 } from '../wick';
 import { radiiOf } from './kinds/cup';
 import type { Storage } from './litres';
+import { clothSection } from './openings';
 import type { Lot, Site } from './piece';
 
 /** One capillary bridge from the water to the soil. Heights in metres above the inside floor. */
@@ -36,6 +38,10 @@ export interface Wick {
   readonly lastDrop: number;
   /** Seasons before it is usually renewed. */
   readonly seasons: number | null;
+  /** Suction at the soil base at which it delivers what `deliveryAt` says, metres. */
+  readonly pulls: number;
+  /** Narrowest section that roots can grow through, m²; 0 for cloth. */
+  readonly throat: number;
   /** Steady delivery with the water standing at `level`, m³/s. Never falls as the level rises. */
   deliveryAt(level: number): number;
   /**
@@ -89,7 +95,7 @@ function clothWick(one: Lot<'cloth'>, { design }: Placed): Wick {
   const top = soilBaseHeight(design);
   const cloth = CLOTHS[wick.material];
   const properties = clothProperties(cloth, wick.strip);
-  const area = wick.legs * wick.width * wick.thickness * placedShare(one);
+  const area = clothSection(wick) * placedShare(one);
   return {
     index: one.index,
     kind: 'cloth',
@@ -99,18 +105,16 @@ function clothWick(one: Lot<'cloth'>, { design }: Placed): Wick {
     reach: properties.reach,
     lastDrop: Math.max(wick.foot, top - properties.reach),
     seasons: cloth.seasons,
+    pulls: properties.reach,
+    throat: 0,
     deliveryAt: (level) =>
       level <= wick.foot
         ? 0
         : clothDelivery(properties, area, Math.max(top - level, 0), wick.spread),
-    flowAt(level, suction) {
-      if (level <= wick.foot) return 0;
-      const lift = Math.max(top - level, 0);
-      // A cloth that must lift higher than it reaches has run dry; it still lets water down.
-      if (suction >= lift && lift >= properties.reach) return 0;
-      const pull = Math.min(suction, properties.reach) - lift;
-      return (area * properties.K * pull) / clothPath(lift, wick.spread);
-    },
+    flowAt: (level, suction) =>
+      level <= wick.foot
+        ? 0
+        : clothFlow(properties, area, Math.max(top - level, 0), wick.spread, suction),
   };
 }
 
@@ -156,6 +160,8 @@ function columnOf(
     reach: medium.reach,
     lastDrop: Math.max(foot, top - medium.reach),
     seasons: null,
+    pulls: BASE_SUCTION,
+    throat: area,
     deliveryAt(level) {
       const lift = Math.max(top - level, LEAST_LIFT);
       if (level <= foot || lift >= medium.reach) return 0;
@@ -186,11 +192,21 @@ function passageOf(
   const rise = riser({ beds, areaAt });
   const beyond = beds.reduce((low, bed) => Math.max(low, bed.to - bed.medium.reach), foot);
   const highest = top - LEAST_LIFT;
+  const levelOf = (i: number): number => beyond + ((highest - beyond) * i) / LEVELS;
   const table = once(() =>
-    Array.from({ length: LEVELS + 1 }, (_, i) =>
-      rise.flow(beyond + ((highest - beyond) * i) / LEVELS, BASE_SUCTION),
-    ),
+    Array.from({ length: LEVELS + 1 }, (_, i) => rise.flow(levelOf(i), BASE_SUCTION)),
   );
+  const curves = Array.from({ length: LEVELS + 1 }, (_, i) =>
+    once(() => rise.curve(levelOf(i), DRIEST)),
+  );
+  /** In a straight line of the logarithm between one level of a table and the next. */
+  const between = (level: number, at: (i: number) => number): number => {
+    const place = Math.min((level - beyond) / Math.max(highest - beyond, 1e-9), 1) * LEVELS;
+    const i = Math.min(Math.floor(place), LEVELS - 1);
+    const [low, high] = [at(i), at(i + 1)];
+    if (low <= 0) return high * (place - i);
+    return low * Math.exp(Math.log(high / low) * (place - i));
+  };
   const mean = (from: number): number => {
     const STEPS = 8;
     let sum = 0;
@@ -206,15 +222,9 @@ function passageOf(
     reach: top - Math.min(beyond, top),
     lastDrop: beyond,
     seasons: null,
-    deliveryAt(level) {
-      if (level <= beyond) return 0;
-      const at = Math.min((level - beyond) / Math.max(highest - beyond, 1e-9), 1) * LEVELS;
-      const i = Math.min(Math.floor(at), LEVELS - 1);
-      const flows = table();
-      const [low, high] = [flows[i] as number, flows[i + 1] as number];
-      if (low <= 0) return high * (at - i);
-      return low * Math.exp(Math.log(high / low) * (at - i));
-    },
+    pulls: BASE_SUCTION,
+    throat: narrowest(areaAt, foot, top),
+    deliveryAt: (level) => (level <= beyond ? 0 : between(level, (i) => table()[i] as number)),
     flowAt(level, suction) {
       if (level <= foot) return 0;
       const lift = Math.max(top - level, LEAST_LIFT);
@@ -222,9 +232,33 @@ function passageOf(
         const area = mean(Math.min(level, highest));
         return (-area * conductivity(last.medium, suction) * (lift - suction)) / lift;
       }
-      return level <= beyond ? 0 : rise.flow(Math.min(level, highest), suction);
+      if (level <= beyond) return 0;
+      return between(level, (i) => flowOn((curves[i] as () => Curve)(), suction, top - levelOf(i)));
     },
   };
+}
+
+/** The least of a section between two heights, m². */
+function narrowest(areaAt: (z: number) => number, from: number, to: number): number {
+  let least = Infinity;
+  for (let i = 0; i <= 8; i += 1)
+    least = Math.min(least, areaAt(from + ((to - from) * (i + 0.5)) / 9));
+  return least;
+}
+
+/** Driest suction of a passage's curves, metres. */
+const DRIEST = 15;
+
+/** The flow of a curve that leaves the top at a suction; none where it hangs at rest. @param rest metres */
+function flowOn({ flows, suctions }: Curve, suction: number, rest: number): number {
+  if (suction <= rest) return 0;
+  let [s0, Q0] = [rest, 0];
+  for (let i = 0; i < flows.length; i += 1) {
+    const [s1, Q1] = [suctions[i] as number, flows[i] as number];
+    if (suction < s1) return Q0 + ((Q1 - Q0) * (suction - s0)) / (s1 - s0);
+    [s0, Q0] = [s1, Q1];
+  }
+  return Q0;
 }
 
 function once<T>(make: () => T): () => T {
@@ -283,6 +317,8 @@ function bagBase({ design, bed }: Placed): Wick {
     reach: medium.reach,
     lastDrop: 0,
     seasons: null,
+    pulls: BASE_SUCTION,
+    throat: area,
     deliveryAt: (level) =>
       level <= 0 ? 0 : area * columnFlux(medium, Math.max(top - level, LEAST_LIFT), BASE_SUCTION),
     flowAt: (level, suction) =>

@@ -122,12 +122,13 @@ export function score(
   const { planter, assessment } = evaluate(applyPatch(design, one.patch));
   const { figures, findings } = assessment;
   const lasted = weathers.map((weather) => {
-    const run = runSeason(
-      planter,
-      weather,
-      { planted, filling: { kind: 'never' }, untilShort: true, cells: 30 },
-      figures.usableLevel,
-    );
+    const run = runSeason(planter, weather, {
+      planted,
+      filling: { kind: 'never' },
+      refillAt: figures.usableLevel,
+      untilShort: true,
+      cells: 30,
+    });
     return daysLasted(run);
   });
   const { parts, cuts } = buildSheet(planter, figures, 'metric');

@@ -33,7 +33,10 @@ test('a season of any design keeps its water, and nothing in it is more than the
         const { planter, assessment } = evaluate(design);
         const weather = weatherOf(SITES[site], '2026-06-01', 25, seed);
         const options = { planted: '2026-04-20', ...luck };
-        const run = runSeason(planter, weather, options, assessment.figures.usableLevel);
+        const run = runSeason(planter, weather, {
+          ...options,
+          refillAt: assessment.figures.usableLevel,
+        });
         expect(run.balance).toBeLessThan(1e-3);
         const totals = totalsOf(run);
         expect(totals.drunk).toBeLessThanOrEqual(totals.asked * (1 + 1e-9));

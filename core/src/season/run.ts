@@ -7,6 +7,8 @@ export interface SeasonOptions {
   /** ISO date of planting; the crop's stages count from it. */
   planted: string;
   filling: Filling;
+  /** Level at which the stick says to fill, metres. */
+  refillAt: number;
   /** Water given by hand on chosen days, besides that. */
   waterings?: readonly Watering[];
   /** Nothing runs out of the overflow. */
@@ -17,8 +19,10 @@ export interface SeasonOptions {
   untilShort?: boolean;
   /** Cells of the column; 60 by default. */
   cells?: number;
-  /** Longest step, seconds; an hour by default. */
+  /** Longest step, seconds; half a day by default. */
   longest?: number;
+  /** Sun hour by hour, instead of by four hours of daylight and the night. */
+  hourly?: boolean;
 }
 
 export type Stress = 'none' | 'dry' | 'drowned';
@@ -31,6 +35,8 @@ export interface SeasonDay {
   level: number;
   crest: number;
   water: number;
+  /** How far down the roots are, metres above the inside floor. */
+  roots: number;
   /** What plants asked for and what they drank. */
   asked: number;
   drunk: number;

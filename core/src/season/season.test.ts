@@ -1,6 +1,6 @@
-import { SITES, SITE_IDS } from '../catalog';
+import { cropOf, SITES, SITE_IDS } from '../catalog';
 import { evaluate } from '../assess';
-import { exposureOf, weatherOf, type WeatherDay } from '../climate';
+import { dayAfter, exposureOf, weatherOf, type WeatherDay } from '../climate';
 import { applyPatch, STARTING_POINTS, type Patch } from '../design';
 import { openWater } from '../planter';
 import {
@@ -27,8 +27,13 @@ interface Asked extends Partial<SeasonOptions> {
 }
 const run = (id: string, { patch = [], weather = hills, ...options }: Asked = {}) => {
   const { planter, assessment } = evaluate(designOf(id, patch));
-  const all: SeasonOptions = { planted: START, filling: { kind: 'when-low' }, ...options };
-  return { planter, ...runSeason(planter, weather, all, assessment.figures.usableLevel) };
+  const all: SeasonOptions = {
+    planted: START,
+    filling: { kind: 'when-low' },
+    refillAt: assessment.figures.usableLevel,
+    ...options,
+  };
+  return { planter, ...runSeason(planter, weather, all) };
 };
 /** Grown plants from the first day, in the same hot and dry day over and over. */
 const GROWN = '2026-02-20';
@@ -40,10 +45,8 @@ const sameDay = (days: number, et = 0.0075, rain = 0): WeatherDay[] =>
     rain,
     et: et / 86_400,
   }));
-const lasted = (id: string, patch: Patch = [], weather = sameDay(90)) =>
-  daysLasted(
-    run(id, { patch, weather, planted: GROWN, filling: { kind: 'never' }, untilShort: true }),
-  );
+const lasted = (id: string, patch: Patch = [], weather = sameDay(90), planted = GROWN) =>
+  daysLasted(run(id, { patch, weather, planted, filling: { kind: 'never' }, untilShort: true }));
 
 test.each(STARTING_POINTS.map(({ id }) => id))(
   '%s: every litre of a season is accounted for, to a thousandth',
@@ -59,12 +62,22 @@ test.each(STARTING_POINTS.map(({ id }) => id))(
 );
 
 test.each(STARTING_POINTS.map(({ id }) => id))(
-  '%s: cells half as high and steps half as long change a season by less than two in a hundred',
+  '%s: finer cells, shorter steps and sun by the hour change a season by a hundredth and a filling at most',
   (id) => {
-    const usual = totalsOf(run(id));
-    const fine = totalsOf(run(id, { cells: 120, longest: 1800 }));
-    for (const key of ['drunk', 'filled', 'evaporated', 'rain', 'overflow'] as const) {
-      expect(Math.abs(fine[key] - usual[key])).toBeLessThanOrEqual(0.02 * usual[key] + 1e-9);
+    const usual = run(id);
+    const fine = totalsOf(run(id, { cells: 120, longest: 1800, hourly: true }));
+    const totals = totalsOf(usual);
+    const through = totals.drunk + totals.evaporated + totals.overflow;
+    expect(Math.abs(fine.fills - totals.fills)).toBeLessThanOrEqual(1);
+    for (const key of ['drunk', 'evaporated', 'rain'] as const) {
+      expect([key, Math.abs(fine[key] - totals[key]) <= 0.01 * through]).toEqual([key, true]);
+    }
+    const once = Math.max(...usual.days.map(({ filled }) => filled));
+    for (const key of ['filled', 'overflow'] as const) {
+      expect([key, Math.abs(fine[key] - totals[key]) <= 0.01 * through + once]).toEqual([
+        key,
+        true,
+      ]);
     }
   },
 );
@@ -85,19 +98,42 @@ describe('what gardeners know', () => {
     );
   });
 
-  test('deep coarse stone strands water: plants wilt over it', () => {
-    const bare = run('rock-bed', {
-      patch: [{ path: ['wicks'], value: [] }],
-      weather: sameDay(60),
-      planted: GROWN,
-      filling: { kind: 'never' },
-      untilShort: true,
-    });
-    const last = bare.days[bare.days.length - 1]!;
-    expect(last.stress).toBe('dry');
-    expect(last.water).toBeGreaterThan(
-      0.4 * bare.planter.storage.volumeBelow(bare.planter.heights.brim),
-    );
+  test('over deep coarse stone plants wilt until roots are down, and then live a week between fillings', () => {
+    const bare: Patch = [{ path: ['wicks'], value: [] }];
+    const alone = { patch: bare, weather: sameDay(60), filling: { kind: 'never' } as const };
+    // Set out as half-grown plants, whose roots are still in the soil.
+    const young = run('rock-bed', { ...alone, planted: '2026-05-01', untilShort: true });
+    const grown = run('rock-bed', { ...alone, planted: GROWN, untilShort: true });
+    const whole = young.planter.storage.volumeBelow(young.planter.heights.brim);
+    expect(grown.days[0]!.roots).toBeLessThan(young.days[0]!.roots - 0.2);
+    expect(young.days[5]!.water).toBeGreaterThan(0.9 * whole);
+    expect(grown.days[8]!.water).toBeLessThan(0.6 * whole);
+    expect(grown.days.length).toBeGreaterThan(9);
+  });
+
+  test('roots stop at the air under a platform, and go down by a packed cup', () => {
+    const weather = sameDay(90, 0.004);
+    const season = (id: string) => run(id, { weather, planted: START });
+    const gap = season('cloth-pail');
+    expect(gap.days[89]!.roots).toBeCloseTo(gap.planter.heights.base, 9);
+    const cup = season('cup-pail');
+    const { brim, base } = cup.planter.heights;
+    const down = cup.days.findIndex(({ roots }) => roots < brim);
+    expect(down).toBeGreaterThan(0);
+    expect(down).toBeLessThan(7 * 4);
+    expect(cup.days[89]!.roots).toBeLessThan(base - 0.03);
+  });
+
+  test('roots slow down in the cold and stop at a pace of nothing', () => {
+    const at = (tMax: number, pace: number) => {
+      const weather = sameDay(20, 0.002).map((day) => ({ ...day, tMin: tMax - 6, tMax }));
+      const patch: Patch = [{ path: ['planting', 'rootsADay'], value: pace }];
+      const { days, planter } = run('trough-pipes', { weather, patch, planted: START });
+      return planter.heights.surface - days[10]!.roots;
+    };
+    expect(at(28, 0.012)).toBeGreaterThan(at(14, 0.012) + 0.05);
+    expect(at(28, 0)).toBeCloseTo(0.08, 9);
+    expect(at(28, 0.015)).toBeGreaterThan(at(28, 0.01));
   });
 
   test('a covered surface never drowns, where an open one over a clogged overflow does', () => {
@@ -161,15 +197,44 @@ describe('what gardeners know', () => {
   });
 });
 
-test('how long it lasts agrees with the figure on the bench, which takes grown plants and a hot day', () => {
-  for (const id of ['cloth-pail', 'tote-pipes', 'coil-barrel', 'trough-pipes', 'bag-tray']) {
+/** The same day for ever, with plants that stay as grown as they are. */
+const stillDay = (days: number, et: number): WeatherDay[] =>
+  sameDay(days, et * 86_400).map((day) => ({ ...day, date: START }));
+const grownOn = (id: string): string => {
+  const [young, growing] = cropOf(designOf(id).planting.crop).stages;
+  return dayAfter(START, -(young + growing + 1));
+};
+
+test.each(STARTING_POINTS.map(({ id }) => id).filter((id) => id !== 'blank'))(
+  '%s: the bench’s hot and mild days are those of a season of that day over and over',
+  (id) => {
     const { assessment } = evaluate(designOf(id));
-    const hot = designOf(id).place.etHot * 86_400;
-    const days = lasted(id, [], sameDay(90, hot));
-    const said = assessment.figures.lastsHot.days;
-    expect([id, days > 0.7 * said && days < 1.4 * said + 1]).toEqual([id, true]);
-  }
-});
+    const { figures } = assessment;
+    const { etHot, etMild } = designOf(id).place;
+    for (const [et, said] of [
+      [etHot, figures.lastsHot],
+      [etMild, figures.lastsMild],
+    ] as const) {
+      const weather = stillDay(Math.min(Math.ceil(8 * said.days) + 20, 300), et);
+      const season = run(id, { weather, planted: grownOn(id), refillAt: said.level });
+      const fills = season.days.flatMap((day, i) => (day.filled > 0 ? [{ i, ...day }] : []));
+      const [first, ...rest] = fills.slice(1);
+      const last = rest[rest.length - 1]!;
+      const poured = rest.reduce((sum, { filled }) => sum + filled, 0);
+      // Between fillings, less what is drunk until the morning after the mark is reached.
+      const days = ((last.i - first!.i) * said.used) / poured;
+      const near = Math.max(0.1 * said.days, 0.5);
+      expect([et, Math.abs(days - said.days) <= near]).toEqual([et, true]);
+      expect(totalsOf(season).dryDays).toBe(0);
+      // And left alone from full, leaves hang when reservoir and reserve are gone.
+      const never = lasted(id, [], weather, grownOn(id));
+      const whole = said.days + said.reserve;
+      if (never < weather.length) {
+        expect([et, Math.abs(never - whole) <= Math.max(0.15 * whole, 1.5)]).toEqual([et, true]);
+      }
+    }
+  },
+);
 
 test('water from the top goes through the soil into the reservoir', () => {
   const mild = sameDay(4, 0.0005);

@@ -1,5 +1,5 @@
 import { mediumFor, type Cells } from '../column';
-import { soilBeds, surfaceArea, type Planter } from '../planter';
+import { freeWaterBelow, soilBeds, surfaceArea, type Planter } from '../planter';
 import { mixOf } from '../soil';
 
 // By name: looked up once, these are asked millions of times.
@@ -30,13 +30,13 @@ export function cellsOf(planter: Planter, count: number): Cells {
 const ENTRIES = 200;
 
 /** The reservoir: its level by what it holds, and what runs over. */
-export function reservoirOf({ storage, heights, design }: Planter, clogged: boolean) {
+export function reservoirOf(planter: Planter, clogged: boolean) {
+  const { heights, design } = planter;
   const { base, brim, invert } = heights;
   // Bags stand in their tray's water, which runs over its rim if nowhere else.
   const bag = design.bed?.kind === 'bag';
   const most = bag ? heights.waterRim : min(max(base, brim), heights.rim);
-  // What stands in a bag's mix is in the cells of the column already.
-  const holds = (z: number): number => storage.volumeBelow(z) - (bag ? storage.soilBelow(z) : 0);
+  const holds = (z: number): number => freeWaterBelow(planter, z);
   const table = Float64Array.from({ length: ENTRIES + 1 }, (_, i) => holds((most * i) / ENTRIES));
   const whole = table[ENTRIES] as number;
   const runs = bag || (invert !== null && !clogged);

@@ -1,3 +1,11 @@
 export { steadyRise, columnFlux } from './column';
-export { fromStripTest, clothProperties, clothDelivery, clothPath, jurinHeight } from './cloth';
-export { riser, type Bed as RiserBed, type Passage, type Riser } from './series';
+export {
+  clothDelivery,
+  clothFlow,
+  clothProperties,
+  fromStripTest,
+  jurinHeight,
+  stripHeight,
+  type ClothProperties,
+} from './cloth';
+export { riser, type Bed as RiserBed, type Curve, type Passage, type Riser } from './series';

@@ -50,14 +50,31 @@ export interface Riser {
    * 0 where water cannot get there at all.
    */
   flow(level: number, suction: number): number;
+  /**
+   * The same for all suctions at once: flows from little to the most there is at `driest`, and the
+   * suctions they leave the top at. Empty where water cannot get there.
+   */
+  curve(level: number, driest: number): Curve;
+}
+
+/** Flows, m³/s, and the suctions that they leave at the top, metres; both rise. */
+export interface Curve {
+  readonly flows: readonly number[];
+  readonly suctions: readonly number[];
 }
 
 /** Least area that counts, m²: a place where the section vanishes lets nothing through. */
 const NOTHING = 1e-9;
-/** Smallest and largest flow that is looked for, m³/s, and the halvings between them. */
+/** Smallest and largest flow that is looked for, m³/s. */
 const LEAST = 1e-13;
 const MOST = 1;
-const HALVINGS = 30;
+/** How near the logarithm of a flow is found, and looks at most. */
+const NEAR = 2e-5;
+const LOOKS = 60;
+/** Flows of a curve as shares of its most: close together where suction runs away. */
+const SHARES = [
+  0.02, 0.05, 0.1, 0.2, 0.3, 0.4, 0.5, 0.6, 0.7, 0.8, 0.87, 0.92, 0.95, 0.97, 0.985, 0.993, 1,
+];
 
 /** Makes a passage ready to be asked often. @param most flow never reported beyond, m³/s */
 export function riser({ beds, areaAt }: Passage, most = MOST): Riser {
@@ -68,39 +85,82 @@ export function riser({ beds, areaAt }: Passage, most = MOST): Riser {
   const sections = Float64Array.from({ length: SECTIONS + 1 }, (_, i) =>
     Math.max(areaAt(bottom + Math.min(i + 0.5, SECTIONS) * step), NOTHING),
   );
+  const ends = beds.map(({ to }, i) => (i === beds.length - 1 ? Infinity : to));
 
-  /** Whether Q gets from `level` to the top before the suction is more than `suction`. */
-  const gets = (Q: number, level: number, suction: number): boolean => {
-    let z = level;
+  /** How far beyond the top Q gets from `level` until the suction is `suction`; past the top as at it. */
+  const beyond = (Q: number, level: number, suction: number): number => {
+    let z = Math.max(level, bottom);
     let h = 0;
     let bed = 0;
-    while (bed < beds.length - 1 && z >= (beds[bed] as Bed).to) bed += 1;
-    for (let i = 0; i < NODES; i += 1) {
+    while (z >= (ends[bed] as number)) bed += 1;
+    for (let i = 0; i < NODES && h < suction; i += 1) {
       const next = Math.min(SUCTION[i] as number, suction);
-      const at = Math.min(Math.max(((z - bottom) / step) | 0, 0), SECTIONS);
-      const k = (K[bed] as Float64Array)[i] as number;
-      z += (next - h) / (1 + Q / ((sections[at] as number) * k));
-      if (z >= top) return true;
+      const at = Math.min(((z - bottom) / step) | 0, SECTIONS);
+      z +=
+        (next - h) / (1 + Q / ((sections[at] as number) * ((K[bed] as Float64Array)[i] as number)));
       h = next;
-      if (h >= suction) return false;
-      while (bed < beds.length - 1 && z >= (beds[bed] as Bed).to) bed += 1;
+      while (z >= (ends[bed] as number)) bed += 1;
     }
-    return false;
+    return z - top;
+  };
+
+  /** The suction at the top that Q leaves, metres; `driest` where it does not get there before. */
+  const leaves = (Q: number, level: number, driest: number): number => {
+    let z = Math.max(level, bottom);
+    let h = 0;
+    let bed = 0;
+    while (z >= (ends[bed] as number)) bed += 1;
+    for (let i = 0; i < NODES && h < driest; i += 1) {
+      const next = Math.min(SUCTION[i] as number, driest);
+      const at = Math.min(((z - bottom) / step) | 0, SECTIONS);
+      const slope = 1 + Q / ((sections[at] as number) * ((K[bed] as Float64Array)[i] as number));
+      const more = (next - h) / slope;
+      if (z + more >= top) return h + (top - z) * slope;
+      z += more;
+      h = next;
+      while (z >= (ends[bed] as number)) bed += 1;
+    }
+    return driest;
+  };
+
+  /** The root of a falling function of ln Q by false position that keeps its bracket (Illinois). */
+  const flow = (level: number, suction: number): number => {
+    if (level >= top) return most;
+    let low = Math.log(LEAST);
+    let high = Math.log(most);
+    let fLow = beyond(LEAST, level, suction);
+    let fHigh = beyond(most, level, suction);
+    if (fLow <= 0) return 0;
+    if (fHigh >= 0) return most;
+    let side = 0;
+    for (let i = 0; i < LOOKS && high - low > NEAR; i += 1) {
+      // From far away halving is quicker: the function is flat there.
+      const far = high - low > 3;
+      const middle = far ? (low + high) / 2 : low + ((high - low) * fLow) / (fLow - fHigh);
+      const f = beyond(Math.exp(middle), level, suction);
+      if (Math.abs(f) < 1e-8) return Math.exp(middle);
+      if (f > 0) {
+        low = middle;
+        fLow = f;
+        if (side > 0) fHigh /= 2;
+        side = 1;
+      } else {
+        high = middle;
+        fHigh = f;
+        if (side < 0) fLow /= 2;
+        side = -1;
+      }
+    }
+    return Math.exp(low);
   };
 
   return {
-    flow(level, suction) {
-      if (level >= top) return most;
-      if (!gets(LEAST, Math.max(level, bottom), suction)) return 0;
-      if (gets(most, Math.max(level, bottom), suction)) return most;
-      let low = Math.log(LEAST);
-      let high = Math.log(most);
-      for (let i = 0; i < HALVINGS && high - low > 2e-5; i += 1) {
-        const middle = (low + high) / 2;
-        if (gets(Math.exp(middle), Math.max(level, bottom), suction)) low = middle;
-        else high = middle;
-      }
-      return Math.exp(low);
+    flow,
+    curve(level, driest) {
+      const all = flow(level, driest);
+      if (all <= 0) return { flows: [], suctions: [] };
+      const flows = SHARES.map((share) => share * all);
+      return { flows, suctions: flows.map((Q) => leaves(Q, level, driest)) };
     },
   };
 }

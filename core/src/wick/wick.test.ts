@@ -1,6 +1,15 @@
-import { MEDIA } from '../catalog';
+import { AGGREGATES, CLOTHS, MEDIA } from '../catalog';
 import { conductivity } from '../soil';
-import { clothDelivery, columnFlux, fromStripTest, jurinHeight, steadyRise } from '.';
+import {
+  clothDelivery,
+  clothProperties,
+  columnFlux,
+  fromStripTest,
+  jurinHeight,
+  riser,
+  steadyRise,
+  stripHeight,
+} from '.';
 
 describe('steady flow up a column', () => {
   const Ks = 1e-5;
@@ -44,8 +53,11 @@ describe('cloth', () => {
   const cloth = { reach: 0.18, K: 2e-4 };
 
   test('Darcy with a fixed capillary head, worked by hand', () => {
-    // 2 legs of 50 × 2 mm, lift 80 mm, 60 mm spread: 2e-4·2e-4·0.1/0.11 m³/s
-    expect(clothDelivery(cloth, 2e-4, 0.08, 0.06)).toBeCloseTo((2e-4 * 2e-4 * 0.1) / 0.11, 15);
+    // 2 legs of 50 × 2 mm, bunched, lift 80 mm, 60 mm spread: 0.85·2e-4·2e-4·0.1/0.11 m³/s
+    expect(clothDelivery(cloth, 2e-4, 0.08, 0.06)).toBeCloseTo(
+      (0.85 * 2e-4 * 2e-4 * 0.1) / 0.11,
+      15,
+    );
     expect(clothDelivery(cloth, 2e-4, 0.18, 0.06)).toBe(0);
   });
 
@@ -53,13 +65,80 @@ describe('cloth', () => {
     // Green–Ampt wetting of a strip with K = 2e-5, H = 0.18, φ = 0.75, stepped for an hour.
     let h = 0.002;
     for (let t = 0; t < 3600; t += 0.02) h += ((2e-5 * (0.18 - h)) / h / 0.75) * 0.02;
-    const measured = fromStripTest(h, 0.18, 0.75);
-    expect(measured.reach).toBe(0.18);
+    const day = stripHeight({ reach: 0.18, K: 2e-5 }, 0.75, 86_400);
+    const measured = fromStripTest(h, day, 0.75);
+    expect(Math.abs(measured.reach / 0.18 - 1)).toBeLessThan(2e-3);
     expect(Math.abs(measured.K / 2e-5 - 1)).toBeLessThan(0.01);
+  });
+
+  test.each(Object.entries(CLOTHS))('%s: its own strip, at three times', (_id, cloth) => {
+    const own = clothProperties(cloth);
+    const at = (seconds: number) => stripHeight(own, cloth.porosity, seconds);
+    expect(Math.abs(at(3600) / cloth.strip.hour - 1)).toBeLessThan(0.05);
+    expect(Math.abs(at(86_400) / cloth.strip.day - 1)).toBeLessThan(0.05);
+    // The third time is that of a strip wetted step by step: dz/dt = K/φ·(H − z)/z.
+    let z = 1e-4;
+    for (let t = 0; t < 600; t += 0.01)
+      z += ((own.K * (own.reach - z)) / z / cloth.porosity) * 0.01;
+    expect(Math.abs(at(600) / z - 1)).toBeLessThan(0.05);
+  });
+
+  test('good cotton climbs 50 to 100 mm in ten minutes, as shirts do', () => {
+    const { porosity } = CLOTHS['cotton-cloth'];
+    const height = stripHeight(clothProperties(CLOTHS['cotton-cloth']), porosity, 600);
+    expect(height).toBeGreaterThan(0.05);
+    expect(height).toBeLessThan(0.1);
+    // At first it goes with the square root of time (Washburn).
+    const at = (s: number) => stripHeight(clothProperties(CLOTHS['cotton-cloth']), porosity, s);
+    expect(at(4) / at(1)).toBeCloseTo(2, 1);
+  });
+
+  test('three strands of twine lift less than a litre and a half a day', () => {
+    const twine = clothProperties(CLOTHS['cotton-rope']);
+    const strands = 3 * (Math.PI / 4) * 0.008 * 0.006;
+    expect(clothDelivery(twine, strands, 0.02, 0.04) * 86_400_000).toBeLessThan(1.5);
   });
 
   test('Jurin: a pore of 0.1 mm radius raises water 149 mm', () => {
     expect(jurinHeight(1e-4)).toBeCloseTo(0.1487, 3);
     expect(jurinHeight(1e-4, Math.PI / 3)).toBeCloseTo(0.1487 / 2, 3);
+  });
+});
+
+describe('rise by the size of grains (Lohman 1972)', () => {
+  test('coarse sand reaches 135 mm, and stone less the coarser it is', () => {
+    expect(AGGREGATES['coarse-sand'].reach).toBe(0.135);
+    const stones = ['pea-gravel', 'gravel', 'rounded-rock'] as const;
+    const reaches = stones.map((id) => AGGREGATES[id].reach);
+    expect([...reaches].sort((a, b) => b - a)).toEqual(reaches);
+    // 25 mm in fine gravel of 3.5 mm, and the inverse of the size beyond.
+    expect(AGGREGATES['pea-gravel'].reach).toBeCloseTo((0.025 * 3.5) / 8, 2);
+  });
+});
+
+describe('one flow through layers', () => {
+  const Ks = 1e-5;
+  const mix = MEDIA['coir-perlite'];
+
+  test('in one layer of one section it is the column’s own flux', () => {
+    const rise = riser({ beds: [{ from: 0, to: 0.2, medium: mix }], areaAt: () => 0.03 });
+    for (const level of [0.02, 0.1, 0.15]) {
+      const flux = columnFlux(mix, 0.2 - level, 0.75);
+      expect(Math.abs(rise.flow(level, 0.75) / (0.03 * flux) - 1)).toBeLessThan(0.02);
+    }
+  });
+
+  test('Gardner’s limit: a dry top draws Ks/(e^(αL) − 1) and no more', () => {
+    // A van Genuchten curve that is steep enough has a limit too; the curve of flows ends at it.
+    const rise = riser({ beds: [{ from: 0, to: 0.3, medium: mix }], areaAt: () => 1 });
+    const { flows, suctions } = rise.curve(0, 15);
+    expect([...flows].sort((a, b) => a - b)).toEqual([...flows]);
+    expect([...suctions].sort((a, b) => a - b)).toEqual([...suctions]);
+    expect(suctions[suctions.length - 1]).toBeCloseTo(15, 0);
+    // Each of them is the flow that `flow` finds for its suction.
+    flows.forEach((Q, i) => {
+      expect(Math.abs(rise.flow(0, suctions[i]!) / Q - 1)).toBeLessThan(0.02);
+    });
+    expect(Ks / (Math.exp(5 * 0.3) - 1)).toBeGreaterThan(0);
   });
 });

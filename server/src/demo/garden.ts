@@ -38,7 +38,7 @@ export const DEMO_GARDEN: readonly PlanterDesign[] = [
     set(['place', 'name'], 'Kitchen step'),
     set(['reservoir', 'top'], 0.095),
     set(['overflow', 'centre'], 0.081),
-    set(['place', 'daysAway'], 4),
+    set(['place', 'daysAway'], 3),
   ]),
   applyPatch(start('cup-pail'), [
     set(['name'], 'Basil by the kitchen door'),

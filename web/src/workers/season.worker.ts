@@ -85,7 +85,7 @@ function season(
 ) {
   const { planter, assessment } = evaluate(design);
   const options = { planted, filling, waterings, ...other };
-  const run = runSeason(planter, weather, options, assessment.figures.usableLevel);
+  const run = runSeason(planter, weather, { ...options, refillAt: assessment.figures.usableLevel });
   return { figures: assessment.figures, run };
 }
 

@@ -69,7 +69,7 @@ export const lasting: Rule = ({ design, planter, figures }) => {
       id: 'days-short',
       severity: lasts.days < place.daysAway * 0.6 ? 'fault' : 'watch',
       room: 'water',
-      text: say`In hot weather it lasts ${q(cautiousDays(lasts.days), 'days')} (${q(figures.hot.total, 'daily')} leave it), and you asked for ${q(place.daysAway, 'days')}.`,
+      text: say`In hot weather it wants filling after ${q(cautiousDays(lasts.days), 'days')} (${q(figures.hot.total + figures.hot.open, 'daily')} leave it), and you asked for ${q(place.daysAway, 'days')}.`,
       propose: () => {
         const gap = gapToKeep(design);
         const lowest = planter.heights.ceiling;

@@ -1,4 +1,5 @@
 import { CLOTHS } from '../../catalog';
+import { clothProperties } from '../../wick';
 import {
   cupOf,
   USUAL_CLOTH,
@@ -10,13 +11,15 @@ import {
 import { baseName } from '../../planter';
 import { q, say } from '../../quantity';
 import type { Bench, Remedy, Rule } from '../finding';
-import { lastDropLevel } from '../autonomy';
+import { cautiousDays, lastDropLevel } from '../autonomy';
 import { downToMm, gapToKeep, moveBase, set, upToMm } from '../moves';
 
 /** A wick's foot may hang this far above the floor before it is worth saying, metres. */
 const FOOT_NEAR_FLOOR = 0.005;
 /** Remedies aim this far above a bare sufficiency. */
 const MARGIN = 1.25;
+/** Share of its reach within which a wick still brings much. */
+const WELL_WITHIN = 0.6;
 /** Share of the reservoir that may be stranded before it is a weakness. */
 const MUCH_STRANDED = 0.4;
 
@@ -73,7 +76,7 @@ export const wickFoot: Rule = ({ design, planter }) =>
   );
 
 export const wickReach: Rule = (bench) => {
-  const { design, planter } = bench;
+  const { design, planter, figures } = bench;
   // Where another wick goes all the way down, one that does not strands nothing.
   const lowest = lastDropLevel(planter);
   return planter.wicks.flatMap((wick) => {
@@ -81,26 +84,28 @@ export const wickReach: Rule = (bench) => {
     const atBrim = wick.top - planter.heights.brim;
     const nothing = wick.lastDrop >= planter.heights.brim - 1e-9;
     if (wick.index === null && lowest < wick.lastDrop - 0.005) return [];
+    // Where roots go down to the water themselves, its reach matters for the first weeks only.
+    if (figures.beforeRoots && wick.throat > 0) return [];
     const id = `wick-reach-${wick.index ?? 'between'}`;
     const beyond = planter.storage.volumeBelow(Math.min(wick.lastDrop, planter.heights.brim));
     const lower = (): Remedy[] => {
       if (design.bed && design.bed.kind !== 'nested') return [];
       const slab = planter.heights.base - planter.heights.ceiling;
-      const ceiling = downToMm(wick.reach - slab - 0.001);
-      return [
-        {
+      return [1, WELL_WITHIN].map((share) => {
+        const ceiling = downToMm(wick.reach * share - slab - 0.001);
+        return {
           label: say`Lower ${baseName(design)} to ${q(ceiling, 'length')}`,
           patch: moveBase(design, ceiling, gapToKeep(design)),
-        },
-      ];
+        };
+      });
     };
     const index = wick.index;
     const other = (): Remedy[] =>
       wick.kind === 'cloth' && index !== null
         ? (['cotton-cloth', 'cotton-rope'] as const)
-            .filter((id2) => CLOTHS[id2].reach > wick.reach)
+            .filter((id2) => clothProperties(CLOTHS[id2]).reach > wick.reach)
             .map((material) => ({
-              label: say`Use ${CLOTHS[material].name.toLowerCase()}, which lifts ${q(CLOTHS[material].reach, 'length')}`,
+              label: say`Use ${CLOTHS[material].name.toLowerCase()}, which lifts ${q(clothProperties(CLOTHS[material]).reach, 'length')}`,
               patch: [
                 set(['wicks', index, 'material'], material),
                 set(['wicks', index, 'strip'], null),
@@ -140,7 +145,7 @@ const WIDEST_LEG = 0.2;
 function strongerCloth(wick: ClothWickDesign, i: number, factor: number): Remedy[] {
   const legs = Math.ceil(wick.legs * factor);
   const width = upToMm(wick.width * factor);
-  const rope = wick.width < 0.02;
+  const { rope } = CLOTHS[wick.material];
   const holes = (now: number) => Math.max(wick.holes, Math.ceil(now / LEGS_A_HOLE));
   const both = Math.max(upToMm((wick.width * factor) / 1.5), wick.width);
   const half = Math.min(Math.ceil(wick.legs * 1.5), MOST_LEGS);
@@ -226,16 +231,25 @@ const clothFor = ({ bed }: PlanterDesign, legs: number): ClothWickDesign => {
   return { ...USUAL_CLOTH, legs: Math.min(legs * places, 24), holes };
 };
 
+/** Days that the soil's reserve must carry for a wick that falls behind to be a weakness and no fault. */
+const CARRIES = 3;
+/** Share of a hot day's thirst that must come up for that. */
+const NEARLY = 0.5;
+
 export const wickWeak: Rule = (bench) => {
   const { planter, figures } = bench;
   if (planter.wicks.length === 0 || figures.duty >= 1 || figures.delivery <= 0) return [];
-  const what = planter.wicks.length > 1 ? 'the wicks bring' : 'the wick brings';
+  const days = figures.lastsHot.days + figures.lastsHot.reserve;
+  const carries = days >= CARRIES && figures.duty >= NEARLY;
+  const asks = say`On a hot day the plants ask ${q(figures.hot.total, 'daily')}, and ${q(figures.delivery, 'daily')} come up at most, even from a full reservoir.`;
   return [
     {
       id: 'wick-weak',
-      severity: 'fault',
+      severity: carries ? 'watch' : 'fault',
       room: 'wick',
-      text: say`On a hot day the plants ask ${q(figures.hot.total, 'daily')}, and ${what} up ${q(figures.delivery, 'daily')} at most, even from a full reservoir. They will go limp over standing water.`,
+      text: carries
+        ? say`${asks} The soil makes up the rest for ${q(cautiousDays(days), 'days')} of heat, not for longer.`
+        : say`${asks} They will go limp over standing water.`,
       propose: () => [
         ...stronger(bench, MARGIN / figures.duty),
         ...stronger(bench, 1.6 * (MARGIN / figures.duty)),
@@ -246,6 +260,42 @@ export const wickWeak: Rule = (bench) => {
   ];
 };
 
+/** Share of the water that must be of use before roots are down for it not to be worth a word. */
+const MUCH_FROM_THE_START = 0.6;
+
+/** What only roots bring up has to be given from the top until they are there. */
+export const rootsFirst: Rule = (bench) => {
+  const { figures } = bench;
+  const { beforeRoots, usable } = figures;
+  if (!beforeRoots || usable <= 0 || beforeRoots.usable >= MUCH_FROM_THE_START * usable) return [];
+  const weeks = Math.max(Math.ceil(beforeRoots.days / 7), 1);
+  const first =
+    weeks === 1 ? say`For the first week` : say`For the first ${q(weeks, 'count')} weeks`;
+  return [
+    {
+      id: 'roots-first',
+      severity: 'note',
+      room: 'wick',
+      text: say`${first} water from the top: until roots are down at the water, ${q(beforeRoots.usable, 'volume')} of ${q(usable, 'volume')} come up.`,
+      propose: () => [addCloth(bench, 4), addColumns(bench, 4, 0.15), addColumns(bench, 8, 0.2)],
+    },
+  ];
+};
+
+/** Columns of the mix beside whatever is there. */
+const addColumns = (bench: Bench, count: number, diameter: number): Remedy => ({
+  label: say`Stand in ${q(count, 'count')} columns of mix, ${q(diameter, 'length')} across, to the floor`,
+  patch: [
+    set(
+      ['wicks'],
+      [
+        ...bench.design.wicks.slice(0, 5),
+        { kind: 'column', medium: 'mix', count, diameter, foot: 0, at: null },
+      ],
+    ),
+  ],
+});
+
 export const wickStrands: Rule = (bench) => {
   const { planter, figures } = bench;
   if (figures.duty < 1 || figures.gross <= 0) return [];
@@ -255,7 +305,7 @@ export const wickStrands: Rule = (bench) => {
       id: 'stranded',
       severity: 'watch',
       room: 'wick',
-      text: say`Of ${q(figures.gross, 'volume')}, ${q(figures.stranded, 'volume')} come up too slowly for a hot day: below ${q(figures.usableLevel, 'length')} the wick falls behind.`,
+      text: say`Of ${q(figures.gross, 'volume')}, ${q(figures.stranded, 'volume')} come up too slowly for a hot day: fill it when it is down to ${q(figures.usableLevel, 'length')}.`,
       propose: () => [
         ...stronger(bench, 1.5),
         ...stronger(bench, 2),

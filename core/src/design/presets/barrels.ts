@@ -24,6 +24,7 @@ export const CUT_BARREL = inVessel(
 
 export const COIL_BARREL = inVessel('barrel-half', {
   name: 'Half barrel with a coil',
+  place: { ...CLOTH_PAIL.place, daysAway: 2, liftLimit: 60 },
   layers: [],
   reservoir: filled(
     0.09,
@@ -83,7 +84,7 @@ export const PANEL_BARREL = inVessel('barrel-200', {
   layers: [],
   soil: { ...CLOTH_PAIL.soil, medium: 'compost-mix', settlement: 0.16, freeboard: 0.3, bag: 0.04 },
   planting: planting('cherry-tomato', 2, 0.45),
-  place: { ...CLOTH_PAIL.place, daysAway: 7, liftLimit: 80 },
+  place: { ...CLOTH_PAIL.place, daysAway: 5, liftLimit: 80 },
 });
 
 export const LYING_BARREL = inVessel('barrel-lying', {

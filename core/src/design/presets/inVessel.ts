@@ -18,7 +18,7 @@ export function inVessel(
     overflow: usualOverflow(rest.reservoir.top, overflowDiameter),
     wicks: [],
     fillTube: usualTube(depthOf(vessel), 'mm-40'),
-    place: { ...CLOTH_PAIL.place, daysAway: 5, liftLimit: 60 },
+    place: { ...CLOTH_PAIL.place, daysAway: 3, liftLimit: 60 },
     ...rest,
   };
 }

@@ -24,6 +24,7 @@ export const STONE_POT = inVessel('pot-40', {
   wicks: [{ ...USUAL_CLOTH, legs: 4, spread: 0.06 }],
   fillTube: { ...usualTube(0.37, 'mm-25'), run: 0.2 },
   planting: planting('strawberry', 3, 0.24),
+  place: { ...CLOTH_PAIL.place, daysAway: 1, liftLimit: 60 },
 });
 
 export const BOX_ON_LEGS = inVessel('box-legs', {

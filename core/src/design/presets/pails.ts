@@ -44,7 +44,7 @@ export const BLANK: PlanterDesign = {
     rain: 'open',
     etMild: 3.5 * MM_PER_DAY,
     etHot: 7 * MM_PER_DAY,
-    daysAway: 4,
+    daysAway: 2,
     liftLimit: 40,
     floorLimit: null,
     slopeAcross: 0,

@@ -4,7 +4,7 @@ import { q, say } from '../../quantity';
 import { arrange, beside, type Circle, type Free } from '../../reservoir';
 import { grown, holdsCircle, shared } from '../../vessel';
 import { found } from '../contradiction';
-import { BRIDGE, bunchAcross, bunchHole } from '../openings';
+import { BRIDGE, bunchAcross, bunchHole, clothSection } from '../openings';
 import { among, disc, lot, type Faces, type Site } from '../piece';
 import { cylinder } from '../solid';
 import { DENSITY, standingPlaces, wickSpots } from './standings';
@@ -26,7 +26,7 @@ export const cloth: Faces<'cloth'> = {
     const circles = hangs(spec, r, holes, site);
     if (deck)
       circles.forEach((at) => taken.addHole({ ...at, r: bunchHole(spec) / 2 + BRIDGE / 2 }));
-    const section = spec.legs * spec.width * spec.thickness;
+    const section = clothSection(spec);
     const long = (z: number) => Math.max(Math.min(z, top) - spec.foot, 0);
     const { porosity } = CLOTHS[spec.material];
     return lot('cloth', asked, {
@@ -59,7 +59,7 @@ export const cloth: Faces<'cloth'> = {
         : [];
     const sizes = wickSizes(spec, index, design, shape);
     if (sizes.length > 0) return [...sizes, ...strip];
-    if (spec.legs * spec.width * spec.thickness > shape.areaAt(top / 2) * MOST_CLOTH) {
+    if (clothSection(spec) > shape.areaAt(top / 2) * MOST_CLOTH) {
       return [
         found(
           ['wicks', index, 'legs'],

@@ -48,7 +48,7 @@ const DAY = 86_400;
 function dayMarks({ storage, heights }: Planter, figures: Figures): Mark[] {
   const from = storage.volumeBelow(figures.usableLevel);
   const whole = storage.volumeBelow(heights.brim);
-  const daily = figures.hot.total * DAY;
+  const daily = (figures.hot.total + figures.hot.open) * DAY;
   if (daily <= 0) return [];
   const days = (whole - from) / daily;
   const step = Math.max(niceStep(days / MOST), 1);

@@ -106,7 +106,7 @@ test('a dip stick’s litres are those of the planter, and its days empty it', (
   const sheet = sheetOf('cloth-pail');
   const stick = template(sheet, 'dip-stick');
   const words = stick.shapes.filter((shape) => shape.kind === 'text');
-  const marks = words.filter(({ text }) => /L$/.test(text) && !text.startsWith('FULL'));
+  const marks = words.filter(({ text }) => /\d.L$/.test(text) && !text.startsWith('FULL'));
   expect(marks.length).toBeGreaterThan(3);
   for (const { text, y, size } of marks) {
     const litres = parseFloat(text) / 1000;

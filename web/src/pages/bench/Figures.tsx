@@ -17,7 +17,7 @@ export function Figures({ compact }: { compact: boolean }) {
         ? `holds ${write(figures.gross, 'volume')}, ${write(figures.stranded, 'volume')} too slow or too low`
         : 'all that it holds',
     lastsHot: Number.isFinite(lastsMild.days)
-      ? `${write(cautiousDays(lastsHot.reservoirDays), 'days')} from the reservoir; mild ${write(cautiousDays(lastsMild.days), 'days')}`
+      ? `then ${write(cautiousDays(lastsHot.reserve), 'days')} more from the soil; mild ${write(cautiousDays(lastsMild.days), 'days')}`
       : 'nothing drinks from it',
     growingDepth: `${write(figures.soilVolume, 'volume')} of mix`,
     weightFull: `${write(weight.pressure, 'pressure')} on its floor`,

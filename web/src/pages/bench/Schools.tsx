@@ -115,8 +115,11 @@ function Numbers({ outcome }: { outcome: Outcome | null }) {
     <Box fontSize="sm" mt="1">
       Here: <b>{write(outcome.usable, 'volume')}</b> to use
       {outcome.stranded > 1e-4 ? ` (${write(outcome.stranded, 'volume')} stay below)` : ''},{' '}
-      <b>{write(cautiousDays(outcome.days), 'days')}</b> when hot,{' '}
-      {write(outcome.growingDepth, 'span')} for roots, {write(outcome.weight, 'mass')} full.
+      <b>{write(cautiousDays(outcome.days), 'days')}</b> between refills when hot,{' '}
+      {write(outcome.growingDepth, 'span')} for roots, {write(outcome.weight, 'mass')} full.{' '}
+      {outcome.roots === null
+        ? 'Roots stay in the soil.'
+        : `Roots are at the water after ${write(outcome.roots, 'days')}.`}
       {outcome.worst && (
         <Box>
           <SeverityMark severity={outcome.worst} />

@@ -101,7 +101,8 @@ export function TradeGroup() {
       )}
       {curve.length <= 1 && (
         <Text fontSize="sm">
-          It lasts {write(cautiousDays(assessment.figures.lastsHot.days), 'days')} in hot weather.
+          It wants filling after {write(cautiousDays(assessment.figures.lastsHot.days), 'days')} of
+          hot weather.
         </Text>
       )}
       {(trouble ?? refusal) && (

@@ -8,7 +8,11 @@ import {
   MAX_WICKS,
   USUAL_CLOTH,
   FILLS,
-  totalDelivery,
+  broughtAt,
+  clothProperties,
+  ROOTS_A_DAY,
+  rootWays,
+  stripHeight,
   USUAL_COLUMN,
   USUAL_CUP,
   type ClothWickDesign,
@@ -24,11 +28,10 @@ import { Spots } from './Spots';
 
 /** The bridge from water to soil: what it is, and whether it is enough. */
 export function WickRoom() {
-  const { design, change, assessment, planter } = useBench();
+  const { design, change, planter } = useBench();
   const { write, tell } = useWords();
   const [refusal, setRefusal] = useState('');
   const { wicks } = design;
-  const { figures } = assessment;
   const own = planter.wicks.filter((wick) => wick.index === null);
   const cups = !design.reservoir.fill.some(({ medium, upTo }) => medium === 'mix' && upTo >= 1);
   const add = (wick: WickDesign) => {
@@ -67,46 +70,87 @@ export function WickRoom() {
           {refusal}
         </Text>
       )}
-      {planter.wicks.length > 0 && (
-        <Says>
-          From a full reservoir {planter.wicks.length > 1 ? 'they bring' : 'it brings'} up{' '}
-          {figures.duty > AMPLE ? 'more than ten times enough' : write(figures.delivery, 'daily')};
-          a hot day asks {write(figures.hot.total, 'daily')}.{' '}
-          {figures.duty >= 1
-            ? `It keeps up until the water is down to ${write(figures.usableLevel, 'length')}.`
-            : 'It does not keep up.'}
-        </Says>
-      )}
+      {planter.wicks.length > 0 && <Delivery />}
       {planter.wicks.length > 0 && <ByLevel />}
     </>
   );
 }
 
+const TEN_MINUTES = 600;
+
 /** Beyond so many times the need a wick is ample, and no figure is given. */
 const AMPLE = 10;
 
-/** What the wicks bring up as the water goes down. */
+/** What comes up from a full reservoir, against what is asked, and from when on roots do their part. */
+function Delivery() {
+  const { assessment, design, planter } = useBench();
+  const { write } = useWords();
+  const { figures } = assessment;
+  const { beforeRoots } = figures;
+  const ways = planter.wicks.some(({ throat }) => throat > 0);
+  return (
+    <>
+      <Says>
+        From a full reservoir{' '}
+        {figures.duty > AMPLE ? 'more than ten times enough' : write(figures.delivery, 'daily')}{' '}
+        comes up; a hot day asks {write(figures.hot.total, 'daily')}.{' '}
+        {figures.duty < 1
+          ? 'It falls behind on hot days.'
+          : figures.usableLevel > 1e-3
+            ? `Fill it when the water is down to ${write(figures.usableLevel, 'length')}.`
+            : 'It keeps up to the last of the water.'}
+      </Says>
+      {beforeRoots ? (
+        <Says>
+          Roots are down at the water about {write(beforeRoots.days, 'days')} after planting and
+          drink there themselves. Until then the wick brings{' '}
+          {beforeRoots.delivery > AMPLE * figures.hot.total
+            ? 'ample'
+            : write(beforeRoots.delivery, 'daily')}{' '}
+          at most, and {write(beforeRoots.usable, 'volume')} of the water is of use.
+        </Says>
+      ) : (
+        design.planting.count > 0 && (
+          <Says>
+            {ways
+              ? 'Roots of this crop do not get down to the water.'
+              : 'Roots stop at the air under the soil: all water comes up by the wick.'}
+          </Says>
+        )
+      )}
+      <Measure
+        path={['planting', 'rootsADay']}
+        spec={FIELDS.planting.rootsADay}
+        value={design.planting.rootsADay ?? ROOTS_A_DAY}
+      />
+    </>
+  );
+}
+
+/** What comes up as the water goes down, and how much of a hot day's thirst that is. */
 function ByLevel() {
   const { planter, assessment } = useBench();
   const { write } = useWords();
   const asked = assessment.figures.hot.total;
+  const ways = assessment.figures.beforeRoots ? rootWays(planter) : [];
   return (
-    <Group title="As the water goes down">
+    <Group title="As the water goes down, hot day">
       <Box as="table" w="full" fontSize="sm" style={{ borderCollapse: 'collapse' }}>
         <tbody>
           {[1, 0.75, 0.5, 0.25, 0.1].map((share) => {
             const level = planter.heights.brim * share;
-            const brings = totalDelivery(planter.wicks, level);
+            const brings = broughtAt(planter, ways, level);
+            const met = asked > 0 ? brings / asked : Infinity;
             return (
               <Box as="tr" key={share} borderBottom="1px solid" borderColor="rule">
                 <Box as="th" textAlign="left" fontWeight="normal" py="1" {...{ scope: 'row' }}>
                   at {write(level, 'length')}
                 </Box>
                 <Box as="td" textAlign="right" fontWeight="medium">
-                  {brings > AMPLE * asked ? 'ample' : write(brings, 'daily')}
+                  {met > AMPLE ? 'ample' : write(brings, 'daily')}
                 </Box>
-                <Box as="td" textAlign="right" color={brings >= asked ? 'faint' : 'harm'} ps="2">
-                  {brings >= asked ? 'enough' : 'too little'}
+                <Box as="td" textAlign="right" color={met >= 1 ? 'faint' : 'harm'} ps="2">
+                  {met >= 1 ? 'enough' : `${write(met, 'share')} of the thirst`}
                 </Box>
               </Box>
             );
@@ -141,7 +185,7 @@ function ClothFields({ wick, index, onRemove }: WickFieldsProps<ClothWickDesign>
         value={wick.material}
         choices={CLOTHS}
         path={at('material')}
-        help={`Typical: lifts ${write(cloth.reach, 'length')}, renew after ${cloth.seasons} seasons.`}
+        help={`Typical: a strip of it is wet ${write(cloth.strip.hour, 'length')} high after an hour, ${write(cloth.strip.day, 'length')} after a day. Renew after ${cloth.seasons} seasons.`}
       />
       <Pair>
         <Measure path={at('legs')} spec={FIELDS.cloth.legs} value={wick.legs} />
@@ -180,16 +224,20 @@ function ClothFields({ wick, index, onRemove }: WickFieldsProps<ClothWickDesign>
               value={wick.strip.day}
             />
           </Pair>
+          <Says>
+            By that it should have been wet{' '}
+            {write(
+              stripHeight(clothProperties(cloth, wick.strip), cloth.porosity, TEN_MINUTES),
+              'length',
+            )}{' '}
+            high after ten minutes. If it was far from it, test another strip.
+          </Says>
           <Button variant="ghost" onClick={() => change([{ path: at('strip'), value: null }])}>
             Use the typical values again
           </Button>
         </>
       ) : (
-        <Button
-          onClick={() =>
-            change([{ path: at('strip'), value: { hour: cloth.reach * 0.6, day: cloth.reach } }])
-          }
-        >
+        <Button onClick={() => change([{ path: at('strip'), value: { ...cloth.strip } }])}>
           Enter a strip test
         </Button>
       )}
