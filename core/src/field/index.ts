@@ -1,0 +1,10 @@
+export {
+  moistureAt,
+  moistureField,
+  type Field,
+  type FieldQuestion,
+  type Fineness,
+  type Moisture,
+} from './field';
+export { columnAt, type Grid } from './grid';
+export { carries, readField, sayField, type Carry, type FieldReading } from './advice';
