@@ -12,5 +12,6 @@ export {
 } from './et0';
 export { FIRST_WEATHER, POLAR, weatherChoiceSchema, type WeatherChoice } from './choice';
 export { chance, type Chance } from './random';
+export { roomDay } from './room';
 export { readWeather, type BadRow, type WeatherReading } from './readWeather';
 export { dayAfter, dayOfYear, daysBetween, normalOn, weatherOf, type WeatherDay } from './weather';

@@ -1,5 +1,6 @@
 import { cropOf } from '../catalog';
-import { discsOf, type Planter } from '../planter';
+import { rootLimit } from '../crop';
+import { discsOf, rootWays, type Planter } from '../planter';
 import { bedsInSection } from './contents';
 import { area, line, type Point, type Shape } from './shape';
 
@@ -21,11 +22,14 @@ export function foliageHeight({ design, heights }: Planter): number {
   return Math.min(grown, tallest) * (1 + LEAF_TIP);
 }
 
-/** A sketch of roots as deep as the crop sends them and of leaves above, always the same. */
-export function plantsOf(planter: Planter): Shape[] {
+/**
+ * A sketch of roots and leaves, always the same.
+ *
+ * @param tip how far down the roots are, metres above the inside floor
+ */
+export function plantsOf(planter: Planter, tip = grownTip(planter)): Shape[] {
   const { design, heights, bed } = planter;
   const { planting } = design;
-  const crop = cropOf(planting.crop);
   const places = bedsInSection(planter);
   const R = bed.inside.halfAt(heights.surface - bed.floor);
   const each = Math.ceil(planting.count / bed.places.length);
@@ -33,24 +37,71 @@ export function plantsOf(planter: Planter): Shape[] {
   const drawn = Math.min(each, Math.min(Math.max(FEW, fitting), MOST_DRAWN));
   const [stands] = planter.of('tube').flatMap(discsOf);
   const tube = stands && places.length === 1 ? stands.r : 0;
-  const depth = Math.min(crop.roots, heights.surface - heights.base);
+  const depth = heights.surface - Math.max(tip, heights.base);
   const height = foliageHeight(planter) / (1 + LEAF_TIP);
-  return places.slice(0, planting.count).flatMap((place, p) =>
-    Array.from({ length: drawn }, (_, i) => {
-      const x = place.x + ((i + 0.5) / drawn - 0.5) * 2 * (R - tube * 1.4) - tube * 1.1;
-      const spread = (R / drawn) * 0.75;
-      const id = `${p}-${i}`;
-      const leaves = Math.min(planting.foliage / 2, spread * 1.15);
-      return [
-        ...rootsAt(`root-${id}`, x, heights.surface, depth, Math.min(spread, depth * 0.6)),
-        ...leavesAt(`leaf-${id}`, x, heights.surface, height, leaves),
-      ];
-    }).flat(),
-  );
+  return places
+    .slice(0, planting.count)
+    .flatMap((place, p) =>
+      Array.from({ length: drawn }, (_, i) => {
+        const x = place.x + ((i + 0.5) / drawn - 0.5) * 2 * (R - tube * 1.4) - tube * 1.1;
+        const spread = (R / drawn) * 0.75;
+        const id = `${p}-${i}`;
+        const leaves = Math.min(planting.foliage / 2, spread * 1.15);
+        return [
+          ...rootsAt(`root-${id}`, x, heights.surface, depth, Math.min(spread, depth * 0.6)),
+          ...leavesAt(`leaf-${id}`, x, heights.surface, height, leaves),
+        ];
+      }).flat(),
+    )
+    .concat(planting.count > 0 ? rootsBelow(planter, tip) : []);
 }
 
-function rootsAt(id: string, x: number, top: number, depth: number, spread: number): Shape[] {
-  const strands = 5;
+/** How far down the roots of grown plants are: at the water where they have a way there. */
+export function grownTip(planter: Planter): number {
+  const { design, heights } = planter;
+  const limit = heights.surface - rootLimit(design.planting.crop);
+  const ways = rootWays(planter);
+  const water = ways.length > 0 ? Math.min(heights.brim, heights.base) : heights.base;
+  return Math.max(limit, water);
+}
+
+/** Strands that a way through the base is drawn with, and how far apart they are where all of it is one. */
+const STRANDS = 3;
+const APART = 0.12;
+
+/** Roots below the soil: down packed cups and columns, and through what fills the base. */
+function rootsBelow(planter: Planter, tip: number): Shape[] {
+  const { base } = planter.heights;
+  if (tip >= base - 1e-3) return [];
+  return planter.wicks.flatMap((wick): Shape[] => {
+    if (wick.throat <= 0) return [];
+    const to = Math.max(tip, wick.foot);
+    const lot = planter.lots.find(({ kind, index }) => kind === wick.kind && index === wick.index);
+    if (lot) {
+      return discsOf(lot).flatMap(({ x, r }, i) =>
+        rootsAt(`root-down-${lot.id}-${i}`, x, base, base - to, r * 0.7, STRANDS),
+      );
+    }
+    const half = planter.bed.separate ? 0 : planter.vessel.halfAt((base + to) / 2);
+    const places = planter.bed.separate ? bedsInSection(planter) : [{ x: 0 }];
+    const many = Math.max(Math.floor(half / APART), 0);
+    return places.flatMap((place, p) =>
+      Array.from({ length: 2 * many + 1 }, (_, i) => {
+        const x = place.x + (i - many) * APART;
+        return rootsAt(`root-down-${p}-${i}`, x, base, base - to, APART * 0.3, STRANDS);
+      }).flat(),
+    );
+  });
+}
+
+function rootsAt(
+  id: string,
+  x: number,
+  top: number,
+  depth: number,
+  spread: number,
+  strands = 5,
+): Shape[] {
   return Array.from({ length: strands }, (_, k) => {
     const lean = (k - (strands - 1) / 2) / ((strands - 1) / 2);
     const reach = depth * (1 - 0.35 * Math.abs(lean));

@@ -6,7 +6,7 @@ import { dimensionsOf } from './dimensions';
 import { insideBetween, shellOf } from './inside';
 import { inPhase } from './kinds';
 import { partsInFill } from './parts';
-import { foliageHeight, plantsOf } from './plants';
+import { foliageHeight, grownTip, plantsOf } from './plants';
 import { area, type Section, type Shape } from './shape';
 
 /**
@@ -14,7 +14,11 @@ import { area, type Section, type Shape } from './shape';
  *
  * @param level height at which water stands, metres; the brim by default
  */
-export function section(planter: Planter, level: number = planter.heights.brim): Section {
+export function section(
+  planter: Planter,
+  level: number = planter.heights.brim,
+  tip: number = grownTip(planter),
+): Section {
   const { vessel, heights, bed, design } = planter;
   const water = Math.min(Math.max(level, 0), heights.rim);
   const phase = (name: Parameters<typeof inPhase>[1]) => inPhase(planter, name, water);
@@ -29,7 +33,7 @@ export function section(planter: Planter, level: number = planter.heights.brim):
     ...phase('deck'),
     ...phase('layers'),
     ...phase('wicks'),
-    ...plantsOf(planter),
+    ...plantsOf(planter, tip),
     ...phase('pipes'),
     ...phase('walls'),
     ...phase('outlets'),

@@ -19,14 +19,14 @@ export interface FieldReading {
 
 /** Share of the roots that may stand dry without a word. */
 const FEW = 0.05;
-/** How far down from the surface the soil is looked at for roots, as a share of its depth. */
-const LOOKED_AT = 0.35;
+/** How far down a finger or a small hole looks, as a share of the soil's depth. */
+export const FINGER = 0.35;
 
 /** Reads a field as a gardener would: by a finger's depth, from the middle outward. */
 export function readField(planter: Planter, field: Field): FieldReading {
   const { grid, h } = field;
   const { nx, ny, nz } = grid;
-  const at = Math.min(Math.floor(nz * (1 - LOOKED_AT)), nz - 1);
+  const at = Math.min(Math.floor(nz * (1 - FINGER)), nz - 1);
   const { bed, heights } = planter;
   const outline = bed.inside.outlineAt(heights.surface - bed.floor);
   let [all, dry, farAll, farDry] = [0, 0, 0, 0];
@@ -77,7 +77,7 @@ function rimOf(outline: Outline, share: number): number {
 }
 
 /** What a field comes to, in a sentence or two. */
-export function sayField(field: Field, reading: FieldReading): Message {
+export function sayField(field: Pick<Field, 'shares' | 'drunk'>, reading: FieldReading): Message {
   const { dry } = field.shares;
   const where =
     reading.rim !== null

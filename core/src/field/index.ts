@@ -8,3 +8,4 @@ export {
 } from './field';
 export { columnAt, type Grid } from './grid';
 export { carries, readField, sayField, type Carry, type FieldReading } from './advice';
+export { picturesOf, type FieldPicture, type FieldPictures } from './pictures';

@@ -1,7 +1,7 @@
 import { evaluate, faultsOf } from '../assess';
 import { buildSheet, NEW_BOOK, shoppingFor, type PriceBook } from '../workshop';
 import { MEDIA, MEDIUM_IDS } from '../catalog';
-import type { WeatherDay } from '../climate';
+import { roomDay, type WeatherDay } from '../climate';
 import { applyPatch, type Patch, type PlanterDesign } from '../design';
 import { contradictions, levelsOf, moveLevel, assemble } from '../planter';
 import { daysLasted, runSeason, spreadOf } from '../season';
@@ -121,8 +121,9 @@ export function score(
 ): Scored {
   const { planter, assessment } = evaluate(applyPatch(design, one.patch));
   const { figures, findings } = assessment;
+  const indoors = design.place.rain === 'indoors';
   const lasted = weathers.map((weather) => {
-    const run = runSeason(planter, weather, {
+    const run = runSeason(planter, indoors ? weather.map(roomDay) : weather, {
       planted,
       filling: { kind: 'never' },
       refillAt: figures.usableLevel,

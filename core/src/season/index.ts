@@ -23,3 +23,17 @@ export {
   type Totals,
 } from './outlook';
 export { allOf, whatIfs, type WhatIf } from './whatIf';
+export {
+  answersTo,
+  type AwayAnswer,
+  type AwayQuestion,
+  type Mend,
+  type SeasonAnswer,
+  type SeasonAsked,
+  type SeasonPart,
+  type SeasonParts,
+  type SeasonQuestion,
+  type TogetherQuestion,
+  type WeathersRun,
+  type WhatIfAnswer,
+} from './questions';

@@ -1,58 +1,18 @@
 import {
   levelSpread,
   spreadOf,
-  type Absence,
-  type Filling,
-  type Message,
-  type Patch,
-  type PlanterDesign,
-  type SeasonRun,
-  type Site,
+  type AwayAnswer,
+  type AwayQuestion,
+  type SeasonAnswer,
+  type SeasonPart,
+  type SeasonParts,
+  type SeasonQuestion,
   type Spread,
-  type Totals,
-  type Watering,
-  type WeatherDay,
+  type TogetherQuestion,
+  type WeathersRun,
+  type WhatIfAnswer,
 } from '@huerta/core';
 import { useEffect, useRef, useState } from 'react';
-
-/** What a season is asked with. */
-export interface SeasonQuestion {
-  design: PlanterDesign;
-  /** A made-up site, or days of one's own. */
-  weather: { site: Site } | { days: readonly WeatherDay[] };
-  planted: string;
-  filling: Filling;
-  waterings: readonly Watering[];
-  days: number;
-  /** How many weathers the bands and absences come from. */
-  seeds: number;
-}
-
-/** An absence of some days from a date on. */
-export interface AwayQuestion extends SeasonQuestion {
-  from: string;
-  away: number;
-}
-
-/** Several what-ifs at once. */
-export interface TogetherQuestion extends SeasonQuestion {
-  together: readonly string[];
-}
-
-/** A season worked out. */
-export interface SeasonAnswer {
-  run: SeasonRun;
-  weather: readonly WeatherDay[];
-  totals: Totals;
-  /** Days that a full reservoir lasts from each day on; null where the season is too short to say. */
-  lasts: (number | null)[];
-}
-
-/** What some weathers tell: level by day and sums of each. */
-export interface WeathersRun {
-  levels: readonly (readonly number[])[];
-  totals: readonly Totals[];
-}
 
 /** What many weathers tell together. */
 export interface OutlookAnswer {
@@ -61,48 +21,8 @@ export interface OutlookAnswer {
   seeds: number;
 }
 
-/** A change with which it would last longer: of the design, or somebody who waters meanwhile. */
-export interface Mend {
-  label: Message;
-  safe: number;
-  patch: Patch;
-  waterings: readonly Watering[];
-}
-
-export interface AwayAnswer {
-  answer: Absence;
-  mends: readonly Mend[];
-  /** Changes that are still being tried. */
-  trying: boolean;
-}
-
-export interface WhatIfAnswer {
-  id: string;
-  label: Message;
-  totals: Totals;
-  /** By day, metres. */
-  level: number[];
-  /** Why it could not be worked out. */
-  trouble: string | null;
-}
-
-/** The parts of an answer, with the question of each and what its worker tells, bit by bit. */
-interface Parts {
-  season: { question: SeasonQuestion; told: SeasonAnswer };
-  outlook: { question: SeasonQuestion; told: WeathersRun };
-  away: { question: AwayQuestion; told: AwayAnswer };
-  'what-if': { question: SeasonQuestion; told: WhatIfAnswer };
-  together: { question: TogetherQuestion; told: WhatIfAnswer };
-}
-export type Part = keyof Parts;
-
-/** What a worker is sent; of several workers on one part each has its share. */
-export type SeasonAsked = {
-  [P in Part]: { part: P; question: Parts[P]['question']; share: number; of: number };
-}[Part];
-
 export type SeasonMessage =
-  | { kind: 'told'; told: Parts[Part]['told'] }
+  | { kind: 'told'; told: SeasonParts[SeasonPart]['told'] }
   | { kind: 'done' }
   | { kind: 'trouble'; trouble: string };
 
@@ -123,15 +43,15 @@ const BROKE =
  *
  * @param question null while there is none, or while nobody looks
  */
-function usePart<P extends Part, T>(
+function usePart<P extends SeasonPart, T>(
   part: P,
-  question: Parts[P]['question'] | null,
-  fold: (before: T | null, told: Parts[P]['told']) => T,
+  question: SeasonParts[P]['question'] | null,
+  fold: (before: T | null, told: SeasonParts[P]['told']) => T,
   workers = 1,
 ): Known<T> {
   const [known, setKnown] = useState<{
     value: T | null;
-    to: Parts[P]['question'] | null;
+    to: SeasonParts[P]['question'] | null;
     trouble: string | null;
   }>({ value: null, to: null, trouble: null });
   const answered = useRef<typeof question>(null);
@@ -152,7 +72,7 @@ function usePart<P extends Part, T>(
         } else {
           const first = fresh;
           fresh = false;
-          const told = data.told as Parts[P]['told'];
+          const told = data.told as SeasonParts[P]['told'];
           setKnown((now) => ({
             value: folded.current(first ? null : now.value, told),
             to: question,

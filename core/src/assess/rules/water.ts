@@ -64,12 +64,17 @@ export const lasting: Rule = ({ design, planter, figures }) => {
   const lasts = figures.lastsHot;
   if (place.daysAway <= lasts.days) return [];
   const roots = rootRoom(planter);
+  const said = cautiousDays(lasts.days);
+  const after =
+    said > 0
+      ? say`In hot weather it wants filling after ${q(said, 'days')}`
+      : say`In hot weather its water is of use for less than half a day`;
   return [
     {
       id: 'days-short',
       severity: lasts.days < place.daysAway * 0.6 ? 'fault' : 'watch',
       room: 'water',
-      text: say`In hot weather it wants filling after ${q(cautiousDays(lasts.days), 'days')} (${q(figures.hot.total + figures.hot.open, 'daily')} leave it), and you asked for ${q(place.daysAway, 'days')}.`,
+      text: say`${after} (${q(figures.hot.total + figures.hot.open, 'daily')} leave it), and you asked for ${q(place.daysAway, 'days')}.`,
       propose: () => {
         const gap = gapToKeep(design);
         const lowest = planter.heights.ceiling;

@@ -1,8 +1,7 @@
 import { Box, Button, Field, Input, Text } from '@chakra-ui/react';
-import { daysBetween, type Patch, type Watering } from '@huerta/core';
+import { daysBetween, type Patch, type Watering, type AwayAnswer } from '@huerta/core';
 import { useWords } from '../../app/preferences';
 import { writeDate } from '../../components/dates';
-import type { AwayAnswer } from '../../workers/season';
 
 interface AwayViewProps {
   leave: string;

@@ -30,7 +30,8 @@ export function DayDrawing({ planter, run, pores, day, onDay }: DayDrawingProps)
   const { write } = useWords();
   const at = run.days[day];
   const level = Math.min(at?.level ?? 0, planter.heights.base);
-  const drawing = useMemo(() => section(planter, level), [planter, level]);
+  const tip = at?.roots ?? planter.heights.base;
+  const drawing = useMemo(() => section(planter, level, tip), [planter, level, tip]);
   const view = useMemo(() => fitView(drawing.bounds, WIDE, TALL, MARGIN), [drawing]);
   const { base, surface } = planter.heights;
   const count = run.heights.length;

@@ -1,3 +1,4 @@
+import type { SeasonAnswer } from '@huerta/core';
 import { Box, Text } from '@chakra-ui/react';
 import {
   Area,
@@ -11,7 +12,7 @@ import {
   YAxis,
 } from 'recharts';
 import { useWords } from '../../app/preferences';
-import type { OutlookAnswer, SeasonAnswer } from '../../workers/season';
+import type { OutlookAnswer } from '../../workers/season';
 import { AROUND, daysAxis, levelAxis, levelUnit, shortDay } from './axes';
 
 interface LevelChartProps {

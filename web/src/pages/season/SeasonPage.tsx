@@ -9,6 +9,7 @@ import {
   usualPlanting,
   type SeasonPlan,
   type WeatherChoice,
+  type SeasonQuestion,
 } from '@huerta/core';
 import { formatISO } from 'date-fns';
 import { useMemo, useState, type ReactNode } from 'react';
@@ -20,13 +21,7 @@ import { notify } from '../../components/notices';
 import { Fetched, Page } from '../../components/Page';
 import { useView, Views } from '../../components/Views';
 import { Waiting } from '../../components/Waiting';
-import {
-  useAway,
-  useOutlook,
-  useSeason,
-  useWhatIf,
-  type SeasonQuestion,
-} from '../../workers/season';
+import { useAway, useOutlook, useSeason, useWhatIf } from '../../workers/season';
 import '../workshop/build.css';
 import { AwayView } from './AwayView';
 import { isDate } from './dates';

@@ -1,9 +1,9 @@
 import { Box, Button, Text } from '@chakra-ui/react';
-import { soilBeds, type Planter } from '@huerta/core';
+import { soilBeds, type Planter, type SeasonAnswer } from '@huerta/core';
 import { Download } from 'lucide-react';
 import { useWords } from '../../app/preferences';
 import { writeDate } from '../../components/dates';
-import type { OutlookAnswer, SeasonAnswer } from '../../workers/season';
+import type { OutlookAnswer } from '../../workers/season';
 import { Table } from '../workshop/sheet';
 import { DayDrawing } from './DayDrawing';
 import { saveCsv } from './saveCsv';

@@ -1,9 +1,8 @@
 import { Box, Button, Text } from '@chakra-ui/react';
-import type { SeasonDay } from '@huerta/core';
+import type { SeasonDay, WhatIfAnswer } from '@huerta/core';
 import { Download } from 'lucide-react';
 import { Line, LineChart, ResponsiveContainer, XAxis, YAxis } from 'recharts';
 import { useWords } from '../../app/preferences';
-import type { WhatIfAnswer } from '../../workers/season';
 import { Table } from '../workshop/sheet';
 import { AROUND, daysAxis, levelAxis, levelUnit } from './axes';
 import { saveCsv } from './saveCsv';

@@ -1,15 +1,10 @@
 import { Box, Button, Text } from '@chakra-ui/react';
-import type { Totals } from '@huerta/core';
+import type { Totals, SeasonAnswer, SeasonQuestion, WhatIfAnswer } from '@huerta/core';
 import { Download } from 'lucide-react';
 import { useMemo, useState, type ReactNode } from 'react';
 import { useWords } from '../../app/preferences';
 import { TickField } from '../../components/ChoiceField';
-import {
-  useTogether,
-  type SeasonAnswer,
-  type SeasonQuestion,
-  type WhatIfAnswer,
-} from '../../workers/season';
+import { useTogether } from '../../workers/season';
 import { Table } from '../workshop/sheet';
 import { saveCsv } from './saveCsv';
 import { TwoLevels } from './TwoLevels';

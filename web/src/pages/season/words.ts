@@ -1,5 +1,5 @@
-import type { Totals } from '@huerta/core';
-import type { OutlookAnswer, SeasonAnswer } from '../../workers/season';
+import type { Totals, SeasonAnswer } from '@huerta/core';
+import type { OutlookAnswer } from '../../workers/season';
 
 /** What a season comes to, in a sentence or two. */
 export function seasonSentence(

@@ -23,6 +23,7 @@ import {
 import { useState } from 'react';
 import { useWords } from '../../../app/preferences';
 import { useBench } from '../bench';
+import { FieldGroup } from './FieldGroup';
 import { Choice, Group, Measure, Pair, Says, Tick } from './parts';
 import { Spots } from './Spots';
 
@@ -72,6 +73,7 @@ export function WickRoom() {
       )}
       {planter.wicks.length > 0 && <Delivery />}
       {planter.wicks.length > 0 && <ByLevel />}
+      {planter.wicks.length > 0 && <FieldGroup />}
     </>
   );
 }
@@ -80,6 +82,8 @@ const TEN_MINUTES = 600;
 
 /** Beyond so many times the need a wick is ample, and no figure is given. */
 const AMPLE = 10;
+/** A smaller share of the thirst than this is hardly any. */
+const HARDLY = 0.005;
 
 /** What comes up from a full reservoir, against what is asked, and from when on roots do their part. */
 function Delivery() {
@@ -103,11 +107,8 @@ function Delivery() {
       {beforeRoots ? (
         <Says>
           Roots are down at the water about {write(beforeRoots.days, 'days')} after planting and
-          drink there themselves. Until then the wick brings{' '}
-          {beforeRoots.delivery > AMPLE * figures.hot.total
-            ? 'ample'
-            : write(beforeRoots.delivery, 'daily')}{' '}
-          at most, and {write(beforeRoots.usable, 'volume')} of the water is of use.
+          drink there themselves. Until then the wick alone makes use of{' '}
+          {write(beforeRoots.usable, 'volume')}.
         </Says>
       ) : (
         design.planting.count > 0 && (
@@ -136,6 +137,19 @@ function ByLevel() {
   return (
     <Group title="As the water goes down, hot day">
       <Box as="table" w="full" fontSize="sm" style={{ borderCollapse: 'collapse' }}>
+        <thead>
+          <Box as="tr" color="faint">
+            <Box as="th" textAlign="left" fontWeight="normal" {...{ scope: 'col' }}>
+              Water at
+            </Box>
+            <Box as="th" textAlign="right" fontWeight="normal" {...{ scope: 'col' }}>
+              comes up
+            </Box>
+            <Box as="th" textAlign="right" fontWeight="normal" ps="2" {...{ scope: 'col' }}>
+              of the thirst
+            </Box>
+          </Box>
+        </thead>
         <tbody>
           {[1, 0.75, 0.5, 0.25, 0.1].map((share) => {
             const level = planter.heights.brim * share;
@@ -144,13 +158,13 @@ function ByLevel() {
             return (
               <Box as="tr" key={share} borderBottom="1px solid" borderColor="rule">
                 <Box as="th" textAlign="left" fontWeight="normal" py="1" {...{ scope: 'row' }}>
-                  at {write(level, 'length')}
+                  {write(level, 'length')}
                 </Box>
                 <Box as="td" textAlign="right" fontWeight="medium">
-                  {met > AMPLE ? 'ample' : write(brings, 'daily')}
+                  {met > AMPLE ? 'ample' : met < HARDLY ? 'hardly any' : write(brings, 'daily')}
                 </Box>
                 <Box as="td" textAlign="right" color={met >= 1 ? 'faint' : 'harm'} ps="2">
-                  {met >= 1 ? 'enough' : `${write(met, 'share')} of the thirst`}
+                  {met >= 1 ? 'all' : write(met, 'share')}
                 </Box>
               </Box>
             );

@@ -108,7 +108,7 @@ describe('wicks', () => {
     expect(
       screen.getByText(/Roots are down at the water about 2\d days after planting/),
     ).toBeTruthy();
-    expect(screen.getAllByText('enough').length).toBe(5);
+    expect(screen.getAllByText('all').length).toBe(5);
   });
 
   test('columns are added in a size that goes in', async () => {
