@@ -78,18 +78,14 @@ function rootsBelow(planter: Planter, tip: number): Shape[] {
     const to = Math.max(tip, wick.foot);
     const lot = planter.lots.find(({ kind, index }) => kind === wick.kind && index === wick.index);
     if (lot) {
-      return discsOf(lot).flatMap(({ x, r }, i) =>
+      // Those that the section goes through.
+      const cut = discsOf(lot).filter(({ y, r }) => Math.abs(y) < r);
+      return cut.flatMap(({ x, r }, i) =>
         rootsAt(`root-down-${lot.id}-${i}`, x, base, base - to, r * 0.7, STRANDS),
       );
     }
-    const half = planter.bed.separate ? 0 : planter.vessel.halfAt((base + to) / 2);
-    const places = planter.bed.separate ? bedsInSection(planter) : [{ x: 0 }];
-    const many = Math.max(Math.floor(half / APART), 0);
-    return places.flatMap((place, p) =>
-      Array.from({ length: 2 * many + 1 }, (_, i) => {
-        const x = place.x + (i - many) * APART;
-        return rootsAt(`root-down-${p}-${i}`, x, base, base - to, APART * 0.3, STRANDS);
-      }).flat(),
+    return freeToGrow(planter, (base + to) / 2).flatMap((x, i) =>
+      rootsAt(`root-down-${i}`, x, base, base - to, APART * 0.25, STRANDS),
     );
   });
 }
@@ -147,4 +143,30 @@ function leafShape(id: string, from: Point, to: Point, size: number): Shape {
     at(0.3, -0.36),
     at(-0.5, -0.44),
   ]);
+}
+
+/** Places along the section where nothing hollow is in the way of roots at a height, about a hand apart. */
+function freeToGrow(planter: Planter, z: number): number[] {
+  if (planter.bed.separate) return bedsInSection(planter).map(({ x }) => x);
+  const hollow = (['lying', 'standing', 'crates', 'arch', 'ring'] as const).flatMap((kind) =>
+    planter.of(kind).flatMap(({ pieces }) =>
+      pieces.map(({ x, foot }): [number, number] => {
+        const half =
+          foot.form === 'box'
+            ? foot.a
+            : foot.form === 'none' || foot.form === 'outline'
+              ? 0
+              : foot.r;
+        return [x, half];
+      }),
+    ),
+  );
+  const half = planter.vessel.halfAt(z) - APART * 0.25;
+  const free: number[] = [];
+  for (let x = -half; x <= half + 1e-9; x += APART / 6) {
+    const clear = hollow.every(([at, r]) => Math.abs(x - at) > r + 0.005);
+    const last = free[free.length - 1];
+    if (clear && (last === undefined || x - last >= APART)) free.push(x);
+  }
+  return free;
 }

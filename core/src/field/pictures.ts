@@ -1,13 +1,17 @@
+import type { Planter } from '../planter';
+import { outlinePoints } from '../vessel';
 import { FINGER, type FieldReading } from './advice';
 import type { Field } from './field';
 
-/** A cut through a field as rows of suctions, metres, from below or from the front; NaN outside the soil. */
+/** A cut through a field as rows of suctions, metres, from below or from the front, and the soil's outline. */
 export interface FieldPicture {
   readonly wide: number;
   readonly tall: number;
   /** Metres: across from the middle of the bed, and up from the inside floor or to the back. */
   readonly bounds: { left: number; right: number; bottom: number; top: number };
   readonly suctions: Float32Array;
+  /** Across, and up or back, metres. */
+  readonly outline: readonly (readonly [number, number])[];
 }
 
 /** What is shown of a field: an upright cut through its middle, and a level one at a finger's depth. */
@@ -19,7 +23,7 @@ export interface FieldPictures {
   reading: FieldReading;
 }
 
-export function picturesOf(field: Field, reading: FieldReading): FieldPictures {
+export function picturesOf(planter: Planter, field: Field, reading: FieldReading): FieldPictures {
   const { grid } = field;
   const { nx, ny, nz, dx, dy, dz, x0, y0, z0 } = grid;
   const [mirrorX, mirrorY] = [x0 === 0, y0 === 0];
@@ -37,18 +41,54 @@ export function picturesOf(field: Field, reading: FieldReading): FieldPictures {
   return {
     section: {
       ...{ wide, tall: nz, bounds: { left, right, bottom: z0, top: z0 + nz * dz } },
-      suctions: Float32Array.from({ length: wide * nz }, (_, n) =>
-        at(n % wide, middle, Math.floor(n / wide)),
-      ),
+      suctions: outward(wide, nz, (i, k) => at(i, middle, k)),
+      outline: sides(planter, z0, z0 + nz * dz),
     },
     plan: {
       ...{ wide, tall: deep, bounds: { left, right, bottom: front, top: back } },
-      suctions: Float32Array.from({ length: wide * deep }, (_, n) =>
-        at(n % wide, Math.floor(n / wide), finger),
+      suctions: outward(wide, deep, (i, j) => at(i, j, finger)),
+      outline: outlinePoints(
+        planter.bed.inside.outlineAt(z0 + (finger + 0.5) * dz - planter.bed.floor),
+        16,
       ),
     },
     shares: field.shares,
     drunk: field.drunk,
     reading,
   };
+}
+
+/** Steps up the side of a bed, so that a bent wall looks bent. */
+const STEPS = 12;
+
+/** The outline of the soil in the upright cut. */
+function sides({ bed, heights }: Planter, from: number, to: number): [number, number][] {
+  const right = Array.from({ length: STEPS + 1 }, (_, i): [number, number] => {
+    const z = from + ((to - from) * i) / STEPS;
+    return [bed.inside.halfAt(Math.max(z, heights.base) - bed.floor), z];
+  });
+  return [...right, ...[...right].reverse().map(([x, z]): [number, number] => [-x, z])];
+}
+
+/** Rows of values; what lies outside takes that of the nearest inside, so that edges can be cut smooth. */
+function outward(wide: number, tall: number, at: (i: number, j: number) => number): Float32Array {
+  let now = Float32Array.from({ length: wide * tall }, (_, n) =>
+    at(n % wide, Math.floor(n / wide)),
+  );
+  for (let pass = 0; pass < wide + tall && now.some(Number.isNaN); pass += 1) {
+    const next = Float32Array.from(now);
+    now.forEach((value, n) => {
+      if (!Number.isNaN(value)) return;
+      const [i, j] = [n % wide, Math.floor(n / wide)];
+      const near = [
+        i > 0 ? now[n - 1] : NaN,
+        i < wide - 1 ? now[n + 1] : NaN,
+        j > 0 ? now[n - wide] : NaN,
+        j < tall - 1 ? now[n + wide] : NaN,
+      ].filter((one): one is number => one !== undefined && !Number.isNaN(one));
+      if (near.length > 0) next[n] = near.reduce((sum, one) => sum + one, 0) / near.length;
+    });
+    now = next;
+  }
+  return now;
 }

@@ -16,7 +16,7 @@ const work = {
   pictures({ design, share, day }: FieldAsked): FieldPictures {
     const planter = assemble(design);
     const field = moistureField(planter, question({ design, share, day }));
-    return picturesOf(field, readField(planter, field));
+    return picturesOf(planter, field, readField(planter, field));
   },
   carries: (asked: FieldAsked): Carry[] => carries(asked.design, question(asked)),
 };

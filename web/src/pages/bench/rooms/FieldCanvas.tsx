@@ -43,7 +43,22 @@ export function FieldCanvas({ picture, label }: { picture: FieldPicture; label: 
   const [width, height] = [Math.round(long * scale), Math.round(high * scale)];
   useEffect(() => {
     const paint = canvas.current?.getContext('2d');
-    if (paint) paint.putImageData(painted(picture, width, height), 0, 0);
+    if (!paint) return;
+    paint.globalCompositeOperation = 'source-over';
+    paint.putImageData(painted(picture, width, height), 0, 0);
+    // Only what lies inside the soil's outline stays.
+    const { left: x0, right: x1, bottom: y0, top: y1 } = picture.bounds;
+    const path = new Path2D();
+    for (const [x, y] of picture.outline) {
+      path.lineTo(((x - x0) / (x1 - x0)) * width, (1 - (y - y0) / (y1 - y0)) * height);
+    }
+    path.closePath();
+    paint.globalCompositeOperation = 'destination-in';
+    paint.fill(path);
+    paint.globalCompositeOperation = 'source-over';
+    paint.lineWidth = 3;
+    paint.strokeStyle = '#1e2a22';
+    paint.stroke(path);
   }, [picture, width, height]);
   return (
     <figure className="field-picture">
@@ -63,7 +78,6 @@ function painted(picture: FieldPicture, width: number, height: number): ImageDat
     for (let x = 0; x < width; x += 1) {
       const s = between(picture, (x + 0.5) / width, 1 - (y + 0.5) / height);
       const at = y * width + x;
-      if (Number.isNaN(s)) continue;
       classes[at] = NAMES[moistureAt(-s)];
       image.data.set([...inkOf(s), 255], at * 4);
     }
@@ -82,17 +96,9 @@ function painted(picture: FieldPicture, width: number, height: number): ImageDat
 /** The suction at a place, by shares of the picture from the left and from below, straight between boxes. */
 function between({ wide, tall, suctions }: FieldPicture, x: number, y: number): number {
   const [i, j] = [x * wide - 0.5, y * tall - 0.5];
-  const own =
-    suctions[
-      Math.min(Math.floor(y * tall), tall - 1) * wide + Math.min(Math.floor(x * wide), wide - 1)
-    ]!;
-  if (Number.isNaN(own)) return NaN;
   const [i0, j0] = [Math.floor(i), Math.floor(j)];
-  const at = (a: number, b: number): number => {
-    const value =
-      suctions[Math.min(Math.max(b, 0), tall - 1) * wide + Math.min(Math.max(a, 0), wide - 1)]!;
-    return Number.isNaN(value) ? own : value;
-  };
+  const at = (a: number, b: number): number =>
+    suctions[Math.min(Math.max(b, 0), tall - 1) * wide + Math.min(Math.max(a, 0), wide - 1)]!;
   const [u, v] = [i - i0, j - j0];
   return (
     (at(i0, j0) * (1 - u) + at(i0 + 1, j0) * u) * (1 - v) +

@@ -86,10 +86,7 @@ function Worked() {
             ))}
           </Box>
           <Carries asked={asked} wanted={data.shares.dry >= FEW && !isFetching} />
-          <Says>
-            Each bed as it comes to rest when that day goes on and on, with grown plants. Wicks,
-            sand and plants in their places.
-          </Says>
+          <Says>How the soil settles when that day goes on and on, with grown plants.</Says>
         </>
       )}
     </Box>
