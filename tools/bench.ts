@@ -6,7 +6,7 @@ import type { PlanterDesign } from '@huerta/core';
 import { build } from 'vite';
 import { CHROMIUM } from '../e2e/playwright.config';
 import { besideBare, besidePaper, manyPlanters } from './benchServer';
-import { outlook, searching, seasons } from './benchSeason';
+import { fields, outlook, searching, seasons } from './benchSeason';
 import { median, quantile, round, sortedBy, type Core } from './measure';
 import { plantersAt, root, scratchFolder, serve, type ServedPlanter } from './served';
 
@@ -326,7 +326,8 @@ try {
     buildSheet: sheets(core),
     pdf: await pdfs(),
     cutSixtyInWorker: await cutting(browser),
-    season: seasons(core),
+    season: await seasons(core),
+    moisture: fields(core),
     thirtyWeathersOnThePageMs: round(await outlook(browser, base, PAIL)),
     search: await searching(browser, base, PAIL),
     firstPageKB: round(firstPageKilobytes()),
