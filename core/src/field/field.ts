@@ -56,7 +56,7 @@ export interface Fineness {
   boxes: number;
   layers: number;
 }
-const USUAL: Fineness = { boxes: 3200, layers: 14 };
+const USUAL: Fineness = { boxes: 2400, layers: 12 };
 
 /** Suctions at the surface between which it dries, metres. */
 const STILL_MOIST = 0.5;

@@ -41,11 +41,15 @@ export interface Steady {
 const FIRST = 3600;
 const FOR_EVER = 1e6;
 const GROWS = 4;
+/** How much after one that failed. */
+const CAREFUL = 1.5;
 const MOST_STEPS = 60;
 const MOST_ITERATIONS = 12;
 /** Iterations up to which a step may grow, and from which on it must shrink. */
 const EASY = 5;
-const HARD = 9;
+const HARD = 8;
+/** Iteration from which on one that does not close in is given up. */
+const LOST = 5;
 /** A head is at rest when it moves less than this, metres and share; at the end what flows must add up. */
 const REST = { metres: 1e-3, share: 4e-3 };
 const ADDS_UP = 5e-4;
@@ -174,13 +178,16 @@ export function steadyFlow(problem: Problem, start: (z: number) => number): Stea
   /** A step; says after how many iterations it came to rest, 0 for never. */
   const step = (dt: number): number => {
     next.set(h);
+    let earlier = Infinity;
     for (let iteration = 1; iteration <= MOST_ITERATIONS; iteration += 1) {
       if (iteration > 1) look(next);
       assemble(dt);
       const worst = move(solve(right));
       iterations += 1;
-      if (!(worst < 1e12)) return 0;
       if (worst < 1) return iteration;
+      // Newton's method closes in fast or not at all.
+      if (!(worst < 1e12) || (iteration >= LOST && worst > 0.5 * earlier)) return 0;
+      if (iteration % 2 === 0) earlier = worst;
     }
     return 0;
   };
@@ -188,12 +195,14 @@ export function steadyFlow(problem: Problem, start: (z: number) => number): Stea
   let dt = FIRST;
   let steps = 0;
   let imbalance = 1;
+  let growth = GROWS;
   look(h);
   before.set(theta);
   for (; steps < MOST_STEPS && !(dt >= FOR_EVER && imbalance < ADDS_UP); steps += 1) {
     const took = step(dt);
     if (took === 0) {
-      dt /= 5;
+      dt /= 3;
+      growth = CAREFUL;
       if (dt < 1e-2) throw new Error('The moisture does not come to rest');
       look(h);
       continue;
@@ -203,7 +212,8 @@ export function steadyFlow(problem: Problem, start: (z: number) => number): Stea
     before.set(theta);
     const moved = ends.bottom + ends.top - ends.taken;
     imbalance = abs(moved) / max(abs(ends.bottom), abs(ends.taken), 1e-15);
-    if (took <= EASY) dt *= GROWS;
+    if (took <= 3) growth = Math.min(growth * 1.5, GROWS);
+    if (took <= EASY) dt *= growth;
     else if (took >= HARD) dt /= 2;
   }
   const { times } = grid;
@@ -221,47 +231,55 @@ export function steadyFlow(problem: Problem, start: (z: number) => number): Stea
 /** How much smaller the error of a linear system must become, and the most steps towards it. */
 const SMALLER = 3e-3;
 const MOST_TURNS = 200;
+/** Less than this is nothing: numbers that small are slow to reckon with. */
+const NAUGHT = 1e-60;
 
-/** Stabilised biconjugate gradients over the boxes; each column is solved exactly beforehand. */
+/**
+ * Stabilised biconjugate gradients over the boxes; each column is solved exactly beforehand. Vectors that are
+ * looked at beside a box have room for a row of boxes on either side, so that no look needs to ask where it is.
+ */
 function gradients({ nx, ny, nz }: Grid, system: System) {
   const { diagonal, east, north, up, west, south, down } = system;
   const n = nx * ny * nz;
   const row = nx * nz;
   const list = (): Float64Array => new Float64Array(n);
-  const [x, r, shadow, p, v, s, t, y, z, pivot] = Array.from(
-    { length: 10 },
-    list,
-  ) as Float64Array[];
+  const padded = (): Float64Array => new Float64Array(n + 2 * row);
+  const [x, r, shadow, p, v, s, t] = [list(), list(), list(), list(), list(), list(), list()];
+  const [y, z] = [padded(), padded()];
+  /** What a box has of the one below, to the west and to the south, in its own place. */
+  const [below, left, front] = [list(), list(), list()];
+  /** Factors of Thomas's algorithm: of the box below, and one over each pivot. */
+  const [factor, inverse] = [list(), list()];
 
-  /** Thomas's algorithm in each column, its first half kept. */
-  const factor = (): void => {
+  const prepare = (): void => {
     for (let c = 0; c < n; c += 1) {
-      const before =
-        c % nz === 0 ? 0 : ((down[c - 1] as number) * (up[c - 1] as number)) / pivot![c - 1]!;
-      pivot![c] = (diagonal[c] as number) - before;
+      below[c] = c > 0 ? (down[c - 1] as number) : 0;
+      left[c] = c >= nz ? (west[c - nz] as number) : 0;
+      front[c] = c >= row ? (south[c - row] as number) : 0;
+      factor[c] = c > 0 ? (below[c] as number) * (inverse[c - 1] as number) : 0;
+      const under = c > 0 ? (factor[c] as number) * (up[c - 1] as number) : 0;
+      inverse[c] = 1 / ((diagonal[c] as number) - under);
     }
   };
   const precondition = (from: Float64Array, to: Float64Array): void => {
-    for (let c = 0; c < n; c += 1) {
-      to[c] =
-        (from[c] as number) -
-        (c % nz === 0 ? 0 : ((down[c - 1] as number) / pivot![c - 1]!) * (to[c - 1] as number));
+    for (let c = 0, at = row; c < n; c += 1, at += 1) {
+      to[at] = (from[c] as number) - (factor[c] as number) * (to[at - 1] as number);
     }
-    for (let c = n - 1; c >= 0; c -= 1) {
-      const above = (c + 1) % nz === 0 ? 0 : (up[c] as number) * (to[c + 1] as number);
-      to[c] = ((to[c] as number) - above) / pivot![c]!;
+    for (let c = n - 1, at = n - 1 + row; c >= 0; c -= 1, at -= 1) {
+      to[at] =
+        ((to[at] as number) - (up[c] as number) * (to[at + 1] as number)) * (inverse[c] as number);
     }
   };
   const apply = (from: Float64Array, to: Float64Array): void => {
-    for (let c = 0; c < n; c += 1) {
-      let sum = (diagonal[c] as number) * (from[c] as number);
-      if (c + 1 < n) sum += (up[c] as number) * (from[c + 1] as number);
-      if (c > 0) sum += (down[c - 1] as number) * (from[c - 1] as number);
-      if (c + nz < n) sum += (east[c] as number) * (from[c + nz] as number);
-      if (c >= nz) sum += (west[c - nz] as number) * (from[c - nz] as number);
-      if (c + row < n) sum += (north[c] as number) * (from[c + row] as number);
-      if (c >= row) sum += (south[c - row] as number) * (from[c - row] as number);
-      to[c] = sum;
+    for (let c = 0, at = row; c < n; c += 1, at += 1) {
+      to[c] =
+        (diagonal[c] as number) * (from[at] as number) +
+        (up[c] as number) * (from[at + 1] as number) +
+        (below[c] as number) * (from[at - 1] as number) +
+        (east[c] as number) * (from[at + nz] as number) +
+        (left[c] as number) * (from[at - nz] as number) +
+        (north[c] as number) * (from[at + row] as number) +
+        (front[c] as number) * (from[at - row] as number);
     }
   };
   const dot = (one: Float64Array, other: Float64Array): number => {
@@ -269,37 +287,60 @@ function gradients({ nx, ny, nz }: Grid, system: System) {
     for (let c = 0; c < n; c += 1) sum += (one[c] as number) * (other[c] as number);
     return sum;
   };
-  return (right: Float64Array): Float64Array => solveBy(right);
 
-  function solveBy(right: Float64Array): Float64Array {
-    factor();
-    x!.fill(0);
-    r!.set(right);
-    shadow!.set(right);
-    p!.fill(0);
-    v!.fill(0);
-    let [rho, alpha, omega] = [1, 1, 1];
-    const enough = SMALLER * sqrt(dot(right, right));
-    for (let turn = 0; turn < MOST_TURNS; turn += 1) {
-      const now = dot(shadow!, r!);
-      if (abs(now) < 1e-80) break;
-      const beta = (now / rho) * (alpha / omega);
-      rho = now;
-      for (let c = 0; c < n; c += 1) p![c] = r![c]! + beta * (p![c]! - omega * v![c]!);
-      precondition(p!, y!);
-      apply(y!, v!);
-      alpha = rho / dot(shadow!, v!);
-      for (let c = 0; c < n; c += 1) s![c] = r![c]! - alpha * v![c]!;
-      precondition(s!, z!);
-      apply(z!, t!);
-      const tt = dot(t!, t!);
-      omega = tt > 0 ? dot(t!, s!) / tt : 0;
-      for (let c = 0; c < n; c += 1) {
-        x![c] = x![c]! + alpha * y![c]! + omega * z![c]!;
-        r![c] = s![c]! - omega * t![c]!;
-      }
-      if (sqrt(dot(r!, r!)) <= enough || omega === 0) break;
+  /** p = r + β·(p − ω·v) */
+  const direct = (beta: number, omega: number): void => {
+    for (let c = 0; c < n; c += 1) {
+      const now = (r[c] as number) + beta * ((p[c] as number) - omega * (v[c] as number));
+      p[c] = abs(now) < NAUGHT ? 0 : now;
     }
-    return x!;
-  }
+  };
+  /** s = r − α·v */
+  const halfway = (alpha: number): void => {
+    for (let c = 0; c < n; c += 1) {
+      const now = (r[c] as number) - alpha * (v[c] as number);
+      s[c] = abs(now) < NAUGHT ? 0 : now;
+    }
+  };
+  /** x = x + α·y + ω·z, r = s − ω·t; gives r·r. */
+  const onward = (alpha: number, omega: number): number => {
+    let sum = 0;
+    for (let c = 0; c < n; c += 1) {
+      x[c] = (x[c] as number) + alpha * (y[c + row] as number) + omega * (z[c + row] as number);
+      const error = (s[c] as number) - omega * (t[c] as number);
+      r[c] = abs(error) < NAUGHT ? 0 : error;
+      sum += error * error;
+    }
+    return sum;
+  };
+
+  // The loops are functions of their own, because they are compiled one by one.
+  return (right: Float64Array): Float64Array => {
+    prepare();
+    x.fill(0);
+    p.fill(0);
+    v.fill(0);
+    r.set(right);
+    shadow.set(right);
+    const enough = SMALLER * sqrt(dot(right, right));
+    let rho = 1;
+    let alpha = 1;
+    let omega = 1;
+    for (let turn = 0; turn < MOST_TURNS; turn += 1) {
+      const now = dot(shadow, r);
+      if (abs(now) < 1e-80) break;
+      direct((now / rho) * (alpha / omega), omega);
+      rho = now;
+      precondition(p, y);
+      apply(y, v);
+      alpha = rho / dot(shadow, v);
+      halfway(alpha);
+      precondition(s, z);
+      apply(z, t);
+      const tt = dot(t, t);
+      omega = tt > 0 ? dot(t, s) / tt : 0;
+      if (sqrt(onward(alpha, omega)) <= enough || omega === 0) break;
+    }
+    return x;
+  };
 }
