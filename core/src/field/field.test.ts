@@ -195,7 +195,8 @@ describe('one cup in a wide barrel', () => {
     const { planter, field } = fieldOf('cut-barrel', one);
     const { grid, h } = field;
     const suction = (i: number) => -h[i * grid.nz + Math.floor(grid.nz / 2)]!;
-    const [near, far] = [grid.nx >> 1, grid.nx - 2];
+    // Over the cup in the middle, and near the wall; a quarter begins in the middle.
+    const [near, far] = [grid.x0 === 0 ? 0 : grid.nx >> 1, grid.nx - 2];
     expect(suction(far)).toBeGreaterThan(1.5 * suction(near));
     const reading = readField(planter, field);
     expect(field.shares.dry).toBeGreaterThan(0.2);
