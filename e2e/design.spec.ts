@@ -39,7 +39,7 @@ test('dragging the overflow moves the litres with it, as one step to undo', asyn
   await openBench(page, designOf('cloth-pail'), 'water');
   const grip = page.getByRole('slider', { name: 'Overflow lip' });
   const water = figure(page, 'Water to use');
-  await expect(water).toHaveText('4.2L');
+  await expect(water).toHaveText('3.7L');
   const box = (await grip.boundingBox())!;
   const x = box.x + box.width / 2;
   await page.mouse.move(x, box.y + 22);

@@ -46,6 +46,7 @@ test('the question in plain words proposes a height, and a point on the curve is
   await openBench(page, designOf('tote-pipes'), 'water');
   const curve = page.getByRole('slider', { name: 'Water against root room' });
   await expect(curve).toBeVisible();
+  await fill(page, 'Must last', '2');
   await fill(page, 'Root room', '24 cm');
   const proposal = page.getByRole('button', { name: /^Set it to/ });
   await expect(page.getByText(/left for the roots it lasts/)).toBeVisible();
@@ -192,4 +193,30 @@ test('from the bench to the sheet: holes that exist, cuts on bars, and what is s
   await expect(page.getByRole('row', { name: /^Wall 1 3\/4.in, step drill/ })).toBeVisible();
   const { violations } = await new AxeBuilder({ page }).analyze();
   expect(violations.filter(({ impact }) => impact === 'serious').map(({ id }) => id)).toEqual([]);
+});
+
+test('where the water gets to: a rim that stays dry, and what carries the water out', async ({
+  page,
+}) => {
+  const barrel = designOf('cut-barrel');
+  await openBench(
+    page,
+    {
+      ...barrel,
+      wicks: barrel.wicks.map((wick) => ({ ...wick, count: 1 }) as typeof wick),
+      planting: { ...barrel.planting, count: 6, spacing: 0.2 },
+    },
+    'wick',
+  );
+  await page.getByText('Where the water gets to').click();
+  await expect(page.getByText(/of the roots stand in dry soil: the upper part/)).toBeVisible();
+  await expect(page.getByRole('img', { name: /From above/ })).toBeVisible();
+  const remedy = page.getByRole('button', { name: /instead of 1: \d+.?% dry then/ }).first();
+  await remedy.click();
+  await expect(
+    page.getByText(/Water gets to all roots|of the roots stand in dry soil/),
+  ).toBeVisible();
+  await expect(page.getByLabel('Cups', { exact: true })).not.toHaveValue('1');
+  await page.getByRole('button', { name: 'A mild day' }).click();
+  await expect(page.getByText(/Water gets to all roots/)).toBeVisible();
 });

@@ -16,7 +16,7 @@ export const summarySchema = z.object({
   crop: z.string(),
   /** Litres to use, cubic metres. */
   usable: z.number(),
-  /** Days that it lasts when hot, on the safe side; null when nothing drinks from it. */
+  /** Days between refills when hot, on the safe side; null when nothing drinks from it. */
   days: z.number().nullable(),
   worst: z.object({ severity: z.enum(['danger', 'fault', 'watch']), text: message }).nullable(),
   /** How many are faults or worse. */

@@ -83,7 +83,7 @@ const of = (...parts: readonly (readonly [IngredientId, number])[]): readonly Re
 
 /** The usual recipes of the mixes, by parts; soil from the ground and plain compost have none. */
 export const RECIPES: Readonly<Partial<Record<MediumId, readonly RecipePart[]>>> = {
-  'coir-perlite': of(['coir', 3], ['perlite', 1], ['compost', 1]),
-  'peat-perlite': of(['peat', 3], ['perlite', 1], ['compost', 1]),
-  'compost-mix': of(['compost', 2], ['coir', 1], ['bark', 1], ['sand', 0.5]),
+  'coir-perlite': of(['coir', 3], ['perlite', 1], ['compost', 1], ['hulls', 1]),
+  'peat-perlite': of(['peat', 3], ['perlite', 1], ['compost', 1], ['hulls', 1]),
+  'compost-mix': of(['compost', 3], ['coir', 3], ['perlite', 0.5], ['sand', 0.5]),
 };

@@ -49,7 +49,7 @@ export const MEDIA = {
     name: 'Peat mix with perlite',
     thetaR: 0.12,
     thetaS: 0.88,
-    alpha: 11,
+    alpha: 10.4,
     n: 1.48,
     Ks: 400 * CM_PER_DAY,
     reach: 0.35,

@@ -83,7 +83,9 @@ export function sayField(field: Pick<Field, 'shares' | 'drunk'>, reading: FieldR
     reading.rim !== null
       ? say`the outer ${q(reading.rim, 'length')}`
       : reading.dryPlan > 0.9
-        ? say`nearly all of it`
+        ? dry > 0.9
+          ? say`nearly all of it`
+          : say`the upper part, over its whole width`
         : say`in patches`;
   const roots =
     dry < FEW

@@ -89,3 +89,14 @@ test('a recipe of one’s own takes the place of the medium, and is mixed once',
   expect(mixOf(own)).toBe(mixOf({ ...own, freeboard: 0.1 }));
   expect(mixOf(own).name).toBe('Mix of 1 coir');
 });
+
+test.each(Object.keys(RECIPES) as MediumId[])(
+  '%s and its own recipe: density, water and air at 10 cm within five in a hundred',
+  (id) => {
+    const [mix, own] = [MEDIA[id], mixFrom(RECIPES[id] ?? [], null)];
+    const near = (a: number, b: number): void => expect(Math.abs(a / b - 1)).toBeLessThan(0.05);
+    near(own.dryDensity, mix.dryDensity);
+    near(waterContent(own, 0.1), waterContent(mix, 0.1));
+    near(own.thetaS - waterContent(own, 0.1), mix.thetaS - waterContent(mix, 0.1));
+  },
+);

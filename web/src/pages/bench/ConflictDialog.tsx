@@ -121,8 +121,8 @@ function Version({ title, design }: { title: string; design: PlanterDesign }) {
         {design.name}
       </Text>
       <Text fontSize="sm">
-        {write(figures.usable, 'volume')} to use, lasts{' '}
-        {write(cautiousDays(figures.lastsHot.days), 'days')} when hot,{' '}
+        {write(figures.usable, 'volume')} to use,{' '}
+        {write(cautiousDays(figures.lastsHot.days), 'days')} between refills when hot,{' '}
         {findings.length === 1 ? 'one finding' : `${findings.length} findings`}
       </Text>
     </Box>

@@ -70,7 +70,7 @@ function Example({ design }: { design: PlanterDesign }) {
       </Text>
       <Text mt="1" mb="2" fontSize="sm">
         {write(figures.usable, 'volume')} to use
-        {days !== null && `, lasts ${write(days, 'days')} when hot`}
+        {days !== null && `, ${write(days, 'days')} between refills when hot`}
       </Text>
       <Button alignSelf="flex-start" disabled={create.isPending} onClick={begin}>
         Begin one like it

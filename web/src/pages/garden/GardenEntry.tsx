@@ -100,7 +100,7 @@ export const GardenEntry = memo(function GardenEntry(props: GardenEntryProps) {
             'nothing planted'
           ) : (
             <>
-              lasts <b>{write(summary.days, 'days')}</b> when hot
+              <b>{write(summary.days, 'days')}</b> between refills when hot
             </>
           )}
         </Text>

@@ -14,13 +14,19 @@ export function PrintedGarden({ entries }: { entries: readonly Entry[] }) {
       <table>
         <thead>
           <tr>
-            {['Planter', 'Where', 'What grows', 'To use', 'Lasts, hot', 'Build', 'To mend'].map(
-              (head) => (
-                <th key={head} scope="col">
-                  {head}
-                </th>
-              ),
-            )}
+            {[
+              'Planter',
+              'Where',
+              'What grows',
+              'To use',
+              'Refill after, hot',
+              'Build',
+              'To mend',
+            ].map((head) => (
+              <th key={head} scope="col">
+                {head}
+              </th>
+            ))}
           </tr>
         </thead>
         <tbody>

@@ -8,16 +8,22 @@ test('a mix by parts of one’s own: begun from the usual one, changed, measured
   const mix = screen.getByRole('combobox', { name: 'Mix' });
   await user.selectOptions(mix, 'By parts of your own');
   const parts = () => screen.getByRole('group', { name: 'Parts of the mix' });
-  expect(now().soil.recipe?.parts.map(({ what }) => what)).toEqual(['coir', 'perlite', 'compost']);
-  // 1 − (0.6 · 0.09 + 0.2 · 0.15 + 0.2 · 0.32) / (1 − 0.114)
-  expect(parts().textContent).toMatch(/83% is pores/);
-  expect(parts().textContent).toMatch(/Ten litres of parts make 8\.9.L of mix/);
+  expect(now().soil.recipe?.parts.map(({ what }) => what)).toEqual([
+    'coir',
+    'perlite',
+    'compost',
+    'hulls',
+  ]);
+  // 1 − (0.5 · 0.09 + (0.15 + 0.32 + 0.1) / 6) / (1 − 0.139)
+  expect(parts().textContent).toMatch(/84% is pores/);
+  expect(parts().textContent).toMatch(/Ten litres of parts make 8\.\d.L of mix/);
 
   await user.selectOptions(
     within(parts()).getByRole('combobox', { name: 'Ingredient 2' }),
     'Pumice',
   );
   await user.click(within(parts()).getByRole('button', { name: 'Leave out compost' }));
+  await user.click(within(parts()).getByRole('button', { name: 'Leave out rice hulls' }));
   await user.click(within(parts()).getByRole('button', { name: 'Another ingredient' }));
   const [first] = within(parts()).getAllByRole('textbox', { name: 'Parts' });
   await user.clear(first!);
