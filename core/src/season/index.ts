@@ -14,6 +14,7 @@ export {
 export {
   absenceOf,
   daysLasted,
+  freezesOn,
   lastsFrom,
   levelSpread,
   spreadOf,

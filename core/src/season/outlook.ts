@@ -1,3 +1,4 @@
+import type { WeatherDay } from '../climate';
 import type { SeasonRun } from './run';
 
 /** The same season in many weathers: what is likely, and how sure that is. */
@@ -85,6 +86,13 @@ export function daysLasted({ days }: Pick<SeasonRun, 'days'>): number {
   const short = days.findIndex(({ stress }) => stress !== 'none');
   return short < 0 ? days.length : short;
 }
+
+/** Nights this cold freeze the water in a vessel that stands outside, °C. Typical. */
+const FREEZES = -2;
+
+/** The first day on which the reservoir may freeze; null where none is that cold. */
+export const freezesOn = (weather: readonly Pick<WeatherDay, 'date' | 'tMin'>[]): string | null =>
+  weather.find(({ tMin }) => tMin <= FREEZES)?.date ?? null;
 
 /** How sure one can be that plants do not go short. */
 export interface Absence {

@@ -34,7 +34,7 @@ const filling = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('every'), days: z.int().min(1).max(MOST_EVERY) }),
   z.strictObject({ kind: z.literal('never') }),
 ]);
-/** How the gardener fills: when the stick says so, every so many days, or not at all. */
+/** How the gardener fills: when the dip stick reads low, every so many days, or not at all. */
 export type Filling = z.infer<typeof filling>;
 
 export const seasonPlanSchema = z.strictObject({

@@ -131,3 +131,12 @@ test('a search and a bench that know of no season agree on the level to fill at'
   );
   for (const level of fills) expect(level).toBeLessThan(figures.usableLevel + 0.03);
 });
+
+test('a season into winter says from when on its water may freeze, and by a window it does not', () => {
+  const long = asked('cloth-pail', { planted: '2026-09-01', days: 150 });
+  const { freezes, weather } = seasonOf(long);
+  const cold = weather.filter(({ tMin }) => tMin <= -2).map(({ date }) => date);
+  expect(freezes).toBe(cold[0] ?? null);
+  expect(seasonOf({ ...long, days: 20 }).freezes).toBeNull();
+  expect(seasonOf({ ...long, design: designOf('bottle') }).freezes).toBeNull();
+});

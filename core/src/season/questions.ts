@@ -4,7 +4,15 @@ import type { Site } from '../catalog';
 import { applyPatch, type Patch, type PlanterDesign } from '../design';
 import { contradictions, type Planter } from '../planter';
 import { q, say, type Message } from '../quantity';
-import { absenceOf, daysLasted, lastsFrom, totalsOf, type Absence, type Totals } from './outlook';
+import {
+  absenceOf,
+  daysLasted,
+  freezesOn,
+  lastsFrom,
+  totalsOf,
+  type Absence,
+  type Totals,
+} from './outlook';
 import type { Filling, Watering } from './plan';
 import type { SeasonOptions, SeasonRun } from './run';
 import { runSeason } from './season';
@@ -46,6 +54,8 @@ export interface SeasonAnswer {
   totals: Totals;
   /** Days that a full reservoir lasts from each day on; null where the season is too short to say. */
   lasts: (number | null)[];
+  /** The first day on which its water may freeze; null indoors and where it is warm. */
+  freezes: string | null;
 }
 
 /** What some weathers tell: level by day and sums of each. */
@@ -158,6 +168,7 @@ function answer(question: SeasonQuestion): SeasonAnswer {
     weather,
     totals: totalsOf(run),
     lasts: lastsFrom(run, figures.stranded),
+    freezes: design.place.rain === 'indoors' ? null : freezesOn(weather),
   };
 }
 

@@ -95,7 +95,8 @@ export function DayDrawing({ planter, run, pores, day, onDay }: DayDrawingProps)
         />
       </label>
       <Text fontSize="sm" color={at.stress === 'none' ? 'faint' : 'harm'}>
-        {WORDS[at.stress]} They drank {write(at.drunk / 86_400, 'daily')}
+        {WORDS[at.stress]} Roots reach {write(surface - at.roots, 'span')} down. They drank{' '}
+        {write(at.drunk / 86_400, 'daily')}
         {at.filled > 0 ? `; it was filled with ${write(at.filled, 'volume')}` : ''}
         {at.poured > 0 ? `; ${write(at.poured, 'volume')} came on top` : ''}.
       </Text>

@@ -263,9 +263,11 @@ test('differences are said in words', () => {
   const run = { days: Array(10).fill({}), heights: planter.heights } as never;
   expect(
     seasonSentence(
-      { run, totals: { ...zero, drownedDays: 1 }, weather: [], lasts: [] },
+      { run, totals: { ...zero, drownedDays: 1 }, weather: [], lasts: [], freezes: '2026-11-03' },
       null,
       write,
     ),
-  ).toBe('Over 10 days plants drink 0 L, and it is never filled. Roots stand in water on one day.');
+  ).toBe(
+    'Over 10 days plants drink 0 L, and it is never filled. Roots stand in water on one day. Its water may freeze from 3 November on: empty it before that, and open the overflow.',
+  );
 });

@@ -99,8 +99,8 @@ export function SeasonView({
         />
       </details>
       <Text fontSize="sm" color="faint" mt="2">
-        All water is accounted for to {Number((season.run.balance * 100).toPrecision(1))} percent;
-        the soil’s functions were worked out {season.run.evaluations.toLocaleString('en')} times.
+        All water is accounted for. The soil’s functions were worked out{' '}
+        {season.run.evaluations.toLocaleString('en')} times.
       </Text>
     </>
   );

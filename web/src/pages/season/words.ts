@@ -1,9 +1,10 @@
 import type { Totals, SeasonAnswer } from '@huerta/core';
+import { writeDate } from '../../components/dates';
 import type { OutlookAnswer } from '../../workers/season';
 
 /** What a season comes to, in a sentence or two. */
 export function seasonSentence(
-  { run, totals }: SeasonAnswer,
+  { run, totals, freezes }: SeasonAnswer,
   outlook: OutlookAnswer | null,
   write: (value: number, kind: 'volume') => string,
 ): string {
@@ -26,7 +27,10 @@ export function seasonSentence(
   const many = outlook
     ? ` In eight weathers of ten it takes from ${Math.round(outlook.fills.low)} to ${Math.round(outlook.fills.high)} fillings.`
     : '';
-  return `Over ${days} days plants drink ${write(drunk, 'volume')}, and ${given}. ${short}${many}`;
+  const frost = freezes
+    ? ` Its water may freeze from ${writeDate(freezes, 'long')} on: empty it before that, and open the overflow.`
+    : '';
+  return `Over ${days} days plants drink ${write(drunk, 'volume')}, and ${given}. ${short}${many}${frost}`;
 }
 
 const times = (count: number): string => (count === 1 ? 'once' : `${count} times`);

@@ -18,7 +18,7 @@ export function Steps({ sheet, marking }: { sheet: BuildSheet; marking: Marking 
       <Box className="progress" role="status">
         <Text>
           {done === steps.length
-            ? 'All steps are done. Fill it when the stick says so.'
+            ? 'All steps are done. Fill it when the dip stick reads low.'
             : `${done} of ${steps.length} steps done, about ${timeOf(minutesLeft(steps, progress))} left.`}
         </Text>
         <progress className="not-printed" value={done} max={steps.length} aria-label="Steps done" />
