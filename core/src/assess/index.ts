@@ -24,4 +24,4 @@ export {
   type School,
 } from './schools';
 export { propose, tradeCurve, type Proposal, type TradePoint, type Wish } from './trade';
-export { reported, reportOf, SHOWN, type ReportId, type ReportRow } from './report';
+export { AMPLE, reported, reportOf, SHOWN, type ReportId, type ReportRow } from './report';

@@ -24,6 +24,10 @@ export interface Reported {
 const tilted = (pick: (tilt: Figures['tilt']) => number) => (figures: Figures) =>
   figures.tilt.across > 5e-4 ? pick(figures.tilt) : null;
 
+/** Beyond so many times the need what comes up is ample, and no figure is given. */
+export const AMPLE = 10;
+const isAmple = ({ duty }: Figures): boolean => duty > AMPLE;
+
 /** Every figure that is shown anywhere, in the order in which a gardener asks for it. */
 const REPORT = {
   usable: { label: 'Water to use', kind: 'volume', value: (f) => f.usable, better: 'more' },
@@ -79,12 +83,17 @@ const REPORT = {
   waterShare: { label: 'Water’s share of the height', kind: 'share', value: (f) => f.waterShare },
   drinksMild: { label: 'Drinks, mild day', kind: 'daily', value: (f) => f.mild.total },
   drinksHot: { label: 'Drinks, hot day', kind: 'daily', value: (f) => f.hot.total },
-  delivery: { label: 'Comes up, full', kind: 'daily', value: (f) => f.delivery },
+  delivery: {
+    label: 'Comes up, full',
+    kind: 'daily',
+    value: (f) => (isAmple(f) ? null : f.delivery),
+    none: 'ample',
+  },
   duty: {
     label: 'Comes up, of a hot day’s thirst',
     kind: 'ratio',
-    value: (f) => (Number.isFinite(f.duty) ? f.duty : null),
-    none: '–',
+    value: (f) => (isAmple(f) ? null : f.duty),
+    none: 'ample',
     better: 'more',
   },
   mix: { label: 'Mix, loose', kind: 'volume', value: (f) => f.looseVolume },

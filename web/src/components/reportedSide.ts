@@ -11,7 +11,8 @@ export function reportedSide(
     label: rows[0]?.label ?? '',
     short: rows[0]?.short ?? '',
     better: rows[0]?.better,
-    values: rows.map(({ value }) => value ?? NaN),
+    // Ample is more than any number.
+    values: rows.map(({ value, none }) => value ?? (none === 'ample' ? Infinity : NaN)),
     texts: rows.map(({ value, kind, none }) => (value === null ? none : write(value, kind))),
   };
 }

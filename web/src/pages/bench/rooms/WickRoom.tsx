@@ -1,5 +1,6 @@
 import { Box, Button, Text } from '@chakra-ui/react';
 import {
+  AMPLE,
   bunchAcross,
   bunchHole,
   CLOTH_FORMS,
@@ -80,8 +81,6 @@ export function WickRoom() {
 
 const TEN_MINUTES = 600;
 
-/** Beyond so many times the need a wick is ample, and no figure is given. */
-const AMPLE = 10;
 /** A smaller share of the thirst than this is hardly any. */
 const HARDLY = 0.005;
 
