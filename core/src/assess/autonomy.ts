@@ -13,7 +13,7 @@ import {
 const DAY = 86_400;
 
 /** Slices that the reservoir is emptied in. */
-const SLICES = 24;
+const SLICES = 20;
 
 /**
  * Share of a hot day's thirst that must still come up from below for the water to count as usable, where
@@ -116,6 +116,15 @@ export function soilReserve(planter: Planter, demand: number, full: number): num
     return sum + Math.max(holds - waterContent(mix, SHORT_SUCTION), 0) * volume;
   }, 0);
 }
+
+/** The same reservoir while roots are still in the soil. */
+export const byWicksAlone = ({ wicks, heights }: Planter, descent: Descent): Descent => ({
+  ...descent,
+  brings: descent.levels
+    .slice(1)
+    .map((level, i) => totalDelivery(wicks, (level + (descent.levels[i] as number)) / 2)),
+  full: totalDelivery(wicks, heights.brim),
+});
 
 /** The suction at which the wicks deliver their most from a full reservoir, each by its share. Metres. */
 function pullOf({ wicks, heights }: Planter): number {

@@ -16,7 +16,15 @@ import {
 import { arrange, beside, climb, filled, outletOf, type Circle } from '../reservoir';
 import { bagsFor, looseVolume } from '../soil';
 import { grown, holds, type Outline } from '../vessel';
-import { autonomyOf, descentOf, soilReserve, supplyOf, type Autonomy } from './autonomy';
+import {
+  autonomyOf,
+  descentOf,
+  soilReserve,
+  supplyOf,
+  type Autonomy,
+  byWicksAlone,
+  type Descent,
+} from './autonomy';
 import { packedIn, soilInBeds, upperInBeds } from './amounts';
 import { tiltOf, type Tilt } from './level';
 import { aggregatesIn, weigh, type Amount, type Weight } from './weight';
@@ -79,8 +87,6 @@ interface BeforeRoots {
   /** What the wicks alone make use of, m³, and bring from a full reservoir, m³/s. */
   usable: number;
   delivery: number;
-  lastsMild: Autonomy;
-  lastsHot: Autonomy;
 }
 
 /** Works out all figures of a planter. */
@@ -130,7 +136,7 @@ export function figuresOf(planter: Planter): Figures {
     duty: hot.total > 0 ? delivery / hot.total : Infinity,
     lastsMild: lasts(mild),
     lastsHot,
-    beforeRoots: beforeRootsOf(planter),
+    beforeRoots: beforeRootsOf(planter, descent),
     weight: weigh(planter, soilVolume, standing),
     rainIn: rain,
     stormClimb: climbUnder(planter, rain),
@@ -142,26 +148,16 @@ export function figuresOf(planter: Planter): Figures {
 }
 
 /** What wicks do alone, and for how thirsty a plant, until roots are down. */
-function beforeRootsOf(planter: Planter): BeforeRoots | null {
+function beforeRootsOf(planter: Planter, rooted: Descent): BeforeRoots | null {
   const days = rootsDownAfter(planter);
   if (days === null) return null;
   const { design } = planter;
   const growth = stageOn(design.planting.crop, days);
-  const surface = surfaceArea(planter);
-  const tray = openWater(planter);
-  const descent = descentOf(planter, []);
-  const lasts = (et: number): Autonomy => {
-    const { total, open } = demandOn(design, et, surface, tray, growth);
-    return autonomyOf(descent, total, soilReserve(planter, total, descent.full), open);
-  };
-  const lastsHot = lasts(design.place.etHot);
-  return {
-    days,
-    usable: lastsHot.used,
-    delivery: descent.full,
-    lastsMild: lasts(design.place.etMild),
-    lastsHot,
-  };
+  const { etHot } = design.place;
+  const { total, open } = demandOn(design, etHot, surfaceArea(planter), openWater(planter), growth);
+  const descent = byWicksAlone(planter, rooted);
+  const { used } = autonomyOf(descent, total, soilReserve(planter, total, descent.full), open);
+  return { days, usable: used, delivery: descent.full };
 }
 
 /** How high an inflow (m³/s) makes water climb above the overflow's lip, metres; null without one. */

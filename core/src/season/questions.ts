@@ -133,7 +133,7 @@ export function* answersTo({ part, question, share, of }: SeasonAsked): Generato
 /** Longest absence that is looked at, days. */
 const MOST_AWAY = 60;
 /** Weathers between two looks at the bands. */
-const PORTION = 3;
+const PORTION = 5;
 
 /** A design put together and judged once, however many weathers it goes through. */
 interface Ready {
