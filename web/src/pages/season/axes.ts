@@ -13,13 +13,24 @@ export const shortDay = (date: string): string => writeDate(date, 'short');
 
 const DRAWN = { stroke: 'var(--hu-colors-ink)', tick: { fontSize: 14 } } as const;
 
-/** Days along the foot, of data whose `i` is the day’s number. */
-export const daysAxis = (days: readonly SeasonDay[]) => ({
-  ...DRAWN,
-  dataKey: 'i',
-  minTickGap: 36,
-  tickFormatter: (i: number) => (days[i] ? shortDay(days[i].date) : ''),
-});
+/** Dates along the foot of a chart at the most. */
+const MOST_DATES = 5;
+
+/**
+ * Days along the foot, of data whose `i` is the day’s number. Dates stand at whole days: a watering puts points
+ * between two days into the data, and left alone the ticks would fall there too.
+ */
+export const daysAxis = (days: readonly SeasonDay[]) => {
+  const step = Math.max(Math.ceil((days.length - 1) / (MOST_DATES - 1)), 1);
+  const ticks = days.flatMap((_, i) => (i % step === 0 ? [i] : []));
+  return {
+    ...DRAWN,
+    dataKey: 'i',
+    minTickGap: 36,
+    ticks,
+    tickFormatter: (i: number) => (days[i] ? shortDay(days[i].date) : ''),
+  };
+};
 
 /** Levels up the side. */
 export const levelAxis = {
