@@ -1,4 +1,5 @@
 export { mediumFor, type Looked, type Medium } from './medium';
+export { surfaceGives } from './surface';
 export {
   heldAt,
   march,

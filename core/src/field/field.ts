@@ -1,5 +1,5 @@
 import { demandOn } from '../climate';
-import { mediumFor, type Medium } from '../column';
+import { mediumFor, surfaceGives, type Medium } from '../column';
 import { FROM_BELOW, shareOf, slopeOf, ENOUGH } from '../crop';
 import { grainsIn } from '../design';
 import { grainOf } from '../catalog';
@@ -57,10 +57,6 @@ export interface Fineness {
   layers: number;
 }
 const USUAL: Fineness = { boxes: 2400, layers: 12 };
-
-/** Suctions at the surface between which it dries, metres. */
-const STILL_MOIST = 0.5;
-const CRUST = 20;
 
 /** Works the moisture of one bed of a planter out; the others of a row are like it. */
 export function moistureField(
@@ -232,12 +228,9 @@ function surfaceOf(grid: Grid, sun: number): Problem['top'] {
   const columns = grid.nx * grid.ny;
   let whole = 0;
   for (let c = 0; c < columns; c += 1) whole += up[c * nz + nz - 1] as number;
-  const spread = Math.log(CRUST / STILL_MOIST);
   return (column, h, out) => {
-    const dries = (sun * (up[column * nz + nz - 1] as number)) / Math.max(whole, 1e-12);
-    const moist = -h <= STILL_MOIST ? 1 : Math.max(1 - Math.log(-h / STILL_MOIST) / spread, 0);
-    out[0] = -dries * moist;
-    out[1] = moist > 0 && moist < 1 ? -dries / (spread * -h) : 0;
+    const open = up[column * nz + nz - 1] as number;
+    surfaceGives((sun * open) / Math.max(whole, 1e-12), h, out);
   };
 }
 

@@ -67,5 +67,5 @@ export {
 export { soilBeds, wetsTo, type SoilBed } from './soilBeds';
 export { asideOf, lengthOf, type Run, type Solid } from './solid';
 export { freeWaterBelow } from './freeWater';
-export { rootPace, rootsDownAfter, rootSupply, rootWays, type RootWay } from './roots';
+export { rootPace, rootsDownAfter, rootSupply, rootWays, wayBrings, type RootWay } from './roots';
 export { BASE_SUCTION, resolveWicks, totalDelivery, type Wick } from './wicks';

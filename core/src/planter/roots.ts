@@ -32,14 +32,13 @@ export function rootWays({ design, heights, wicks }: Grown): RootWay[] {
   });
 }
 
-/** What roots that are at the water bring up themselves with it standing at a level, m³/s. */
-export function rootSupply(ways: readonly RootWay[], level: number): number {
-  let sum = 0;
-  for (const { foot, throat } of ways) {
-    sum += ROOT_FLOW * throat * Math.min(Math.max((level - foot) / WELL_IN, 0), 1);
-  }
-  return sum;
-}
+/** What roots that are at the water bring up by a way with it standing at a level, m³/s. */
+export const wayBrings = ({ foot, throat }: RootWay, level: number): number =>
+  ROOT_FLOW * throat * Math.min(Math.max((level - foot) / WELL_IN, 0), 1);
+
+/** What they bring up by all ways, m³/s. */
+export const rootSupply = (ways: readonly RootWay[], level: number): number =>
+  ways.reduce((sum, way) => sum + wayBrings(way, level), 0);
 
 /** How fast a design's roots grow down in warm soil, metres a day. */
 export const rootPace = ({ design }: Pick<Planter, 'design'>): number =>

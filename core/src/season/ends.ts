@@ -1,14 +1,9 @@
-import type { End, Medium } from '../column';
+import { surfaceGives, type End, type Medium } from '../column';
 import type { Model } from './model';
 import type { State } from './state';
 
 // By name: looked up once, these loops run millions of times.
-const { log, min, max } = Math;
-
-/** Suctions at the surface between which it dries, metres. */
-const STILL_MOIST = 0.5;
-const CRUST = 20;
-const SPREAD = log(CRUST / STILL_MOIST);
+const { min, max } = Math;
 
 /** What the air does to the surface, and how long the step is that asks. m³/s, seconds */
 export interface Air {
@@ -86,10 +81,7 @@ export function topEnd(model: Model, state: State, air: Air): End {
         out[1] = 0;
         return;
       }
-      const moist = -head <= STILL_MOIST ? 1 : max(1 - log(-head / STILL_MOIST) / SPREAD, 0);
-      out[0] = -air.dries * moist;
-      // Drier soil gives less; the slope keeps the step calm.
-      out[1] = moist > 0 && moist < 1 ? -air.dries / (SPREAD * -head) : 0;
+      surfaceGives(air.dries, head, out);
     },
   };
 }

@@ -1,4 +1,5 @@
-import { ROOT_FLOW, ROOTS_PLANTED, rootsTo, TOO_DRY_TO_GROW, warmthFor } from '../crop';
+import { ROOTS_PLANTED, rootsTo, TOO_DRY_TO_GROW, warmthFor } from '../crop';
+import { wayBrings } from '../planter';
 import type { Model } from './model';
 import type { State } from './state';
 
@@ -10,8 +11,6 @@ const DIES = 1 / 4;
 const DIPS = 0.01;
 /** Distance over which tips that the water has fallen away from lose it, metres. */
 const LOSES = 0.03;
-/** A way brings all that it can once its foot stands so deep in water, metres. */
-const WELL_IN = 0.01;
 
 /** As deep as roots ever get. */
 const deepestOf = ({ base, top, ways, rootLimit }: Model): number =>
@@ -52,9 +51,8 @@ export function growRoots(model: Model, state: State, degrees: number): void {
 /** What roots that are at the water can bring up now, m³/s. */
 export function rootsBring({ ways }: Model, { tip, level }: State): number {
   let sum = 0;
-  for (const { foot, throat, near } of ways) {
-    const touches = min(max(1 - (tip - level - near) / LOSES, 0), 1);
-    sum += ROOT_FLOW * throat * touches * min(max((level - foot) / WELL_IN, 0), 1);
+  for (const way of ways) {
+    sum += wayBrings(way, level) * min(max(1 - (tip - level - way.near) / LOSES, 0), 1);
   }
   return sum;
 }

@@ -9,3 +9,4 @@ export {
   type ClothProperties,
 } from './cloth';
 export { riser, type Bed as RiserBed, type Curve, type Passage, type Riser } from './series';
+export { entryOf, SUCTIONS, tabled } from './suctions';

@@ -87,25 +87,11 @@ export function riser({ beds, areaAt }: Passage, most = MOST): Riser {
   );
   const ends = beds.map(({ to }, i) => (i === beds.length - 1 ? Infinity : to));
 
-  /** How far beyond the top Q gets from `level` until the suction is `suction`; past the top as at it. */
-  const beyond = (Q: number, level: number, suction: number): number => {
-    let z = Math.max(level, bottom);
-    let h = 0;
-    let bed = 0;
-    while (z >= (ends[bed] as number)) bed += 1;
-    for (let i = 0; i < NODES && h < suction; i += 1) {
-      const next = Math.min(SUCTION[i] as number, suction);
-      const at = Math.min(((z - bottom) / step) | 0, SECTIONS);
-      z +=
-        (next - h) / (1 + Q / ((sections[at] as number) * ((K[bed] as Float64Array)[i] as number)));
-      h = next;
-      while (z >= (ends[bed] as number)) bed += 1;
-    }
-    return z - top;
-  };
-
-  /** The suction at the top that Q leaves, metres; `driest` where it does not get there before. */
-  const leaves = (Q: number, level: number, driest: number): number => {
+  /**
+   * Follows Q up from `level` until the suction is `driest`. Stopping at the top it tells the suction there, or
+   * `driest` where it does not get so far; going on, past the top as at it, how far beyond the top it gets.
+   */
+  const follow = (Q: number, level: number, driest: number, stops: boolean): number => {
     let z = Math.max(level, bottom);
     let h = 0;
     let bed = 0;
@@ -115,13 +101,17 @@ export function riser({ beds, areaAt }: Passage, most = MOST): Riser {
       const at = Math.min(((z - bottom) / step) | 0, SECTIONS);
       const slope = 1 + Q / ((sections[at] as number) * ((K[bed] as Float64Array)[i] as number));
       const more = (next - h) / slope;
-      if (z + more >= top) return h + (top - z) * slope;
+      if (stops && z + more >= top) return h + (top - z) * slope;
       z += more;
       h = next;
       while (z >= (ends[bed] as number)) bed += 1;
     }
-    return driest;
+    return stops ? driest : z - top;
   };
+  const beyond = (Q: number, level: number, suction: number): number =>
+    follow(Q, level, suction, false);
+  const leaves = (Q: number, level: number, driest: number): number =>
+    follow(Q, level, driest, true);
 
   /** The root of a falling function of ln Q by false position that keeps its bracket (Illinois). */
   const flow = (level: number, suction: number): number => {

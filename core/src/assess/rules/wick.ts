@@ -218,6 +218,20 @@ function strongerColumn(
   ];
 }
 
+/** Numbers of legs that are hung instead of strands that are too thin. */
+const LEGS_INSTEAD = [4, 5, 6, 8];
+
+/** Cloth where strands of rope hang now: what no number of strands brings, some legs do. */
+const clothInstead = ({ design }: Bench): Remedy[] =>
+  design.wicks.flatMap((wick, i) =>
+    wick.kind === 'cloth' && CLOTHS[wick.material].rope
+      ? LEGS_INSTEAD.map((legs) => ({
+          label: say`Hang ${q(legs, 'count')} legs of cotton cloth instead, each ${q(USUAL_CLOTH.width, 'length')} wide`,
+          patch: [set(['wicks', i], { ...USUAL_CLOTH, legs, foot: wick.foot })],
+        }))
+      : [],
+  );
+
 /** Adding cloth legs beside whatever is there. */
 const addCloth = (bench: Bench, legs: number): Remedy => ({
   label: say`Add ${q(legs, 'count')} legs of cotton cloth, ${q(USUAL_CLOTH.width, 'length')} wide`,
@@ -253,6 +267,7 @@ export const wickWeak: Rule = (bench) => {
       propose: () => [
         ...stronger(bench, MARGIN / figures.duty),
         ...stronger(bench, 1.6 * (MARGIN / figures.duty)),
+        ...clothInstead(bench),
         addCloth(bench, 4),
         addCloth(bench, 8),
       ],
