@@ -21,12 +21,13 @@ function ask<T>(signal: AbortSignal, what: (work: Remote<FieldWork>) => Promise<
   }
   const { worker, work } = kept;
   return new Promise<T>((done, failed) => {
-    signal.addEventListener('abort', () => {
+    const end = (why: Error) => {
       worker.terminate();
       if (kept?.worker === worker) kept = null;
-      failed(signal.reason as Error);
-    });
-    worker.addEventListener('error', () => failed(new Error('The worker broke')));
+      failed(why);
+    };
+    signal.addEventListener('abort', () => end(signal.reason as Error));
+    worker.addEventListener('error', () => end(new Error('The worker broke')));
     what(work).then(done, failed);
   });
 }

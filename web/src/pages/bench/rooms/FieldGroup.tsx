@@ -66,7 +66,7 @@ function Worked() {
       </label>
       {isError ? (
         <Says>
-          The moisture could not be worked out for this. Change something, or another level.
+          The moisture could not be worked out. Choose the other day or another level to try again.
         </Says>
       ) : !data ? (
         <Says>Working it out…</Says>

@@ -80,6 +80,7 @@ export function WickRoom() {
 }
 
 const TEN_MINUTES = 600;
+const DAY = 86_400;
 
 /** A smaller share of the thirst than this is hardly any. */
 const HARDLY = 0.005;
@@ -142,10 +143,10 @@ function ByLevel() {
               Water at
             </Box>
             <Box as="th" textAlign="right" fontWeight="normal" {...{ scope: 'col' }}>
-              comes up
+              comes up a day
             </Box>
             <Box as="th" textAlign="right" fontWeight="normal" ps="2" {...{ scope: 'col' }}>
-              of the thirst
+              of thirst
             </Box>
           </Box>
         </thead>
@@ -160,7 +161,11 @@ function ByLevel() {
                   {write(level, 'length')}
                 </Box>
                 <Box as="td" textAlign="right" fontWeight="medium">
-                  {met > AMPLE ? 'ample' : met < HARDLY ? 'hardly any' : write(brings, 'daily')}
+                  {met > AMPLE
+                    ? 'ample'
+                    : met < HARDLY
+                      ? 'hardly any'
+                      : write(brings * DAY, 'volume')}
                 </Box>
                 <Box as="td" textAlign="right" color={met >= 1 ? 'faint' : 'harm'} ps="2">
                   {met >= 1 ? 'all' : write(met, 'share')}
