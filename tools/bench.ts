@@ -328,7 +328,7 @@ try {
     cutSixtyInWorker: await cutting(browser),
     season: await seasons(core),
     moisture: fields(core),
-    thirtyWeathersOnThePageMs: round(await outlook(browser, base, PAIL)),
+    thirtyWeathersOnThePage: await outlook(browser, base, PAIL),
     search: await searching(browser, base, PAIL),
     firstPageKB: round(firstPageKilobytes()),
     serverStartMs: round(median(starts)),

@@ -132,8 +132,8 @@ export function* answersTo({ part, question, share, of }: SeasonAsked): Generato
 
 /** Longest absence that is looked at, days. */
 const MOST_AWAY = 60;
-/** Weathers between two looks at the bands. */
-const PORTION = 5;
+/** Weathers after which the band is looked at for the first time; the rest is told together. */
+const FIRST_LOOK = 3;
 
 /** A design put together and judged once, however many weathers it goes through. */
 interface Ready {
@@ -201,7 +201,7 @@ function* outlook(question: SeasonQuestion, share: number, of: number): Generato
     const run = season(question, made, weatherFrom(question, planted, days, seed));
     portion.levels.push(run.days.map(({ level }) => level));
     portion.totals.push(totalsOf(run));
-    if (portion.totals.length === PORTION || seed + of >= seeds) {
+    if (seed === share + (FIRST_LOOK - 1) * of || seed + of >= seeds) {
       yield portion;
       portion = { levels: [], totals: [] };
     }

@@ -1,19 +1,65 @@
-import { shoppingFor, type PriceBook, type Shopper } from '@huerta/core';
+import { expose } from 'comlink';
+import { work, type Work } from '../workers/work';
 
-/** Stands in for the worker of the shopping list, which jsdom has not: it answers a moment later. */
-class ShoppingWorker {
-  onmessage: ((event: { data: unknown }) => void) | null = null;
-  onerror: (() => void) | null = null;
-  postMessage({ id, planters, book }: { id: number; planters: Shopper[]; book: PriceBook }): void {
-    setTimeout(() => this.onmessage?.({ data: { id, list: shoppingFor(planters, book) } }), 0);
+type Listener = (event: { data: unknown }) => void;
+
+/** One end of a channel in memory, which jsdom has not: what is posted arrives at the other a moment later. */
+class End {
+  private readonly listeners = new Map<string, Set<Listener>>();
+  private ended = false;
+  other: End | null = null;
+  addEventListener(kind: string, listener: Listener): void {
+    const all = this.listeners.get(kind) ?? new Set();
+    this.listeners.set(kind, all.add(listener));
+  }
+  removeEventListener(kind: string, listener: Listener): void {
+    this.listeners.get(kind)?.delete(listener);
+  }
+  tell(kind: string, data?: unknown): void {
+    if (this.ended) return;
+    for (const listener of [...(this.listeners.get(kind) ?? [])]) listener({ data });
+  }
+  postMessage(data: unknown): void {
+    setTimeout(() => !this.ended && this.other?.tell('message', data), 0);
   }
   terminate(): void {
-    this.onmessage = null;
+    this.ended = true;
+  }
+  start(): void {}
+  close(): void {}
+}
+
+class Channel {
+  readonly port1 = new End();
+  readonly port2 = new End();
+  constructor() {
+    this.port1.other = this.port2;
+    this.port2.other = this.port1;
   }
 }
 
-export function installWorker(): void {
-  globalThis.Worker = ShoppingWorker as never;
+/**
+ * Lets the page have workers: they do what they do in the browser, in the page.
+ *
+ * @param instead what some do otherwise
+ * @returns how to let workers that are asked from then on break
+ */
+export function installWorker(instead: Partial<Work> = {}): { broken: boolean } {
+  const state = { broken: false };
+  globalThis.MessageChannel = Channel as never;
+  globalThis.Worker = class extends Channel {
+    constructor() {
+      super();
+      expose({ ...work, ...instead }, this.port2 as never);
+      const { postMessage } = this.port1;
+      this.port1.postMessage = (data) => {
+        if (state.broken) setTimeout(() => this.port1.tell('error'), 0);
+        else postMessage.call(this.port1, data);
+      };
+      return this.port1 as never;
+    }
+  } as never;
+  return state;
 }
 
 /** How the server says that there is nothing at an address. */

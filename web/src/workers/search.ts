@@ -1,28 +1,17 @@
-import type { Candidate, PlanterDesign, PriceBook, Scored, WeatherDay } from '@huerta/core';
-import { useCallback, useEffect, useRef, useState } from 'react';
+import type { Scored } from '@huerta/core';
+import { useQueryClient } from '@tanstack/react-query';
+import { proxy } from 'comlink';
+import { useState } from 'react';
+import { ask } from './hands';
+import { idOf, useTold } from './useTold';
+import type { SearchAsked } from './work';
 
-/** A candidate's score, or null where it could not be worked out. */
-export interface SearchMessage {
-  point: Scored | null;
-}
-
-export interface SearchJob {
-  design: PlanterDesign;
-  candidates: readonly Candidate[];
-  weathers: readonly (readonly WeatherDay[])[];
-  planted: string;
-  book: PriceBook;
-}
-
-export interface SearchState {
+interface Found {
   points: readonly Scored[];
   done: number;
-  of: number;
-  running: boolean;
-  trouble: string | null;
 }
 
-const IDLE: SearchState = { points: [], done: 0, of: 0, running: false, trouble: null };
+const NOTHING: Found = { points: [], done: 0 };
 /** Results that are shown together, so that the page has little to do. */
 const SHOW_MS = 250;
 /** One processor is left to the page. */
@@ -30,59 +19,50 @@ const MOST_WORKERS = 4;
 const poolSize = (): number =>
   Math.min(Math.max((navigator.hardwareConcurrency || 2) - 1, 1), MOST_WORKERS);
 
-/** A search in a pool of workers; it can be stopped, and keeps what it has found. */
+/** A search by several workers; it can be stopped, and keeps what it has found. */
 export function useSearch() {
-  const [state, setState] = useState<SearchState>(IDLE);
-  const pool = useRef<Worker[]>([]);
-  const timer = useRef<ReturnType<typeof setInterval> | null>(null);
+  const client = useQueryClient();
+  const [job, setJob] = useState<SearchAsked | null>(null);
+  const key = job && ['search', idOf(job)];
+  const { value, current, working, trouble } = useTold<Found>({
+    key,
+    broke: 'The search broke off. What it had found is shown; start it again for the rest.',
+    ask: (signal, tell) => searched(job as SearchAsked, signal, tell),
+  });
+  const found = current && value ? value : NOTHING;
+  return {
+    ...found,
+    of: job?.candidates.length ?? 0,
+    running: working,
+    trouble,
+    start: setJob,
+    stop: () =>
+      void client.cancelQueries({ queryKey: ['worker', ...(key ?? [])] }, { revert: false }),
+  };
+}
 
-  const end = useCallback(() => {
-    pool.current.forEach((worker) => worker.terminate());
-    pool.current = [];
-    if (timer.current) clearInterval(timer.current);
-    timer.current = null;
-  }, []);
-  useEffect(() => end, [end]);
-
-  const stop = useCallback(() => {
-    end();
-    setState((now) => ({ ...now, running: false }));
-  }, [end]);
-
-  const start = useCallback(
-    ({ design, candidates, weathers, planted, book }: SearchJob) => {
-      end();
-      const of = candidates.length;
-      const found: Scored[] = [];
-      let done = 0;
-      let trouble: string | null = null;
-      const show = () => {
-        const running = done < of && trouble === null;
-        setState({ points: [...found], done, of, running, trouble });
-        if (!running) end();
-      };
-      setState({ points: [], done: 0, of, running: of > 0, trouble: null });
-      const size = poolSize();
-      pool.current = Array.from({ length: size }, (_, k) => {
-        const worker = new Worker(new URL('./search.worker.ts', import.meta.url), {
-          type: 'module',
-        });
-        worker.onmessage = ({ data }: MessageEvent<SearchMessage>) => {
-          done += 1;
-          if (data.point) found.push(data.point);
-        };
-        worker.onerror = () => {
-          trouble =
-            'The search broke off. What it had found is shown; start it again for the rest.';
-        };
-        const mine = candidates.filter((_one, i) => i % size === k);
-        worker.postMessage({ design, candidates: mine, weathers, planted, book });
-        return worker;
-      });
-      timer.current = setInterval(show, SHOW_MS);
-    },
-    [end],
-  );
-
-  return { ...state, start, stop };
+async function searched(
+  job: SearchAsked,
+  signal: AbortSignal,
+  tell: (found: Found) => void,
+): Promise<Found> {
+  const points: Scored[] = [];
+  let done = 0;
+  const hear = (point: Scored | null) => {
+    done += 1;
+    if (point) points.push(point);
+  };
+  const known = (): Found => ({ points: [...points], done });
+  const timer = setInterval(() => tell(known()), SHOW_MS);
+  const size = poolSize();
+  const shares = Array.from({ length: size }, (_, k) => {
+    const candidates = job.candidates.filter((_one, i) => i % size === k);
+    return ask(signal, (work) => work.search({ ...job, candidates }, proxy(hear)));
+  });
+  try {
+    await Promise.all(shares);
+    return known();
+  } finally {
+    clearInterval(timer);
+  }
 }

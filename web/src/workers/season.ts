@@ -4,6 +4,7 @@ import {
   type AwayAnswer,
   type AwayQuestion,
   type SeasonAnswer,
+  type SeasonAsked,
   type SeasonPart,
   type SeasonParts,
   type SeasonQuestion,
@@ -12,7 +13,9 @@ import {
   type WeathersRun,
   type WhatIfAnswer,
 } from '@huerta/core';
-import { useEffect, useRef, useState } from 'react';
+import { proxy } from 'comlink';
+import { ask } from './hands';
+import { idOf, useTold, type Known } from './useTold';
 
 /** What many weathers tell together. */
 export interface OutlookAnswer {
@@ -21,27 +24,16 @@ export interface OutlookAnswer {
   seeds: number;
 }
 
-export type SeasonMessage =
-  | { kind: 'told'; told: SeasonParts[SeasonPart]['told'] }
-  | { kind: 'done' }
-  | { kind: 'trouble'; trouble: string };
-
-interface Known<T> {
-  value: T | null;
-  /** Whether that answers what is asked now, and not what was asked before. */
-  current: boolean;
-  /** Why there is nothing newer. */
-  trouble: string | null;
-}
-
+/** Least time between two looks at what is known so far: a chart takes time to draw. */
+const BETWEEN_MS = 400;
 const BROKE =
   'The season could not be worked out. The last one is shown; change something to try again.';
 
 /**
- * A part of the answer from workers of its own. A new question ends the old one, and what was good stays
- * until there is better; the same question is not asked twice.
+ * A part of the answer. What is told is folded into what is known, and shown.
  *
  * @param question null while there is none, or while nobody looks
+ * @param workers how many share the work
  */
 function usePart<P extends SeasonPart, T>(
   part: P,
@@ -49,46 +41,27 @@ function usePart<P extends SeasonPart, T>(
   fold: (before: T | null, told: SeasonParts[P]['told']) => T,
   workers = 1,
 ): Known<T> {
-  const [known, setKnown] = useState<{
-    value: T | null;
-    to: SeasonParts[P]['question'] | null;
-    trouble: string | null;
-  }>({ value: null, to: null, trouble: null });
-  const answered = useRef<typeof question>(null);
-  const folded = useRef(fold);
-
-  useEffect(() => {
-    if (!question || answered.current === question) return;
-    let fresh = true;
-    let atWork = workers;
-    const all = Array.from({ length: workers }, (_, share) => {
-      const worker = new Worker(new URL('./season.worker.ts', import.meta.url), { type: 'module' });
-      worker.onmessage = ({ data }: MessageEvent<SeasonMessage>) => {
-        if (data.kind === 'trouble') {
-          setKnown((now) => ({ ...now, trouble: data.trouble }));
-        } else if (data.kind === 'done') {
-          atWork -= 1;
-          if (atWork === 0) answered.current = question;
-        } else {
-          const first = fresh;
-          fresh = false;
-          const told = data.told as SeasonParts[P]['told'];
-          setKnown((now) => ({
-            value: folded.current(first ? null : now.value, told),
-            to: question,
-            trouble: null,
-          }));
-        }
+  return useTold<T>({
+    key: question && [part, idOf(question)],
+    broke: BROKE,
+    ask: async (signal, tell) => {
+      let known: T | null = null;
+      let shown = 0;
+      const hear = (told: SeasonParts[P]['told']) => {
+        known = fold(known, told);
+        if (performance.now() - shown < BETWEEN_MS) return;
+        tell(known);
+        shown = performance.now();
       };
-      worker.onerror = () => setKnown((now) => ({ ...now, trouble: BROKE }));
-      worker.postMessage({ part, question, share, of: workers });
-      return worker;
-    });
-    return () => all.forEach((worker) => worker.terminate());
-  }, [part, question, workers]);
-
-  const { value, to, trouble } = known;
-  return { value, trouble, current: to !== null && to === question };
+      const shares = Array.from({ length: workers }, (_, share) =>
+        ask(signal, (work) =>
+          work.season({ part, question, share, of: workers } as SeasonAsked, proxy(hear as never)),
+        ),
+      );
+      await Promise.all(shares);
+      return known as T;
+    },
+  });
 }
 
 const last = <T>(_before: T | null, told: T): T => told;

@@ -1,6 +1,6 @@
 import { Box, Text } from '@chakra-ui/react';
 import type { SeasonRun } from '@huerta/core';
-import { useEffect, useRef } from 'react';
+import { memo, useEffect, useRef } from 'react';
 import { useWords } from '../../app/preferences';
 
 interface MoisturePictureProps {
@@ -21,7 +21,11 @@ export function moistureColour(share: number): string {
 }
 
 /** How moist the soil is by depth, day by day. */
-export function MoisturePicture({ run, pores, day }: MoisturePictureProps) {
+export const MoisturePicture = memo(function MoisturePicture({
+  run,
+  pores,
+  day,
+}: MoisturePictureProps) {
   const canvas = useRef<HTMLCanvasElement>(null);
   const { write } = useWords();
   const count = run.heights.length;
@@ -60,4 +64,4 @@ export function MoisturePicture({ run, pores, day }: MoisturePictureProps) {
       </Text>
     </Box>
   );
-}
+});

@@ -15,50 +15,33 @@ import {
 } from '@huerta/core';
 import { Route, Routes } from 'react-router';
 import { Around, designOf } from '../../testing/bench';
-import { serveWith } from '../../testing/worker';
+import { installWorker, serveWith } from '../../testing/worker';
 import { show } from '../../testing/render';
-import '../../workers/season.worker';
+import { work } from '../../workers/work';
 import SeasonPage from './SeasonPage';
 import { siteOf } from './settings';
 import { difference, seasonSentence } from './words';
 
 const id = '00000000-0000-4000-8000-000000000001';
 const at = '2026-05-01T08:00:00.000Z';
-const work = self.onmessage as (event: { data: unknown }) => void;
-let broken = false;
+const FEW_WEATHERS = 4;
+const workers = installWorker({
+  season: (asked, tell) =>
+    work.season(
+      { ...asked, question: { ...asked.question, seeds: FEW_WEATHERS } } as typeof asked,
+      tell,
+    ),
+});
 let choice: WeatherChoice = FIRST_WEATHER;
 let plan: SeasonPlan = FIRST_PLAN;
 let full = false;
 let revision = 0;
-
-/** Runs the worker's own code in the page. */
-class PageWorker {
-  onmessage: ((event: { data: unknown }) => void) | null = null;
-  onerror: (() => void) | null = null;
-  private ended = false;
-  postMessage(data: { question: { seeds: number } }): void {
-    setTimeout(() => {
-      if (this.ended) return;
-      if (broken) {
-        this.onerror?.();
-        return;
-      }
-      self.postMessage = ((message: unknown) => this.onmessage?.({ data: message })) as never;
-      work.call(self, { data: { ...data, question: { ...data.question, seeds: 4 } } });
-    }, 0);
-  }
-  terminate(): void {
-    this.ended = true;
-    this.onmessage = null;
-  }
-}
 
 beforeAll(() => {
   // A season is worked out in the page here.
   configure({ asyncUtilTimeout: 20_000 });
   // jsdom does not paint.
   HTMLCanvasElement.prototype.getContext = (() => null) as never;
-  globalThis.Worker = PageWorker as never;
   globalThis.ResizeObserver ??= class {
     observe() {}
     unobserve() {}
@@ -66,7 +49,7 @@ beforeAll(() => {
   } as never;
 });
 beforeEach(() => {
-  broken = false;
+  workers.broken = false;
   choice = FIRST_WEATHER;
   plan = FIRST_PLAN;
   full = false;
@@ -121,7 +104,7 @@ test('going away: yes for a few days, no for long ones, with what would help', a
   fireEvent.change(back, { target: { value: `${leave.slice(0, 4)}-08-30` } });
   expect(await screen.findByText(/^No\. Filled when you leave on/)).toBeTruthy();
   expect(
-    within(screen.getByRole('main')).getByText(
+    await within(screen.getByRole('main')).findByText(
       /Moved to where it has half the day’s sun: sure for/,
     ),
   ).toBeTruthy();
@@ -199,7 +182,7 @@ test('a neighbour who looks in makes an absence possible, and is put into the pl
 test('a worker that fails leaves a sentence and the last good season', async () => {
   open('season');
   await screen.findByText(/^Over 125 days/);
-  broken = true;
+  workers.broken = true;
   fireEvent.change(screen.getByLabelText(/planted on/), { target: { value: '2026-06-01' } });
   expect(await screen.findByText(/The last one is shown/)).toBeTruthy();
   expect(screen.getByText(/^Over 125 days/)).toBeTruthy();

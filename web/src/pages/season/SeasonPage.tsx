@@ -12,7 +12,7 @@ import {
   type SeasonQuestion,
 } from '@huerta/core';
 import { formatISO } from 'date-fns';
-import { useMemo, useState, type ReactNode } from 'react';
+import { useEffect, useMemo, useState, type ReactNode } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { useCreatePlanter, usePlanter } from '../../api/planters';
 import { useSaveSeasonPlan, useSeasonPlan } from '../../api/season';
@@ -21,6 +21,7 @@ import { notify } from '../../components/notices';
 import { Fetched, Page } from '../../components/Page';
 import { useView, Views } from '../../components/Views';
 import { Waiting } from '../../components/Waiting';
+import { warm } from '../../workers/hands';
 import { useAway, useOutlook, useSeason, useWhatIf } from '../../workers/season';
 import '../workshop/build.css';
 import { AwayView } from './AwayView';
@@ -33,12 +34,16 @@ import { siteOf } from './settings';
 import { WeatherView } from './WeatherView';
 import { WhatIfView } from './WhatIfView';
 
+/** Workers that the season and its weathers take. */
+const HANDS = 3;
+
 /** The season ahead of one planter. */
 export default function SeasonPage() {
   const { id = '' } = useParams();
   const planter = usePlanter(id);
   const weather = useWeather();
   const plan = useSeasonPlan(id);
+  useEffect(() => warm(HANDS), []);
   return (
     <Page className="sheet">
       <Fetched

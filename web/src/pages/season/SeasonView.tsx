@@ -4,6 +4,7 @@ import { Download } from 'lucide-react';
 import { useWords } from '../../app/preferences';
 import { writeDate } from '../../components/dates';
 import type { OutlookAnswer } from '../../workers/season';
+import { memo, useDeferredValue } from 'react';
 import { Table } from '../workshop/sheet';
 import { DayDrawing } from './DayDrawing';
 import { saveCsv } from './saveCsv';
@@ -35,6 +36,8 @@ export function SeasonView({
   const pores = Math.max(...soilBeds(planter).map(({ mix }) => mix.thetaS));
   const last = season.run.days.length - 1;
   const shown = Math.min(day, last);
+  // The curve comes first, the long table when there is time.
+  const behind = useDeferredValue(season, null);
   return (
     <>
       <Text fontSize="lg" my="3" role="status">
@@ -50,6 +53,16 @@ export function SeasonView({
           <DayDrawing planter={planter} run={season.run} pores={pores} day={shown} onDay={onDay} />
         </Box>
       </Box>
+      {behind && <Numbers name={name} season={behind} />}
+    </>
+  );
+}
+
+/** The same in numbers. Set once for each season, however often the band over it grows. */
+const Numbers = memo(function Numbers({ name, season }: { name: string; season: SeasonAnswer }) {
+  const { write } = useWords();
+  return (
+    <>
       <details className="season-numbers">
         <summary>When to fill</summary>
         <Text>
@@ -104,7 +117,7 @@ export function SeasonView({
       </Text>
     </>
   );
-}
+});
 
 /** Water content near the surface, in the middle and near the base on a day, m³/m³. */
 function moistureOf({ run }: SeasonAnswer, day: number): number[] {

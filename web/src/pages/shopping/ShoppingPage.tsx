@@ -74,7 +74,7 @@ function List({ planters }: { planters: readonly PlanterResource[] }) {
   const { units } = useWords();
   const prices = usePriceBook();
   const shoppers = useShoppers(planters, units);
-  const { list, trouble } = useShopping(shoppers, prices.data?.book);
+  const { value: list, trouble } = useShopping(shoppers, prices.data?.book);
   if (prices.error && !prices.data) {
     return (
       <Trouble

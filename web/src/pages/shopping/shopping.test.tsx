@@ -36,7 +36,7 @@ function shop(refuse = false) {
   });
   return state;
 }
-beforeAll(installWorker);
+beforeAll(() => void installWorker());
 
 test('several planters make one list, and each its share', async () => {
   shop();

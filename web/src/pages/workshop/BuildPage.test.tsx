@@ -54,7 +54,7 @@ const open = (view = 'steps') => {
 const steps = async () => within(await screen.findByRole('list', { name: 'Steps' }));
 const tick = (name: string) => screen.getByRole('checkbox', { name: `${name}: done` });
 
-beforeAll(installWorker);
+beforeAll(() => void installWorker());
 beforeEach(() => localStorage.clear());
 
 test('a step is ticked, and the server has it', async () => {

@@ -66,7 +66,7 @@ function Sheet({ resource }: { resource: PlanterResource }) {
     ],
     [design, sheet, assessment],
   );
-  const { list, trouble } = useShopping(shoppers, prices.data?.book);
+  const { value: list, trouble } = useShopping(shoppers, prices.data?.book);
   const serious = assessment.findings.filter(
     ({ severity }) => severity === 'danger' || severity === 'fault',
   ).length;

@@ -2,7 +2,8 @@ import { Box, Button, Text } from '@chakra-ui/react';
 import { sayField, type Moisture } from '@huerta/core';
 import { useDeferredValue, useState } from 'react';
 import { useWords } from '../../../app/preferences';
-import { useCarries, useField, type FieldAsked } from '../../../workers/field';
+import { useCarries, useField } from '../../../workers/field';
+import type { FieldAsked } from '../../../workers/work';
 import { useBench } from '../bench';
 import { FieldCanvas, moistureInk } from './FieldCanvas';
 import { Says } from './parts';
@@ -36,10 +37,10 @@ function Worked() {
   const [day, setDay] = useState<keyof typeof DAYS>('hot');
   const share = LEVELS[at] ?? 1;
   const asked: FieldAsked = { design, share, day };
-  const { data, isFetching, isError } = useField(asked);
+  const { value: data, working, trouble } = useField(asked);
   const level = share * planter.heights.brim;
   return (
-    <Box opacity={isFetching ? 0.75 : 1} aria-busy={isFetching}>
+    <Box opacity={working ? 0.75 : 1} aria-busy={working}>
       <div className="field-asks" role="group" aria-label="Day">
         {(Object.keys(DAYS) as (keyof typeof DAYS)[]).map((one) => (
           <Button
@@ -64,10 +65,8 @@ function Worked() {
           onChange={(event) => setAt(LEVELS.length - 1 - Number(event.target.value))}
         />
       </label>
-      {isError ? (
-        <Says>
-          The moisture could not be worked out. Choose the other day or another level to try again.
-        </Says>
+      {trouble ? (
+        <Says>{trouble}</Says>
       ) : !data ? (
         <Says>Working it out…</Says>
       ) : (
@@ -85,7 +84,7 @@ function Worked() {
               </li>
             ))}
           </Box>
-          <Carries asked={asked} wanted={data.shares.dry >= FEW && !isFetching} />
+          <Carries asked={asked} wanted={data.shares.dry >= FEW && !working} />
           <Says>How the soil settles when that day goes on and on, with grown plants.</Says>
         </>
       )}
@@ -100,13 +99,13 @@ const KEY: Readonly<Record<Moisture, number>> = { wet: 0.02, easy: 0.25, dry: 3 
 function Carries({ asked, wanted }: { asked: FieldAsked; wanted: boolean }) {
   const { change } = useBench();
   const { write, tell } = useWords();
-  const { data, isFetching } = useCarries(asked, wanted);
+  const { value, current, working } = useCarries(asked, wanted);
   const [refusal, setRefusal] = useState('');
   if (!wanted) return null;
-  if (isFetching) return <Says>Trying what would carry it farther…</Says>;
+  if (working || !current) return <Says>Trying what would carry it farther…</Says>;
   return (
     <Box display="grid" gap="2" my="2">
-      {(data ?? []).map(({ label, patch, dry }) => (
+      {(value ?? []).map(({ label, patch, dry }) => (
         <Button
           key={tell(label)}
           whiteSpace="normal"
@@ -121,7 +120,7 @@ function Carries({ asked, wanted }: { asked: FieldAsked; wanted: boolean }) {
           {tell(label)}: {write(dry, 'share')} dry then
         </Button>
       ))}
-      {data?.length === 0 && (
+      {value?.length === 0 && (
         <Says>Neither more wicks nor sand under the soil would change that much.</Says>
       )}
       {refusal && (

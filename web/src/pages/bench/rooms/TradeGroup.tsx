@@ -16,13 +16,15 @@ import { useBench } from '../bench';
 import { Group, Measure, Pair, Says } from './parts';
 import { TradeCurve } from './TradeCurve';
 
+const NO_CURVE: readonly TradePoint[] = [];
 const ROOTS: FieldSpec = { label: 'Root room', kind: 'span', min: 0.05, max: 1 };
 
 /** How long must it last, and how much root room: proposes heights, and shows what they trade. */
 export function TradeGroup() {
   const { design, assessment, change } = useBench();
   const { write, tell } = useWords();
-  const { curve, trouble } = useTradeCurve(design);
+  const { value, trouble } = useTradeCurve(design);
+  const curve = value ?? NO_CURVE;
   const crop = cropOf(design.planting.crop);
   const [roots, setRoots] = useState<number | null>(null);
   const [refusal, setRefusal] = useState('');

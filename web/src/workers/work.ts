@@ -1,0 +1,94 @@
+import {
+  answersTo,
+  assemble,
+  carries,
+  faultsOf,
+  moistureField,
+  picturesOf,
+  readField,
+  score,
+  shoppingFor,
+  tradeCurve,
+  type Candidate,
+  type Carry,
+  type FieldPictures,
+  type FieldQuestion,
+  type PlanterDesign,
+  type PriceBook,
+  type Scored,
+  type SeasonAsked,
+  type SeasonPart,
+  type SeasonParts,
+  type Shopper,
+  type ShoppingList,
+  type TradePoint,
+  type WeatherDay,
+} from '@huerta/core';
+
+/** Where the water gets to, of a design. */
+export interface FieldAsked {
+  design: PlanterDesign;
+  /** The level as a share of the full reservoir, and the kind of day. */
+  share: number;
+  day: 'hot' | 'mild';
+}
+
+/** Designs to be scored. */
+export interface SearchAsked {
+  design: PlanterDesign;
+  candidates: readonly Candidate[];
+  weathers: readonly (readonly WeatherDay[])[];
+  planted: string;
+  book: PriceBook;
+}
+
+/** What is told goes to the page by a way of its own and may come after the answer: it is waited for. */
+type Tell<T> = (told: T) => unknown;
+async function heard<T>(tell: Tell<T>, work: (say: (told: T) => void) => void): Promise<void> {
+  const told: unknown[] = [];
+  work((one) => told.push(tell(one)));
+  await Promise.all(told);
+}
+
+type Told = SeasonParts[SeasonPart]['told'];
+
+/** All that is worked out away from the screen: functions of core, carried by a worker. */
+export const work = {
+  season: (asked: SeasonAsked, tell: Tell<Told>): Promise<void> =>
+    heard(tell, (say) => {
+      for (const told of answersTo(asked)) say(told);
+    }),
+  pictures({ design, share, day }: FieldAsked): FieldPictures {
+    const planter = assemble(design);
+    const field = moistureField(planter, fieldQuestion({ design, share, day }));
+    return picturesOf(planter, field, readField(planter, field));
+  },
+  carries: (asked: FieldAsked): Carry[] => carries(asked.design, fieldQuestion(asked)),
+  trade: (design: PlanterDesign): TradePoint[] => tradeCurve(design),
+  shopping: (planters: readonly Shopper[], book: PriceBook): ShoppingList =>
+    shoppingFor(planters, book),
+  /** Scores candidates one after the other and tells of each, null where one could not be worked out. */
+  search: (
+    { design, candidates, weathers, planted, book }: SearchAsked,
+    tell: Tell<Scored | null>,
+  ): Promise<void> =>
+    heard(tell, (say) => {
+      const known = faultsOf(design);
+      for (const one of candidates) {
+        let point: Scored | null = null;
+        try {
+          point = score(design, one, weathers, planted, book, known);
+        } catch {
+          // Told as null: one design that cannot be worked out does not end the search.
+        }
+        say(point);
+      }
+    }),
+};
+export type Work = typeof work;
+
+function fieldQuestion({ design, share, day }: FieldAsked): FieldQuestion {
+  const { brim } = assemble(design).heights;
+  const { etHot, etMild } = design.place;
+  return { level: share * brim, et: day === 'hot' ? etHot : etMild };
+}
