@@ -60,7 +60,7 @@ test('at the bench on a phone: ticks, a leak that is put right, a reload, a seco
   }
   await expect(page.getByText(/^2 of 14 steps done/)).toBeVisible();
   await page.getByRole('button', { name: 'Open Level it and test it with water' }).click();
-  await leakTest(page).getByRole('radio', { name: 'It is not' }).click();
+  await leakTest(page).getByRole('radio', { name: 'No' }).click();
   await expect(page.getByText(/patch or seal it from the inside/)).toBeVisible();
   await expect(tick(page, 'Fill in the mix')).toBeDisabled();
   await page.getByLabel('Note: level it and test it with water').fill('Weeps at the old seam.');
@@ -76,7 +76,7 @@ test('at the bench on a phone: ticks, a leak that is put right, a reload, a seco
   const other = await browser.newPage();
   await other.goto(page.url());
   await expect(tick(other, 'Measure it')).toBeChecked();
-  await leakTest(other).getByRole('radio', { name: 'It is so' }).click();
+  await leakTest(other).getByRole('radio', { name: 'Yes' }).click();
   await expect(page.getByText(/A check of ‘Level it/)).toBeHidden();
   await expect(tick(page, 'Fill in the mix')).toBeEnabled();
   await other.close();

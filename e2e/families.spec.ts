@@ -204,7 +204,9 @@ test('where the water gets to: a rim that stays dry, and what carries the water 
     {
       ...barrel,
       wicks: barrel.wicks.map((wick) => ({ ...wick, count: 1 }) as typeof wick),
-      planting: { ...barrel.planting, count: 6, spacing: 0.2 },
+      planting: {
+        crops: barrel.planting.crops.map((one) => ({ ...one, count: 6, spacing: 0.2 })),
+      },
     },
     'wick',
   );

@@ -3,7 +3,14 @@ import { z } from 'zod';
 /** What all kinds of document have in common: planters, vessels, price book, weather, season plans. */
 
 /** The kinds, each under its name. */
-export const DOCUMENT_KINDS = ['planter', 'vessel', 'prices', 'weather', 'season'] as const;
+export const DOCUMENT_KINDS = [
+  'planter',
+  'vessel',
+  'prices',
+  'weather',
+  'season',
+  'crops',
+] as const;
 export type DocumentKind = (typeof DOCUMENT_KINDS)[number];
 
 /** As many saves as a device remembers whose answers it has not had. */

@@ -1,4 +1,9 @@
-import { priceBookSchema, seasonPlanSchema, weatherChoiceSchema } from '@huerta/core';
+import {
+  ownCropsSchema,
+  priceBookSchema,
+  seasonPlanSchema,
+  weatherChoiceSchema,
+} from '@huerta/core';
 import { z } from 'zod';
 import { ONLY_DOCUMENT, SAVE_MARK } from './document';
 
@@ -13,6 +18,11 @@ export const savePriceBookSchema = z.strictObject({ ...SAVE_MARK, book: priceBoo
 export const weatherResourceSchema = z.object({ ...ONLY_DOCUMENT, choice: weatherChoiceSchema });
 export type WeatherResource = z.infer<typeof weatherResourceSchema>;
 export const saveWeatherSchema = z.strictObject({ ...SAVE_MARK, choice: weatherChoiceSchema });
+
+/** Answer to GET and PUT /api/crops. */
+export const ownCropsResourceSchema = z.object({ ...ONLY_DOCUMENT, own: ownCropsSchema });
+export type OwnCropsResource = z.infer<typeof ownCropsResourceSchema>;
+export const saveOwnCropsSchema = z.strictObject({ ...SAVE_MARK, own: ownCropsSchema });
 
 /** Answer to GET and PUT /api/planters/:id/season. */
 export const seasonResourceSchema = z.object({ ...ONLY_DOCUMENT, plan: seasonPlanSchema });

@@ -4,6 +4,8 @@ import {
   saveSeasonSchema,
   saveWeatherSchema,
   seasonResourceSchema,
+  ownCropsResourceSchema,
+  saveOwnCropsSchema,
   weatherResourceSchema,
 } from '../garden';
 import {
@@ -164,6 +166,23 @@ export const WEATHER = routes({
     about: 'Saves the choice of weather over a known revision.',
     body: saveWeatherSchema,
     answer: weatherResourceSchema,
+    problems: SAVED,
+  },
+});
+
+export const CROPS_OF_ONES_OWN = routes({
+  get: {
+    method: 'get',
+    path: '/crops',
+    about: 'The crops of one’s own that the garden keeps.',
+    answer: ownCropsResourceSchema,
+  },
+  save: {
+    method: 'put',
+    path: '/crops',
+    about: 'Saves the crops of one’s own over a known revision.',
+    body: saveOwnCropsSchema,
+    answer: ownCropsResourceSchema,
     problems: SAVED,
   },
 });

@@ -83,7 +83,7 @@ describe('findings', () => {
     [
       'roots-short',
       'cloth-pail',
-      [...change(['planting', 'crop'], 'tomato'), ...change(['place', 'daysAway'], 1)],
+      [...change(['planting', 'crops', 0, 'crop'], 'tomato'), ...change(['place', 'daysAway'], 1)],
     ],
     ['days-short', 'cup-pail', change(['place', 'daysAway'], 5)],
     ['tube-missing', 'cloth-pail', change(['fillTube'], null)],
@@ -124,7 +124,7 @@ describe('findings', () => {
     ['roots-first', 'rock-bed', change(['wicks'], [])],
     ['wicks-crowded-0', 'tote-pipes', change(['wicks', 0, 'count'], 20)],
     ['fabric-sags', 'pot-tub', change(['reservoir', 'parts', 0, 'count'], 1)],
-    ['plants-crowded', 'cloth-pail', change(['planting', 'count'], 6)],
+    ['plants-crowded', 'cloth-pail', change(['planting', 'crops', 0, 'count'], 6)],
     ['pipe-open-0', 'nested-totes', change(['pipes', 0, 'capped'], false)],
     ['supports-crowded-0', 'trough-pipes', change(['reservoir', 'parts', 0, 'count'], 5)],
     ['openings-low', 'panel-barrel', change(['soil', 'freeboard'], 0.1)],

@@ -28,6 +28,8 @@ const TEXTS = {
   drinking: 'Reservoir water and rainwater are not for drinking.',
   mosquitoes: 'Cap or sponge every opening: mosquitoes need only a finger’s width.',
   dust: 'Wet the mix before handling it, do not breathe its dust, and wash your hands. No fresh manure near salad crops.',
+  topple:
+    'What stands high can blow over and fall on somebody: tie it to something firm, and ask before you fix anything to a railing or a roof.',
   lifting: 'Lift with two, with a straight back, and leave what is too heavy for that where it is.',
   stone:
     'Rinse stone and sand outdoors and keep them wet: their dust harms the lungs. A bucket of it weighs as much as a person should lift.',

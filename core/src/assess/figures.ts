@@ -1,6 +1,5 @@
-import { cropOf } from '../catalog';
 import { demandOn, type Demand } from '../climate';
-import { stageOn } from '../crop';
+import { deepest, growthOn } from '../crop';
 import { airCeiling, baseStyle, invertOf, type PlanterDesign } from '../design';
 import {
   BEARERS,
@@ -13,9 +12,9 @@ import {
   type Lot,
   type Planter,
 } from '../planter';
-import { arrange, beside, climb, filled, outletOf, type Circle } from '../reservoir';
+import { climb, outletOf } from '../reservoir';
 import { bagsFor, looseVolume } from '../soil';
-import { grown, holds, type Outline } from '../vessel';
+import { holds, type Outline } from '../vessel';
 import {
   autonomyOf,
   descentOf,
@@ -27,6 +26,7 @@ import {
 } from './autonomy';
 import { packedIn, soilInBeds, upperInBeds } from './amounts';
 import { tiltOf, type Tilt } from './level';
+import { standingOf, type Standing } from './wind';
 import { aggregatesIn, weigh, type Amount, type Weight } from './weight';
 
 /** The numbers a gardener works out about a planter. SI throughout; days as counts. */
@@ -67,6 +67,8 @@ export interface Figures {
   /** How it is until roots are down at the water; null where they have no way there. */
   beforeRoots: BeforeRoots | null;
   weight: Weight;
+  /** How it stands in the wind; null where no wind tips it. */
+  wind: Standing | null;
   /** Hard rain on the open surface, m³/s; 0 under cover. */
   rainIn: number;
   /** How high that rain makes water climb above the overflow's lip, metres; null without one. */
@@ -114,6 +116,7 @@ export function figuresOf(planter: Planter): Figures {
   const rain = place.rain === 'open' ? place.storm * catches : 0;
   const plate = vessel.outlineAt(Math.min(design.reservoir.top, vessel.depth));
   const gross = standing + supply;
+  const weight = weigh(planter, soilVolume, standing);
   return {
     gross,
     usable: lastsHot.used,
@@ -137,7 +140,8 @@ export function figuresOf(planter: Planter): Figures {
     lastsMild: lasts(mild),
     lastsHot,
     beforeRoots: beforeRootsOf(planter, descent),
-    weight: weigh(planter, soilVolume, standing),
+    weight,
+    wind: standingOf(planter, weight.full, standing),
     rainIn: rain,
     stormClimb: climbUnder(planter, rain),
     tilt: tiltOf(planter),
@@ -152,7 +156,7 @@ function beforeRootsOf(planter: Planter, rooted: Descent): BeforeRoots | null {
   const days = rootsDownAfter(planter);
   if (days === null) return null;
   const { design } = planter;
-  const growth = stageOn(design.planting.crop, days);
+  const growth = growthOn(design.planting, days);
   const { etHot } = design.place;
   const { total, open } = demandOn(design, etHot, surfaceArea(planter), openWater(planter), growth);
   const descent = byWicksAlone(planter, rooted);
@@ -259,54 +263,6 @@ export const mixBelow = (design: PlanterDesign): boolean =>
   baseStyle(design) === 'fill' &&
   design.reservoir.fill[design.reservoir.fill.length - 1]?.medium === 'mix';
 
-/** Depth of soil the chosen crop's roots ask for, metres. */
-export const rootRoom = (planter: Planter): number => cropOf(planter.design.planting.crop).roots;
-
-/** Stems stand at least this far from the edge of the soil, metres; leaves may hang over it. */
-const FROM_EDGE = 0.03;
-
-/** Where plants stand, seen from above, as discs of half their spacing. One list over all beds. */
-export interface PlantingPlan {
-  places: readonly Circle[];
-  /** How many the surface takes at this spacing. */
-  room: number;
-}
-
-/** Arrangements that were asked for lately: a line that is dragged asks for the same one many times. */
-const lately = new Map<string, readonly Circle[]>();
-const LATELY = 60;
-
-function remembered(key: string, make: () => Circle[]): readonly Circle[] {
-  const known = lately.get(key);
-  if (known) return known;
-  const made = make();
-  if (lately.size >= LATELY) lately.delete(lately.keys().next().value as string);
-  lately.set(key, made);
-  return made;
-}
-
-/** Sets out the plants of a design at their spacing. */
-export function plantingPlan(planter: Planter): PlantingPlan {
-  const { design, bed, heights } = planter;
-  const { count, spacing } = design.planting;
-  const r = spacing / 2;
-  const outline = grown(bed.inside.outlineAt(heights.surface - bed.floor), r - FROM_EDGE);
-  const n = bed.places.length;
-  const free = beside([]);
-  // To the tenth of a millimetre, so that a surface that is dragged finds what it had.
-  const key = [outline.a, outline.b, outline.c, r].map((x) => x.toFixed(4)).join(' ');
-  const most = remembered(key, () => filled(outline, r, free));
-  const room = Math.max(most.length, 1) * n;
-  const wanted = Math.min(count, room);
-  const places = bed.places.flatMap((place, i) => {
-    const mine = Math.floor(wanted / n) + (i < wanted % n ? 1 : 0);
-    const set =
-      mine === 0
-        ? []
-        : mine === 1
-          ? [{ x: 0, y: 0, r }]
-          : remembered(`${key} ${mine}`, () => arrange(outline, r, mine, free));
-    return set.map((circle) => ({ ...circle, x: circle.x + place.x, y: circle.y + place.y }));
-  });
-  return { places, room };
-}
+/** Depth of soil that the deepest roots of what grows there ask for, metres; 0 where nothing grows. */
+export const rootRoom = ({ design }: Pick<Planter, 'design'>): number =>
+  deepest(design.planting)?.roots ?? 0;

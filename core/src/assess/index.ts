@@ -1,14 +1,6 @@
 export { assess, evaluate, type Assessment } from './assess';
 export { bringsNoFault, faultsOf, judge, settled, type Judgement, type Settled } from './judge';
-export {
-  climbUnder,
-  growingDepthOf,
-  mixBelow,
-  runsOver,
-  plantingPlan,
-  type Figures,
-  type PlantingPlan,
-} from './figures';
+export { climbUnder, growingDepthOf, mixBelow, rootRoom, runsOver, type Figures } from './figures';
 export { partName } from './words';
 export { type Tilt } from './level';
 export { broughtAt, cautiousDays, daysToSay, type Autonomy } from './autonomy';

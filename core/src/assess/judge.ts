@@ -7,6 +7,7 @@ import * as baseRules from './rules/base';
 import * as overflowRules from './rules/overflow';
 import { placesFit } from './rules/places';
 import * as soilRules from './rules/soil';
+import * as supportRules from './rules/supports';
 import * as tubeRules from './rules/tube';
 import * as vesselRules from './rules/vessel';
 import * as waterRules from './rules/water';
@@ -27,6 +28,7 @@ const RULES: readonly Rule[] = [
   wickFitRules,
   tubeRules,
   soilRules,
+  supportRules,
   { placesFit },
 ].flatMap((room): Rule[] => Object.values(room));
 

@@ -55,13 +55,19 @@ test('feeding: an organic dose of a synthetic feed burns, the same of an organic
   expect(found('feed-dose', feed('synthetic', 5))).toBe('fault');
   expect(found('feed-dose', feed('synthetic', 2))).toBeNull();
   expect(found('feed-dose', feed('organic', 5))).toBeNull();
-  expect(found('feed-dose', feed('organic', 11))).toBe('watch');
-  expect(found('feed-liquid', feed('liquid', 0))).toBe('watch');
+  // What is far from the usual is told as a difference; the usual is not remarked on.
+  expect(found('feed-unusual', feed('organic', 13))).toBe('note');
+  expect(found('feed-unusual', feed('organic', 1))).toBe('note');
+  expect(found('feed-unusual', feed('organic', 5))).toBeNull();
+  expect(found('feed-liquid', feed('liquid', 0))).toBeNull();
+  expect(found('feed-liquid', [...feed('liquid', 0), ...one(['soil', 'feedHow'], 'tube')])).toBe(
+    'watch',
+  );
 });
 
 test('lime is for those who like it', () => {
   const lime = (crop: string): Patch => [
-    ...one(['planting', 'crop'], crop),
+    ...one(['planting', 'crops', 0, 'crop'], crop),
     ...one(['soil', 'limeDose'], 3),
   ];
   expect(found('lime-acid', lime('blueberry'))).toBe('fault');

@@ -1,4 +1,4 @@
-import { applyPatch, STARTING_POINTS, type PlanterDesign } from '../design';
+import { applyPatch, STARTING_POINTS, usualPlanted, type PlanterDesign } from '../design';
 import { evaluate } from '.';
 
 /**
@@ -29,7 +29,10 @@ const design: PlanterDesign = applyPatch(STARTING_POINTS[0]!.design, [
   { path: ['soil', 'freeboard'], value: 0.03 },
   { path: ['soil', 'settlement'], value: 0.12 },
   { path: ['soil', 'mulch'], value: 'none' },
-  { path: ['planting'], value: { crop: 'pepper', count: 1, foliage: 0.4, spacing: 0.35 } },
+  {
+    path: ['planting', 'crops'],
+    value: [usualPlanted('pepper', 1, { foliage: 0.4, spacing: 0.35 })],
+  },
   { path: ['place', 'etHot'], value: 0.008 / 86_400 },
   { path: ['place', 'slopeAcross'], value: 0.01 },
 ]);

@@ -69,10 +69,11 @@ export const SUN = {
   shade: { name: 'Bright shade', factor: 0.6 },
 } as const;
 
+/** `factor`: on thirst; `gust`: the gust that comes a few times in a season, m/s. Typical. */
 export const WIND = {
-  calm: { name: 'Sheltered', factor: 1 },
-  breezy: { name: 'Open', factor: 1.05 },
-  windy: { name: 'Windy', factor: 1.15 },
+  calm: { name: 'Sheltered', factor: 1, gust: 8 },
+  breezy: { name: 'Open', factor: 1.05, gust: 14 },
+  windy: { name: 'Windy', factor: 1.15, gust: 21 },
 } as const;
 
 export const SPOT = {
@@ -99,15 +100,56 @@ export const MULCHES = {
   cover: { name: 'Cover with plant holes', evaporation: 0.01 },
 } as const;
 
+/**
+ * What feeds the plants. `nitrogen`: usual share by mass, the first of the three numbers on the bag;
+ * `density`: what a cup of it weighs, kg/m³. Typical.
+ */
 export const FEEDS = {
-  none: { name: 'None yet' },
-  organic: { name: 'Organic granules in a strip' },
-  synthetic: { name: 'Synthetic granules in a strip' },
-  liquid: { name: 'Liquid down the tube' },
+  none: { name: 'None yet', nitrogen: 0, density: 0 },
+  'in-mix': { name: 'In the mix already', nitrogen: 0, density: 0 },
+  organic: { name: 'Organic granules', nitrogen: 0.05, density: 700 },
+  synthetic: { name: 'Synthetic granules', nitrogen: 0.12, density: 1000 },
+  compost: { name: 'Compost', nitrogen: 0.01, density: 600 },
+  castings: { name: 'Worm castings', nitrogen: 0.015, density: 650 },
+  liquid: { name: 'Liquid feed', nitrogen: 0, density: 0 },
 } as const;
 
-/** Usual dose of granules, kilograms per cubic metre of mix (grams per litre). Typical. */
-export const FEED_DOSES = { organic: 5, synthetic: 2 } as const;
+/** How it is given. */
+export const FEED_WAYS = {
+  strip: { name: 'In a strip away from the stems' },
+  mixed: { name: 'Mixed into the soil' },
+  bottom: { name: 'At the bottom of the soil' },
+  top: { name: 'On top, with the can' },
+  tube: { name: 'Down the fill tube' },
+  worms: { name: 'Through the worm tube' },
+} as const;
+
+/** Usual dose, kilograms per cubic metre of mix (grams per litre). Typical. */
+export const FEED_DOSES = { organic: 5, synthetic: 2, compost: 60, castings: 40 } as const;
+/**
+ * Nitrogen that feeds a season of a hungry crop in a cubic metre of mix, from a cautious grower's to a generous
+ * one's, kilograms. Typical: the usual doses of granules lie in it.
+ */
+export const USUAL_NITROGEN = { least: 0.12, most: 0.4 } as const;
+/** What a cup of dolomitic lime weighs, kg/m³. Typical. */
+export const LIME_DENSITY = 1100;
+
+/** How a crop comes into a planter. */
+export const STARTS = {
+  seed: { name: 'Sown in the planter' },
+  raised: { name: 'Raised in a pot first' },
+  bought: { name: 'Bought as a young plant' },
+} as const;
+
+/** What holds a plant up. */
+export const SUPPORTS = {
+  none: { name: 'Nothing' },
+  stake: { name: 'A stake each' },
+  cage: { name: 'A cage each' },
+  string: { name: 'A string from above' },
+  mesh: { name: 'Mesh between two posts' },
+  wire: { name: 'A wire along the row' },
+} as const;
 
 /**
  * How water and air get in and out of a support. `both`: split, or holes at top and bottom;
@@ -213,6 +255,9 @@ export const SPOT_IDS = keysOf(SPOT);
 export const RAIN_IDS = keysOf(RAIN);
 export const MULCH_IDS = keysOf(MULCHES);
 export const FEED_IDS = keysOf(FEEDS);
+export const FEED_HOW_IDS = keysOf(FEED_WAYS);
+export const START_IDS = keysOf(STARTS);
+export const SUPPORT_IDS = keysOf(SUPPORTS);
 export const VENT_IDS = keysOf(VENTS);
 export const FOOT_IDS = keysOf(FEET);
 export const CAP_IDS = keysOf(CAPS);

@@ -1,4 +1,4 @@
-import { applyPatch, STARTING_POINTS, type Patch } from '../design';
+import { applyPatch, STARTING_POINTS, usualPlanted, type Patch } from '../design';
 import { demandOn, dryingOf } from '.';
 
 const MM_A_DAY = 1e-3 / 86_400;
@@ -7,7 +7,10 @@ const on = (patch: Patch) =>
   demandOn(applyPatch(STARTING_POINTS[0]!.design, patch), 5 * MM_A_DAY, 0.06);
 
 const oneTomato: Patch = [
-  { path: ['planting'], value: { crop: 'tomato', count: 1, foliage: 0.6, spacing: 0.45 } },
+  {
+    path: ['planting', 'crops'],
+    value: [usualPlanted('tomato', 1, { foliage: 0.6, spacing: 0.45 })],
+  },
   { path: ['soil', 'mulch'], value: 'none' },
 ];
 
@@ -19,7 +22,7 @@ test('a tomato of 60 cm on a day of 5 mm drinks 1.63 L', () => {
 
 test('plants add up, a sunny wall adds a quarter, and mulch takes most of the rest', () => {
   const base = on(oneTomato);
-  const two = on([...oneTomato, { path: ['planting', 'count'], value: 2 }]);
+  const two = on([...oneTomato, { path: ['planting', 'crops', 0, 'count'], value: 2 }]);
   const hot = on([...oneTomato, { path: ['place', 'spot'], value: 'wall' }]);
   const mulched = on([...oneTomato, { path: ['soil', 'mulch'], value: 'straw' }]);
   expect(two.plants).toBeCloseTo(2 * base.plants, 15);
@@ -44,7 +47,7 @@ test('open water beside the soil dries up where leaves do not shade it', () => {
 });
 
 test('nothing planted, only the surface gives', () => {
-  const bare = on([...oneTomato, { path: ['planting', 'count'], value: 0 }]);
+  const bare = on([...oneTomato, { path: ['planting', 'crops', 0, 'count'], value: 0 }]);
   expect(bare.plants).toBe(0);
   expect(bare.total).toBeGreaterThan(0);
 });

@@ -1,9 +1,6 @@
-import { cropOf, MULCHES, RAIN, SPOT, SUN, WIND } from '../catalog';
-import { foliageOf, GROWN, type Stage } from '../crop';
+import { MULCHES, RAIN, SPOT, SUN, WIND } from '../catalog';
+import { peakOf, type Growth } from '../crop';
 import type { PlanterDesign } from '../design';
-
-/** Part of a crop coefficient that is the soil's own evaporation (FAO-56, table 17: Kcb ≈ Kc − 0.05). */
-const SOIL_PART_OF_KC = 0.05;
 
 /** A day's water, m³/s. */
 export interface Demand {
@@ -52,19 +49,18 @@ export function exposureOf({ sun, wind, spot, rain }: PlanterDesign['place']): n
  *
  * @param et reference evapotranspiration, m/s of water depth
  * @param surfaceArea soil surface, m²
- * @param growth how far the plants are; grown by default
+ * @param growth how far the plants are; as thirsty as they get by default
  */
 export function demandOn(
   design: PlanterDesign,
   et: number,
   surfaceArea: number,
   openWater: OpenWater = NO_WATER,
-  growth: Pick<Stage, 'kc' | 'cover'> = { ...GROWN, kc: cropOf(design.planting.crop).kc },
+  { thirst, foliage }: Pick<Growth, 'thirst' | 'foliage'> = peakOf(design.planting).growth,
 ): Demand {
-  const { planting, place, soil } = design;
+  const { place, soil } = design;
   const exposure = exposureOf(place);
-  const foliage = foliageOf(planting) * growth.cover;
-  const plants = Math.max(growth.kc - SOIL_PART_OF_KC, 0) * et * foliage * exposure;
+  const plants = thirst * et * exposure;
   const surface = MULCHES[soil.mulch].evaporation * et * surfaceArea * exposure;
   const open = dryingOf(openWater, et, foliage) * exposure;
   return { plants, surface, total: plants + surface, open };

@@ -14,4 +14,12 @@ export { FIRST_WEATHER, POLAR, weatherChoiceSchema, type WeatherChoice } from '.
 export { chance, type Chance } from './random';
 export { roomDay } from './room';
 export { readWeather, type BadRow, type WeatherReading } from './readWeather';
-export { dayAfter, dayOfYear, daysBetween, normalOn, weatherOf, type WeatherDay } from './weather';
+export {
+  coldChance,
+  dayAfter,
+  dayOfYear,
+  daysBetween,
+  normalOn,
+  weatherOf,
+  type WeatherDay,
+} from './weather';

@@ -44,6 +44,26 @@ const SHAPE = 0.75;
 /** Spread of a day's mean temperature about the normal, °C, and its memory from day to day. */
 const SPREAD = 2.8;
 const MEMORY = 0.65;
+/** Spread of nights about their normal, as a share of that of days. */
+const NIGHTS = 0.8;
+
+/**
+ * How likely the night of a day of the year is as cold as a temperature or colder, in the weather that is made up for
+ * a site: nights are normal about their monthly normals.
+ *
+ * @param day of the year, from 1; @param degrees °C
+ * @returns 0 to 1 (Abramowitz and Stegun 1964, 26.2.17, to 1e-7)
+ */
+export function coldChance(site: Pick<Site, 'tMin'>, day: number, degrees: number): number {
+  const z = (degrees - normalOn(site.tMin, day)) / (SPREAD * NIGHTS);
+  const t = 1 / (1 + 0.2316419 * Math.abs(z));
+  const tail =
+    (Math.exp((-z * z) / 2) / Math.sqrt(2 * Math.PI)) *
+    t *
+    (0.31938153 + t * (-0.356563782 + t * (1.781477937 + t * (-1.821255978 + t * 1.330274429))));
+  return z > 0 ? 1 - tail : tail;
+}
+
 /** How much cooler the afternoon of a wet day is, and its sun as a share of a dry day's. */
 const WET_COOLER = 2.4;
 const WET_SUN = 0.45;
@@ -76,7 +96,7 @@ export function weatherOf(site: Site, from: string, days: number, seed: number):
     // What wet days lose, dry days have more, so that the month keeps its mean.
     const cooler = (wet ? share - 1 : share) * WET_COOLER;
     const sunny = normalOn(site.sun, day) / (1 - share * (1 - WET_SUN));
-    const tMin = normalOn(site.tMin, day) + SPREAD * 0.8 * warm;
+    const tMin = normalOn(site.tMin, day) + SPREAD * NIGHTS * warm;
     const tMax = Math.max(normalOn(site.tMax, day) + SPREAD * warm + cooler, tMin + 1);
     const humidity = Math.min(
       normalOn(site.humidity, day) + (wet ? 1 - share : -share) * 0.12,

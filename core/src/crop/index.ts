@@ -6,7 +6,22 @@ export {
   TOO_DRY_TO_GROW,
   warmthFor,
 } from './roots';
-export { foliageOf, GROWN, seasonLength, stageOn, type Stage } from './stages';
+export {
+  countOf,
+  deepest,
+  deepestRoots,
+  foliageOf,
+  goneOn,
+  growthOf,
+  growthOn,
+  peakOf,
+  plantingLength,
+  rootsOn,
+  standsOn,
+  together,
+  type Growth,
+} from './planting';
+export { stageIn, type Stage } from './stages';
 export {
   ENOUGH,
   FROM_BELOW,

@@ -1,4 +1,4 @@
-import { cropOf, type CropId } from '../catalog';
+import type { Crop } from '../catalog';
 
 /**
  * How roots go down. They grow from where the plant was set towards the base, and on through whatever
@@ -24,7 +24,7 @@ export const TOO_DRY_TO_GROW = 10;
 export const ROOT_FLOW = 1.4e-5;
 
 /** How deep a crop's roots go where nothing stops them, metres. */
-export const rootLimit = (crop: CropId): number => FURTHEST * cropOf(crop).roots;
+export const rootLimit = ({ roots }: Pick<Crop, 'roots'>): number => FURTHEST * roots;
 
 /** Share of their growth that a soil's temperature leaves roots, 0 to 1. @param degrees °C */
 export const warmthFor = (degrees: number): number =>

@@ -1,4 +1,4 @@
-import { cropOf, type CropId } from '../catalog';
+import type { Crop } from '../catalog';
 
 /** A crop on a day after planting. */
 export interface Stage {
@@ -10,13 +10,6 @@ export interface Stage {
   roots: number;
 }
 
-/** Grown leaves and roots. */
-export const GROWN = { cover: 1, roots: 1 } as const;
-
-/** Ground that all grown plants cover with their leaves, m². */
-export const foliageOf = ({ count, foliage }: { count: number; foliage: number }): number =>
-  count * (Math.PI / 4) * foliage ** 2;
-
 /** What a young plant covers of its grown foliage, and how deep its roots are of theirs. Typical. */
 const YOUNG_COVER = 0.12;
 const YOUNG_ROOTS = 0.35;
@@ -27,8 +20,10 @@ const YOUNG_ROOTS = 0.35;
  *
  * @param day after planting, 0 on the day itself
  */
-export function stageOn(id: CropId, day: number): Stage {
-  const { kc, kcStart, kcEnd, stages } = cropOf(id);
+export function stageIn(
+  { kc, kcStart, kcEnd, stages }: Pick<Crop, 'kc' | 'kcStart' | 'kcEnd' | 'stages'>,
+  day: number,
+): Stage {
   const [young, growing, grown, ripening] = stages;
   if (day < young) {
     const t = Math.max(day, 0) / young;
@@ -57,7 +52,3 @@ export function stageOn(id: CropId, day: number): Stage {
   }
   return { name: 'over', kc: kcEnd, cover: 0.75, roots: 1 };
 }
-
-/** Days from planting to the end of the last stage. */
-export const seasonLength = (id: CropId): number =>
-  cropOf(id).stages.reduce((sum, days) => sum + days, 0);

@@ -13,7 +13,7 @@ test('what differs is said in the words of the bench', () => {
   expect(words([{ path: ['soil', 'freeboard'], value: 0.04 }])).toEqual([
     'soil | Freeboard: 25 mm, then 40 mm',
   ]);
-  expect(words([{ path: ['planting', 'crop'], value: 'basil' }])).toEqual([
+  expect(words([{ path: ['planting', 'crops', 0, 'crop'], value: 'basil' }])).toEqual([
     'planting | What grows: Sweet pepper, then Basil',
   ]);
   expect(words([{ path: ['fillTube'], value: null }])).toEqual([

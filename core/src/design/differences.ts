@@ -57,7 +57,7 @@ const SPECS: Readonly<Partial<Record<DesignPart, readonly Spec[]>>> = {
   pipes: [FIELDS.pipe],
   layers: [FIELDS.layer],
   soil: [FIELDS.soil, FIELDS.recipe],
-  planting: [FIELDS.planting],
+  planting: [FIELDS.planting, FIELDS.crop],
   place: [FIELDS.place],
 };
 

@@ -160,7 +160,14 @@ export const FIELDS = {
     upper: spec('Depth of the upper mix', 'length', 0.02, 0.8, 'From the surface down.'),
     settlement: spec('Allowed for settling', 'share', 0, 0.5),
     bag: spec('Bag size', 'volume', 0.001, 0.2),
-    feedDose: spec('Feed', 'dose', 0, 50),
+    feedDose: spec('Feed', 'dose', 0, 200),
+    feedNitrogen: spec(
+      'Nitrogen in it',
+      'share',
+      0,
+      0.5,
+      'The first of the three numbers on the bag.',
+    ),
     limeDose: spec('Lime', 'dose', 0, 20),
   },
   recipe: {
@@ -170,9 +177,19 @@ export const FIELDS = {
   },
   planting: {
     count: spec('Plants', 'count', 0, 400),
+    from: spec('Days after the first', 'days', 0, 730),
+    stays: spec('Days in the planter', 'days', 1, 730),
     spacing: spec('From plant to plant', 'span', 0.02, 3),
     rootsADay: spec('Roots grow down in a warm day', 'length', 0, 0.04),
     foliage: spec('Foliage across, grown', 'span', 0.03, 3, 'One plant, edge to edge.'),
+  },
+  crop: {
+    kc: spec('Crop coefficient', 'ratio', 0.1, 1.5, 'Its thirst beside that of short grass.'),
+    stage: spec('Days', 'days', 1, 400),
+    roots: spec('Root room', 'span', 0.03, 1.5),
+    openSpacing: spec('From plant to plant in the open', 'span', 0.02, 6),
+    height: spec('Height, grown', 'span', 0.03, 4),
+    sowing: spec('Sown deep', 'length', 0, 0.2, 'Nothing where seed lies on top and wants light.'),
   },
   place: {
     etMild: spec('Mild day', 'evaporation', 0.2 * PER_DAY, 15 * PER_DAY),

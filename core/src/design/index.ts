@@ -32,6 +32,20 @@ export {
   type VesselKind,
   type WickDesign,
 } from './schema';
+export {
+  cropIn,
+  LONGEST_PLAN,
+  NO_CROPS,
+  ownCropsSchema,
+  MAX_PLANTINGS,
+  ownCropSchema,
+  ownFrom,
+  usualPlanted,
+  type OwnCrop,
+  type OwnCrops,
+  type Planted,
+  type PlantingDesign,
+} from './plantingSchema';
 export { vesselDesignSchema } from './vesselSchema';
 export { migrate, STEPS, type AnyDocument, type MigrationStep } from './migrations';
 export { differences, SECTIONS, withParts, type DesignPart, type Difference } from './differences';

@@ -153,11 +153,45 @@ function wickFrom3(wick: Loose): Loose {
   }
 }
 
+/** Nitrogen that granules have where a document does not say. */
+const NITROGEN: Readonly<Record<string, number>> = { organic: 0.05, synthetic: 0.12 };
+
+/** Until version 4 one crop grew in a planter, from its first day to the end. */
+function withPlantings(old: AnyDocument): Loose {
+  const { rootsADay, ...planted } = loose(old.planting);
+  const soil = loose(old.soil);
+  const feed = String(soil.feed);
+  return {
+    ...old,
+    soil: {
+      ...soil,
+      feedHow: feed === 'liquid' ? 'tube' : 'strip',
+      feedNitrogen: NITROGEN[feed] ?? 0,
+    },
+    planting: {
+      crops: [
+        {
+          ...planted,
+          own: null,
+          start: 'bought',
+          from: 0,
+          stays: null,
+          bed: null,
+          places: null,
+          support: 'none',
+        },
+      ],
+      ...(rootsADay === undefined ? {} : { rootsADay }),
+    },
+  };
+}
+
 /** One step for each version that was ever written to a file or a database, by where it starts from. */
 export const STEPS: Readonly<Record<number, MigrationStep>> = {
   1: fromRoundPails,
   2: withRecipe,
   3: withLayersAndPlaces,
+  4: withPlantings,
 };
 
 /**

@@ -4,7 +4,7 @@ import {
   CLOTH_FORM_IDS,
   CLOTH_IDS,
   CRATE_IDS,
-  CROP_IDS,
+  FEED_HOW_IDS,
   FEED_IDS,
   FILL_IDS,
   FITTING_IDS,
@@ -26,6 +26,7 @@ import {
 } from '../catalog';
 import { FIELDS } from './fields';
 import { number } from './number';
+import { plantingSchema } from './plantingSchema';
 import { bedSchema, vesselDesignSchema } from './vesselSchema';
 
 /**
@@ -35,7 +36,7 @@ import { bedSchema, vesselDesignSchema } from './vesselSchema';
  */
 
 /** Raised whenever the document changes shape; `migrations.ts` has a step for each. */
-export const DESIGN_VERSION = 4;
+export const DESIGN_VERSION = 5;
 
 const vents = z.enum(VENT_IDS);
 
@@ -272,20 +273,12 @@ export const planterDesignSchema = z
       mulch: z.enum(MULCH_IDS),
       bag: number(FIELDS.soil.bag),
       feed: z.enum(FEED_IDS),
+      feedHow: z.enum(FEED_HOW_IDS).describe('How it is given'),
+      feedNitrogen: number(FIELDS.soil.feedNitrogen).describe('The first of N-P-K, as a share'),
       feedDose: number(FIELDS.soil.feedDose),
       limeDose: number(FIELDS.soil.limeDose),
     }),
-    planting: z.strictObject({
-      crop: z.enum(CROP_IDS),
-      count: number(FIELDS.planting.count),
-      foliage: number(FIELDS.planting.foliage),
-      spacing: number(FIELDS.planting.spacing),
-      rootsADay: number(FIELDS.planting.rootsADay)
-        .optional()
-        .describe(
-          'What roots grow down in warm soil, metres a day; the usual where it is left out',
-        ),
-    }),
+    planting: plantingSchema.describe('What grows in it'),
     place: z.strictObject({
       name: z.string().max(120),
       sun: z.enum(SUN_IDS),

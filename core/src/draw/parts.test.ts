@@ -111,8 +111,8 @@ describe('what is left out is not drawn', () => {
     ['separator', [{ path: ['layers'], value: [] }]],
     ['mulch', [{ path: ['soil', 'mulch'], value: 'none' }]],
     ['cloth', [{ path: ['wicks'], value: [] }]],
-    ['root', [{ path: ['planting', 'count'], value: 0 }]],
-    ['leaf', [{ path: ['planting', 'count'], value: 0 }]],
+    ['root', [{ path: ['planting', 'crops', 0, 'count'], value: 0 }]],
+    ['leaf', [{ path: ['planting', 'crops', 0, 'count'], value: 0 }]],
   ])('%s', (ink, patch) => {
     expect(of(drawn('cloth-pail').shapes, ink).length).toBeGreaterThan(0);
     expect(of(drawn('cloth-pail', patch).shapes, ink)).toEqual([]);

@@ -45,7 +45,7 @@ test('every plant that fits has its place on the soil, and none overlaps another
     const planter = assemble(design);
     const places = plantingView(planter).shapes.filter(({ ink }) => ink === 'place');
     expect(places.length).toBeGreaterThan(0);
-    expect(places.length).toBeLessThanOrEqual(design.planting.count);
+    expect(places.length).toBeLessThanOrEqual(design.planting.crops[0]?.count ?? 0);
     const middles = places.map(({ points }) => {
       const sum = points.reduce(([a, b], [x, y]) => [a + x, b + y] as const, [0, 0] as const);
       return [sum[0] / points.length, sum[1] / points.length] as const;
@@ -54,7 +54,9 @@ test('every plant that fits has its place on the soil, and none overlaps another
       middles
         .slice(i + 1)
         .forEach(([u, v]) =>
-          expect(Math.hypot(x - u, y - v)).toBeGreaterThan(design.planting.spacing * 0.99),
+          expect(Math.hypot(x - u, y - v)).toBeGreaterThan(
+            (design.planting.crops[0]?.spacing ?? 0) * 0.99,
+          ),
         ),
     );
   }

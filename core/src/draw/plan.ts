@@ -1,5 +1,6 @@
-import { plantingPlan } from '../assess';
-import { discsOf, type Planter } from '../planter';
+import { peakOf, standsOn } from '../crop';
+import { cropIn, type Planted } from '../design';
+import { discsOf, plantingPlan, type Planter, type PlantPlace } from '../planter';
 import type { Circle } from '../reservoir';
 import { grown, outlinePoints, type Outline } from '../vessel';
 import { disc } from './above';
@@ -37,13 +38,22 @@ export function plan(planter: Planter): Plan {
   return { bounds: boundsOf(planter, outer), shapes };
 }
 
-/** A view onto the soil: where each plant stands, with the room it is given. */
-export function plantingView(planter: Planter): Plan {
+/**
+ * A view onto the soil: where each plant stands, with the room it is given and its grown leaves.
+ *
+ * @param day after the first planting, on which those stand there that are drawn; the thirstiest by default
+ */
+export function plantingView(
+  planter: Planter,
+  day: number = peakOf(planter.design.planting).day,
+): Plan {
   const { vessel, bed, heights, design } = planter;
+  const { crops } = design.planting;
   const outer = grown(vessel.outlineAt(vessel.depth), vessel.wall);
   const surface = bed.inside.outlineAt(heights.surface - bed.floor);
-  const { places } = plantingPlan(planter);
-  const leaf = Math.min(design.planting.foliage, design.planting.spacing) / 2;
+  const places = plantingPlan(planter).places.filter(({ of }) =>
+    standsOn(crops[of] as Planted, Math.max(day, 0)),
+  );
   const shapes: Shape[] = [
     outlined('planting-wall', 'wall', outer),
     ...bed.places.map(({ x, y }, i) =>
@@ -53,8 +63,8 @@ export function plantingView(planter: Planter): Plan {
         outlinePoints(surface).map(([px, py]): Point => [px + x, py + y]),
       ),
     ),
-    ...places.map((place, i) => disc(`planting-room-${i}`, 'place', place)),
-    ...places.flatMap((place, i) => rosette(`planting-leaf-${i}`, place, leaf * 0.8)),
+    ...places.map((place) => disc(`planting-room-${place.of}-${place.number}`, 'place', place)),
+    ...places.flatMap((place) => fromOver(crops[place.of] as Planted, place)),
     ...[...planter.of('tube'), ...planter.of('inspection'), ...planter.of('worm')].flatMap((lot) =>
       discsOf(lot).map((circle, i) => disc(`planting-${lot.id}-${i}`, 'tube', circle)),
     ),
@@ -78,22 +88,36 @@ export function plantingView(planter: Planter): Plan {
   };
 }
 
-/** A plant from above: leaves round a middle. */
-function rosette(id: string, { x, y }: Circle, size: number): Shape[] {
-  const leaves = 6;
-  return Array.from({ length: leaves }, (_, i) => {
-    const angle = (i * 2 * Math.PI) / leaves + 0.3;
+/** Leaves of a plant from above, by how it grows: how many, and how wide one is for its length. */
+const LEAVES = {
+  upright: { count: 5, wide: 0.2 },
+  bushy: { count: 7, wide: 0.2 },
+  climbing: { count: 4, wide: 0.26 },
+  trailing: { count: 5, wide: 0.14 },
+  rosette: { count: 8, wide: 0.24 },
+  grassy: { count: 10, wide: 0.05 },
+  root: { count: 6, wide: 0.09 },
+  tree: { count: 11, wide: 0.22 },
+} as const;
+
+/** A plant from above: its leaves round a middle, as far as they reach within its room. */
+function fromOver(planted: Planted, { x, y, of, number }: PlantPlace): Shape[] {
+  const { habit } = cropIn(planted);
+  const { count, wide } = LEAVES[habit];
+  const size = Math.min(planted.foliage, planted.spacing) * 0.4;
+  return Array.from({ length: count }, (_, i) => {
+    const angle = (i * 2 * Math.PI) / count + 0.3;
     const at = (along: number, aside: number): Point => [
       x + size * (along * Math.cos(angle) - aside * Math.sin(angle)),
       y + size * (along * Math.sin(angle) + aside * Math.cos(angle)),
     ];
-    return area(`${id}-${i}`, 'leaf', [
+    return area(`planting-leaf-${of}-${number}-${i}`, 'leaf', [
       at(0.08, 0),
-      at(0.45, 0.2),
-      at(0.8, 0.15),
+      at(0.45, wide),
+      at(0.8, wide * 0.75),
       at(1, 0),
-      at(0.8, -0.15),
-      at(0.45, -0.2),
+      at(0.8, -wide * 0.75),
+      at(0.45, -wide),
     ]);
   });
 }

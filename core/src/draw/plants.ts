@@ -1,65 +1,110 @@
-import { cropOf } from '../catalog';
-import { rootLimit } from '../crop';
-import { discsOf, rootWays, type Planter } from '../planter';
+import { countOf, deepestRoots, peakOf, standsOn } from '../crop';
+import { cropIn, type Planted } from '../design';
+import { discsOf, plantingPlan, rootWays, type Planter, type PlantPlace } from '../planter';
 import { bedsInSection } from './contents';
-import { area, line, type Point, type Shape } from './shape';
+import { plantShapes, supportShapes } from './habits';
+import { line, type Point, type Shape } from './shape';
 
 /** Plants are drawn no taller than this, or than this share of the planter, so that it keeps its size. */
 const TALLEST = 0.13;
 const TALLEST_SHARE = 0.3;
 /** How far the topmost leaf stands over its twig, as a share of the height. */
 const LEAF_TIP = 0.2;
-/** Plants drawn side by side in one bed at the least, where there are as many, and at the most. */
-const FEW = 3;
-const MOST_DRAWN = 8;
+/** Plants drawn side by side at the most. */
+const MOST_DRAWN = 10;
+/** Plants that stand nearer along the section than this are behind one another, metres. */
+const SAME = 0.05;
+
+/** Plantings that are drawn: those that stand there at the thirstiest time, or on a day of a season. */
+const drawnOn = ({ design: { planting } }: Planter, day = peakOf(planting).day): number[] =>
+  planting.crops.flatMap((planted, i) =>
+    planted.count > 0 && standsOn(planted, Math.max(day, 0)) ? [i] : [],
+  );
+
+/** How tall a planting is drawn, metres: the tallest as tall as the picture bears, the others by their share. */
+function heightsOf(planter: Planter): (of: number) => number {
+  const { design, heights } = planter;
+  const most = Math.max(TALLEST, TALLEST_SHARE * (heights.rim - heights.base));
+  const own = design.planting.crops.map((planted) => cropIn(planted).height);
+  const top = Math.max(...own, 0.01);
+  const tallest = Math.min(most, top * 0.6);
+  // By the root, so that low ones are still seen beside tall ones.
+  return (of) => tallest * Math.sqrt((own[of] ?? 0) / top);
+}
 
 /** Height that the drawn foliage needs above the soil, metres. */
-export function foliageHeight({ design, heights }: Planter): number {
-  const { planting } = design;
-  if (planting.count === 0) return 0;
-  const tallest = Math.max(TALLEST, TALLEST_SHARE * (heights.rim - heights.base));
-  const grown = Math.max(planting.foliage, cropOf(planting.crop).roots) * 0.45;
-  return Math.min(grown, tallest) * (1 + LEAF_TIP);
+export function foliageHeight(planter: Planter): number {
+  const drawn = drawnOn(planter);
+  if (drawn.length === 0) return 0;
+  const tall = heightsOf(planter);
+  return Math.max(...drawn.map(tall)) * (1 + LEAF_TIP);
 }
 
 /**
- * A sketch of roots and leaves, always the same.
+ * A sketch of roots, leaves and what holds them up, always the same.
  *
  * @param tip how far down the roots are, metres above the inside floor
+ * @param day after the first planting; the thirstiest where it is left out
  */
-export function plantsOf(planter: Planter, tip = grownTip(planter)): Shape[] {
-  const { design, heights, bed } = planter;
-  const { planting } = design;
-  const places = bedsInSection(planter);
-  const R = bed.inside.halfAt(heights.surface - bed.floor);
-  const each = Math.ceil(planting.count / bed.places.length);
-  const fitting = Math.round((2 * R) / planting.spacing);
-  const drawn = Math.min(each, Math.min(Math.max(FEW, fitting), MOST_DRAWN));
-  const [stands] = planter.of('tube').flatMap(discsOf);
-  const tube = stands && places.length === 1 ? stands.r : 0;
+export function plantsOf(planter: Planter, tip = grownTip(planter), day?: number): Shape[] {
+  const { design, heights } = planter;
+  const drawn = drawnOn(planter, day);
+  if (drawn.length === 0) return [];
+  const tall = heightsOf(planter);
   const depth = heights.surface - Math.max(tip, heights.base);
-  const height = foliageHeight(planter) / (1 + LEAF_TIP);
-  return places
-    .slice(0, planting.count)
-    .flatMap((place, p) =>
-      Array.from({ length: drawn }, (_, i) => {
-        const x = place.x + ((i + 0.5) / drawn - 0.5) * 2 * (R - tube * 1.4) - tube * 1.1;
-        const spread = (R / drawn) * 0.75;
-        const id = `${p}-${i}`;
-        const leaves = Math.min(planting.foliage / 2, spread * 1.15);
-        return [
-          ...rootsAt(`root-${id}`, x, heights.surface, depth, Math.min(spread, depth * 0.6)),
-          ...leavesAt(`leaf-${id}`, x, heights.surface, height, leaves),
-        ];
-      }).flat(),
-    )
-    .concat(planting.count > 0 ? rootsBelow(planter, tip) : []);
+  const { places } = plantingPlan(planter);
+  const far = reachOf(planter) + OVER;
+  const seen = inSection(places.filter(({ of }) => drawn.includes(of)));
+  const shapes = seen.flatMap(({ x, of, room }, i) => {
+    const planted = design.planting.crops[of] as Planted;
+    const { habit, roots } = cropIn(planted);
+    const id = `${i}`;
+    const deep = Math.min(depth, Math.max(roots * DEEPER, depth * 0.5));
+    const spread = Math.max(Math.min(planted.foliage / 2, room * 1.3, far - Math.abs(x)), 0.03);
+    const at = { id: `leaf-${id}`, x, base: heights.surface, height: tall(of), spread };
+    return [
+      ...rootsAt(`root-${id}`, x, heights.surface, deep, Math.min(spread * 0.9, deep * 0.6)),
+      ...supportShapes(planted.support, at),
+      ...plantShapes(habit, at),
+    ];
+  });
+  return [...shapes, ...rootsBelow(planter, tip)];
+}
+
+/** How far the beds reach to either side, and leaves are drawn beyond, metres. */
+const reachOf = ({ bed }: Planter): number =>
+  Math.max(...bed.places.map(({ x }) => Math.abs(x))) + bed.inside.halfAt(bed.inside.depth);
+const OVER = 0.04;
+
+/** Roots of a crop are drawn so much deeper than the root room that it asks for, where there is soil. */
+const DEEPER = 1.6;
+
+/** Plants that are seen in the section, back to front, at most so many; `room` to either side. */
+function inSection(places: readonly PlantPlace[]): { x: number; of: number; room: number }[] {
+  const columns = new Map<string, PlantPlace>();
+  for (const place of [...places].sort((a, b) => b.y - a.y)) {
+    const key = `${place.of} ${(place.x / SAME).toFixed(0)}`;
+    columns.set(key, place);
+  }
+  const all = [...columns.values()].sort((a, b) => a.x - b.x);
+  const chosen =
+    all.length <= MOST_DRAWN
+      ? all
+      : Array.from(
+          { length: MOST_DRAWN },
+          (_, i) => all[Math.floor(((i + 0.5) * all.length) / MOST_DRAWN)] as PlantPlace,
+        );
+  return chosen.map(({ x, of, r }, i) => {
+    const left = i > 0 ? x - (chosen[i - 1] as PlantPlace).x : Infinity;
+    const right = i < chosen.length - 1 ? (chosen[i + 1] as PlantPlace).x - x : Infinity;
+    return { x, of, room: Math.max(Math.min(left, right, 2 * r + 0.2) * 0.5, 0.02) };
+  });
 }
 
 /** How far down the roots of grown plants are: at the water where they have a way there. */
 export function grownTip(planter: Planter): number {
   const { design, heights } = planter;
-  const limit = heights.surface - rootLimit(design.planting.crop);
+  const limit = heights.surface - deepestRoots(design.planting);
   const ways = rootWays(planter);
   const water = ways.length > 0 ? Math.min(heights.brim, heights.base) : heights.base;
   return Math.max(limit, water);
@@ -72,7 +117,7 @@ const APART = 0.12;
 /** Roots below the soil: down packed cups and columns, and through what fills the base. */
 function rootsBelow(planter: Planter, tip: number): Shape[] {
   const { base } = planter.heights;
-  if (tip >= base - 1e-3) return [];
+  if (tip >= base - 1e-3 || countOf(planter.design.planting) === 0) return [];
   return planter.wicks.flatMap((wick): Shape[] => {
     if (wick.throat <= 0) return [];
     const to = Math.max(tip, wick.foot);
@@ -108,41 +153,6 @@ function rootsAt(
     });
     return line(`${id}-${k}`, 'root', points);
   });
-}
-
-function leavesAt(id: string, x: number, base: number, height: number, spread: number): Shape[] {
-  const stems = 5;
-  return Array.from({ length: stems }, (_, k) => {
-    const lean = (k - (stems - 1) / 2) / ((stems - 1) / 2);
-    const tip: Point = [x + lean * spread, base + height * (1 - 0.3 * Math.abs(lean))];
-    const bend: Point = [x + lean * spread * 0.35, base + height * 0.5];
-    const leaf = height * 0.16;
-    return [
-      line(`${id}-stem-${k}`, 'stem', [[x, base], bend, tip]),
-      leafShape(`${id}-tip-${k}`, bend, tip, leaf),
-      ...(k === 2 ? [] : [leafShape(`${id}-side-${k}`, [x, base], bend, leaf * 0.8)]),
-    ];
-  }).flat();
-}
-
-/** A pointed oval at the far end of a twig. */
-function leafShape(id: string, from: Point, to: Point, size: number): Shape {
-  const dx = to[0] - from[0];
-  const dz = to[1] - from[1];
-  const length = Math.hypot(dx, dz) || 1;
-  const [ux, uz] = [dx / length, dz / length];
-  const at = (along: number, across: number): Point => [
-    to[0] + ux * along * size - uz * across * size,
-    to[1] + uz * along * size + ux * across * size,
-  ];
-  return area(id, 'leaf', [
-    at(-1.3, 0),
-    at(-0.5, 0.44),
-    at(0.3, 0.36),
-    at(1.1, 0),
-    at(0.3, -0.36),
-    at(-0.5, -0.44),
-  ]);
 }
 
 /** Places along the section where nothing hollow is in the way of roots at a height, about a hand apart. */

@@ -38,7 +38,11 @@ export type Ink =
   | 'mulch'
   | 'root'
   | 'leaf'
-  | 'stem';
+  | 'stem'
+  | 'trunk'
+  | 'bulb'
+  | 'stake'
+  | 'string';
 
 export interface Shape {
   /** Unique within its drawing. */

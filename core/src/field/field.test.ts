@@ -186,8 +186,8 @@ test.each(STARTING_POINTS.map(({ id }) => id).filter((id) => id !== 'blank'))(
 
 describe('one cup in a wide barrel', () => {
   const crowd: Patch = [
-    { path: ['planting', 'count'], value: 6 },
-    { path: ['planting', 'spacing'], value: 0.2 },
+    { path: ['planting', 'crops', 0, 'count'], value: 6 },
+    { path: ['planting', 'crops', 0, 'spacing'], value: 0.2 },
   ];
   const one: Patch = [...crowd, { path: ['wicks', 0, 'count'], value: 1 }];
 

@@ -1,12 +1,12 @@
 import { demandOn } from '../climate';
 import { mediumFor, surfaceGives, type Medium } from '../column';
-import { FROM_BELOW, shareOf, slopeOf, ENOUGH } from '../crop';
-import { grainsIn } from '../design';
+import { FROM_BELOW, peakOf, shareOf, slopeOf, standsOn, ENOUGH } from '../crop';
+import { grainsIn, type Planted } from '../design';
 import { grainOf } from '../catalog';
-import { plantingPlan } from '../assess';
 import {
   discsOf,
   openWater,
+  plantingPlan,
   rootSupply,
   rootWays,
   soilBeds,
@@ -79,7 +79,7 @@ export function moistureField(
   const [long, broad] = [(body.alikeX ? 1 : 2) * a, (body.alikeY ? 1 : 2) * b];
   const wide = widthFor(long, broad, fineness.layers, fineness.boxes);
   const grid = gridOf(body, wide, fineness.layers);
-  const roots = rootsIn(grid, plants, design.planting, heights.base, heights.surface);
+  const roots = rootsIn(grid, plants, heights.base, heights.surface);
   const beds = bed.places.length;
   const asks = demandOn(design, et, surfaceArea(planter), openWater(planter));
   const below = Math.min(
@@ -138,12 +138,18 @@ function feedsOf(planter: Planter, level: number): Feed[] {
   });
 }
 
-/** Plants of the bed, seen from its middle. */
+/** Plants of the bed at its thirstiest, seen from its middle: discs as wide as their roots reach. */
 function plantsOf(planter: Planter): Circle[] {
+  const { crops } = planter.design.planting;
+  const { day } = peakOf(planter.design.planting);
   const place = planter.bed.places[0] ?? { x: 0, y: 0 };
   const { a, b } = planter.bed.inside.outlineAt(planter.heights.surface - planter.bed.floor);
   return plantingPlan(planter)
-    .places.map(({ x, y, r }) => ({ x: x - place.x, y: y - place.y, r }))
+    .places.filter(({ of }) => standsOn(crops[of] as Planted, day))
+    .map(({ x, y, of }) => {
+      const { spacing, foliage } = crops[of] as Planted;
+      return { x: x - place.x, y: y - place.y, r: Math.max(spacing, foliage) / 2 };
+    })
     .filter(({ x, y }) => Math.abs(x) <= a && Math.abs(y) <= b);
 }
 
@@ -238,18 +244,16 @@ function surfaceOf(grid: Grid, sun: number): Problem['top'] {
 function rootsIn(
   grid: Grid,
   plants: readonly Circle[],
-  { spacing, foliage }: { spacing: number; foliage: number },
   base: number,
   surface: number,
 ): Float64Array {
   const { nz, dz, z0, volume } = grid;
-  const reach = Math.max(spacing, foliage) / 2;
   const roots = new Float64Array(volume.length);
   let sum = 0;
   for (let c = 0; c < grid.nx * grid.ny; c += 1) {
     const { x, y } = columnAt(grid, c);
     const near = plants.reduce(
-      (all, p) => all + Math.exp(-(((x - p.x) ** 2 + (y - p.y) ** 2) / reach ** 2)),
+      (all, p) => all + Math.exp(-(((x - p.x) ** 2 + (y - p.y) ** 2) / p.r ** 2)),
       0,
     );
     for (let k = 0; k < nz; k += 1) {

@@ -62,10 +62,12 @@ export {
   moveTo,
   placesOf,
   placesOfLot,
+  plantPlacesOf,
   type Place,
 } from './places';
 export { soilBeds, wetsTo, type SoilBed } from './soilBeds';
 export { asideOf, lengthOf, type Run, type Solid } from './solid';
 export { freeWaterBelow } from './freeWater';
+export { plantingPlan, type PlantingPlan, type PlantPlace } from './plants';
 export { rootPace, rootsDownAfter, rootSupply, rootWays, wayBrings, type RootWay } from './roots';
 export { BASE_SUCTION, resolveWicks, totalDelivery, type Wick } from './wicks';

@@ -1,6 +1,7 @@
-import type { Patch, SpotDesign } from '../design';
+import { cropIn, type Patch, type Planted, type SpotDesign } from '../design';
 import type { Planter } from './assemble';
 import { KIND_FACES, nameOf } from './kinds';
+import { movePlant, plantingPlan } from './plants';
 import type { Lot, Spots } from './piece';
 
 /** Something that can be moved in the plan by hand. Metres, from the middle of the floor. */
@@ -33,6 +34,37 @@ const mm = (metres: number): number => Math.round(metres * 1e4) / 1e4;
 /** All that can be moved in the plan: what stands on the floor or in the sheet, and the overflow. */
 export function placesOf(planter: Planter): Place[] {
   return [...planter.lots.flatMap((lot) => placesOfLot(planter, lot)), ...overflowOf(planter)];
+}
+
+/** Stems are taken hold of by a disc of at most this, metres. */
+const STEM = 0.06;
+
+/** All plants that can be moved on the surface, with the planting of each. */
+export function plantPlacesOf(planter: Planter): (Place & { of: number })[] {
+  const { crops } = planter.design.planting;
+  return plantingPlan(planter).places.map(({ of, number, x, y, r, stands, byHand }) => {
+    const planted = crops[of] as Planted;
+    const a = Math.min(r, STEM);
+    return {
+      id: `planting-${of}-${number}`,
+      of,
+      lot: `planting-${of}`,
+      name: cropIn(planted).name,
+      number: planted.count > 1 ? number + 1 : null,
+      ...{ x, y, a, b: a, stands, byHand },
+      box: false,
+      onWall: false,
+    };
+  });
+}
+
+/** The patch that moves a plant, or null where an id is not one's. */
+function plantTo(planter: Planter, id: string, to: SpotDesign): Patch | null {
+  const plants = plantPlacesOf(planter);
+  const plant = plants.find((one) => one.id === id);
+  if (!plant) return null;
+  const before = plants.filter(({ of }) => of === plant.of).findIndex((one) => one.id === id);
+  return movePlant(planter, plant.of, before, to);
 }
 
 /** Where a kind keeps the places that were chosen for it, or null where it has none. */
@@ -125,6 +157,8 @@ export function moveTo(planter: Planter, id: string, to: SpotDesign): Patch {
     const bearing = halfTurn(Math.PI - Math.atan2(to.y, to.x));
     return [{ path: ['overflow', 'bearing'], value: bearing }];
   }
+  const plant = plantTo(planter, id, to);
+  if (plant) return plant;
   for (const lot of planter.lots) {
     const places = placesOfLot(planter, lot);
     const at = places.findIndex((place) => place.id === id);
@@ -138,7 +172,7 @@ export function moveTo(planter: Planter, id: string, to: SpotDesign): Patch {
 
 /** What moves one thing by a step, metres; the overflow goes round the wall by as much, clockwise for more. */
 export function moveBy(planter: Planter, id: string, dx: number, dy: number): Patch {
-  const place = placesOf(planter).find((one) => one.id === id);
+  const place = [...placesOf(planter), ...plantPlacesOf(planter)].find((one) => one.id === id);
   if (!place) return [];
   if (!place.onWall) return moveTo(planter, id, { x: place.x + dx, y: place.y + dy });
   const { overflow } = planter.design;
@@ -157,6 +191,8 @@ export function keepPlaces(planter: Pick<Planter, 'design'>, lot: Lot): Patch {
 /** What leaves the places of a thing, and of its fellows, to Huerta again. */
 export function leavePlaces(planter: Planter, id: string): Patch {
   if (id === 'overflow') return [{ path: ['overflow', 'bearing'], value: 0 }];
+  const plant = plantPlacesOf(planter).find((one) => one.id === id);
+  if (plant) return [{ path: ['planting', 'crops', plant.of, 'places'], value: null }];
   const lot = planter.lots.find((one) => placesOfLot(planter, one).some((p) => p.id === id));
   const spots = lot && spotsOf(planter, lot);
   return spots ? [{ path: spots.path, value: null }] : [];

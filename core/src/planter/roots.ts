@@ -1,4 +1,4 @@
-import { ROOT_FLOW, ROOTS_A_DAY, ROOTS_PLANTED, rootLimit } from '../crop';
+import { countOf, deepestRoots, ROOT_FLOW, ROOTS_A_DAY, ROOTS_PLANTED } from '../crop';
 import type { Planter } from './assemble';
 
 /**
@@ -23,7 +23,7 @@ const WELL_IN = 0.01;
 
 /** Ways of a planter that its crop's roots can follow as far as the full reservoir. */
 export function rootWays({ design, heights, wicks }: Grown): RootWay[] {
-  const deepest = heights.surface - rootLimit(design.planting.crop);
+  const deepest = heights.surface - deepestRoots(design.planting);
   return wicks.flatMap(({ throat, foot, reach }) => {
     const end = Math.max(foot, deepest);
     return throat > 0 && end < heights.brim
@@ -48,7 +48,7 @@ export const rootPace = ({ design }: Pick<Planter, 'design'>): number =>
 export function rootsDownAfter(planter: Grown): number | null {
   const ways = rootWays(planter);
   const pace = rootPace(planter);
-  if (ways.length === 0 || pace <= 0 || planter.design.planting.count === 0) return null;
+  if (ways.length === 0 || pace <= 0 || countOf(planter.design.planting) === 0) return null;
   const near = Math.max(...ways.map((way) => way.near));
   const { surface, brim } = planter.heights;
   return Math.ceil(Math.max(surface - ROOTS_PLANTED - (brim + near), 0) / pace);

@@ -17,6 +17,8 @@ export interface UnitStyle {
   decimals: readonly { below: number; places: number }[];
   /** Write as whole and sixteenths instead of decimals. */
   sixteenths?: boolean;
+  /** Write in cups and spoons, to a quarter of a cup or half a spoon. */
+  scoops?: boolean;
 }
 
 interface Kind {
@@ -53,7 +55,11 @@ const volumes = {
   ...spelled('qt quart quarts', US_GALLON / 4),
   ...spelled('pt pint pints', US_GALLON / 8),
   ...spelled('cup cups', US_GALLON / 16),
+  ...spelled('tbsp tablespoon tablespoons', US_GALLON / 256),
+  ...spelled('tsp teaspoon teaspoons', US_GALLON / 768),
   ...spelled('ft3 ft³ cuft', (12 * INCH) ** 3),
+  ...spelled('yd3 yd³ cuyd', (36 * INCH) ** 3),
+  ...spelled('in3 in³ cuin', INCH ** 3),
 };
 
 const fewDecimals = [
@@ -169,6 +175,16 @@ export const KINDS = {
     },
     example: { metric: '75 g', us: '2.5 oz' },
   },
+  /** Cubic metres of something that is scooped: cups and spoons. */
+  scoop: {
+    noun: 'amount',
+    units: volumes,
+    style: {
+      metric: { unit: 'ml', symbol: 'mL', decimals: [{ below: 10, places: 1 }, ...whole] },
+      us: { unit: 'cup', symbol: 'cups', decimals: whole, scoops: true },
+    },
+    example: { metric: '150 mL or 1/2 cup', us: '1/2 cup or 3 tbsp' },
+  },
   /** Cubic metres per second, as a hose or an overflow runs. */
   flow: {
     noun: 'flow',
@@ -229,6 +245,20 @@ export const KINDS = {
       us: { unit: 'in/h', symbol: 'in an hour', decimals: oneDecimal },
     },
     example: { metric: '75 mm/h', us: '3 in/h' },
+  },
+  /** Metres per second, as wind blows. */
+  speed: {
+    noun: 'speed',
+    units: {
+      ...spelled('km/h kmh', 1 / 3.6),
+      ...spelled('m/s', 1),
+      ...spelled('mph', 0.44704),
+    },
+    style: {
+      metric: { unit: 'km/h', symbol: 'km/h', decimals: whole },
+      us: { unit: 'mph', symbol: 'mph', decimals: whole },
+    },
+    example: { metric: '40 km/h', us: '25 mph' },
   },
   /** Pascals over the footprint. */
   pressure: {

@@ -62,6 +62,36 @@ describe('reading what people type', () => {
     expect(reading.ok ? '' : reading.message).toContain(part);
   });
 
+  test.each<[string, number]>([
+    ['2 cu ft', 0.056633693184],
+    ['1.5 cubic feet', 0.042475269888],
+    ['1 yd3', 0.764554857984],
+    ['half a cubic yard', 0.382277428992],
+    ['3 cups', 0.000709765],
+    ['2 tbsp', 0.0000295735],
+    ['1 1/2 pints', 0.000709765],
+    ['a quart', 0.000946353],
+  ])('%s is read as people say it', (text, value) => {
+    const reading = readQuantity(text, 'volume', 'us');
+    expect(reading.ok && reading.value).toBeCloseTo(value, 8);
+  });
+
+  test('half a bag is half of the bags at hand', () => {
+    const bags = { bag: 0.06, bags: 0.06 };
+    expect(readQuantity('half a bag', 'volume', 'metric', bags)).toEqual({ ok: true, value: 0.03 });
+    expect(readQuantity('2 1/2 bags', 'volume', 'metric', bags)).toEqual({ ok: true, value: 0.15 });
+    expect(readQuantity('half a bag', 'volume', 'metric').ok).toBe(false);
+  });
+
+  test('what is scooped is written in cups and spoons', () => {
+    const cup = 0.0002365882365;
+    expect(writeQuantity(1.5 * cup, 'scoop', 'us')).toBe('1 1/2\u00a0cups');
+    expect(writeQuantity(cup / 4, 'scoop', 'us')).toBe('1/4\u00a0cup');
+    expect(writeQuantity(cup / 8, 'scoop', 'us')).toBe('2\u00a0tbsp');
+    expect(writeQuantity(cup / 100, 'scoop', 'us')).toBe('1/2\u00a0tbsp');
+    expect(writeQuantity(cup, 'scoop', 'metric')).toBe('237\u00a0mL');
+  });
+
   test('nothing that can be typed makes it throw', () => {
     fc.assert(
       fc.property(fc.string(), (text) => {

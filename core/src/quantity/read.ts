@@ -15,8 +15,11 @@ const VULGAR: Record<string, string> = {
   '⅔': '2/3',
 };
 
+/** Cubic units that are spoken in two words, by the first letter of the second. */
+const CUBIC: Readonly<Record<string, string>> = { f: 'ft3', y: 'yd3', i: 'in3', m: 'm3' };
+
 /** A number, perhaps followed by a fraction, then perhaps a unit: `4 1/2 in`, `4-1/2`, `.5`, `1/2"`. */
-const UNIT = String.raw`((?:m|ft|kg\/m|lb\/ft)[23](?![a-z"'\d])|[^\d\s.,/+-][^\d\s.,+-]*)?`;
+const UNIT = String.raw`((?:m|ft|yd|in|kg\/m|lb\/ft)[23](?![a-z"'\d])|[^\d\s.,/+-][^\d\s.,+-]*)?`;
 const FRACTION = String.raw`(?:(\d+)(?:\s+|\s*-\s*))?(\d+)\s*\/\s*(\d+)\s*${UNIT}`;
 const DECIMAL = String.raw`(\d+(?:[.,]\d+)*|[.,]\d+)\s*${UNIT}`;
 const TERM = new RegExp(`^\\s*(?:${FRACTION}|${DECIMAL})`);
@@ -30,15 +33,30 @@ const TERM = new RegExp(`^\\s*(?:${FRACTION}|${DECIMAL})`);
  * @param text what was typed
  * @param kind what the field measures
  * @param system decides the unit of a bare number
+ * @param also more units and their worth in SI, such as the bags that are at hand
  * @returns the value in SI, or a sentence saying what to type. Never throws.
  */
-export function readQuantity(text: string, kind: QuantityKind, system: UnitSystem): Reading {
-  const { noun, units, style, example } = kindOf(kind);
+export function readQuantity(
+  text: string,
+  kind: QuantityKind,
+  system: UnitSystem,
+  also: Readonly<Record<string, number>> = {},
+): Reading {
+  const { noun, style, example } = kindOf(kind);
+  const units = { ...kindOf(kind).units, ...also };
   const hint = `Type it like ${example[system]}.`;
   const fail = (message: string): Reading => ({ ok: false, message });
 
   let rest = text.trim().toLowerCase();
   for (const [glyph, plain] of Object.entries(VULGAR)) rest = rest.replaceAll(glyph, ` ${plain}`);
+  rest = rest.replace(/\bhalf\s+(?:an?\s+|of\s+an?\s+)?/g, '1/2 ');
+  rest = rest.replace(
+    /\b(?:cubic|cu\.?)\s*(f|y|i|m)[a-z]*\.?/g,
+    (_, first: string) => CUBIC[first] as string,
+  );
+  rest = rest.replace(/^(?:an?|one)\s+([a-z]+)/, (all, unit: string) =>
+    Object.hasOwn(units, unit) ? `1 ${unit}` : all,
+  );
   rest = rest.replace(/\s+(?:per|an?)\s+/g, '/');
   if (rest === '') return fail(`This needs a ${noun}. ${hint}`);
   if (/^[-−–]/.test(rest)) return fail(`A ${noun} cannot be below zero. ${hint}`);

@@ -20,6 +20,7 @@ export function writeParts(value: number, kind: QuantityKind, system: UnitSystem
   const chosen = style[system];
   if (Number.isNaN(value)) return { number: '–', symbol: chosen.symbol };
   if (!Number.isFinite(value)) return { number: value < 0 ? '−∞' : '∞', symbol: chosen.symbol };
+  if (chosen.scoops) return writeScoops(value);
   const inUnit = value / (chosen.unit === '' ? 1 : (units[chosen.unit] ?? 1));
   const number = chosen.sixteenths ? writeSixteenths(inUnit) : writeDecimal(inUnit, chosen);
   const singular = chosen.symbol === 'days' && number === '1';
@@ -39,6 +40,22 @@ function writeDecimal(value: number, style: UnitStyle): string {
   const text = value.toFixed(places);
   const trimmed = text.includes('.') ? text.replace(/\.?0+$/, '') : text;
   return trimmed === '-0' ? '0' : trimmed.replace('-', '−');
+}
+
+const CUP = kindOf('scoop').units.cup as number;
+const SPOON = kindOf('scoop').units.tbsp as number;
+const VULGAR = ['', '1/4', '1/2', '3/4'];
+
+/** Cups to a quarter; below a quarter, tablespoons to a half. */
+function writeScoops(value: number): WrittenQuantity {
+  const cups = Math.round((value / CUP) * 4);
+  const inCups = value >= CUP / 4 && cups > 0;
+  const quarters = inCups ? cups : Math.max(Math.round((value / SPOON) * 2), value > 0 ? 1 : 0) * 2;
+  const whole = Math.floor(quarters / 4);
+  const rest = VULGAR[quarters % 4] ?? '';
+  const number = [whole > 0 || rest === '' ? String(whole) : '', rest].filter(Boolean).join(' ');
+  const one = quarters <= 4;
+  return { number, symbol: inCups ? (one ? 'cup' : 'cups') : 'tbsp' };
 }
 
 /** Inches to the nearest sixteenth, in lowest terms: `4 1/2`, `15/16`, `0`. */

@@ -38,3 +38,14 @@ export {
   type WeathersRun,
   type WhatIfAnswer,
 } from './questions';
+export {
+  daysIn,
+  daysToHarvest,
+  frostFreeIn,
+  moveBar,
+  stretchBar,
+  stripOf,
+  yearOf,
+  type PlanterYear,
+  type YearBar,
+} from './year';

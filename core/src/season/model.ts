@@ -1,5 +1,5 @@
 import { openWater, rootPace, rootWays, type Planter } from '../planter';
-import { rootLimit } from '../crop';
+import { deepestRoots } from '../crop';
 import { cellsOf, reservoirOf } from './setting';
 import { supplyOfWicks, type Supply } from './supply';
 import type { SeasonOptions } from './run';
@@ -48,7 +48,7 @@ export function modelOf(
     /** Ways of the roots to the water, and how fast they grow in warm soil, metres a day. */
     ways: rootWays(planter),
     rootPace: rootPace(planter),
-    rootLimit: rootLimit(design.planting.crop),
+    rootLimit: deepestRoots(design.planting),
     top: heights.surface,
     /** Rain falls on it, and this share of it gets in. */
     open: design.place.rain === 'open',

@@ -12,17 +12,17 @@ const DIPS = 0.01;
 /** Distance over which tips that the water has fallen away from lose it, metres. */
 const LOSES = 0.03;
 
-/** As deep as roots ever get. */
-const deepestOf = ({ base, top, ways, rootLimit }: Model): number =>
+/** As deep as roots get that go so far down from the surface, metres. */
+const deepestOf = ({ base, top, ways }: Model, limit: number): number =>
   max(
-    top - rootLimit,
+    top - limit,
     ways.reduce((low, { foot }) => min(low, foot), base),
   );
 
 /** How far down roots are so many warm days after planting, over a reservoir at a level. Metres. */
 export function rootsAfter(model: Model, days: number, level: number): number {
   const grown = model.top - ROOTS_PLANTED - model.rootPace * max(days, 0);
-  return max(grown, deepestOf(model), min(level - DIPS, model.base));
+  return max(grown, deepestOf(model, model.rootLimit), min(level - DIPS, model.base));
 }
 
 /**
@@ -30,10 +30,18 @@ export function rootsAfter(model: Model, days: number, level: number): number {
  * follow as it falls; what it drowns as it rises dies back.
  *
  * @param degrees mean temperature of the day, °C
+ * @param standing how deep the roots of what stands there go, metres, and how many days they have had: when a
+ *   crop is cleared, the next begins near the surface
  */
-export function growRoots(model: Model, state: State, degrees: number): void {
+export function growRoots(
+  model: Model,
+  state: State,
+  degrees: number,
+  standing: { limit: number; days: number },
+): void {
   const { base, top, rootPace, cells, count, depth } = model;
-  const deepest = deepestOf(model);
+  const deepest = deepestOf(model, standing.limit);
+  state.tip = max(state.tip, top - ROOTS_PLANTED - rootPace * max(standing.days, 0));
   const more = rootPace * warmthFor(degrees);
   const { tip, level } = state;
   if (tip > base) {

@@ -1,7 +1,7 @@
-import { cropOf, SITES, SITE_IDS } from '../catalog';
+import { SITES, SITE_IDS } from '../catalog';
 import { evaluate } from '../assess';
 import { dayAfter, exposureOf, weatherOf, type WeatherDay } from '../climate';
-import { applyPatch, STARTING_POINTS, type Patch } from '../design';
+import { applyPatch, cropIn, STARTING_POINTS, type Patch, type Planted } from '../design';
 import { openWater } from '../planter';
 import {
   absenceOf,
@@ -87,7 +87,7 @@ describe('what gardeners know', () => {
     const weak: Patch = [
       { path: ['wicks', 0, 'legs'], value: 1 },
       { path: ['wicks', 0, 'width'], value: 0.008 },
-      { path: ['planting', 'foliage'], value: 0.6 },
+      { path: ['planting', 'crops', 0, 'foliage'], value: 0.6 },
     ];
     const shallow: Patch = [...weak, { path: ['overflow', 'centre'], value: 0.046 }];
     const half = evaluate(designOf('cloth-pail', shallow)).assessment.figures.gross;
@@ -153,7 +153,7 @@ describe('what gardeners know', () => {
     const thread: Patch = [
       { path: ['wicks', 0, 'legs'], value: 1 },
       { path: ['wicks', 0, 'width'], value: 0.003 },
-      { path: ['planting', 'foliage'], value: 0.7 },
+      { path: ['planting', 'crops', 0, 'foliage'], value: 0.7 },
     ];
     const dry = run('cloth-pail', { patch: thread, weather: sameDay(40), planted: GROWN });
     const short = dry.days.find(({ stress }) => stress === 'dry')!;
@@ -201,7 +201,7 @@ describe('what gardeners know', () => {
 const stillDay = (days: number, et: number): WeatherDay[] =>
   sameDay(days, et * 86_400).map((day) => ({ ...day, date: START }));
 const grownOn = (id: string): string => {
-  const [young, growing] = cropOf(designOf(id).planting.crop).stages;
+  const [young, growing] = cropIn(designOf(id).planting.crops[0] as Planted).stages;
   return dayAfter(START, -(young + growing + 1));
 };
 
@@ -327,7 +327,7 @@ test('several what-ifs at once are each of them', () => {
 
 test('a bag stands in its tray’s water, which dries up beside it', () => {
   const none: Patch = [
-    { path: ['planting', 'count'], value: 0 },
+    { path: ['planting', 'crops', 0, 'count'], value: 0 },
     { path: ['soil', 'mulch'], value: 'cover' },
   ];
   const days = sameDay(6);

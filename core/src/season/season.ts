@@ -1,6 +1,6 @@
 import { daysBetween, demandOn, type Demand, type WeatherDay } from '../climate';
 import type { End, Step } from '../column';
-import { FROM_BELOW, SHORT, stageOn, takeUp, type Stage, type Uptake } from '../crop';
+import { FROM_BELOW, growthOn, rootsOn, SHORT, takeUp, type Growth, type Uptake } from '../crop';
 import type { Planter } from '../planter';
 import { bottomEnd, topEnd, type Air } from './ends';
 import { blocksOf, HOUR, MORNING, wetHours, type Block } from './forcing';
@@ -79,10 +79,12 @@ function runner(model: Model, state: State, options: SeasonOptions) {
   const lack = { air: 0, water: 0 };
 
   function through(weather: WeatherDay): SeasonDay {
-    const stage = stageOn(model.design.planting.crop, daysBetween(options.planted, weather.date));
-    growRoots(model, state, (weather.tMin + weather.tMax) / 2);
-    const asks = demandOn(model.design, weather.et, model.surface, model.tray, stage);
-    const day = newDay(weather.date, stage, state);
+    const { planting } = model.design;
+    const age = daysBetween(options.planted, weather.date);
+    const growth = growthOn(planting, age);
+    growRoots(model, state, (weather.tMin + weather.tMax) / 2, rootsOn(planting, age));
+    const asks = demandOn(model.design, weather.et, model.surface, model.tray, growth);
+    const day = newDay(weather.date, growth, state);
     const rain = model.open ? weather.rain : 0;
     const wet = wetHours(rain);
     lack.air = 0;
@@ -191,7 +193,7 @@ function runner(model: Model, state: State, options: SeasonOptions) {
   return { state, through };
 }
 
-const newDay = (date: string, { name: stage }: Stage, { level, water }: State): SeasonDay => ({
+const newDay = (date: string, { stage }: Growth, { level, water }: State): SeasonDay => ({
   date,
   stage,
   level,

@@ -58,10 +58,15 @@ export function whatIfs(design: PlanterDesign): WhatIf[] {
           { path: ['overflow', 'centre'], value: overflow.centre + MORE_WATER },
         ])
       : null,
-    planting.count > 1
-      ? change('second', 'Half the plants, the others in a second planter', [
-          { path: ['planting', 'count'], value: Math.ceil(planting.count / 2) },
-        ])
+    planting.crops.some(({ count }) => count > 1)
+      ? change(
+          'second',
+          'Half the plants, the others in a second planter',
+          planting.crops.map(({ count }, i) => ({
+            path: ['planting', 'crops', i, 'count'],
+            value: Math.ceil(count / 2),
+          })),
+        )
       : null,
     place.sun === 'full'
       ? change('shade', 'Moved to where it has half the day’s sun', [

@@ -5,7 +5,7 @@ import {
   CLOTH_IDS,
   COLOUR_IDS,
   CRATE_IDS,
-  CROP_IDS,
+  FEED_HOW_IDS,
   FEED_IDS,
   FILL_IDS,
   FITTING_IDS,
@@ -45,6 +45,7 @@ import {
   type WickDesign,
 } from '../design';
 import { contradictions } from '../planter';
+import { anyPlanted } from './plantings';
 import { anyRecipe } from './recipes';
 
 /** Random designs for property tests: whatever the fields allow and the contradictions do not forbid. */
@@ -401,15 +402,12 @@ export const anyDesign: fc.Arbitrary<PlanterDesign> = anyVessel
         mulch: oneOf(MULCH_IDS),
         bag: fc.constant(0.02),
         feed: oneOf(FEED_IDS),
+        feedHow: oneOf(FEED_HOW_IDS),
+        feedNitrogen: oneOf([0, 0.05, 0.12]),
         feedDose: between(0, 20),
         limeDose: oneOf([0, 0, 3]),
       }),
-      planting: fc.record({
-        crop: oneOf(CROP_IDS),
-        count: fc.integer({ min: 0, max: 6 }),
-        foliage: between(0.1, 1),
-        spacing: between(0.1, 0.6),
-      }),
+      planting: fc.record({ crops: fc.array(anyPlanted, { minLength: 0, maxLength: 4 }) }),
       place: fc.record({
         name: fc.constant('Roof'),
         sun: oneOf(SUN_IDS),

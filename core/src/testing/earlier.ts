@@ -10,15 +10,33 @@ const without = (from: object, ...keys: string[]): Loose =>
 const PART_KEYS = ['stiff', 'length', 'height', 'cut', 'own', 'at'];
 const WICK_KEYS = ['form', 'holes', 'bottom', 'rim', 'net', 'at'];
 
+const PLANTED_KEYS = ['own', 'start', 'from', 'stays', 'bed', 'places', 'support'];
+
+/** The document that version 4 had for this design: its first planting alone. */
+export function asVersion4(design: PlanterDesign): Loose & { version: number } {
+  const { crops, rootsADay } = design.planting;
+  return {
+    ...design,
+    version: 4,
+    soil: without(design.soil, 'feedHow', 'feedNitrogen'),
+    planting: {
+      ...without(crops[0] as object, ...PLANTED_KEYS),
+      ...(rootsADay === undefined ? {} : { rootsADay }),
+    },
+  };
+}
+
 /** The document that version 3 had for this design, without what it did not know. */
 export function asVersion3(design: PlanterDesign): Loose & { version: number } {
-  const { layers, vessel, reservoir, overflow, fillTube, pipes, soil, wicks } = design;
+  const { layers, vessel, reservoir, overflow, fillTube, pipes, wicks } = design;
+  const { planting, soil } = asVersion4(design) as Loose as { planting: object; soil: object };
   const separator = layers.find(({ what }) => ['fabric', 'mesh', 'straw', 'film'].includes(what));
   const blanket = layers.find(({ what }) => what.endsWith('sand') || what.endsWith('gravel'));
   const straw = layers.filter(({ what }) => what === 'straw');
   return {
     ...without(design, 'layers'),
     version: 3,
+    planting,
     vessel: {
       ...without(vessel, 'sawing', 'bungs', 'stands'),
       drainHole: vessel.drainHole === 'open',
@@ -61,7 +79,7 @@ export function asVersion1(design: PlanterDesign, reservoir: object): Loose & { 
     reservoir,
     fillTube: without(old.fillTube as object, 'run'),
     soil: without(old.soil as object, 'marker'),
-    planting: without(design.planting, 'spacing'),
+    planting: without(old.planting as object, 'spacing'),
     place: {
       ...without(place, 'sun', 'wind', 'spot', 'slopeAcross', 'slopeAlong', 'falls'),
       exposure: 'open',

@@ -1,7 +1,7 @@
 import type { Figures } from '../assess';
-import { CROPS, cropOf, FEED_DOSES, ingredientOf, type IngredientId } from '../catalog';
+import { FEED_DOSES, FEEDS, ingredientOf, LIME_DENSITY, type IngredientId } from '../catalog';
 import { ingredientGood, mixGood, type Good } from './goods';
-import type { PlanterDesign } from '../design';
+import { cropIn, type PlanterDesign } from '../design';
 import { q, say, type Message } from '../quantity';
 import { recipeOf } from '../soil';
 import { packsIn, type PriceBook } from './priceBook';
@@ -57,53 +57,59 @@ export function mixPrice(soil: PlanterDesign['soil'], book: PriceBook): number {
 
 /** Feed and lime for the soil of a planter. Kilograms. */
 export interface Feeding {
-  feed: { kind: 'organic' | 'synthetic'; mass: number; text: Message } | null;
+  feed: { kind: Fed; mass: number; text: Message } | null;
   lime: { mass: number; text: Message } | null;
   /** What to know before either is bought. */
   says: Message[];
 }
 
+/** What is given by weight. */
+type Fed = keyof typeof FEED_DOSES;
+const isFed = (feed: string): feed is Fed => feed in FEED_DOSES;
+
 /** Usual dose of lime in a mix whose crop likes it, kilograms per cubic metre. Typical. */
 const USUAL_LIME = 3;
 
-/** Works out feed and lime by soil volume and crop. */
+/** Works out feed and lime by soil volume and crops. */
 export function feedingOf({ soil, planting }: PlanterDesign, { soilVolume }: Figures): Feeding {
-  const crop = cropOf(planting.crop);
-  const name = CROPS[planting.crop].name.toLowerCase();
+  const crops = planting.crops.map(cropIn);
+  const acid = crops.find(({ likes }) => likes === 'acid');
+  const fond = crops.find(({ likes }) => likes === 'lime');
   const says: Message[] = [];
-  const dosed = soil.feed === 'organic' || soil.feed === 'synthetic';
-  const mass = dosed ? soil.feedDose * soilVolume : 0;
-  if (!dosed || mass === 0) {
+  const { feed } = soil;
+  const mass = isFed(feed) ? soil.feedDose * soilVolume : 0;
+  if (feed === 'none' || (isFed(feed) && mass === 0)) {
     const { organic, synthetic } = FEED_DOSES;
     says.push(
-      say`No granules are chosen. The usual dose here is ${q(organic * soilVolume, 'dash')} of organic or ${q(synthetic * soilVolume, 'dash')} of synthetic ones, in a strip away from the stems. Never synthetic ones at the organic rate.`,
+      say`No granules are chosen. The usual dose here is ${scooped(organic * soilVolume, FEEDS.organic.density)} of organic or ${scooped(synthetic * soilVolume, FEEDS.synthetic.density)} of synthetic ones, in a strip away from the stems. Never synthetic ones at the organic rate.`,
     );
   }
-  if (soil.feed === 'liquid') {
+  if (feed === 'in-mix')
+    says.push(say`The mix is fed already: give nothing more until its bag says so.`);
+  if (soil.feedHow === 'tube' && (feed === 'liquid' || mass > 0))
     says.push(
       say`Liquid feed in standing water brings algae, smell and salt: weak, and flush twice a season.`,
     );
-  }
   const lime = soil.limeDose * soilVolume;
-  if (crop.likes === 'acid') {
+  if (acid) {
     says.push(
-      say`No lime: ${name} wants acid soil${lime > 0 ? ', so the lime in this design is left out' : ''}.`,
+      say`No lime: ${acid.name.toLowerCase()} wants acid soil${lime > 0 ? ', so the lime in this design is left out' : ''}.`,
     );
-  } else if (crop.likes === 'lime' && lime === 0) {
+  } else if (fond && lime === 0) {
     says.push(
-      say`${crop.name} likes lime: usually ${q(USUAL_LIME * soilVolume, 'dash')} for this soil. Not for blueberries, strawberries or potatoes.`,
+      say`${fond.name} likes lime: usually ${scooped(USUAL_LIME * soilVolume, LIME_DENSITY)} for this soil, dolomitic, never hydrated. Not for blueberries, strawberries or potatoes.`,
     );
   }
-  const rate = dosed ? say`${q(mass, 'dash')}, ${q(soil.feedDose, 'dose')} of mix` : say``;
   return {
     feed:
-      mass > 0
-        ? { kind: soil.feed === 'organic' ? 'organic' : 'synthetic', mass, text: rate }
+      isFed(feed) && mass > 0
+        ? { kind: feed, mass, text: scooped(mass, FEEDS[feed].density) }
         : null,
-    lime:
-      lime > 0 && crop.likes !== 'acid'
-        ? { mass: lime, text: say`${q(lime, 'dash')}, ${q(soil.limeDose, 'dose')} of mix` }
-        : null,
+    lime: lime > 0 && !acid ? { mass: lime, text: scooped(lime, LIME_DENSITY) } : null,
     says,
   };
 }
+
+/** A mass by weight and as it is scooped, by its bulk density (kg/m³). */
+const scooped = (mass: number, density: number): Message =>
+  say`${q(mass, 'dash')} (${q(mass / density, 'scoop')})`;

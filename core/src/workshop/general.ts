@@ -1,11 +1,11 @@
-import { CROPS, ingredientWord, mediumOf } from '../catalog';
-import { FIELDS } from '../design';
-import { plantingPlan } from '../assess';
-import { soilBeds } from '../planter';
+import { FEED_WAYS, FEEDS, ingredientWord, mediumOf } from '../catalog';
+import { cropIn, FIELDS, type Planted } from '../design';
+import { plantingPlan, soilBeds } from '../planter';
 import { mixOf } from '../soil';
 import { q, say } from '../quantity';
 import { feedingOf, ingredientsOf } from './amounts';
 import { mixGood, SMALL_GOODS } from './goods';
+import { support } from './supports';
 import { many, type Maker } from './maker';
 import { measure } from './step';
 
@@ -73,13 +73,32 @@ export function fill(maker: Maker): void {
   if (lime) {
     maker.part('fill', {
       id: 'lime',
-      what: 'Garden lime',
+      what: 'Dolomitic lime',
       amount: lime.text,
-      use: 'Mixed through before filling',
+      use: 'Mixed into the top',
       good: SMALL_GOODS.lime,
       quantity: lime.mass,
     });
-    maker.say('fill', say`Mix the lime through: ${lime.text}.`);
+  }
+  if (feed) {
+    maker.part('fill', {
+      id: 'feed',
+      what: FEEDS[feed.kind].name,
+      amount: feed.text,
+      use: FEED_WAYS[soil.feedHow].name,
+      good: SMALL_GOODS[feed.kind],
+      quantity: feed.mass,
+    });
+    if (soil.feedHow === 'mixed')
+      maker.say(
+        'fill',
+        say`Mix the ${FEEDS[feed.kind].name.toLowerCase()} through it: ${feed.text}.`,
+      );
+    if (soil.feedHow === 'bottom')
+      maker.say(
+        'fill',
+        say`Lay the ${FEEDS[feed.kind].name.toLowerCase()} on the lowest hand’s depth of soil: ${feed.text}.`,
+      );
   }
   const each = bed.places.length;
   // Some of it is in the base, in cups or in columns by now.
@@ -93,17 +112,6 @@ export function fill(maker: Maker): void {
       : say`Fill ${each > 1 ? say`the ${q(each, 'count')} of them` : 'it'} in layers of a hand’s depth, each watered so that it settles now: ${packed ? 'what is left of the ' : ''}${q(figures.looseVolume, 'volume')} loose${each > 1 ? ' in all' : ''}, to ${q(soil.freeboard, 'length')} under the rim.`,
     10 + Math.round(figures.looseVolume * 300),
   );
-  if (feed) {
-    maker.part('fill', {
-      id: 'feed',
-      what: feed.kind === 'organic' ? 'Organic granules' : 'Synthetic granules',
-      amount: feed.text,
-      use: 'In a strip away from the stems',
-      good: SMALL_GOODS[feed.kind],
-      quantity: feed.mass,
-    });
-    maker.say('fill', say`Lay the granules in a strip away from the stems: ${feed.text}.`);
-  }
   maker.measure(
     'fill',
     measure('freeboard', FIELDS.soil.freeboard, soil.freeboard, ['soil', 'freeboard']),
@@ -113,36 +121,102 @@ export function fill(maker: Maker): void {
 }
 
 export function plant(maker: Maker): void {
-  const { planter } = maker;
-  const { crop, count, spacing } = planter.design.planting;
+  const { planter, figures } = maker;
+  const { soil, planting } = planter.design;
   maker.after('fill', 'plant');
   maker.after('fill', 'water');
   maker.after('plant', 'water');
   maker.after('water', 'close');
-  if (count === 0) return;
-  const { room } = plantingPlan(planter);
-  const placed = Math.min(count, room);
-  maker.part('plant', {
-    id: 'plants',
-    what: CROPS[crop].name,
-    amount: say`${q(placed, 'count')} young ${many(placed, 'plant')}`,
-    use: 'In the surface',
-    good: SMALL_GOODS.plant,
-    quantity: placed,
-  });
-  maker.tools('plant', 'Trowel');
-  maker.warn('plant', 'dust');
-  maker.say(
-    'plant',
-    say`${q(placed, 'count')} ${many(placed, 'plant')} of ${CROPS[crop].name.toLowerCase()}${placed === 1 ? ', in the middle' : say`, ${q(spacing, 'span')} from plant to plant, as the plan shows`}.`,
-    5 + 2 * Math.min(placed, 60),
-  );
-  if (count > room)
+  const { feed, lime } = feedingOf(planter.design, figures);
+  const { stand } = plantingPlan(planter);
+  const first = planting.crops.filter(({ count, from }) => count > 0 && from === 0);
+  const later = planting.crops.filter(({ count, from }) => count > 0 && from > 0);
+  if (lime) {
+    maker.warn('plant', 'dust');
     maker.say(
       'plant',
-      say`The surface takes ${q(room, 'count')} at this spacing, not ${q(count, 'count')}.`,
+      say`Strew the lime and mix it into the top hand’s depth: ${lime.text}, dolomitic, never hydrated.`,
+      5,
     );
-  maker.measure('plant', measure('count', FIELDS.planting.count, count, ['planting', 'count']));
+  }
+  planting.crops.forEach((planted, i) => plantOne(maker, planted, i, stand[i] as number));
+  if (feed && first.length > 0 && soil.feedHow === 'strip')
+    maker.say(
+      'plant',
+      say`Draw a trench as deep as a finger, a hand’s width from the stems, lay the ${FEEDS[feed.kind].name.toLowerCase()} in it and cover it: ${feed.text}.`,
+      5,
+    );
+  if (feed && (soil.feedHow === 'top' || soil.feedHow === 'worms'))
+    maker.say(
+      'plant',
+      say`Give the ${FEEDS[feed.kind].name.toLowerCase()} ${soil.feedHow === 'top' ? 'on top and water it in' : 'into the worm tube'}: ${feed.text}.`,
+      3,
+    );
+  for (const planted of later)
+    maker.say(
+      'plant',
+      say`${q(planted.from, 'days')} later: ${q(planted.count, 'count')} ${cropIn(planted).name.toLowerCase()}, as the year’s plan shows.`,
+    );
+}
+
+/** One planting that goes in now: what is bought, how deep and how far apart. */
+function plantOne(maker: Maker, planted: Planted, i: number, stands: number): void {
+  const { count, spacing, start, from } = planted;
+  if (count === 0) return;
+  const crop = cropIn(planted);
+  const name = crop.name.toLowerCase();
+  const id = i === 0 ? 'plants' : `plants-${i}`;
+  maker.part('plant', {
+    id,
+    what: crop.name,
+    amount:
+      start === 'bought'
+        ? say`${q(stands, 'count')} young ${many(stands, 'plant')}`
+        : say`Seed for ${q(stands, 'count')} ${many(stands, 'plant')}`,
+    use: from > 0 ? 'Later in the year' : 'In the surface',
+    good: start === 'bought' ? SMALL_GOODS.plant : SMALL_GOODS.seed,
+    quantity: start === 'bought' ? stands : 1,
+  });
+  if (from > 0) return;
+  maker.tools('plant', 'Trowel');
+  maker.warn('plant', 'dust');
+  const where =
+    stands === 1
+      ? ', where the plan shows'
+      : say`, ${q(spacing, 'span')} from plant to plant, as the plan shows`;
+  const minutes = 5 + 2 * Math.min(stands, 60);
+  if (planted.support === 'stake' || planted.support === 'string')
+    support(maker, planted, i, stands);
+  if (start === 'seed' && crop.sowing !== null)
+    maker.say(
+      'plant',
+      crop.sowing === 0
+        ? say`Sow ${name} at ${q(stands, 'count')} ${many(stands, 'place')}${where}: on top, not covered, because the seed wants light. Keep the surface moist until it is up.`
+        : say`Sow ${name} ${q(crop.sowing, 'length')} deep at ${q(stands, 'count')} ${many(stands, 'place')}${where}, two or three seeds each; keep the strongest.`,
+      minutes,
+    );
+  else
+    maker.say(
+      'plant',
+      say`${q(stands, 'count')} ${many(stands, 'plant')} of ${name}${where}.`,
+      minutes,
+    );
+  if (planted.support !== 'stake' && planted.support !== 'string')
+    support(maker, planted, i, stands);
+  if (count > stands)
+    maker.say(
+      'plant',
+      say`The surface takes ${q(stands, 'count')} at this spacing, not ${q(count, 'count')}.`,
+    );
+  maker.measure(
+    'plant',
+    measure(i === 0 ? 'count' : `count-${i}`, FIELDS.planting.count, count, [
+      'planting',
+      'crops',
+      i,
+      'count',
+    ]),
+  );
 }
 
 export function water(maker: Maker): void {

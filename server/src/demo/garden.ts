@@ -3,9 +3,12 @@ import {
   applyPatch,
   inspected,
   STARTING_POINTS,
+  usualPlanted,
   usualTube,
   vesselFrom,
+  type CropId,
   type Patch,
+  type Planted,
   type PlanterDesign,
   type VesselDesign,
 } from '@huerta/core';
@@ -24,6 +27,9 @@ const set = (path: (string | number)[], value: unknown): Patch[number] => ({ pat
 /** A dry hill town in August. */
 const AUGUST = set(['place', 'etHot'], 0.0085 / 86_400);
 
+const grows = (crop: CropId, count: number, other: Partial<Planted> = {}) =>
+  set(['planting', 'crops'], [usualPlanted(crop, count, other)]);
+
 const SHELTERED = [set(['place', 'sun'], 'half'), set(['place', 'wind'], 'calm')];
 
 /** The demo planters, in the order in which they were made. */
@@ -34,7 +40,7 @@ export const DEMO_GARDEN: readonly PlanterDesign[] = [
       ['notes'],
       'Lid of the olive pail, ring from a drain pipe offcut, legs cut from an old sheet.',
     ),
-    set(['planting', 'foliage'], 0.42),
+    set(['planting', 'crops', 0, 'foliage'], 0.42),
     set(['place', 'name'], 'Kitchen step'),
     set(['reservoir', 'top'], 0.095),
     set(['overflow', 'centre'], 0.081),
@@ -58,7 +64,7 @@ export const DEMO_GARDEN: readonly PlanterDesign[] = [
     set(['notes'], 'Marked the overflow at the height of the platform, not under it.'),
     set(['overflow', 'centre'], 0.118),
     set(['overflow', 'diameter'], 0.016),
-    set(['planting'], { crop: 'aubergine', count: 1, foliage: 0.5, spacing: 0.45 }),
+    grows('aubergine', 1, { foliage: 0.5, spacing: 0.45 }),
     set(['place', 'name'], 'Courtyard'),
   ]),
   applyPatch(start('cloth-pail'), [
@@ -77,7 +83,7 @@ export const DEMO_GARDEN: readonly PlanterDesign[] = [
       at: null,
       strip: null,
     }),
-    set(['planting'], { crop: 'tomato', count: 1, foliage: 0.6, spacing: 0.45 }),
+    grows('tomato', 1, { foliage: 0.6, spacing: 0.45 }),
     set(['place', 'name'], 'Roof'),
     set(['place', 'spot'], 'wall'),
     set(['place', 'floorLimit'], 3000),
@@ -94,7 +100,7 @@ export const DEMO_GARDEN: readonly PlanterDesign[] = [
     set(['wicks', 0], cupOf(0.07)),
     set(['overflow', 'centre'], 0.046),
     set(['fillTube'], { ...usualTube(0.24, 'mm-25'), foot: 'notch', cap: 'sponge' }),
-    set(['planting'], { crop: 'mint', count: 1, foliage: 0.3, spacing: 0.3 }),
+    grows('mint', 1, { foliage: 0.3, spacing: 0.3 }),
     set(['place', 'name'], 'Well, in the shade of the fig'),
     ...SHELTERED,
     set(['place', 'daysAway'], 3),
@@ -116,7 +122,7 @@ export const DEMO_GARDEN: readonly PlanterDesign[] = [
       measured: null,
     }),
     set(['soil', 'settlement'], 0.13),
-    set(['planting'], { crop: 'lettuce', count: 5, foliage: 0.22, spacing: 0.2 }),
+    grows('lettuce', 5, { foliage: 0.22, spacing: 0.2 }),
     set(['place', 'name'], 'Courtyard, under the pergola'),
     ...SHELTERED,
     set(['place', 'rain'], 'covered'),

@@ -1,4 +1,4 @@
-import { CROPS, writeQuantity, type Planter, type PaperId, type UnitSystem } from '@huerta/core';
+import { cropIn, writeQuantity, type Planter, type PaperId, type UnitSystem } from '@huerta/core';
 import QRCode from 'qrcode';
 import { addSheet, makePdf, points, type, type Pdf } from './paper';
 
@@ -49,13 +49,14 @@ function label(
   size: number,
 ): void {
   const { design } = planter;
-  const { count, crop } = design.planting;
   pdf.lineWidth(0.5).dash(3, { space: 2 }).strokeColor('#000');
   pdf.rect(points(box.x), points(box.y), points(box.width), points(box.height)).stroke().undash();
   const side = Math.min(box.height - 2 * QUIET, 0.034);
   const left = points(box.x + 0.004);
   const width = points(box.width - side - QUIET * 2 - 0.006);
-  const grows = count > 0 ? `${count} × ${CROPS[crop].name}` : 'Nothing planted yet';
+  const grown = design.planting.crops.filter(({ count, from }) => count > 0 && from === 0);
+  const grows =
+    grown.map((one) => `${one.count} × ${cropIn(one).name}`).join(', ') || 'Nothing planted yet';
   type(pdf, 'heading', size).text(design.name, left, points(box.y) + 6, {
     width,
     height: size * 2.5,

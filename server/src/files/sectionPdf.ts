@@ -42,6 +42,10 @@ const PENS: Readonly<Record<Ink, Pen>> = {
   root: { width: 0.25, stroke: '#999' },
   leaf: { width: 0.35, stroke: '#777' },
   stem: { width: 0.5, stroke: '#777' },
+  trunk: { width: 1, stroke: '#555' },
+  bulb: { fill: '#ececec', width: 0.4 },
+  stake: { width: 0.7, stroke: '#444' },
+  string: { width: 0.4, stroke: '#444' },
 };
 
 /** Room for the heights beside the drawing, points. */

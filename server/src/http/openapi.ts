@@ -1,6 +1,7 @@
 import {
   BACKUPS,
   BUILD,
+  CROPS_OF_ONES_OWN,
   DOOR,
   GARDEN,
   PLANTERS,
@@ -23,6 +24,7 @@ const TABLES = {
   VESSELS,
   PRICES,
   WEATHER,
+  CROPS_OF_ONES_OWN,
   SEASONS,
   BUILD,
 } as const;

@@ -13,8 +13,29 @@ import { copiesOf } from '../services/copies';
 import { openDatabase, type Database } from '../store/database';
 import { createApp } from './app';
 
-const { BACKUPS, BUILD, DOOR, GARDEN, PLANTERS, PRICES, SEASONS, VESSELS, WEATHER } = contract;
-const TABLES = { PLANTERS, GARDEN, BACKUPS, VESSELS, PRICES, WEATHER, SEASONS, BUILD };
+const {
+  BACKUPS,
+  BUILD,
+  CROPS_OF_ONES_OWN,
+  DOOR,
+  GARDEN,
+  PLANTERS,
+  PRICES,
+  SEASONS,
+  VESSELS,
+  WEATHER,
+} = contract;
+const TABLES = {
+  PLANTERS,
+  GARDEN,
+  BACKUPS,
+  VESSELS,
+  PRICES,
+  WEATHER,
+  CROPS_OF_ONES_OWN,
+  SEASONS,
+  BUILD,
+};
 const routes = Object.entries(TABLES).flatMap(([table, one]) =>
   Object.entries(one as Record<string, Route>).map(
     ([name, route]) => [`${table}.${name}`, route] as const,

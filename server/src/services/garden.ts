@@ -2,7 +2,7 @@ import { DOCUMENT_KINDS, type Garden, type SetAside, type Summary } from '@huert
 import {
   buildSheet,
   daysToSay,
-  CROPS,
+  cropIn,
   evaluate,
   section,
   type PlanterDesign,
@@ -145,7 +145,10 @@ function summarized(design: PlanterDesign): Summary {
   return {
     variant: design.variant,
     place: design.place.name,
-    crop: design.planting.count > 0 ? CROPS[design.planting.crop].name : '',
+    crop: design.planting.crops
+      .filter(({ count }) => count > 0)
+      .map((one) => cropIn(one).name)
+      .join(', '),
     usable: figures.usable,
     days: daysToSay(figures.lastsHot.days),
     worst:

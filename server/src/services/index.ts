@@ -1,5 +1,6 @@
 import type {
   PlanterDesign,
+  OwnCrops,
   PriceBook,
   SeasonPlan,
   VesselDesign,
@@ -10,7 +11,7 @@ import { documentsOf, type Documents } from './documents';
 import { fileService, type FileService } from './files';
 import { gardenService, type GardenService } from './garden';
 import { gardenFileService, type GardenFileService } from './gardenFile';
-import { PLANTER, PRICES, SEASON, VESSEL, WEATHER } from './kinds';
+import { OWN_CROPS, PLANTER, PRICES, SEASON, VESSEL, WEATHER } from './kinds';
 import { papersOf } from './papers';
 import { progressService, type ProgressService } from './progress';
 import { reportService, type ReportService } from './reports';
@@ -22,6 +23,7 @@ export interface Services {
   prices: Documents<PriceBook>;
   weather: Documents<WeatherChoice>;
   seasons: Documents<SeasonPlan>;
+  crops: Documents<OwnCrops>;
   progress: ProgressService;
   files: FileService;
   reports: ReportService;
@@ -40,16 +42,18 @@ export function servicesOf(database: Database, by = 'development'): Services {
   const vessels = documentsOf(VESSEL, database);
   const weather = documentsOf(WEATHER, database);
   const seasons = documentsOf(SEASON, database);
-  const others = [vessels, prices, weather, seasons];
+  const crops = documentsOf(OWN_CROPS, database);
+  const others = [vessels, prices, weather, seasons, crops];
   const garden = gardenService({ database, planters, others, by });
   const progress = progressService(database.progress, planters);
-  const kinds = { planter: planters, vessel: vessels, prices, weather, season: seasons };
+  const kinds = { planter: planters, vessel: vessels, prices, weather, season: seasons, crops };
   return {
     planters,
     prices,
     vessels,
     weather,
     seasons,
+    crops,
     garden,
     progress,
     gardenFile: gardenFileService({ database, progress, kinds }),

@@ -3,6 +3,8 @@ import {
   FIRST_PLAN,
   FIRST_WEATHER,
   NEW_BOOK,
+  NO_CROPS,
+  ownCropsSchema,
   planterDesignSchema,
   priceBookSchema,
   readPlanterDocument,
@@ -12,6 +14,7 @@ import {
   vesselDesignSchema,
   weatherChoiceSchema,
   type Contradiction,
+  type OwnCrops,
   type PlanterDesign,
   type PriceBook,
   type SeasonPlan,
@@ -63,6 +66,15 @@ export const WEATHER: Kind<WeatherChoice> = {
   schema: weatherChoiceSchema,
   read: bySchema(weatherChoiceSchema),
   first: FIRST_WEATHER,
+};
+
+export const OWN_CROPS: Kind<OwnCrops> = {
+  kind: 'crops',
+  this: 'The list of your own crops',
+  field: 'own',
+  schema: ownCropsSchema,
+  read: bySchema(ownCropsSchema),
+  first: NO_CROPS,
 };
 
 export const SEASON: Kind<SeasonPlan> = {

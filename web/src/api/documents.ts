@@ -1,4 +1,6 @@
 import {
+  CROPS_OF_ONES_OWN,
+  ownCropsResourceSchema,
   PLANTERS,
   PRICES,
   priceBookResourceSchema,
@@ -60,6 +62,14 @@ const ADDRESSES: { [K in Kind]: Address<K> } = {
     read(answer) {
       const { revision, choice } = weatherResourceSchema.parse(answer);
       return { revision, body: { choice } };
+    },
+  },
+  crops: {
+    get: CROPS_OF_ONES_OWN.get,
+    save: CROPS_OF_ONES_OWN.save,
+    read(answer) {
+      const { revision, own } = ownCropsResourceSchema.parse(answer);
+      return { revision, body: { own } };
     },
   },
   season: {

@@ -16,6 +16,7 @@ import { saveKept } from './documents';
 const LIST = ['planters'] as const;
 const GARDEN_KEY = ['garden'] as const;
 const one = (id: string) => ['planters', id] as const;
+export const planterKey = one;
 
 const fetchGarden = () => callRoute(GARDEN.entries);
 
@@ -160,6 +161,8 @@ export function useCreatePlanter() {
 export function useChangePlanter() {
   const client = useQueryClient();
   return useMutation({
+    // One after the other: each is based on what the one before it saved.
+    scope: { id: 'change-planter' },
     mutationFn: async ({
       id,
       change,

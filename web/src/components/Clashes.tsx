@@ -126,6 +126,14 @@ const PARTS: { [K in Kind]: readonly Part<Bodies[K]>[] } = {
     weatherPart('Normals of your own', 'normals', (normals) => normals?.name ?? 'none'),
     weatherPart('Days from a file', 'days', (days) => days?.name ?? 'none'),
   ],
+  crops: [
+    part(
+      'Crops',
+      ({ own }) => own.crops,
+      (crops) => crops.map(({ name }) => name).join(', ') || 'none',
+      (_body, crops) => ({ own: { crops } }),
+    ),
+  ],
   season: [
     planPart('Planted', 'planted', (day) => day ?? 'the usual day'),
     planPart('It is filled', 'filling', ({ kind }) => FILLING[kind]),
@@ -139,6 +147,7 @@ const NAMES: Readonly<Record<Kind, string>> = {
   prices: 'The price book',
   weather: 'The weather of the garden',
   season: 'The plan of a season',
+  crops: 'The list of your own crops',
 };
 
 /** Asks about every document that was changed here and elsewhere at once. */

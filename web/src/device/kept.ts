@@ -1,5 +1,6 @@
 import { MAX_UNANSWERED, type DocumentKind } from '@huerta/contract';
 import type {
+  OwnCrops,
   PlanterDesign,
   PriceBook,
   SeasonPlan,
@@ -21,6 +22,7 @@ export interface Bodies extends Record<DocumentKind, object> {
   prices: { book: PriceBook };
   weather: { choice: WeatherChoice };
   season: { plan: SeasonPlan };
+  crops: { own: OwnCrops };
 }
 export type Kind = DocumentKind;
 

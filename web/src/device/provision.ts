@@ -1,4 +1,12 @@
-import { BUILD, PLANTERS, PRICES, SEASONS, VESSELS, WEATHER } from '@huerta/contract';
+import {
+  BUILD,
+  CROPS_OF_ONES_OWN,
+  PLANTERS,
+  PRICES,
+  SEASONS,
+  VESSELS,
+  WEATHER,
+} from '@huerta/contract';
 import { callRoute } from '../api/client';
 import { remember } from './seen';
 
@@ -18,7 +26,8 @@ async function takeAlong(): Promise<void> {
   try {
     const { planters } = await callRoute(PLANTERS.list);
     if (planters.length > MOST) return;
-    for (const route of [VESSELS.list, PRICES.get, WEATHER.get]) await callRoute(route);
+    for (const route of [VESSELS.list, PRICES.get, WEATHER.get, CROPS_OF_ONES_OWN.get])
+      await callRoute(route);
     for (const planter of planters) {
       const { id } = planter;
       await remember(`/planters/${id}`, planter);

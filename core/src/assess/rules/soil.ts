@@ -1,9 +1,17 @@
-import { cropOf, FEED_DOSES, MEDIA, mediumOf } from '../../catalog';
-import { baseStyle, standsOnStone, type LayerDesign } from '../../design';
-import { baseName, soilBeds, wetsTo } from '../../planter';
+import { FEED_DOSES, FEEDS, MEDIA, mediumOf, USUAL_NITROGEN } from '../../catalog';
+import { deepest, together } from '../../crop';
+import {
+  baseStyle,
+  cropIn,
+  standsOnStone,
+  type LayerDesign,
+  type PlanterDesign,
+  type Planted,
+} from '../../design';
+import { baseName, plantingPlan, soilBeds, wetsTo } from '../../planter';
 import { mixOf, takeMix } from '../../soil';
 import { q, say } from '../../quantity';
-import { plantingPlan, rootRoom } from '../figures';
+import { rootRoom } from '../figures';
 import type { Draft, Remedy, Rule } from '../finding';
 import { downToMm, gapToKeep, moveBase, set } from '../moves';
 
@@ -16,15 +24,16 @@ const STUNTED = 0.7;
 /** Least freeboard for a top watering to stand in, and the usual one. Metres. */
 const LEAST_FREEBOARD = 0.01;
 const USUAL_FREEBOARD = 0.025;
-/** Doses this many times the usual burn roots. */
-const TOO_MUCH = { organic: 2, synthetic: 1.5 } as const;
+/** A dose so many times outside of what is usual is worth a word. */
+const FAR = 1.5;
+type Soil = PlanterDesign['soil'];
 
 export const roots: Rule = ({ design, planter, figures }) => {
   const needs = rootRoom(planter);
   if (figures.growingDepth >= needs - LITTLE) return [];
   // Said so that the two numbers are seen to differ.
   const kind = needs - figures.growingDepth < SPAN_SHOWS ? 'length' : 'span';
-  const crop = cropOf(design.planting.crop).name;
+  const crop = deepest(design.planting)?.name ?? '';
   return [
     {
       id: 'roots-short',
@@ -245,67 +254,175 @@ export const mulch: Rule = ({ design: { soil, place } }) =>
       ]
     : [];
 
-export const feeding: Rule = ({ design: { soil, planting } }) => {
-  const crop = cropOf(planting.crop);
+export const feeding: Rule = ({ design: { soil, planting, pipes }, figures }) => {
   const drafts: Draft[] = [];
-  if (soil.feed === 'liquid') {
+  const strip: Remedy = {
+    label: say`Use organic granules in a strip`,
+    patch: [
+      set(['soil', 'feed'], 'organic'),
+      set(['soil', 'feedHow'], 'strip'),
+      set(['soil', 'feedDose'], FEED_DOSES.organic),
+      set(['soil', 'feedNitrogen'], FEEDS.organic.nitrogen),
+    ],
+  };
+  if (soil.feedHow === 'tube' && soil.feed !== 'none' && soil.feed !== 'in-mix') {
     drafts.push({
       id: 'feed-liquid',
       severity: 'watch',
       room: 'soil',
-      text: say`Liquid feed down the tube stays in the standing water: it grows algae, smells, and its salts collect. Feed on top.`,
+      text: say`Feed down the tube stays in the standing water: it grows algae, smells, and its salts collect. Feed on top.`,
       propose: () => [
-        {
-          label: say`Use organic granules in a strip`,
-          patch: [set(['soil', 'feed'], 'organic'), set(['soil', 'feedDose'], FEED_DOSES.organic)],
-        },
+        { label: say`Give it on top`, patch: [set(['soil', 'feedHow'], 'top')] },
+        strip,
       ],
     });
   }
-  if (soil.feed === 'organic' || soil.feed === 'synthetic') {
-    const usual = FEED_DOSES[soil.feed];
-    if (soil.feedDose > usual * TOO_MUCH[soil.feed]) {
-      drafts.push({
+  if (soil.feedHow === 'worms' && !pipes.some(({ use }) => use === 'worm')) {
+    drafts.push({
+      id: 'feed-worms',
+      severity: 'watch',
+      room: 'soil',
+      text: say`There is no worm tube to feed through. Add one in the tube’s room, or feed on top.`,
+      propose: () => [{ label: say`Give it on top`, patch: [set(['soil', 'feedHow'], 'top')] }],
+    });
+  }
+  drafts.push(...doseOf(soil, figures.soilVolume), ...limeOf(soil, planting.crops));
+  return drafts;
+};
+
+/** What is far from the usual dose is said as a difference; only what burns roots is a fault. */
+function doseOf(soil: Soil, soilVolume: number): Draft[] {
+  const { feed, feedDose } = soil;
+  if (feedDose <= 0 || !(feed in FEED_DOSES)) return [];
+  const feedNitrogen = soil.feedNitrogen > 0 ? soil.feedNitrogen : FEEDS[feed].nitrogen;
+  const nitrogen = feedDose * feedNitrogen;
+  const { least, most } = USUAL_NITROGEN;
+  const mass = feedDose * soilVolume;
+  const usual: readonly [number, number] = [
+    (least / feedNitrogen) * soilVolume,
+    (most / feedNitrogen) * soilVolume,
+  ];
+  if (feed === 'synthetic' && nitrogen > most) {
+    const dose = FEED_DOSES.synthetic * (FEEDS.synthetic.nitrogen / feedNitrogen);
+    return [
+      {
         id: 'feed-dose',
-        severity: soil.feed === 'synthetic' ? 'fault' : 'watch',
+        severity: 'fault',
         room: 'soil',
-        text: say`${q(soil.feedDose, 'dose')} of ${soil.feed} granules is too much: usual is ${q(usual, 'dose')} of mix, and ${soil.feed === 'synthetic' ? 'an organic dose of a synthetic feed burns the roots' : 'more brings flies and smell'}.`,
+        text: say`Give less: ${q(mass, 'dash')} of synthetic granules burns the roots. Usual here are ${q(usual[0], 'dash')} to ${q(usual[1], 'dash')}.`,
         propose: () => [
           {
-            label: say`Give ${q(usual, 'dose')}`,
-            patch: [set(['soil', 'feedDose'], usual)],
+            label: say`Give ${q(dose * soilVolume, 'dash')}`,
+            patch: [set(['soil', 'feedDose'], dose)],
           },
         ],
-      });
-    }
+      },
+    ];
   }
-  if (crop.likes === 'acid' && soil.limeDose > 0) {
+  if (nitrogen <= most * FAR && nitrogen >= least / FAR) return [];
+  return [
+    {
+      id: 'feed-unusual',
+      severity: 'note',
+      room: 'soil',
+      text: say`${q(mass, 'dash')} of feed is ${nitrogen > most ? 'more' : 'less'} than most people give: ${q(usual[0], 'dash')} to ${q(usual[1], 'dash')} for this soil.`,
+      propose: () => [],
+    },
+  ];
+}
+
+/** Lime for what wants acid soil, and what likes each beside the other. */
+function limeOf(soil: Soil, crops: readonly Planted[]): Draft[] {
+  const acid = crops.find((planted) => cropIn(planted).likes === 'acid');
+  const lime = crops.find(
+    (planted) => cropIn(planted).likes === 'lime' && acid && together(planted, acid),
+  );
+  if (!acid) return [];
+  const name = cropIn(acid).name;
+  const drafts: Draft[] = [];
+  if (soil.limeDose > 0) {
     drafts.push({
       id: 'lime-acid',
       severity: 'fault',
       room: 'soil',
-      text: say`${crop.name} wants acid soil, and ${q(soil.limeDose, 'dose')} of lime takes that away.`,
+      text: say`${name} wants acid soil, and ${q(soil.limeDose, 'dose')} of lime takes that away.`,
       propose: () => [{ label: say`Leave the lime out`, patch: [set(['soil', 'limeDose'], 0)] }],
     });
   }
+  if (lime) {
+    drafts.push({
+      id: 'lime-both',
+      severity: 'watch',
+      room: 'soil',
+      text: say`Give them a planter each: ${name.toLowerCase()} wants acid soil and ${cropIn(lime).name.toLowerCase()} wants lime.`,
+      propose: () => [],
+    });
+  }
   return drafts;
+}
+
+/** Leaves that many crops of wet ground and of dry ground share no soil with. */
+export const company: Rule = ({ design: { planting } }) => {
+  const wet = planting.crops.find((planted) => cropIn(planted).feet === 'wet');
+  const dry = planting.crops.find(
+    (planted) => cropIn(planted).feet === 'dry' && wet && together(planted, wet),
+  );
+  if (!wet || !dry) return [];
+  return [
+    {
+      id: 'feet-both',
+      severity: 'note',
+      room: 'soil',
+      text: say`${cropIn(wet).name} wants wet feet and ${cropIn(dry).name.toLowerCase()} dry ones: put the dry one where the soil is highest, or in a planter of its own.`,
+      propose: () => [],
+    },
+  ];
 };
 
 export const crowding: Rule = ({ design: { planting }, planter }) => {
-  if (planting.count < 2) return [];
-  const { room } = plantingPlan(planter);
-  const crop = cropOf(planting.crop).name.toLowerCase();
-  return planting.count <= room
-    ? []
-    : [
+  const { stand, room, places } = plantingPlan(planter);
+  const one = planting.crops.length === 1;
+  const drafts = planting.crops.flatMap((planted, i): Draft[] => {
+    const { count, spacing } = planted;
+    if (count < 2 && stand[i] === count) return [];
+    const fit = one ? (room[i] as number) : (stand[i] as number);
+    if (count <= fit) return [];
+    const crop = cropIn(planted).name.toLowerCase();
+    return [
+      {
+        id: one ? 'plants-crowded' : `plants-crowded-${i}`,
+        severity: 'watch',
+        room: 'soil',
+        text:
+          fit === 0
+            ? say`There is no room for ${crop} beside the others at ${q(spacing, 'span')} from plant to plant: leave it out, or plant it when they are gone.`
+            : say`${q(count, 'count')} ${crop} plants at ${q(spacing, 'span')} do not fit on the surface, which takes ${q(fit, 'count')}: they shade each other and drink more than one planter gives.`,
+        propose: () => [
+          {
+            label: fit === 0 ? say`Leave ${crop} out` : say`Plant ${q(fit, 'count')}`,
+            patch: [set(['planting', 'crops', i, 'count'], fit)],
+          },
+        ],
+      },
+    ];
+  });
+  const lost = places.filter(({ stands }) => !stands);
+  const [first] = lost;
+  if (first) {
+    drafts.push({
+      id: 'plants-clash',
+      severity: 'watch',
+      room: 'soil',
+      text: say`${q(lost.length, 'count')} ${lost.length === 1 ? 'plant stands' : 'plants stand'} too near a wall, a tube or another plant where you put ${lost.length === 1 ? 'it' : 'them'}.`,
+      propose: () => [
         {
-          id: 'plants-crowded',
-          severity: 'watch',
-          room: 'soil',
-          text: say`${q(planting.count, 'count')} ${crop} plants at ${q(planting.spacing, 'span')} do not fit on the surface, which takes ${q(room, 'count')}: they shade each other and drink more than one planter gives.`,
-          propose: () => [
-            { label: say`Plant ${q(room, 'count')}`, patch: [set(['planting', 'count'], room)] },
-          ],
+          label: say`Leave their places to Huerta`,
+          patch: [...new Set(lost.map(({ of }) => of))].map((of) =>
+            set(['planting', 'crops', of, 'places'], null),
+          ),
         },
-      ];
+      ],
+    });
+  }
+  return drafts;
 };

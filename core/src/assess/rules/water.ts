@@ -1,4 +1,5 @@
-import { baseStyle } from '../../design';
+import { growthOf, peakOf } from '../../crop';
+import { baseStyle, cropIn, type PlanterDesign } from '../../design';
 import { baseName } from '../../planter';
 import { q, say } from '../../quantity';
 import { cautiousDays } from '../autonomy';
@@ -96,15 +97,7 @@ export const lasting: Rule = ({ design, planter, figures }) => {
           label: say`Lay straw mulch`,
           patch: [set(['soil', 'mulch'], 'straw')],
         };
-        const fewer: Remedy[] =
-          design.planting.count > 1
-            ? [
-                {
-                  label: say`Plant ${q(design.planting.count - 1, 'count')} instead of ${q(design.planting.count, 'count')}`,
-                  patch: [set(['planting', 'count'], design.planting.count - 1)],
-                },
-              ]
-            : [];
+        const fewer = fewerPlants(design);
         return [
           ...(design.soil.mulch === 'none' ? [mulch] : []),
           ...(highest > lowest + 0.002 ? raised : []),
@@ -114,3 +107,20 @@ export const lasting: Rule = ({ design, planter, figures }) => {
     },
   ];
 };
+
+/** One plant fewer of the thirstiest planting of which there are several. */
+function fewerPlants({ planting }: PlanterDesign): Remedy[] {
+  const { day } = peakOf(planting);
+  const many = planting.crops
+    .map((planted, i) => ({ planted, i, thirst: growthOf(planted, day).thirst }))
+    .filter(({ planted }) => planted.count > 1)
+    .sort((a, b) => b.thirst - a.thirst)[0];
+  if (!many) return [];
+  const { planted, i } = many;
+  const { count } = planted;
+  const label =
+    planting.crops.length === 1
+      ? say`Plant ${q(count - 1, 'count')} instead of ${q(count, 'count')}`
+      : say`Plant ${q(count - 1, 'count')} instead of ${q(count, 'count')} of ${cropIn(planted).name.toLowerCase()}`;
+  return [{ label, patch: [set(['planting', 'crops', i, 'count'], count - 1)] }];
+}

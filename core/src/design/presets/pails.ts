@@ -32,6 +32,8 @@ export const BLANK: PlanterDesign = {
     mulch: 'none',
     bag: 0.02,
     feed: 'none',
+    feedHow: 'strip',
+    feedNitrogen: 0,
     feedDose: 0,
     limeDose: 0,
   },

@@ -1,4 +1,5 @@
 import { catalogVessel, cropOf, type CropId, type VesselId } from '../../catalog';
+import { usualPlanted } from '../plantingSchema';
 import type { PartOf, PlanterDesign, VesselDesign } from '../schema';
 
 /** What is sawn on a vessel of the catalogue, and its factory plugs that come to lie under water. */
@@ -31,10 +32,7 @@ export function vesselFrom(id: VesselId): VesselDesign {
 }
 
 export const planting = (crop: CropId, count: number, foliage = cropOf(crop).foliage) => ({
-  crop,
-  count,
-  foliage,
-  spacing: cropOf(crop).spacing,
+  crops: [usualPlanted(crop, count, { foliage })],
 });
 
 export const ring = (diameter: number, wall: number): PartOf<'ring'> => ({

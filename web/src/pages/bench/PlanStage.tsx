@@ -6,6 +6,8 @@ import {
   nudgeStep,
   placesOf,
   plan,
+  plantingView,
+  plantPlacesOf,
   type Bounds,
   type Place,
 } from '@huerta/core';
@@ -16,6 +18,7 @@ import { barFor, ScaleBar } from '../../drawing/ScaleBar';
 import { SectionArt } from '../../drawing/SectionArt';
 import { fitView, type View } from '../../drawing/view';
 import { useBench } from './bench';
+import { useRoom } from './useRoom';
 import { useSize } from './useSize';
 
 const MARGIN = { left: 26, right: 26, top: 48, bottom: 34 };
@@ -25,14 +28,34 @@ export function PlanStage() {
   const { planter, change } = useBench();
   const [frame, { width, height }] = useSize();
   const [chosen, setChosen] = useState<string | null>(null);
-  const drawing = useMemo(() => plan(planter), [planter]);
+  const [what, setWhat] = useState<keyof typeof WHAT>(useRoom()[0] === 'soil' ? 'plants' : 'floor');
+  const drawing = useMemo(
+    () => (what === 'plants' ? plantingView(planter) : plan(planter)),
+    [planter, what],
+  );
   const view = middleView(drawing.bounds, width, height);
   const { units } = useWords();
-  const places = placesOf(planter);
+  const places = what === 'plants' ? plantPlacesOf(planter) : placesOf(planter);
   const bar = barFor(view, units);
   const place = places.find(({ id }) => id === chosen) ?? null;
   return (
     <div className="plan-stage">
+      <div className="plan-what" role="group" aria-label="What is moved">
+        {(Object.keys(WHAT) as (keyof typeof WHAT)[]).map((one) => (
+          <Button
+            key={one}
+            variant={one === what ? 'solid' : 'outline'}
+            aria-pressed={one === what}
+            px="3"
+            onClick={() => {
+              setWhat(one);
+              setChosen(null);
+            }}
+          >
+            {WHAT[one]}
+          </Button>
+        ))}
+      </div>
       <div ref={frame} className="stage">
         {width > 0 && height > 0 && (
           <>
@@ -41,7 +64,7 @@ export function PlanStage() {
               height={height}
               viewBox={`0 0 ${width} ${height}`}
               role="img"
-              aria-label="Floor seen from above, to scale"
+              aria-label={`${WHAT[what]} seen from above, to scale`}
               style={{ display: 'block', position: 'absolute', inset: 0 }}
             >
               <SectionArt
@@ -78,6 +101,8 @@ export function PlanStage() {
     </div>
   );
 }
+
+const WHAT = { floor: 'Floor', plants: 'Plants' } as const;
 
 /** As large as it fits, in the middle of the stage. */
 function middleView(bounds: Bounds, width: number, height: number): View {

@@ -53,7 +53,7 @@ describe('figures', () => {
   test('with nothing planted and nothing leaving, nothing drinks', () => {
     open(
       [
-        { path: ['planting', 'count'], value: 0 },
+        { path: ['planting', 'crops', 0, 'count'], value: 0 },
         { path: ['soil', 'mulch'], value: 'cover' },
       ],
       <Figures compact={false} />,

@@ -21,6 +21,7 @@ function named({ kind, id, body }: Kept): { name: string; to: string } {
   if ('vessel' in body) return { name: body.name, to: '/vessels' };
   if (kind === 'prices') return { name: 'the price book', to: '/prices' };
   if (kind === 'season') return { name: 'the plan of a season', to: `/planters/${id}/season` };
+  if (kind === 'crops') return { name: 'your own crops', to: '/' };
   return { name: 'the weather', to: '/' };
 }
 

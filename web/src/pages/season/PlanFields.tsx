@@ -1,10 +1,10 @@
 import { Box, Button, Field, Input, Text } from '@chakra-ui/react';
 import {
-  CROPS,
+  cropIn,
   MOST_EVERY,
   MOST_GIVEN,
   MOST_WATERINGS,
-  type CropId,
+  type PlantingDesign,
   type FieldSpec,
   type Filling,
   type SeasonPlan,
@@ -19,13 +19,15 @@ import { QuantityField } from '../../components/QuantityField';
 import { isDate } from './dates';
 
 interface PlanFieldsProps {
-  crop: CropId;
+  planting: PlantingDesign;
   plan: SeasonPlan;
   /** The day that holds while the plan says none. */
   planted: string;
   /** The day that a new watering is proposed for. */
   day: string;
   onChange(plan: SeasonPlan): void;
+  /** The day of planting alone. */
+  dayOnly?: boolean;
 }
 
 const FILLINGS: Readonly<Record<Filling['kind'], { name: string }>> = {
@@ -37,14 +39,14 @@ const EVERY: FieldSpec = { label: 'Days between', kind: 'count', min: 1, max: MO
 const USUAL_EVERY = 7;
 
 /** When it is planted, who fills it, and what is given by hand. */
-export function PlanFields({ crop, plan, planted, day, onChange }: PlanFieldsProps) {
+export function PlanFields({ planting, plan, planted, day, onChange, dayOnly }: PlanFieldsProps) {
   const { filling } = plan;
   const [draft, setDraft] = useState<string | null>(null);
   const shown = draft ?? planted;
   return (
     <>
       <Field.Root invalid={!isDate(shown)} w="12rem">
-        <Field.Label>{CROPS[crop].name} planted on</Field.Label>
+        <Field.Label>{firstOf(planting)} planted on</Field.Label>
         <Input
           type="date"
           value={shown}
@@ -55,20 +57,22 @@ export function PlanFields({ crop, plan, planted, day, onChange }: PlanFieldsPro
         />
         <Field.ErrorText>Choose a day.</Field.ErrorText>
       </Field.Root>
-      <Box w="15rem">
-        <ChoiceField
-          label="It is filled"
-          value={filling.kind}
-          choices={FILLINGS}
-          onChoose={(kind) =>
-            onChange({
-              ...plan,
-              filling: kind === 'every' ? { kind, days: USUAL_EVERY } : { kind },
-            })
-          }
-        />
-      </Box>
-      {filling.kind === 'every' && (
+      {!dayOnly && (
+        <Box w="15rem">
+          <ChoiceField
+            label="It is filled"
+            value={filling.kind}
+            choices={FILLINGS}
+            onChoose={(kind) =>
+              onChange({
+                ...plan,
+                filling: kind === 'every' ? { kind, days: USUAL_EVERY } : { kind },
+              })
+            }
+          />
+        </Box>
+      )}
+      {!dayOnly && filling.kind === 'every' && (
         <Box w="8rem">
           <QuantityField
             spec={EVERY}
@@ -80,9 +84,15 @@ export function PlanFields({ crop, plan, planted, day, onChange }: PlanFieldsPro
           />
         </Box>
       )}
-      <Waterings plan={plan} day={day} onChange={onChange} />
+      {!dayOnly && <Waterings plan={plan} day={day} onChange={onChange} />}
     </>
   );
+}
+
+/** What is planted first, by name; all of it where several are. */
+function firstOf({ crops }: PlantingDesign): string {
+  const [first, ...more] = crops.filter(({ from, count }) => from === 0 && count > 0);
+  return first && more.length === 0 ? cropIn(first).name : 'First';
 }
 
 const WAYS = {

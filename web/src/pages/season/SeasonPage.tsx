@@ -5,16 +5,17 @@ import {
   dayAfter,
   daysBetween,
   evaluate,
-  seasonLength,
+  plantingLength,
   usualPlanting,
   type SeasonPlan,
   type WeatherChoice,
   type SeasonQuestion,
 } from '@huerta/core';
+import { useQueryClient } from '@tanstack/react-query';
 import { formatISO } from 'date-fns';
 import { useEffect, useMemo, useState, type ReactNode } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
-import { useCreatePlanter, usePlanter } from '../../api/planters';
+import { planterKey, useChangePlanter, useCreatePlanter, usePlanter } from '../../api/planters';
 import { useSaveSeasonPlan, useSeasonPlan } from '../../api/season';
 import { useWeather } from '../../api/weather';
 import { notify } from '../../components/notices';
@@ -33,6 +34,7 @@ import { SeasonView } from './SeasonView';
 import { siteOf } from './settings';
 import { WeatherView } from './WeatherView';
 import { WhatIfView } from './WhatIfView';
+import { YearView } from './YearView';
 
 /** Workers that the season and its weathers take. */
 const HANDS = 3;
@@ -61,6 +63,7 @@ export default function SeasonPage() {
 
 const VIEWS = {
   season: 'The season',
+  year: 'The year',
   away: 'Going away',
   'what-if': 'What if',
   search: 'Better designs',
@@ -89,7 +92,7 @@ function Season({ resource, choice, plan }: SeasonProps) {
   const view = useView(VIEWS);
   const site = useMemo(() => siteOf(choice), [choice]);
   const ownDays = choice.site === 'own-days' ? choice.days : null;
-  const length = Math.min(Math.max(seasonLength(design.planting.crop), SHORTEST), LONGEST);
+  const length = Math.min(Math.max(plantingLength(design.planting), SHORTEST), LONGEST);
   const usual = usualPlanting(
     formatISO(new Date(), { representation: 'date' }),
     site.latitude,
@@ -102,6 +105,8 @@ function Season({ resource, choice, plan }: SeasonProps) {
   const save = useSaveSeasonPlan(id);
   const create = useCreatePlanter();
   const navigate = useNavigate();
+  const client = useQueryClient();
+  const changePlanter = useChangePlanter();
   const { planter } = useMemo(() => evaluate(design), [design]);
   const { filling, waterings } = plan;
   const error = awayError(leave, back);
@@ -134,6 +139,7 @@ function Season({ resource, choice, plan }: SeasonProps) {
   const { value: whatIf, trouble: noWhatIf } = useWhatIf(view === 'what-if' ? question : null);
   const trouble = {
     season: noSeason ?? noOutlook,
+    year: null,
     away: noAway,
     'what-if': noSeason ?? noWhatIf,
     search: null,
@@ -190,6 +196,21 @@ function Season({ resource, choice, plan }: SeasonProps) {
         leave={leave}
       />
     ),
+    year: (
+      <YearView
+        design={design}
+        planted={planted}
+        site={site}
+        onChange={(patch) => {
+          const next = applyPatch(design, patch);
+          client.setQueryData(planterKey(id), { ...resource, design: next });
+          changePlanter.mutate(
+            { id, change: (now) => applyPatch(now, patch) },
+            { onError: (failed) => notify(failed.message) },
+          );
+        }}
+      />
+    ),
     weather: <WeatherView choice={choice} />,
   };
   return (
@@ -207,7 +228,8 @@ function Season({ resource, choice, plan }: SeasonProps) {
       <Box className="season-head">
         {view !== 'weather' && (
           <PlanFields
-            crop={design.planting.crop}
+            planting={design.planting}
+            dayOnly={view === 'year'}
             plan={plan}
             planted={planted}
             day={dayAfter(planted, Math.min(day, length - 1))}

@@ -75,12 +75,12 @@ test('a leak holds the soil up until it is put right', async () => {
     await screen.findByRole('button', { name: 'Open Level it and test it with water' }),
   );
   const leak = screen.getByRole('radiogroup', { name: /runs from the overflow and nowhere else/ });
-  await user.click(within(leak).getByRole('radio', { name: 'It is not' }));
+  await user.click(within(leak).getByRole('radio', { name: 'No' }));
   expect(screen.getByText(/patch or seal it from the inside/)).toBeTruthy();
   expect(screen.getByText(/A check of ‘Level it and test it with water’ failed/)).toBeTruthy();
   expect((tick('Fill in the mix') as HTMLInputElement).disabled).toBe(true);
   expect((tick('Measure it') as HTMLInputElement).disabled).toBe(false);
-  await user.click(within(leak).getByRole('radio', { name: 'It is so' }));
+  await user.click(within(leak).getByRole('radio', { name: 'Yes' }));
   expect(screen.queryByText(/failed/)).toBeNull();
   await user.click(tick('Fill in the mix'));
   await waitFor(() =>

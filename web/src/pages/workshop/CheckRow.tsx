@@ -19,8 +19,8 @@ export function CheckRow({ check, state, onCheck }: CheckRowProps) {
       <Box role="radiogroup" aria-labelledby={id} className="check-answers not-printed">
         {(
           [
-            ['good', 'It is so'],
-            ['bad', 'It is not'],
+            ['good', 'Yes'],
+            ['bad', 'No'],
           ] as const
         ).map(([answer, words]) => (
           <Button

@@ -2,9 +2,10 @@ import { Box, Button, Text } from '@chakra-ui/react';
 import {
   airCeiling,
   cautiousDays,
-  cropOf,
+  deepest,
   FIELDS,
   propose,
+  rootRoom,
   type FieldSpec,
   type TradePoint,
 } from '@huerta/core';
@@ -25,10 +26,9 @@ export function TradeGroup() {
   const { write, tell } = useWords();
   const { value, trouble } = useTradeCurve(design);
   const curve = value ?? NO_CURVE;
-  const crop = cropOf(design.planting.crop);
   const [roots, setRoots] = useState<number | null>(null);
   const [refusal, setRefusal] = useState('');
-  const wish = { days: design.place.daysAway, roots: roots ?? crop.roots };
+  const wish = { days: design.place.daysAway, roots: roots ?? rootRoom({ design }) };
   const found = propose(curve, wish);
   const now = airCeiling(design);
   const take = (point: TradePoint) => {
@@ -67,7 +67,9 @@ export function TradeGroup() {
             setRoots(value);
             return null;
           }}
-          {...(roots === null ? { help: `${crop.name} asks for it` } : {})}
+          {...(roots === null
+            ? { help: `${deepest(design.planting)?.name ?? 'Nothing'} asks for it` }
+            : {})}
         />
       </Pair>
       {curve.length > 1 && (

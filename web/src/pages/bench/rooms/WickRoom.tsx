@@ -11,6 +11,7 @@ import {
   FILLS,
   broughtAt,
   clothProperties,
+  countOf,
   ROOTS_A_DAY,
   rootWays,
   stripHeight,
@@ -111,7 +112,7 @@ function Delivery() {
           {write(beforeRoots.usable, 'volume')}.
         </Says>
       ) : (
-        design.planting.count > 0 && (
+        countOf(design.planting) > 0 && (
           <Says>
             {ways
               ? 'Roots of this crop do not get down to the water.'

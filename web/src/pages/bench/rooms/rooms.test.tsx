@@ -123,8 +123,12 @@ describe('wicks', () => {
 test('plants: how many the surface takes, what the crop likes, and where each stands', async () => {
   const { now, user } = openPart(designOf('tank-crates'), <SoilRoom />);
   expect(screen.getByText(/The surface takes \d+/)).toBeTruthy();
-  await user.selectOptions(screen.getByLabelText('What grows in it'), 'blueberry');
-  expect(now().planting).toMatchObject({ crop: 'blueberry', spacing: 0.6, foliage: 0.6 });
+  await user.selectOptions(screen.getByLabelText('What grows'), 'blueberry');
+  expect(now().planting.crops[0]).toMatchObject({
+    crop: 'blueberry',
+    spacing: 0.6,
+    foliage: 0.6,
+  });
   expect(screen.getByText(/acid soil and no lime/)).toBeTruthy();
   expect(screen.getByRole('img', { name: /Where the plants stand/ })).toBeTruthy();
   expect(screen.getByText(/of coarse sand, about/)).toBeTruthy();

@@ -1,0 +1,79 @@
+import { SUPPORTS, type Crop } from '../../catalog';
+import { cropIn, type Planted } from '../../design';
+import { q, say } from '../../quantity';
+import type { Draft, Remedy, Rule } from '../finding';
+import { set } from '../moves';
+
+/** From these heights on a climber and an upright plant do not stand by themselves, metres. */
+const CLIMBS = 0.6;
+const LEANS = 1.45;
+
+/** What usually holds a crop up; nothing where it stands by itself. */
+function usualSupport({ habit, height }: Crop): Planted['support'] {
+  if (habit === 'climbing' && height >= CLIMBS) return 'mesh';
+  return habit === 'upright' && height >= LEANS ? 'stake' : 'none';
+}
+
+export const wantsSupport: Rule = ({ design: { planting } }) =>
+  planting.crops.flatMap((planted, i): Draft[] => {
+    const crop = cropIn(planted);
+    const usual = usualSupport(crop);
+    if (planted.support !== 'none' || planted.count === 0 || usual === 'none') return [];
+    const hold = (support: Planted['support']): Remedy => ({
+      label: say`${SUPPORTS[support].name}`,
+      patch: [set(['planting', 'crops', i, 'support'], support)],
+    });
+    return [
+      {
+        id: `support-${i}`,
+        severity: 'note',
+        room: 'soil',
+        text: say`Hold ${crop.name.toLowerCase()} up: it grows to ${q(crop.height, 'span')} and does not stand by itself.`,
+        propose: () => [hold(usual), hold(usual === 'stake' ? 'cage' : 'string')],
+      },
+    ];
+  });
+
+export const tips: Rule = ({ design, figures }) => {
+  const { wind } = figures;
+  if (!wind || wind.empty >= wind.gust) return [];
+  const { crops } = design.planting;
+  const tallest = crops.reduce(
+    (most, planted, i) =>
+      planted.count > 0 &&
+      cropIn(planted).height > (most < 0 ? 0 : cropIn(crops[most] as Planted).height)
+        ? i
+        : most,
+    -1,
+  );
+  const always = wind.full < wind.gust;
+  return [
+    {
+      id: 'tips',
+      severity: always ? 'fault' : 'watch',
+      room: 'soil',
+      text: say`Tie it to something firm: a gust of ${q(wind.empty, 'speed')} tips it over when the water is low, of ${q(wind.full, 'speed')} when it is full, and here gusts reach ${q(wind.gust, 'speed')}.`,
+      propose: () => [
+        ...(tallest >= 0 && crops[tallest]?.support !== 'string'
+          ? [
+              {
+                label: say`Hang ${cropIn(crops[tallest] as Planted).name.toLowerCase()} from a string above`,
+                patch: [set(['planting', 'crops', tallest, 'support'], 'string')],
+              },
+            ]
+          : []),
+        ...(design.place.wind === 'windy'
+          ? [
+              {
+                label: say`Stand it where it is less windy`,
+                patch: [set(['place', 'wind'], 'breezy')],
+              },
+            ]
+          : []),
+        ...(design.place.wind !== 'calm'
+          ? [{ label: say`Stand it in shelter`, patch: [set(['place', 'wind'], 'calm')] }]
+          : []),
+      ],
+    },
+  ];
+};

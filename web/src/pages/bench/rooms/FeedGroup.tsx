@@ -1,0 +1,100 @@
+import {
+  FEED_DOSES,
+  FEED_WAYS,
+  FEEDS,
+  FIELDS,
+  LIME_DENSITY,
+  USUAL_NITROGEN,
+  type Patch,
+} from '@huerta/core';
+import { useWords } from '../../../app/preferences';
+import { ChoiceField } from '../../../components/ChoiceField';
+import { useBench } from '../bench';
+import { Choice, Group, Measure, Pair, Says } from './parts';
+import { ScoopField } from './ScoopField';
+
+const DOSES: Partial<Record<string, number>> = FEED_DOSES;
+
+/** What feeds the plants, how, and how much, by the spoon, the gram or the litre of soil; and lime. */
+export function FeedGroup() {
+  const { design, assessment, change } = useBench();
+  const { write } = useWords();
+  const { soil } = design;
+  const { soilVolume } = assessment.figures;
+  const { density } = FEEDS[soil.feed];
+  const dosed = DOSES[soil.feed] !== undefined;
+  const usual = (nitrogen: number) => write((nitrogen / soil.feedNitrogen) * soilVolume, 'dash');
+  return (
+    <Group title="Feed and lime">
+      <ChoiceField
+        label="Feed"
+        value={soil.feed}
+        choices={FEEDS}
+        onChoose={(value) => {
+          const patch: Patch = [
+            { path: ['soil', 'feed'], value },
+            { path: ['soil', 'feedDose'], value: DOSES[value] ?? 0 },
+            { path: ['soil', 'feedNitrogen'], value: FEEDS[value].nitrogen },
+            { path: ['soil', 'feedHow'], value: USUAL_WAY[value] },
+          ];
+          change(patch);
+        }}
+      />
+      {soil.feed !== 'none' && soil.feed !== 'in-mix' && (
+        <Choice
+          path={['soil', 'feedHow']}
+          label="How it is given"
+          value={soil.feedHow}
+          choices={FEED_WAYS}
+        />
+      )}
+      {dosed && (
+        <>
+          <ScoopField
+            label="For this planter"
+            mass={soil.feedDose * soilVolume}
+            density={density}
+            onCommit={(mass) => change([{ path: ['soil', 'feedDose'], value: mass / soilVolume }])}
+          />
+          <Pair>
+            <Measure
+              path={['soil', 'feedDose']}
+              spec={FIELDS.soil.feedDose}
+              value={soil.feedDose}
+              label="For a litre of soil"
+            />
+            <Measure
+              path={['soil', 'feedNitrogen']}
+              spec={FIELDS.soil.feedNitrogen}
+              value={soil.feedNitrogen}
+            />
+          </Pair>
+          {soil.feedNitrogen > 0 && (
+            <Says>
+              Growers usually give {usual(USUAL_NITROGEN.least)} to {usual(USUAL_NITROGEN.most)} of
+              it to this much soil in a season. Typical, from its nitrogen.
+            </Says>
+          )}
+        </>
+      )}
+      {soil.feed === 'in-mix' && <Says>Give nothing more until the bag of the mix says so.</Says>}
+      <ScoopField
+        label="Dolomitic lime for this planter"
+        mass={soil.limeDose * soilVolume}
+        density={LIME_DENSITY}
+        onCommit={(mass) => change([{ path: ['soil', 'limeDose'], value: mass / soilVolume }])}
+      />
+    </Group>
+  );
+}
+
+/** How each is usually given. */
+const USUAL_WAY = {
+  none: 'strip',
+  'in-mix': 'mixed',
+  organic: 'strip',
+  synthetic: 'strip',
+  compost: 'mixed',
+  castings: 'top',
+  liquid: 'top',
+} as const;

@@ -1,0 +1,202 @@
+import { Button, Text } from '@chakra-ui/react';
+import {
+  cropIn,
+  FIELDS,
+  ownFrom,
+  plantingPlan,
+  STARTS,
+  SUPPORTS,
+  usualPlanted,
+  type Crop,
+  type Patch,
+  type Planted,
+} from '@huerta/core';
+import { useMemo } from 'react';
+import { useWords } from '../../../app/preferences';
+import { ChoiceField, TickField } from '../../../components/ChoiceField';
+import { QuantityField } from '../../../components/QuantityField';
+import { useBench } from '../bench';
+import { CropChoice } from './CropChoice';
+import { OwnCropFields } from './OwnCropFields';
+import { Choice, Measure, Pair } from './parts';
+
+interface PlantedFieldsProps {
+  planted: Planted;
+  of: number;
+  onGone(): void;
+}
+
+/** One planting: what, how many, where, when, how it comes in and what holds it. */
+export function PlantedFields({ planted, of, onGone }: PlantedFieldsProps) {
+  const { design, planter, change } = useBench();
+  const { write } = useWords();
+  const path = ['planting', 'crops', of];
+  const crop = cropIn(planted);
+  const { room } = useMemo(() => plantingPlan(planter), [planter]);
+  const beds = planter.bed.places.length;
+  const set = (key: keyof Planted, value: unknown): Patch => [{ path: [...path, key], value }];
+  return (
+    <>
+      <CropChoice
+        label="What grows"
+        value={planted}
+        help={wantsOf(crop, write)}
+        onChoose={(id, own) => {
+          // Where plants were put by hand and how they are held belongs to what stood there before.
+          const next = usualPlanted(id, planted.count, {}, own);
+          const { start, from, stays, bed } = planted;
+          change([{ path, value: { ...next, start, from, stays, bed } }]);
+        }}
+      />
+      <Pair>
+        <Measure
+          path={[...path, 'count']}
+          spec={FIELDS.planting.count}
+          value={planted.count}
+          help={`${design.planting.crops.length > 1 ? 'There is room for' : 'The surface takes'} ${room[of] ?? 0}`}
+        />
+        <Measure
+          path={[...path, 'spacing']}
+          spec={FIELDS.planting.spacing}
+          value={planted.spacing}
+          help={`${write(crop.openSpacing, 'span')} in open ground`}
+        />
+      </Pair>
+      {planted.count > 1 && closeOf(planted, crop) && (
+        <Text fontSize="sm" color="faint">
+          {closeOf(planted, crop)}
+        </Text>
+      )}
+      <Pair>
+        <Measure
+          path={[...path, 'foliage']}
+          spec={FIELDS.planting.foliage}
+          value={planted.foliage}
+        />
+        <Measure
+          path={[...path, 'from']}
+          spec={FIELDS.planting.from}
+          value={planted.from}
+          help="0 is the day on which the planter is first planted."
+        />
+      </Pair>
+      <Stays planted={planted} onStays={(stays) => change(set('stays', stays))} />
+      <Choice
+        path={[...path, 'start']}
+        label="How it comes in"
+        value={planted.start}
+        choices={STARTS}
+        help={planted.start === 'seed' ? sowingOf(crop, write) : undefined}
+      />
+      <Choice
+        path={[...path, 'support']}
+        label="What holds it up"
+        value={planted.support}
+        choices={SUPPORTS}
+        help={`Grows to ${write(crop.height, 'span')}`}
+      />
+      {beds > 1 && (
+        <ChoiceField
+          label="In which of the row"
+          value={planted.bed === null ? 'all' : String(planted.bed)}
+          choices={{
+            all: { name: 'Spread over all' },
+            ...Object.fromEntries(
+              Array.from({ length: beds }, (_, i) => [String(i), { name: `Number ${i + 1}` }]),
+            ),
+          }}
+          onChoose={(value) => change(set('bed', value === 'all' ? null : Number(value)))}
+        />
+      )}
+      {planted.places && (
+        <Button alignSelf="flex-start" variant="ghost" onClick={() => change(set('places', null))}>
+          Let Huerta choose their places
+        </Button>
+      )}
+      {planted.own ? (
+        <OwnCropFields own={planted.own} path={[...path, 'own']} />
+      ) : (
+        <Button
+          alignSelf="flex-start"
+          variant="ghost"
+          onClick={() => change(set('own', ownFrom(planted.crop, `My ${crop.name.toLowerCase()}`)))}
+        >
+          Make it a crop of my own
+        </Button>
+      )}
+      <Button
+        alignSelf="flex-start"
+        variant="ghost"
+        color="harm"
+        onClick={() => {
+          const crops = design.planting.crops.filter((_one, i) => i !== of);
+          if (!change([{ path: ['planting', 'crops'], value: crops }])) onGone();
+        }}
+      >
+        Take {crop.name.toLowerCase()} out
+      </Button>
+    </>
+  );
+}
+
+type Write = ReturnType<typeof useWords>['write'];
+
+/** What a crop wants, in a line. */
+function wantsOf({ roots, likes, feet, kcFrom }: Crop, write: Write): string {
+  const soil = { acid: ', acid soil and no lime', lime: '; likes lime', either: '' }[likes];
+  const water = { wet: '; wet feet are fine', dry: '; rather dry', even: '' }[feet];
+  const source = kcFrom === 'FAO-56' ? 'Thirst after FAO-56.' : 'Typical.';
+  return `Wants ${write(roots, 'span')} of root room${soil}${water}. ${source}`;
+}
+
+/** What standing closer than in the open costs in water, once it is worth a word. */
+function closeOf({ spacing }: Planted, { openSpacing }: Crop): string {
+  const more = (openSpacing / spacing) ** 2;
+  return more >= COSTLY
+    ? `So close, a surface drinks up to ${more.toFixed(1)} times what it would at the distance of open ground.`
+    : '';
+}
+const COSTLY = 1.3;
+
+function sowingOf({ sowing }: Crop, write: Write): string {
+  if (sowing === null) return 'This one is not sown: buy plants, or take cuttings.';
+  return sowing === 0
+    ? 'On top, not covered: the seed wants light. Water from the top until it is up.'
+    : `${write(sowing, 'length')} deep. Water from the top until it is up.`;
+}
+
+interface StaysProps {
+  planted: Planted;
+  onStays(days: number | null): void;
+}
+
+/** Until when it stands there. */
+function Stays({ planted, onStays }: StaysProps) {
+  const { stages } = cropIn(planted);
+  const usual = stages.reduce((sum, days) => sum + days, 0);
+  return (
+    <>
+      <TickField
+        label="Cleared before the end"
+        checked={planted.stays !== null}
+        onTick={(ends) => onStays(ends ? usual : null)}
+      />
+      {planted.stays !== null && (
+        <QuantityField
+          spec={FIELDS.planting.stays}
+          value={planted.stays}
+          help={`From seed or young plant to the last harvest it takes about ${usual} days.`}
+          onCommit={(days) => {
+            onStays(days);
+            return null;
+          }}
+        />
+      )}
+      {planted.stays !== null && (
+        <Text fontSize="sm" color="faint">
+          The ground is bare after it, until something follows.
+        </Text>
+      )}
+    </>
+  );
+}
