@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { SITE_IDS, type Months } from '../catalog';
+import { SITE_IDS, SITES, type Months, type Site } from '../catalog';
 
 /** Which weather a garden has: a made-up place, normals of one's own, or days of one's own. */
 
@@ -59,3 +59,9 @@ export type WeatherChoice = z.infer<typeof weatherChoiceSchema>;
 
 /** The weather of a garden that has chosen none. */
 export const FIRST_WEATHER: WeatherChoice = { site: 'vallesol', normals: null, days: null };
+
+/** The site whose normals count: the chosen one, or that of one's own normals; the made-up hill town for days alone. */
+export function siteOf({ site, normals }: Pick<WeatherChoice, 'site' | 'normals'>): Site {
+  if (site === 'own-normals' && normals) return normals;
+  return site === 'own-normals' || site === 'own-days' ? SITES.vallesol : SITES[site];
+}

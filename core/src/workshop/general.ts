@@ -101,6 +101,15 @@ export function fill(maker: Maker): void {
       );
   }
   const each = bed.places.length;
+  const { weight } = figures;
+  if (weight.carriers !== null && weight.full > design.place.liftLimit)
+    maker.say(
+      'fill',
+      weight.dry > design.place.liftLimit
+        ? say`Carry it to its place before the mix goes in: full it weighs ${q(weight.full, 'mass')}.`
+        : say`Fill in a first part, carry it to its place, and fill in the rest there: full it weighs ${q(weight.full, 'mass')}.`,
+      5,
+    );
   // Some of it is in the base, in cups or in columns by now.
   const packed =
     figures.soilVolume > soilBeds(planter).reduce((sum, { volume }) => sum + volume, 0) + 1e-6;

@@ -83,7 +83,7 @@ export const DEMO_GARDEN: readonly PlanterDesign[] = [
       at: null,
       strip: null,
     }),
-    grows('tomato', 1, { foliage: 0.6, spacing: 0.45 }),
+    grows('tomato', 1, { foliage: 0.6, spacing: 0.45, support: 'cage' }),
     set(['place', 'name'], 'Roof'),
     set(['place', 'spot'], 'wall'),
     set(['place', 'floorLimit'], 3000),
@@ -152,6 +152,18 @@ export const DEMO_GARDEN: readonly PlanterDesign[] = [
     set(['place', 'name'], 'Courtyard, at the table'),
     set(['vessel', 'fall'], 0.008),
     ...SHELTERED,
+    set(
+      ['planting', 'crops'],
+      [
+        usualPlanted('cos-lettuce', 6, { start: 'raised', stays: 60 }),
+        usualPlanted('pepper', 3, { from: 45 }),
+        usualPlanted('chives', 4),
+        usualPlanted('lambs-lettuce', 12, { start: 'seed', from: 175, stays: 75 }),
+      ],
+    ),
+    set(['soil', 'feed'], 'organic'),
+    set(['soil', 'feedDose'], 4),
+    set(['soil', 'feedNitrogen'], 0.05),
   ]),
   applyPatch(start('stone-pot'), [
     set(['name'], 'Strawberries in the glazed pot'),

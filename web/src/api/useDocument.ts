@@ -28,13 +28,15 @@ async function know<K extends Kind>(kind: K, id: string): Promise<Known<K>> {
 }
 
 /** One document, as it was last changed here or as the server has it. */
-export function useDocument<K extends Kind>(kind: K, id: string) {
-  return useQuery({
-    queryKey: documentKey(kind, id),
-    queryFn: () => know(kind, id),
-    staleTime: 60_000,
-  });
-}
+export const useDocument = <K extends Kind>(kind: K, id: string) =>
+  useQuery(documentQuery(kind, id));
+
+/** How a document is asked for, alone or with others. */
+export const documentQuery = <K extends Kind>(kind: K, id: string) => ({
+  queryKey: documentKey(kind, id),
+  queryFn: () => know(kind, id),
+  staleTime: 60_000,
+});
 
 /** Shows a change at once, keeps it on this device, and leaves the sending to the queue. */
 export function useChange<K extends Kind>(kind: K, id: string) {

@@ -19,6 +19,7 @@ const SeasonPage = lazy(() => import('../pages/season/SeasonPage'));
 const SettingsPage = lazy(() => import('../pages/settings/SettingsPage'));
 const PhonePage = lazy(() => import('../pages/settings/PhonePage'));
 const ExamplesPage = lazy(() => import('../pages/examples/ExamplesPage'));
+const YearPage = lazy(() => import('../pages/year/YearPage'));
 const ComparePage = lazy(() => import('../pages/compare/ComparePage'));
 
 export function App() {
@@ -30,6 +31,7 @@ export function App() {
             <Route path="/" element={<GardenPage />} />
             <Route path="/new" element={<StartPage />} />
             <Route path="/vessels" element={<VesselsPage />} />
+            <Route path="/year" element={<YearPage />} />
             <Route path="/compare" element={<ComparePage />} />
             <Route path="/shopping" element={<ShoppingPage />} />
             <Route path="/prices" element={<PricesPage />} />

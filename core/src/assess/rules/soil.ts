@@ -361,7 +361,7 @@ function limeOf(soil: Soil, crops: readonly Planted[]): Draft[] {
   return drafts;
 }
 
-/** Leaves that many crops of wet ground and of dry ground share no soil with. */
+/** Crops of wet ground and of dry ground in one soil. */
 export const company: Rule = ({ design: { planting } }) => {
   const wet = planting.crops.find((planted) => cropIn(planted).feet === 'wet');
   const dry = planting.crops.find(
@@ -377,6 +377,43 @@ export const company: Rule = ({ design: { planting } }) => {
       propose: () => [],
     },
   ];
+};
+
+/** So many times as tall, a crop takes the light of one that stands within its leaves. */
+const SHADES = 1.8;
+
+/** Low crops that want sun and stand under the leaves of tall ones. */
+export const shade: Rule = ({ design: { planting }, planter }) => {
+  const { crops } = planting;
+  if (crops.length < 2) return [];
+  const { places } = plantingPlan(planter);
+  for (const low of places) {
+    const under = crops[low.of] as Planted;
+    const crop = cropIn(under);
+    // Leaves for the kitchen do well in some shade; what bears fruit or flowers does not.
+    if (crop.habit === 'rosette' || crop.habit === 'root' || crop.habit === 'grassy') continue;
+    const over = places.find((tall) => {
+      const planted = crops[tall.of] as Planted;
+      return (
+        tall.of !== low.of &&
+        together(planted, under) &&
+        cropIn(planted).height > crop.height * SHADES &&
+        Math.hypot(tall.x - low.x, tall.y - low.y) < planted.foliage / 2
+      );
+    });
+    if (!over) continue;
+    const tall = cropIn(crops[over.of] as Planted);
+    return [
+      {
+        id: 'shade',
+        severity: 'note',
+        room: 'soil',
+        text: say`Move ${crop.name.toLowerCase()} out from under ${tall.name.toLowerCase()}, which grows to ${q(tall.height, 'span')} and takes its sun.`,
+        propose: () => [],
+      },
+    ];
+  }
+  return [];
 };
 
 export const crowding: Rule = ({ design: { planting }, planter }) => {

@@ -54,6 +54,7 @@ export function GardenPage() {
 }
 
 const ELSEWHERE = [
+  ['/year', 'The year'],
   ['/vessels', 'My vessels'],
   ['/compare', 'Compare'],
   ['/shopping', 'Shopping list'],

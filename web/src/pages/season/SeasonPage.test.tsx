@@ -12,6 +12,7 @@ import {
   type Patch,
   type SeasonPlan,
   type WeatherChoice,
+  siteOf,
 } from '@huerta/core';
 import { Route, Routes } from 'react-router';
 import { Around, designOf } from '../../testing/bench';
@@ -19,7 +20,6 @@ import { installWorker, serveWith } from '../../testing/worker';
 import { show } from '../../testing/render';
 import { work } from '../../workers/work';
 import SeasonPage from './SeasonPage';
-import { siteOf } from './settings';
 import { difference, seasonSentence } from './words';
 
 const id = '00000000-0000-4000-8000-000000000001';

@@ -10,6 +10,7 @@ import {
   type SeasonPlan,
   type WeatherChoice,
   type SeasonQuestion,
+  siteOf,
 } from '@huerta/core';
 import { useQueryClient } from '@tanstack/react-query';
 import { formatISO } from 'date-fns';
@@ -31,7 +32,6 @@ import { PlanFields } from './PlanFields';
 import './season.css';
 import { SearchView } from './SearchView';
 import { SeasonView } from './SeasonView';
-import { siteOf } from './settings';
 import { WeatherView } from './WeatherView';
 import { WhatIfView } from './WhatIfView';
 import { YearView } from './YearView';

@@ -7,13 +7,13 @@ import {
   type Site,
   type WeatherChoice,
   type WeatherReading,
+  siteOf,
 } from '@huerta/core';
 import Papa from 'papaparse';
 import { useRef, useState } from 'react';
 import { useSaveWeather } from '../../api/weather';
 import { ChoiceField } from '../../components/ChoiceField';
 import { Table } from '../workshop/sheet';
-import { siteOf } from './settings';
 
 const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
 

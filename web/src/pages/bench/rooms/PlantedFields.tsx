@@ -20,6 +20,9 @@ import { CropChoice } from './CropChoice';
 import { OwnCropFields } from './OwnCropFields';
 import { Choice, Measure, Pair } from './parts';
 
+/** Plants whose places are shown as numbers; more are moved in the plan. */
+const MOST_BY_NUMBER = 12;
+
 interface PlantedFieldsProps {
   planted: Planted;
   of: number;
@@ -108,6 +111,22 @@ export function PlantedFields({ planted, of, onGone }: PlantedFieldsProps) {
           onChoose={(value) => change(set('bed', value === 'all' ? null : Number(value)))}
         />
       )}
+      {planted.places?.slice(0, MOST_BY_NUMBER).map((spot, i) => (
+        <Pair key={i}>
+          <Measure
+            path={[...path, 'places', i, 'x']}
+            spec={FIELDS.at.x}
+            value={spot.x}
+            label={`Number ${i + 1} to the right`}
+          />
+          <Measure
+            path={[...path, 'places', i, 'y']}
+            spec={FIELDS.at.y}
+            value={spot.y}
+            label="To the back"
+          />
+        </Pair>
+      ))}
       {planted.places && (
         <Button alignSelf="flex-start" variant="ghost" onClick={() => change(set('places', null))}>
           Let Huerta choose their places

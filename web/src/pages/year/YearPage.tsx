@@ -1,0 +1,117 @@
+import { Box, Button, Text } from '@chakra-ui/react';
+import type { PlanterResource } from '@huerta/contract';
+import {
+  dayAfter,
+  daysBetween,
+  plantingLength,
+  siteOf,
+  stripOf,
+  usualPlanting,
+  yearOf,
+  type SeasonPlan,
+  type WeatherChoice,
+} from '@huerta/core';
+import { formatISO } from 'date-fns';
+import { useMemo, useState } from 'react';
+import { Link } from 'react-router';
+import { usePlanters } from '../../api/planters';
+import { useSeasonPlans } from '../../api/season';
+import { useWeather } from '../../api/weather';
+import { Fetched, Page } from '../../components/Page';
+import { writeDate } from '../../components/dates';
+import { YearStrip } from '../../components/year/YearStrip';
+
+/** The year of the whole garden: every planter's strip over the same months. */
+export default function YearPage() {
+  const planters = usePlanters();
+  const weather = useWeather();
+  return (
+    <Page title="The year">
+      <Box display="flex" flexWrap="wrap" gap="4" alignItems="baseline" mb="4">
+        <Text as="h1" fontSize="2xl" flex="1">
+          The year
+        </Text>
+        <Link to="/" style={{ textDecoration: 'underline' }}>
+          To the garden
+        </Link>
+      </Box>
+      <Fetched what="the garden" title="The garden cannot be fetched" queries={[planters, weather]}>
+        {(all, choice) => <Years planters={all} choice={choice} />}
+      </Fetched>
+    </Page>
+  );
+}
+
+/** Planters that are shown at first, and more at a press. */
+const AT_ONCE = 30;
+/** Longest season that a usual day of planting is looked for, days. */
+const LONGEST = 240;
+
+function Years({ planters, choice }: { planters: PlanterResource[]; choice: WeatherChoice }) {
+  const [most, setMost] = useState(AT_ONCE);
+  const site = useMemo(() => siteOf(choice), [choice]);
+  const growing = useMemo(
+    () => planters.filter(({ design }) => design.planting.crops.some(({ count }) => count > 0)),
+    [planters],
+  );
+  const shown = growing.slice(0, most);
+  const plans = useSeasonPlans(shown.map(({ id }) => id));
+  const years = useMemo(
+    () => shown.map((one) => yearIn(one, plans[one.id], site)),
+    [shown, plans, site],
+  );
+  const strip = useMemo(() => overAll(years), [years]);
+  const frostFree = years.find((one) => one.year.frostFree)?.year.frostFree;
+  if (growing.length === 0)
+    return <Text>Nothing grows yet. Add crops in the soil room of a planter’s bench.</Text>;
+  return (
+    <>
+      <Text maxW="44rem">
+        {frostFree
+          ? `Frost is rare from ${writeDate(frostFree.from, 'long')} to ${writeDate(frostFree.to, 'long')}: hatched is when it comes.`
+          : 'Frost is not to be reckoned with here.'}{' '}
+        Press a planter to move what grows in it.
+      </Text>
+      <div className="year-scroll">
+        {years.map(({ planter, year }) => (
+          <Box as="section" key={planter.id} mb="5" aria-label={planter.design.name}>
+            <Text as="h2" fontSize="lg" overflowWrap="anywhere">
+              <Link to={`/planters/${planter.id}/season?view=year`}>
+                <span style={{ textDecoration: 'underline' }}>{planter.design.name}</span>
+                {planter.design.variant ? `, ${planter.design.variant}` : ''}
+              </Link>
+            </Text>
+            <YearStrip strip={strip} frostFree={year.frostFree} bars={year.bars} />
+          </Box>
+        ))}
+      </div>
+      {growing.length > most && (
+        <Button onClick={() => setMost(most + AT_ONCE)}>
+          Show {Math.min(growing.length - most, AT_ONCE)} more
+        </Button>
+      )}
+    </>
+  );
+}
+
+function yearIn(
+  planter: PlanterResource,
+  plan: SeasonPlan | undefined,
+  site: ReturnType<typeof siteOf>,
+) {
+  const today = formatISO(new Date(), { representation: 'date' });
+  const length = Math.min(plantingLength(planter.design.planting), LONGEST);
+  const planted = plan?.planted ?? usualPlanting(today, site.latitude, length);
+  return { planter, planted, year: yearOf(planter.design, planted, site) };
+}
+
+/** Months that hold all of them. */
+function overAll(years: readonly ReturnType<typeof yearIn>[]): { from: string; days: number } {
+  const strips = years.map(({ year, planted }) => stripOf(year, planted));
+  const from = strips.reduce((least, one) => (one.from < least ? one.from : least), '9999');
+  const to = strips.reduce((most, one) => {
+    const end = dayAfter(one.from, one.days);
+    return end > most ? end : most;
+  }, '0000');
+  return { from, days: strips.length > 0 ? daysBetween(from, to) : 366 };
+}
