@@ -21,6 +21,7 @@ const CORE_LAYERS = [
   'planter',
   'assess',
   'season',
+  'tend',
   'field',
   'workshop',
   'search',

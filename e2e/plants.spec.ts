@@ -95,9 +95,7 @@ test('a tall tomato in a cage in a windy place tips when the water is low, and i
   await openBench(page, { ...design, place: { ...design.place, wind: 'windy' } }, 'soil');
   const finding = page.getByText(/tips it over when the water is low/);
   await expect(finding).toBeVisible();
-  const mend = page
-    .getByRole('button', { name: /Stand it in shelter|from a string above/ })
-    .first();
+  const mend = page.getByRole('button', { name: /in a cage to a wall or pole/ }).first();
   await mend.click();
   await expect(finding).toHaveCount(0);
   await saved(page);

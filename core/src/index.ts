@@ -11,6 +11,7 @@ export * from './planter';
 export * from './crop';
 export * from './assess';
 export * from './season';
+export * from './tend';
 export * from './field';
 export * from './workshop';
 export * from './search';

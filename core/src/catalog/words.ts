@@ -146,6 +146,7 @@ export const SUPPORTS = {
   none: { name: 'Nothing' },
   stake: { name: 'A stake each' },
   cage: { name: 'A cage each' },
+  tied: { name: 'A cage each, tied to a wall or pole' },
   string: { name: 'A string from above' },
   mesh: { name: 'Mesh between two posts' },
   wire: { name: 'A wire along the row' },

@@ -208,6 +208,7 @@ export function supportShapes(support: Planted['support'], sketch: Sketch): Shap
     case 'stake':
       return [post('stake', x + spread * 0.12)];
     case 'cage':
+    case 'tied':
       return [
         post('left', x - half),
         post('right', x + half),

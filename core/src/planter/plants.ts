@@ -108,9 +108,9 @@ function setOut(
     );
     const set = sets.flat().map((one, i) => ({ ...one, number: byHand.length + i }));
     places.push(...set);
-    const standing = byHand.filter(({ stands }) => stands).length;
-    stand[of] = standing + set.length;
-    room[of] = Math.max((room[of] as number) + standing, stand[of]);
+    // What was put by hand stands where it was put, whether that is wise or not.
+    stand[of] = byHand.length + set.length;
+    room[of] = Math.max((room[of] as number) + byHand.length, stand[of]);
   }
   return { places, stand, room };
 }

@@ -45,6 +45,14 @@ function heldBy(planted: Planted, stands: number, depth: number, across: number)
         says: say`Set a cage over each plant while it is small, and tie it to a pole or to its neighbour.`,
         minutes: 4 * stands,
       };
+    case 'tied':
+      return {
+        good: 'cage',
+        quantity: stands,
+        amount: say`${q(stands, 'count')}, ${q(height, 'span')} high`,
+        says: say`Set a cage over each plant while it is small, and tie its top to a hook in the wall or to a pole that stands in the ground.`,
+        minutes: 8 * stands,
+      };
     case 'string':
       return {
         good: 'string',

@@ -54,6 +54,14 @@ export const tips: Rule = ({ design, figures }) => {
       room: 'soil',
       text: say`Tie it to something firm: a gust of ${q(wind.empty, 'speed')} tips it over when the water is low, of ${q(wind.full, 'speed')} when it is full, and here gusts reach ${q(wind.gust, 'speed')}.`,
       propose: () => [
+        ...(tallest >= 0 && crops[tallest]?.support !== 'tied'
+          ? [
+              {
+                label: say`Tie ${cropIn(crops[tallest] as Planted).name.toLowerCase()} in a cage to a wall or pole`,
+                patch: [set(['planting', 'crops', tallest, 'support'], 'tied')],
+              },
+            ]
+          : []),
         ...(tallest >= 0 && crops[tallest]?.support !== 'string'
           ? [
               {

@@ -1,0 +1,105 @@
+import { z } from 'zod';
+
+/**
+ * The log of a garden: what was done, seen and given, each an entry of its own that is never changed. A correction is
+ * another entry that takes the place of the first; taking one out is an entry that takes its place and is gone. So two
+ * devices that write at once lose nothing, and an entry that is sent twice is stored once.
+ */
+
+const amount = (most: number) => z.number().min(0).max(most);
+const words = (most: number) => z.string().trim().max(most);
+
+/** What is done without a number, with what it is called. */
+export const DEEDS = {
+  planted: { name: 'Planted' },
+  sown: { name: 'Sown' },
+  thinned: { name: 'Thinned' },
+  tied: { name: 'Tied up' },
+  limed: { name: 'Limed' },
+  topped: { name: 'Topped up with compost or mulch' },
+  worms: { name: 'Fed the worms' },
+  wick: { name: 'Renewed the wick' },
+  overflow: { name: 'Cleared the overflow' },
+  flushed: { name: 'Flushed with water from the top' },
+  emptied: { name: 'Emptied for winter' },
+  moved: { name: 'Moved' },
+  trouble: { name: 'Pest or trouble' },
+  note: { name: 'Note' },
+} as const;
+export type Deed = keyof typeof DEEDS;
+export const DEED_IDS = Object.keys(DEEDS) as [Deed, ...Deed[]];
+
+export const FEELS = {
+  dry: { name: 'dry' },
+  moist: { name: 'moist' },
+  wet: { name: 'wet' },
+} as const;
+export type Feel = keyof typeof FEELS;
+
+/** What was done. SI: m³, metres, kilograms. */
+export const didSchema = z.discriminatedUnion('kind', [
+  z.strictObject({
+    kind: z.literal('filled'),
+    where: z.enum(['tube', 'top']),
+    volume: amount(10).nullable().describe('m³; null where nobody measured'),
+    ran: z.boolean().describe('Until the overflow ran'),
+  }),
+  z.strictObject({ kind: z.literal('level'), depth: amount(3).describe('Water, metres') }),
+  z.strictObject({
+    kind: z.literal('finger'),
+    depth: amount(1).describe('How deep it was felt, metres'),
+    feels: z.enum(['dry', 'moist', 'wet']),
+  }),
+  z.strictObject({ kind: z.literal('rain'), depth: amount(1) }),
+  z.strictObject({
+    kind: z.literal('fed'),
+    what: words(80),
+    mass: amount(100).nullable(),
+  }),
+  z.strictObject({
+    kind: z.literal('harvested'),
+    what: words(80),
+    mass: amount(1000).nullable(),
+    count: z.int().min(0).max(100_000).nullable(),
+  }),
+  z.strictObject({ kind: z.literal('did'), what: z.enum(DEED_IDS) }),
+]);
+export type Did = z.infer<typeof didSchema>;
+
+export const logEntrySchema = z.strictObject({
+  id: z.uuid().describe('Made on the device, so that sending twice stores once'),
+  planter: z.uuid(),
+  at: z.iso.datetime().describe('When it was done'),
+  by: words(40).describe('Who wrote it, as the device is called'),
+  did: didSchema,
+  text: words(2000).describe('What else there is to say'),
+  typed: words(200).describe('As it was typed, where it was'),
+  instead: z.uuid().nullable().describe('The entry whose place it takes'),
+  gone: z.boolean().describe('Takes that entry out, and says nothing itself'),
+});
+export type LogEntry = z.infer<typeof logEntrySchema>;
+
+/** The entries that hold: not replaced and not taken out, latest first. Each id counts once. */
+export function holding(entries: readonly LogEntry[]): LogEntry[] {
+  const all = [...new Map(entries.map((entry) => [entry.id, entry])).values()];
+  const replaced = new Set(all.flatMap(({ instead }) => instead ?? []));
+  return all
+    .filter(({ id, gone }) => !gone && !replaced.has(id))
+    .sort((a, b) => b.at.localeCompare(a.at) || b.id.localeCompare(a.id));
+}
+
+/** Takes an entry out, as an entry. @param id of the new one */
+export const takenOut = (entry: LogEntry, id: string): LogEntry => ({
+  ...entry,
+  id,
+  instead: entry.id,
+  gone: true,
+});
+
+/** Puts back what was taken out, as an entry. @param out the entry that took it out */
+export const putBack = (entry: LogEntry, out: LogEntry, id: string): LogEntry => ({
+  ...entry,
+  id,
+  instead: out.id,
+  gone: false,
+});

@@ -1,0 +1,27 @@
+export {
+  DEED_IDS,
+  DEEDS,
+  didSchema,
+  FEELS,
+  holding,
+  logEntrySchema,
+  putBack,
+  takenOut,
+  type Deed,
+  type Did,
+  type Feel,
+  type LogEntry,
+} from './entry';
+export { readLine, type LineReading, type ReadLine } from './readLine';
+export {
+  forecastOf,
+  quantilesOf,
+  runThirsty,
+  thirstOf,
+  type Forecast,
+  type Quantiles,
+  type Surprise,
+  type Tended,
+  type Thirst,
+} from './thirst';
+export { sayDid } from './words';
