@@ -1,5 +1,5 @@
 import { SUPPORTS, type Crop } from '../../catalog';
-import { cropIn, type Planted } from '../../design';
+import { cropIn, type Planted, type PlanterDesign } from '../../design';
 import { q, say } from '../../quantity';
 import type { Draft, Remedy, Rule } from '../finding';
 import { set } from '../moves';
@@ -53,35 +53,32 @@ export const tips: Rule = ({ design, figures }) => {
       severity: always ? 'fault' : 'watch',
       room: 'soil',
       text: say`Tie it to something firm: a gust of ${q(wind.empty, 'speed')} tips it over when the water is low, of ${q(wind.full, 'speed')} when it is full, and here gusts reach ${q(wind.gust, 'speed')}.`,
-      propose: () => [
-        ...(tallest >= 0 && crops[tallest]?.support !== 'tied'
-          ? [
-              {
-                label: say`Tie ${cropIn(crops[tallest] as Planted).name.toLowerCase()} in a cage to a wall or pole`,
-                patch: [set(['planting', 'crops', tallest, 'support'], 'tied')],
-              },
-            ]
-          : []),
-        ...(tallest >= 0 && crops[tallest]?.support !== 'string'
-          ? [
-              {
-                label: say`Hang ${cropIn(crops[tallest] as Planted).name.toLowerCase()} from a string above`,
-                patch: [set(['planting', 'crops', tallest, 'support'], 'string')],
-              },
-            ]
-          : []),
-        ...(design.place.wind === 'windy'
-          ? [
-              {
-                label: say`Stand it where it is less windy`,
-                patch: [set(['place', 'wind'], 'breezy')],
-              },
-            ]
-          : []),
-        ...(design.place.wind !== 'calm'
-          ? [{ label: say`Stand it in shelter`, patch: [set(['place', 'wind'], 'calm')] }]
-          : []),
-      ],
+      propose: () => steadied(design, tallest),
     },
   ];
 };
+
+/** Ways to keep it standing: held by something firm, less wind, or both. @param tallest the tallest planting, −1 for none */
+function steadied({ planting, place }: PlanterDesign, tallest: number): Remedy[] {
+  const planted = planting.crops[tallest];
+  const hold = (support: Planted['support']) =>
+    set(['planting', 'crops', tallest, 'support'], support);
+  const calmer = [set(['place', 'wind'], place.wind === 'windy' ? 'breezy' : 'calm')];
+  const remedies: Remedy[] = [];
+  if (planted && planted.support !== 'tied') {
+    const name = cropIn(planted).name.toLowerCase();
+    remedies.push(
+      { label: say`Tie ${name} in a cage to a wall or pole`, patch: [hold('tied')] },
+      { label: say`Hang ${name} from a string above`, patch: [hold('string')] },
+      {
+        label: say`Tie ${name} in a cage to a wall or pole, where it is less windy`,
+        patch: [hold('tied'), ...calmer],
+      },
+    );
+  }
+  if (place.wind !== 'calm') {
+    remedies.push({ label: say`Stand it where it is less windy`, patch: calmer });
+    remedies.push({ label: say`Stand it in shelter`, patch: [set(['place', 'wind'], 'calm')] });
+  }
+  return remedies;
+}
