@@ -5,6 +5,7 @@ export * from './document';
 export * from './door';
 export * from './entry';
 export * from './garden';
+export * from './log';
 export * from './planter';
 export * from './problem';
 export * from './vessel';

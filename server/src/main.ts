@@ -6,6 +6,7 @@ import { fileURLToPath } from 'node:url';
 import { pino } from 'pino';
 import { loadDemoBuild } from './demo/build';
 import { loadDemoGarden, loadDemoVessels } from './demo/garden';
+import { loadDemoLog } from './demo/log';
 import { houseNames } from './door/addresses';
 import { doorKeeper } from './door/door';
 import { secretsOf } from './door/secrets';
@@ -54,6 +55,7 @@ async function main(): Promise<void> {
   }
   if (demo) {
     await loadDemoGarden(services);
+    await loadDemoLog(services);
     await loadDemoVessels(services);
     await loadDemoBuild(services);
   }

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { fileQuerySchema, labelQuerySchema, progressSchema, sendProgressSchema } from '../build';
 import { gardenSchema } from '../entry';
+import { loggedSchema, logQuerySchema, logSchema, sendLogSchema } from '../log';
 import { examplesSchema } from '../planter';
 import { GONE, routes } from './route';
 
@@ -102,5 +103,31 @@ export const BUILD = routes({
     query: fileQuerySchema,
     file: 'image/svg+xml',
     problems: GONE,
+  },
+});
+
+export const LOG = routes({
+  all: {
+    method: 'get',
+    path: '/log',
+    about: 'The log of the garden, latest first.',
+    query: logQuerySchema,
+    answer: logSchema,
+  },
+  of: {
+    method: 'get',
+    path: '/planters/:id/log',
+    about: 'The log of a planter, latest first.',
+    query: logQuerySchema,
+    answer: logSchema,
+    problems: GONE,
+  },
+  add: {
+    method: 'post',
+    path: '/log',
+    about: 'Adds entries; one whose id is known is left as it is.',
+    body: sendLogSchema,
+    answer: loggedSchema,
+    problems: ['invalid', 'too-large', 'not-json'],
   },
 });

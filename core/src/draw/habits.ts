@@ -110,16 +110,17 @@ function fan({ id, x, base, height, spread }: Sketch, count: number, flat: numbe
 }
 
 function blades({ id, x, base, height, spread }: Sketch, count: number): Shape[] {
+  const half = Math.min(spread * 0.05, height * 0.03);
   return leans(count).map((lean, k) => {
-    const top: Point = [x + lean * spread * 0.5, base + height * (1 - 0.25 * Math.abs(lean))];
-    const tip: Point = [x + lean * spread * 0.85, top[1] - height * 0.15 * Math.abs(lean)];
-    const half = Math.min(spread * 0.06, height * 0.03);
+    const top: Point = [x + lean * spread * 0.3, base + height * (0.92 - 0.2 * Math.abs(lean))];
+    const tip: Point = [x + lean * spread * 0.5, base + height * (1 - 0.3 * Math.abs(lean))];
+    const foot = x + lean * half * 3;
     return area(`${id}-blade-${k}`, 'leaf', [
-      [x + lean * half * 2 - half, base],
-      top,
+      [foot - half, base],
+      [top[0] - half * 0.7, top[1]],
       tip,
-      top,
-      [x + lean * half * 2 + half, base],
+      [top[0] + half * 0.7, top[1]],
+      [foot + half, base],
     ]);
   });
 }

@@ -24,4 +24,5 @@ export {
   type Tended,
   type Thirst,
 } from './thirst';
+export { followedFrom, stateOf, type TendedQuestion, type TendedState } from './state';
 export { sayDid } from './words';

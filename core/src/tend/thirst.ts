@@ -7,8 +7,8 @@ import type { LogEntry } from './entry';
 
 /**
  * What a planter's log says of its thirst. The thirst factor multiplies what plants and surface are reckoned to lose.
- * Every filling until the overflow runs makes the reservoir full, so the time between two of them is an episode that
- * begins in a known state; what was filled says what was lost. The factor is one number that drifts slowly, so its
+ * Every filling until the overflow runs makes the reservoir full, so what was filled says what was lost since the one
+ * before. The factor is one number that drifts slowly, so its
  * whole distribution is carried on a grid of its logarithm (a histogram filter): exact, the same every time, and the
  * season's engine is asked at a few nodes only, between which losses are interpolated. An ensemble would say the same
  * with more runs and with noise of its own.
@@ -31,6 +31,8 @@ const OF_STICK = 0.006;
 const OF_WEATHER = 0.08;
 /** A reading may be wrong altogether, or something else has happened. */
 const MISTAKEN = 0.03;
+/** Days after planting for which it is taken as filled then, and not since. */
+const TRUSTED = 8;
 /** Standard deviations from which on no thirst explains a reading. */
 const SURPRISING = 3.2;
 /** Suctions from which on a finger says moist, and dry; below, wet. Metres. */
@@ -153,12 +155,15 @@ const dayOf = ({ at }: LogEntry): string => at.slice(0, 10);
 const isReset = ({ did }: LogEntry): boolean =>
   did.kind === 'filled' && did.where === 'tube' && did.ran;
 
-/** What was given in between, as the season takes it. */
+/** What was given, as the season takes it: until it ran, or so much. */
 function wateringsOf(entries: readonly LogEntry[]): Watering[] {
-  return entries.flatMap(({ did, at }): Watering[] => {
-    if (did.kind !== 'filled' || did.volume === null || did.volume < 1e-5) return [];
-    if (did.ran && did.where === 'tube') return [];
-    return [{ where: did.where, date: at.slice(0, 10), volume: did.volume }];
+  return entries.flatMap((entry): Watering[] => {
+    const { did } = entry;
+    const date = dayOf(entry);
+    if (did.kind !== 'filled') return [];
+    if (isReset(entry)) return [{ where: 'tube', date, volume: null }];
+    if (did.volume === null || did.volume < 1e-5) return [];
+    return [{ where: did.where, date, volume: did.volume }];
   });
 }
 
@@ -178,101 +183,94 @@ export function thirstOf(tended: Tended): Thirst {
   const entries = [...tended.entries]
     .filter((entry) => dayOf(entry) >= planted)
     .sort((a, b) => a.at.localeCompare(b.at));
-  const weather = withRain(tended.weather, entries);
-  const resets = entries.filter(isReset);
-  let belief = prior();
+  const hearing = hearingOf(tended, entries);
+  let belief: number[] = prior();
   let readings = 0;
+  let before = planted;
+  let full: LogEntry | null = null;
   const surprises: Surprise[] = [];
-  let from = planted;
-  const ends: (LogEntry | null)[] = [...resets, null];
-  for (const end of ends) {
-    const until = end ? dayOf(end) : dayAfter(weather.at(-1)?.date ?? from, 1);
-    const within = entries.filter((entry) => {
-      const day = dayOf(entry);
-      return day >= from && (end ? entry.at < end.at : true) && !(isReset(entry) && day <= from);
-    });
-    const heard = episode({ ...tended, weather }, from, until, within, end, belief);
-    belief = heard.belief;
-    readings += heard.readings;
-    surprises.push(...heard.surprises);
-    if (end) from = until;
+  for (const entry of entries) {
+    const fullOn: string | null = full ? dayOf(full) : null;
+    if (isReset(entry)) full = entry;
+    // Long after planting somebody has filled it without a note: nothing is certain before the first filling that ran.
+    const unknown = fullOn === null && daysBetween(planted, dayOf(entry)) > TRUSTED;
+    if (unknown) continue;
+    const believed = drifted(belief, daysBetween(before, dayOf(entry)));
+    const heard = hearing(entry, fullOn ?? planted, believed);
+    if (!heard) continue;
+    ({ belief } = heard);
+    before = dayOf(entry);
+    readings += 1;
+    if (heard.surprise) surprises.push(heard.surprise);
   }
-  const last = resets.at(-1);
   return {
     belief,
     factor: quantilesOf(belief),
     readings,
     surprises,
-    fullOn: last ? dayOf(last) : planted,
-    certain: last !== undefined,
+    fullOn: full ? dayOf(full) : planted,
+    certain: full !== null,
   };
 }
 
 interface Heard {
   belief: number[];
-  readings: number;
-  surprises: Surprise[];
+  surprise: Surprise | null;
 }
 
-/** One time between two fillings until it ran, and what its readings say. */
-function episode(
-  tended: Tended,
-  from: string,
-  until: string,
-  within: readonly LogEntry[],
-  end: LogEntry | null,
-  before: Belief,
-): Heard {
-  const days = tended.weather.filter(({ date }) => date >= from && date < until);
-  let belief = drifted(before, days.length);
-  const read = within.filter(({ did }) => did.kind === 'level' || did.kind === 'finger');
-  const filled = end?.did.kind === 'filled' && end.did.volume !== null ? end.did.volume : null;
-  if (days.length === 0 || (read.length === 0 && filled === null))
-    return { belief, readings: 0, surprises: [] };
-  const waterings = wateringsOf(within);
-  const runs = Array.from({ length: NODES }, (_, k) =>
-    runThirsty(tended, days, factorAt((k / (NODES - 1)) * (CELLS - 1)), waterings),
-  );
-  const surprises: Surprise[] = [];
-  let readings = 0;
-  const hear = (
-    entry: LogEntry,
-    value: number,
-    expects: number[],
-    spread: (x: number) => number,
-  ) => {
-    const heard = heardOf(belief, value, expects, spread);
-    belief = heard.belief;
-    readings += 1;
-    if (Math.abs(heard.z) > SURPRISING)
-      surprises.push({
-        kind: kindOf(entry, heard.z),
-        entry,
-        read: value,
-        expected: heard.expected,
-      });
-  };
-  for (const entry of read) {
-    // A morning's reading is that of the evening before.
-    const at = Math.min(Math.max(daysBetween(from, dayOf(entry)) - 1, 0), days.length - 1);
-    if (entry.did.kind === 'level') {
-      const expects = overGrid(runs, (run) => run.days[at]?.level ?? 0);
-      const full = tended.planter.heights.brim;
-      hear(entry, entry.did.depth, expects, (level) =>
+/**
+ * Listens to the readings of a log. The season is run from planting on at each node, with all that was given, so that
+ * the soil is as wet at every filling as it is in the garden.
+ *
+ * @returns what a reading says, given when it was last full and what was believed; null where it says nothing
+ */
+function hearingOf(tended: Tended, entries: readonly LogEntry[]) {
+  const { planter } = tended;
+  const last = entries.at(-1);
+  const known = withRain(tended.weather, entries);
+  const latest = known.at(-1);
+  // A filling in the morning of a day whose weather is not known yet.
+  const more = last && latest && dayOf(last) > latest.date;
+  const weather = more ? [...known, { ...latest, date: dayOf(last) }] : known;
+  const index = new Map(weather.map(({ date }, i) => [date, i]));
+  const waterings = wateringsOf(entries);
+  let kept: SeasonRun[] | null = null;
+  const runs = (): SeasonRun[] =>
+    (kept ??= Array.from({ length: NODES }, (_, k) =>
+      runThirsty(tended, weather, factorAt((k / (NODES - 1)) * (CELLS - 1)), waterings),
+    ));
+
+  return (entry: LogEntry, fullOn: string, belief: number[]): Heard | null => {
+    const { did } = entry;
+    const day = dayOf(entry);
+    const at = index.get(day);
+    if (at === undefined || day === fullOn) return null;
+    const told = (value: number, expects: number[], spread: (x: number) => number): Heard => {
+      const { z, expected, belief: after } = heardOf(belief, value, expects, spread);
+      if (Math.abs(z) <= SURPRISING) return { belief: after, surprise: null };
+      return { belief: after, surprise: { kind: kindOf(entry, z), entry, read: value, expected } };
+    };
+    if (did.kind === 'filled') {
+      if (!isReset(entry) || did.volume === null) return null;
+      const { volume } = did;
+      const expects = overGrid(runs(), (run) => run.days[at]?.filled ?? 0);
+      return told(volume, expects, (lost) =>
+        Math.hypot(OF_CAN, OF_FILLING * volume, OF_WEATHER * lost),
+      );
+    }
+    // A reading is that of the evening before.
+    if (at === 0) return null;
+    if (did.kind === 'level') {
+      const expects = overGrid(runs(), (run) => run.days[at - 1]?.level ?? 0);
+      const full = planter.heights.brim;
+      return told(did.depth, expects, (level) =>
         Math.hypot(OF_STICK, OF_WEATHER * Math.max(full - level, 0)),
       );
-    } else if (entry.did.kind === 'finger') {
-      belief = felt(tended.planter, belief, runs, at, entry.did);
-      readings += 1;
     }
-  }
-  if (end && filled !== null) {
-    const expects = overGrid(runs, (run) => run.full - (run.days.at(-1)?.water ?? run.full));
-    hear(end, filled, expects, (lost) =>
-      Math.hypot(OF_CAN, OF_FILLING * filled, OF_WEATHER * lost),
-    );
-  }
-  return { belief, readings, surprises };
+    if (did.kind === 'finger')
+      return { belief: felt(planter, belief, runs(), at - 1, did), surprise: null };
+    return null;
+  };
 }
 
 /** Bayes for a reading with a normal error about what each factor lets expect, or a mistake. */
@@ -346,6 +344,9 @@ export interface Forecast {
   short: string | null;
 }
 
+/** Days before it was last full from which on a forecast is run, so that the soil is as wet as it is. */
+const WARM_UP = 14;
+
 /** Parts of the belief that the forecast is run for, one each. */
 const SHARES = [0.1, 0.3, 0.5, 0.7, 0.9] as const;
 
@@ -359,10 +360,10 @@ export function forecastOf(
   thirst: Thirst,
   ahead: readonly (readonly WeatherDay[])[],
 ): Forecast {
-  const entries = tended.entries.filter(
-    (entry) => dayOf(entry) >= thirst.fullOn && !isReset(entry),
-  );
-  const past = withRain(tended.weather, entries).filter(({ date }) => date >= thirst.fullOn);
+  const warm = dayAfter(thirst.fullOn, -WARM_UP);
+  const begin = warm > tended.planted ? warm : tended.planted;
+  const entries = tended.entries.filter((entry) => dayOf(entry) >= begin);
+  const past = withRain(tended.weather, entries).filter(({ date }) => date >= begin);
   const waterings = wateringsOf(entries);
   const today = past.length;
   const runs = SHARES.flatMap((share) => {
@@ -376,26 +377,29 @@ export function forecastOf(
       sorted[Math.min(Math.round(share * (sorted.length - 1)), sorted.length - 1)] as number;
     return { low: at(0.1), middle: at(0.5), high: at(0.9) };
   };
+  // Filled this morning it is full now, whatever the evening before was like.
+  const filledNow = ahead[0]?.[0]?.date === thirst.fullOn;
   const now = Math.max(today - 1, 0);
   const brim = tended.planter.heights.brim;
   const levelOn = (run: SeasonRun, i: number): number =>
-    today === 0 && i === 0 ? brim : (run.days[i]?.level ?? 0);
+    (filledNow || today === 0) && i === now ? brim : (run.days[i]?.level ?? 0);
+  const from = filledNow ? today : now;
   const low = (run: SeasonRun): number => {
     const at = run.days.findIndex(
-      ({ level }, i) => i >= now && level <= tended.figures.usableLevel + 1e-4,
+      ({ level }, i) => i >= from && level <= tended.figures.usableLevel + 1e-4,
     );
     return at < 0 ? length : at;
   };
   const when = spread(low);
-  const dateOf = (i: number): string => dayAfter(thirst.fullOn, Math.round(i));
+  const dateOf = (i: number): string => dayAfter(begin, Math.round(i));
   const shorts = runs
-    .map(({ days }) => days.findIndex(({ stress }, i) => i >= now && stress === 'dry'))
+    .map(({ days }) => days.findIndex(({ stress }, i) => i >= from && stress === 'dry'))
     .map((i) => (i < 0 ? Infinity : i))
     .sort((a, b) => a - b);
   const short = shorts[Math.floor(shorts.length * 0.1)] ?? Infinity;
   return {
     level: spread((run) => levelOn(run, now)),
-    water: spread((run) => (today === 0 ? run.full : (run.days[now]?.water ?? 0))),
+    water: spread((run) => (filledNow || today === 0 ? run.full : (run.days[now]?.water ?? 0))),
     next: {
       early: dateOf(when.low),
       likely: dateOf(when.middle),

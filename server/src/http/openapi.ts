@@ -4,6 +4,7 @@ import {
   CROPS_OF_ONES_OWN,
   DOOR,
   GARDEN,
+  LOG,
   PLANTERS,
   PRICES,
   problemSchema,
@@ -27,6 +28,7 @@ const TABLES = {
   CROPS_OF_ONES_OWN,
   SEASONS,
   BUILD,
+  LOG,
 } as const;
 
 /** Under which status each problem is answered. */

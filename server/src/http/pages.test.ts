@@ -29,6 +29,7 @@ const services = {
   files: nothing,
   weather: nothing,
   reports: nothing,
+  log: nothing,
   gardenFile: nothing,
 } as Services;
 

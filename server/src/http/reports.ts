@@ -1,5 +1,5 @@
 import { Router } from 'express';
-import { BUILD, GARDEN, PLANTERS } from '@huerta/contract';
+import { BUILD, GARDEN, LOG, PLANTERS } from '@huerta/contract';
 import { DEMO_GARDEN } from '../demo/garden';
 import type { Services } from '../services';
 import type { NamedFile } from '../services/files';
@@ -7,7 +7,14 @@ import { notFound } from '../services/problems';
 import { FileAnswer, JsonText, serve } from './serve';
 
 /** What follows from documents: the garden in short, reports, progress, the files of a build sheet. */
-export function reportRoutes({ reports, progress, files, garden }: Services): Router {
+export function reportRoutes({
+  reports,
+  progress,
+  files,
+  garden,
+  log,
+  planters,
+}: Services): Router {
   const router = Router();
   serve(router, GARDEN.entries, async () => new JsonText(await garden.entries()));
   serve(router, GARDEN.examples, async () => ({ designs: DEMO_GARDEN }));
@@ -30,6 +37,15 @@ export function reportRoutes({ reports, progress, files, garden }: Services): Ro
 
   serve(router, BUILD.progress, ({ id }) => progress.get(id));
   serve(router, BUILD.mark, ({ id, body }) => progress.send(id, body.entries));
+
+  serve(router, LOG.all, async ({ query }) => ({
+    entries: await log.of(null, query.since, query.most),
+  }));
+  serve(router, LOG.of, async ({ id, query }) => {
+    await planters.get(id);
+    return { entries: await log.of(id, query.since, query.most) };
+  });
+  serve(router, LOG.add, async ({ body }) => ({ came: await log.add(body.entries) }));
 
   const shown = ({ name, content }: NamedFile<Buffer | string>, type: string) =>
     new FileAnswer(name, content, type, !/csv|dxf/.test(type));

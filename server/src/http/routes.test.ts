@@ -19,6 +19,7 @@ const {
   CROPS_OF_ONES_OWN,
   DOOR,
   GARDEN,
+  LOG,
   PLANTERS,
   PRICES,
   SEASONS,
@@ -35,6 +36,7 @@ const TABLES = {
   CROPS_OF_ONES_OWN,
   SEASONS,
   BUILD,
+  LOG,
 };
 const routes = Object.entries(TABLES).flatMap(([table, one]) =>
   Object.entries(one as Record<string, Route>).map(

@@ -5,6 +5,7 @@ import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate';
 import { servicesOf, type Services } from '.';
 import { loadDemoBuild } from '../demo/build';
 import { loadDemoGarden, loadDemoVessels } from '../demo/garden';
+import { loadDemoLog } from '../demo/log';
 import { backUp, backupFile } from '../store/backups';
 import { openDatabase, type Database } from '../store/database';
 import { copiesOf } from './copies';
@@ -24,6 +25,7 @@ async function demo(name: string) {
   await loadDemoGarden(made.services);
   await loadDemoVessels(made.services);
   await loadDemoBuild(made.services);
+  await loadDemoLog(made.services, '2026-07-15');
   return made;
 }
 /** All that a garden holds, but for what is worked out from it. */
@@ -34,10 +36,12 @@ const contents = async ({ database }: { database: Database }) => {
     'SELECT kind, id, revision, text, created_at FROM document_revisions ORDER BY kind, id, revision',
   );
   const [marks] = await database.sequelize.query('SELECT * FROM progress ORDER BY planter_id, key');
+  const [log] = await database.sequelize.query('SELECT id, entry FROM log_entries ORDER BY id');
   return {
     documents: live.map(({ format: _format, saveId: _saveId, ...row }) => row),
     history,
     marks,
+    log,
   };
 };
 

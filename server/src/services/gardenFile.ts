@@ -9,10 +9,19 @@ import {
   type RestorePreview,
   type Standing,
 } from '@huerta/contract';
-import { progressEntrySchema, type ProgressEntry } from '@huerta/core';
+import {
+  holding,
+  logEntrySchema,
+  progressEntrySchema,
+  sayDid,
+  tell,
+  type LogEntry,
+  type ProgressEntry,
+} from '@huerta/core';
 import type { Database } from '../store/database';
 import type { StoredDocument } from '../store/documents';
 import type { Documents } from './documents';
+import type { LogService } from './log';
 import type { ProgressService } from './progress';
 import { problem } from './problems';
 
@@ -46,6 +55,7 @@ const manifestSchema = z.object({
 type Manifest = z.infer<typeof manifestSchema>;
 type Listed = z.infer<typeof documentSchema>;
 
+const logsSchema = z.array(logEntrySchema);
 const marksSchema = z.record(z.string(), z.array(progressEntrySchema));
 
 const sha256 = (bytes: Uint8Array): string => createHash('sha256').update(bytes).digest('hex');
@@ -62,6 +72,7 @@ export interface GardenFileService {
 interface Parts {
   database: Pick<Database, 'documents'>;
   progress: ProgressService;
+  log: LogService;
   /** Reads each kind, so that what cannot be read does not come in unseen. */
   kinds: Readonly<Record<DocumentKind, Documents<unknown>>>;
   now?: () => Date;
@@ -70,6 +81,7 @@ interface Parts {
 export function gardenFileService({
   database,
   progress,
+  log,
   kinds,
   now = () => new Date(),
 }: Parts): GardenFileService {
@@ -110,6 +122,8 @@ export function gardenFileService({
       if (different && (await bringIn(listed, text, how, different, here))) came += 1;
     }
     const marks = await bringMarks(read('marks.json'), different !== null);
+    // Files of before there was a log have none.
+    if (manifest.files['log.json']) await bringLog(read('log.json'), different !== null);
     return {
       madeAt: manifest.madeAt,
       documents: seen,
@@ -172,6 +186,10 @@ export function gardenFileService({
     }
     return changed;
   };
+  const bringLog = async (text: string | null, bring: boolean): Promise<void> => {
+    const parsed = text === null ? null : logsSchema.safeParse(parseJson(text));
+    if (parsed?.success && bring && parsed.data.length > 0) await log.add(parsed.data);
+  };
   const marksHere = async (planter: string): Promise<readonly ProgressEntry[] | null> =>
     (await documents.find('planter', planter)) ? (await progress.get(planter)).entries : null;
 
@@ -194,7 +212,9 @@ export function gardenFileService({
         if (kind === 'planter' && !head.deletedAt) marks[id] = (await progress.get(id)).entries;
       }
       files['marks.json'] = strToU8(JSON.stringify(marks, null, 1));
-      files['log.csv'] = strToU8(logCsv(listed, marks));
+      const logged = await log.of(null);
+      files['log.json'] = strToU8(JSON.stringify(logged, null, 1));
+      files['log.csv'] = strToU8(logCsv(listed, marks, logged));
       const manifest: Manifest = {
         format: 'huerta.garden',
         version: VERSION,
@@ -219,6 +239,7 @@ export function gardenFileService({
 function logCsv(
   listed: readonly Listed[],
   marks: Readonly<Record<string, ProgressEntry[]>>,
+  logged: readonly LogEntry[],
 ): string {
   const names = new Map(listed.map(({ id, name }) => [id, name]));
   const rows = Object.entries(marks).flatMap(([id, entries]) =>
@@ -229,7 +250,13 @@ function logCsv(
       value: String(value),
     })),
   );
-  const ordered = rows.sort((a, b) => a.at.localeCompare(b.at));
+  const done = holding(logged).map(({ at, planter, did, text }) => ({
+    at,
+    planter: names.get(planter) ?? planter,
+    mark: tell(sayDid(did), 'metric'),
+    value: text,
+  }));
+  const ordered = [...rows, ...done].sort((a, b) => a.at.localeCompare(b.at));
   return `\uFEFF${Papa.unparse(ordered, { columns: ['at', 'planter', 'mark', 'value'], escapeFormulae: true })}\r\n`;
 }
 

@@ -12,6 +12,7 @@ import { fileService, type FileService } from './files';
 import { gardenService, type GardenService } from './garden';
 import { gardenFileService, type GardenFileService } from './gardenFile';
 import { OWN_CROPS, PLANTER, PRICES, SEASON, VESSEL, WEATHER } from './kinds';
+import { logService, type LogService } from './log';
 import { papersOf } from './papers';
 import { progressService, type ProgressService } from './progress';
 import { reportService, type ReportService } from './reports';
@@ -25,6 +26,7 @@ export interface Services {
   seasons: Documents<SeasonPlan>;
   crops: Documents<OwnCrops>;
   progress: ProgressService;
+  log: LogService;
   files: FileService;
   reports: ReportService;
   garden: GardenService;
@@ -46,6 +48,7 @@ export function servicesOf(database: Database, by = 'development'): Services {
   const others = [vessels, prices, weather, seasons, crops];
   const garden = gardenService({ database, planters, others, by });
   const progress = progressService(database.progress, planters);
+  const log = logService(database.log);
   const kinds = { planter: planters, vessel: vessels, prices, weather, season: seasons, crops };
   return {
     planters,
@@ -56,7 +59,8 @@ export function servicesOf(database: Database, by = 'development'): Services {
     crops,
     garden,
     progress,
-    gardenFile: gardenFileService({ database, progress, kinds }),
+    log,
+    gardenFile: gardenFileService({ database, progress, log, kinds }),
     files: fileService(planters, prices, papersOf()),
     reports: reportService(planters),
   };

@@ -5,6 +5,7 @@ import sqlite3 from 'sqlite3';
 import { backupFile, backupsOf } from './backups';
 import { deviceTable, type DeviceTable } from './devices';
 import { documentTable, type DocumentTable } from './documents';
+import { logTable, type LogTable } from './log';
 import { migrateDatabase } from './migrate';
 import { defineProgress, type ProgressModel } from './progress';
 
@@ -13,6 +14,7 @@ export interface Database {
   documents: DocumentTable;
   devices: DeviceTable;
   progress: ProgressModel;
+  log: LogTable;
   close(): Promise<void>;
 }
 
@@ -86,6 +88,7 @@ export async function openDatabase(file: string): Promise<Database> {
     documents: documentTable(sequelize),
     devices: deviceTable(sequelize),
     progress: defineProgress(sequelize),
+    log: logTable(sequelize),
     close: () => sequelize.close(),
   };
 }

@@ -7,6 +7,7 @@ import { createWeather } from './migrations/004-create-weather';
 import { createSeasons } from './migrations/005-create-seasons';
 import { addSaves } from './migrations/006-add-saves';
 import { addDevices } from './migrations/008-add-devices';
+import { addLog } from './migrations/009-add-log';
 import { oneTableOfDocuments } from './migrations/007-one-table-of-documents';
 
 /** Every change of the tables, oldest first. A migration that has been released is never edited. */
@@ -19,6 +20,7 @@ const MIGRATIONS: RunnableMigration<QueryInterface>[] = [
   addSaves,
   oneTableOfDocuments,
   addDevices,
+  addLog,
 ];
 
 /** The migrations that a file has seen, also those that this Huerta does not know. */

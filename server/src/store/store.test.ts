@@ -57,6 +57,7 @@ test('makes its folder, and opening again migrates nothing twice', async () => {
     { name: '006-add-saves' },
     { name: '007-one-table-of-documents' },
     { name: '008-add-devices' },
+    { name: '009-add-log' },
   ]);
   expect((await servicesOf(second).planters.list()).kept).toHaveLength(1);
 });

@@ -19,6 +19,8 @@ const SeasonPage = lazy(() => import('../pages/season/SeasonPage'));
 const SettingsPage = lazy(() => import('../pages/settings/SettingsPage'));
 const PhonePage = lazy(() => import('../pages/settings/PhonePage'));
 const ExamplesPage = lazy(() => import('../pages/examples/ExamplesPage'));
+const TodayPage = lazy(() => import('../pages/today/TodayPage'));
+const LogPage = lazy(() => import('../pages/log/LogPage'));
 const YearPage = lazy(() => import('../pages/year/YearPage'));
 const ComparePage = lazy(() => import('../pages/compare/ComparePage'));
 
@@ -31,6 +33,8 @@ export function App() {
             <Route path="/" element={<GardenPage />} />
             <Route path="/new" element={<StartPage />} />
             <Route path="/vessels" element={<VesselsPage />} />
+            <Route path="/today" element={<TodayPage />} />
+            <Route path="/planters/:id/log" element={<LogPage />} />
             <Route path="/year" element={<YearPage />} />
             <Route path="/compare" element={<ComparePage />} />
             <Route path="/shopping" element={<ShoppingPage />} />

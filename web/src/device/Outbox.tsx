@@ -5,7 +5,8 @@ import { clashOf, saveKept } from '../api/documents';
 import { plantersChanged } from '../api/planters';
 import { documentKey } from '../api/useDocument';
 import { onWake } from './kept';
-import { sendKept, sendMarks } from './sendKept';
+import { sendLog } from '../api/log';
+import { sendKept, sendLogged, sendMarks } from './sendKept';
 
 /** Between two tries at sending what is kept, milliseconds. */
 const AGAIN_MS = 15_000;
@@ -62,6 +63,7 @@ async function sendAll(client: QueryClient): Promise<void> {
   for (const planter of marks.sent) {
     void client.invalidateQueries({ queryKey: ['marks', planter] });
   }
+  if ((await sendLogged(sendLog)) > 0) void client.invalidateQueries({ queryKey: ['log'] });
   if (marks.sent.length > 0) void client.invalidateQueries({ queryKey: ['garden'] });
   client.setQueryData(['marks', 'trouble'], marks.trouble);
   void client.invalidateQueries({ queryKey: ['kept'] });

@@ -1,6 +1,7 @@
-import type { ProgressEntry } from '@huerta/core';
+import type { LogEntry, ProgressEntry } from '@huerta/core';
 import { RefusedError } from '../api/client';
 import { isOpen as isHeld, keeper as browserKeeper, type Keeper, type Kept } from './kept';
+import { loggedSent, waitingLog } from './logged';
 import { allMarks, marksSent } from './marks';
 
 /** The one queue: sends what lies kept on this device and belongs to no open bench. */
@@ -83,4 +84,28 @@ export async function sendMarks(
     }
   }
   return { sent, trouble };
+}
+
+/** Entries that are sent together. */
+const TOGETHER = 200;
+
+/** Sends the log entries that wait. @returns how many the server has now */
+export async function sendLogged(
+  send: (entries: readonly LogEntry[]) => Promise<unknown>,
+): Promise<number> {
+  const waiting = await waitingLog();
+  let sent = 0;
+  while (sent < waiting.length) {
+    const some = waiting.slice(sent, sent + TOGETHER);
+    try {
+      await send(some);
+    } catch (error) {
+      if (!(error instanceof RefusedError)) break;
+      // What the server does not take stays out of the others' way, and stays on this device.
+      return sent;
+    }
+    await loggedSent(some);
+    sent += some.length;
+  }
+  return sent;
 }

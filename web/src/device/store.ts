@@ -1,4 +1,4 @@
-import type { PlanterDesign } from '@huerta/core';
+import type { LogEntry, PlanterDesign } from '@huerta/core';
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
 import type { Kept } from './kept';
 import type { Marks } from './marks';
@@ -7,6 +7,7 @@ import type { Marks } from './marks';
 interface Schema extends DBSchema {
   unsent: { key: string; value: Kept };
   marks: { key: string; value: Marks };
+  logged: { key: string; value: LogEntry };
   seen: { key: string; value: Seen };
 }
 
@@ -18,7 +19,7 @@ export interface Seen {
 }
 
 const NAME = 'huerta';
-const VERSION = 2;
+const VERSION = 3;
 
 /** What version 1 kept: designs of planters only. */
 interface KeptPlanter {
@@ -39,8 +40,11 @@ async function open(): Promise<IDBPDatabase<Schema>> {
   return openDB<Schema>(NAME, VERSION, {
     async upgrade(db, before, _after, transaction) {
       if (before === 0) db.createObjectStore('unsent', { keyPath: 'key' });
-      db.createObjectStore('marks', { keyPath: 'planter' });
-      db.createObjectStore('seen', { keyPath: 'path' });
+      if (before < 2) {
+        db.createObjectStore('marks', { keyPath: 'planter' });
+        db.createObjectStore('seen', { keyPath: 'path' });
+      }
+      db.createObjectStore('logged', { keyPath: 'id' });
       if (before !== 1) return;
       const unsent = transaction.objectStore('unsent');
       for (const old of (await unsent.getAll()) as unknown as (Kept & KeptPlanter)[]) {
@@ -71,7 +75,7 @@ export interface Shelf<T> {
   clear(): Promise<void>;
 }
 
-type Name = 'unsent' | 'marks' | 'seen';
+type Name = 'unsent' | 'marks' | 'seen' | 'logged';
 
 /** A shelf in the browser's database; where that fails, for as long as the page is open. */
 export function shelf<T extends object>(name: Name): Shelf<T> {

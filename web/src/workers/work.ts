@@ -8,6 +8,7 @@ import {
   readField,
   score,
   shoppingFor,
+  stateOf,
   tradeCurve,
   type Candidate,
   type Carry,
@@ -20,6 +21,8 @@ import {
   type SeasonPart,
   type SeasonParts,
   type Shopper,
+  type TendedQuestion,
+  type TendedState,
   type ShoppingList,
   type TradePoint,
   type WeatherDay,
@@ -31,6 +34,17 @@ export interface FieldAsked {
   /** The level as a share of the full reservoir, and the kind of day. */
   share: number;
   day: 'hot' | 'mild';
+}
+
+/** A planter of a round. */
+export interface RoundPlanter {
+  id: string;
+  question: TendedQuestion;
+}
+/** How it stands, or null where it is not planted yet. */
+export interface RoundState {
+  id: string;
+  state: TendedState | null;
 }
 
 /** Designs to be scored. */
@@ -64,6 +78,11 @@ export const work = {
     return picturesOf(planter, field, readField(planter, field));
   },
   carries: (asked: FieldAsked): Carry[] => carries(asked.design, fieldQuestion(asked)),
+  /** How planters stand, told one by one. */
+  round: (planters: readonly RoundPlanter[], tell: Tell<RoundState>): Promise<void> =>
+    heard(tell, (say) => {
+      for (const { id, question } of planters) say({ id, state: stateOf(question) });
+    }),
   trade: (design: PlanterDesign): TradePoint[] => tradeCurve(design),
   shopping: (planters: readonly Shopper[], book: PriceBook): ShoppingList =>
     shoppingFor(planters, book),

@@ -1,6 +1,6 @@
 import { Box, Button, HStack, useBreakpointValue } from '@chakra-ui/react';
 import { pour } from '@huerta/core';
-import { CalendarRange, Download, Hammer, Keyboard, Redo2, Undo2 } from 'lucide-react';
+import { CalendarRange, Download, Hammer, Keyboard, NotebookPen, Redo2, Undo2 } from 'lucide-react';
 import { memo, useCallback, useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { exportPlanter } from '../../components/exportPlanter';
@@ -166,6 +166,11 @@ const BenchBar = memo(function BenchBar({ saving, onHelp }: BenchBarProps) {
       <Button asChild variant="ghost" px="2">
         <Link to="build" relative="path" aria-label="Build it: holes, cuts and parts">
           <Hammer size={20} />
+        </Link>
+      </Button>
+      <Button asChild variant="ghost" px="2">
+        <Link to="log" relative="path" aria-label="The log: fillings, dips and notes">
+          <NotebookPen size={20} />
         </Link>
       </Button>
       <Button asChild variant="ghost" px="2" hideBelow="md">

@@ -54,6 +54,7 @@ export function GardenPage() {
 }
 
 const ELSEWHERE = [
+  ['/today', 'Today'],
   ['/year', 'The year'],
   ['/vessels', 'My vessels'],
   ['/compare', 'Compare'],

@@ -30,7 +30,7 @@ import { notify } from '../../components/notices';
 import { QuantityField } from '../../components/QuantityField';
 import { useSearch } from '../../workers/search';
 import { Table } from '../workshop/sheet';
-import { saveCsv } from './saveCsv';
+import { saveCsv } from '../../components/saveCsv';
 
 interface SearchViewProps {
   design: PlanterDesign;

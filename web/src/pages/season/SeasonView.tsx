@@ -7,7 +7,7 @@ import type { OutlookAnswer } from '../../workers/season';
 import { memo, useDeferredValue } from 'react';
 import { Table } from '../workshop/sheet';
 import { DayDrawing } from './DayDrawing';
-import { saveCsv } from './saveCsv';
+import { saveCsv } from '../../components/saveCsv';
 import { LevelChart } from './LevelChart';
 import { MoisturePicture } from './MoisturePicture';
 import { seasonSentence } from './words';

@@ -5,7 +5,7 @@ import { Line, LineChart, ResponsiveContainer, XAxis, YAxis } from 'recharts';
 import { useWords } from '../../app/preferences';
 import { Table } from '../workshop/sheet';
 import { AROUND, daysAxis, levelAxis, levelUnit } from './axes';
-import { saveCsv } from './saveCsv';
+import { saveCsv } from '../../components/saveCsv';
 
 interface TwoLevelsProps {
   days: readonly SeasonDay[];

@@ -6,7 +6,7 @@ import { useWords } from '../../app/preferences';
 import { TickField } from '../../components/ChoiceField';
 import { useTogether } from '../../workers/season';
 import { Table } from '../workshop/sheet';
-import { saveCsv } from './saveCsv';
+import { saveCsv } from '../../components/saveCsv';
 import { TwoLevels } from './TwoLevels';
 import { difference } from './words';
 

@@ -1,0 +1,117 @@
+import { evaluate } from '../assess';
+import type { Site } from '../catalog';
+import { dayAfter, daysBetween, roomDay, weatherOf, type WeatherDay } from '../climate';
+import { plantingLength } from '../crop';
+import type { PlanterDesign } from '../design';
+import { usualPlanting } from '../season';
+import { holding, type LogEntry } from './entry';
+import { forecastOf, thirstOf, type Forecast, type Thirst, type Tended } from './thirst';
+
+/** What is asked about a planter that is tended. */
+export interface TendedQuestion {
+  design: PlanterDesign;
+  /** The day of planting that is planned, or null. */
+  planted: string | null;
+  /** The planter's log, as it came. */
+  entries: readonly LogEntry[];
+  /** A made-up site, or days of one's own; days that are missing are made up for the site. */
+  site: Site;
+  days: readonly WeatherDay[];
+  /** ISO date. */
+  today: string;
+}
+
+/** How a planter stands today. */
+export interface TendedState {
+  thirst: Thirst;
+  forecast: Forecast;
+  /** Litres that fill it now, m³: tenth, half and nine tenths. */
+  room: Forecast['water'];
+  /** Days from today until it is to be filled: earliest, likely. */
+  daysLeft: { early: number; likely: number };
+  /** `now`: fill it; `look`: not sure, dip it first; `soon`: within two days; `later`. */
+  wants: 'now' | 'look' | 'soon' | 'later';
+  /** Whether a filling was ever noted, or all is reckoned from the day of planting. */
+  certain: boolean;
+}
+
+/** Weathers to come that a forecast goes through, and its farthest day. */
+const AHEAD = 4;
+const FARTHEST = 45;
+const NEAREST = 6;
+/** Longest that a season is followed after planting, days; what was planted before that has its log alone. */
+const LONGEST = 360;
+
+/** The day from which on a planter is followed: the first planting in its log, the one planned, or the usual one. */
+export function followedFrom({ design, planted, entries, site, today }: TendedQuestion): string {
+  const logged = entries
+    .filter(({ did }) => did.kind === 'did' && (did.what === 'planted' || did.what === 'sown'))
+    .map(({ at }) => at.slice(0, 10))
+    .sort()[0];
+  const usual = () => usualPlanting(today, site.latitude, plantingLength(design.planting));
+  return logged ?? planted ?? usual();
+}
+
+/** The weather that was: days of one's own where there are any, made up for the site where not. */
+function weatherThatWas(
+  { site, days }: Pick<TendedQuestion, 'site' | 'days'>,
+  from: string,
+  until: string,
+): WeatherDay[] {
+  const count = Math.max(daysBetween(from, until), 0);
+  const own = new Map(days.map((day) => [day.date, day]));
+  return weatherOf(site, from, count, 0).map((day) => own.get(day.date) ?? day);
+}
+
+/**
+ * How a planter stands today, by its season, the weather that was, and its log.
+ *
+ * @returns null before it is planted
+ */
+export function stateOf(question: TendedQuestion): TendedState | null {
+  const entries = holding(question.entries);
+  const { design, site, today } = question;
+  const began = followedFrom({ ...question, entries });
+  if (began > today) return null;
+  const planted = daysBetween(began, today) > LONGEST ? dayAfter(today, -LONGEST) : began;
+  const { planter, assessment } = evaluate(design);
+  const { figures } = assessment;
+  const indoors = design.place.rain === 'indoors';
+  const inside = (days: WeatherDay[]) => (indoors ? days.map(roomDay) : days);
+  const tended: Tended = {
+    planter,
+    figures,
+    planted,
+    entries,
+    weather: inside(weatherThatWas(question, planted, today)),
+  };
+  const thirst = thirstOf(tended);
+  const lasts = Number.isFinite(figures.lastsMild.days) ? figures.lastsMild.days : FARTHEST;
+  const far = Math.round(Math.min(Math.max(lasts * 1.5 + NEAREST, NEAREST), FARTHEST));
+  const ahead = Array.from({ length: AHEAD }, (_, seed) =>
+    inside(weatherOf(site, today, far, seed + 1)),
+  );
+  const forecast = forecastOf(tended, thirst, ahead);
+  const full = figures.gross;
+  const early = daysBetween(today, forecast.next.early);
+  const likely = daysBetween(today, forecast.next.likely);
+  const { water } = forecast;
+  return {
+    thirst,
+    forecast,
+    room: {
+      low: Math.max(full - water.high, 0),
+      middle: Math.max(full - water.middle, 0),
+      high: Math.max(full - water.low, 0),
+    },
+    daysLeft: { early, likely },
+    wants: wantsOf(early, likely, thirst.certain),
+    certain: thirst.certain,
+  };
+}
+
+function wantsOf(early: number, likely: number, certain: boolean): TendedState['wants'] {
+  if (likely <= 0) return certain ? 'now' : 'look';
+  if (early <= 0) return 'look';
+  return likely <= 2 ? 'soon' : 'later';
+}

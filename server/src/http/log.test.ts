@@ -1,0 +1,70 @@
+import { mkdtemp, rm } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { pino } from 'pino';
+import request from 'supertest';
+import { logSchema, problemSchema } from '@huerta/contract';
+import { STARTING_POINTS, type LogEntry } from '@huerta/core';
+import { servicesOf } from '../services';
+import { openDatabase, type Database } from '../store/database';
+import { createApp } from './app';
+
+const uuid = (n: number): string => `00000000-0000-4000-8000-${String(n).padStart(12, '0')}`;
+let folder: string;
+let database: Database;
+let api: ReturnType<typeof request>;
+let planter: string;
+
+beforeEach(async () => {
+  folder = await mkdtemp(join(tmpdir(), 'huerta-log-'));
+  database = await openDatabase(join(folder, 'huerta.sqlite'));
+  api = request(createApp({ services: servicesOf(database), logger: pino({ level: 'silent' }) }));
+  const design = STARTING_POINTS[0]!.design;
+  planter = (await api.post('/api/planters').send({ design }).expect(201)).body.id;
+});
+afterEach(async () => {
+  await database.close();
+  await rm(folder, { recursive: true });
+});
+
+const entriesIn = (response: request.Response) => logSchema.parse(response.body).entries;
+
+const entryOf = (n: number, at: string): LogEntry => ({
+  id: uuid(n),
+  planter,
+  at,
+  by: 'Inés',
+  did: { kind: 'filled', where: 'tube', volume: 0.004, ran: true },
+  text: '',
+  typed: 'filled 4 L till it ran',
+  instead: null,
+  gone: false,
+});
+
+test('entries are added once, however often they are sent, and come latest first', async () => {
+  const entries = [entryOf(1, '2026-07-01T06:00:00.000Z'), entryOf(2, '2026-07-03T06:00:00.000Z')];
+  expect((await api.post('/api/log').send({ entries }).expect(200)).body).toEqual({ came: 2 });
+  expect((await api.post('/api/log').send({ entries }).expect(200)).body).toEqual({ came: 0 });
+  const mine = entriesIn(await api.get(`/api/planters/${planter}/log`).expect(200));
+  expect(mine.map(({ id }) => id)).toEqual([uuid(2), uuid(1)]);
+  const all = await api.get('/api/log').query({ since: '2026-07-02T00:00:00.000Z' }).expect(200);
+  expect(entriesIn(all)).toHaveLength(1);
+});
+
+test('what is known is never changed by what comes later under the same id', async () => {
+  const first = entryOf(1, '2026-07-01T06:00:00.000Z');
+  await api.post('/api/log').send({ entries: [first] });
+  await api.post('/api/log').send({ entries: [{ ...first, text: 'otherwise' }] });
+  expect(entriesIn(await api.get(`/api/planters/${planter}/log`))).toEqual([first]);
+});
+
+test('what is no entry is refused with where and why, and nothing is taken', async () => {
+  const bad = { ...entryOf(1, '2026-07-01T06:00:00.000Z'), did: { kind: 'drank' } };
+  const answer = await api
+    .post('/api/log')
+    .send({ entries: [entryOf(2, '2026-07-01T06:00:00.000Z'), bad] })
+    .expect(400);
+  expect(problemSchema.parse(answer.body).kind).toBe('invalid');
+  expect(entriesIn(await api.get('/api/log'))).toEqual([]);
+  await api.get(`/api/planters/${uuid(99)}/log`).expect(404);
+});

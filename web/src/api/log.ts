@@ -1,0 +1,92 @@
+import { LOG } from '@huerta/contract';
+import { holding, takenOut, putBack, type Did, type LogEntry } from '@huerta/core';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { v4 as uuid } from 'uuid';
+import { keepLogged, waitingLog } from '../device/logged';
+import { callRoute } from './client';
+
+export const sendLog = (entries: readonly LogEntry[]): Promise<unknown> =>
+  callRoute(LOG.add, { body: { entries } });
+
+/** What holds of some entries and of those that wait on this device. */
+async function withWaiting(
+  fetched: Promise<{ entries: LogEntry[] }>,
+  mine: (entry: LogEntry) => boolean,
+): Promise<LogEntry[]> {
+  const waiting = (await waitingLog()).filter(mine);
+  const { entries } = await fetched.catch((error: unknown) => {
+    // What was written here is shown, also where nothing was ever heard of the server.
+    if (waiting.length > 0) return { entries: [] };
+    throw error;
+  });
+  return holding([...entries, ...waiting]);
+}
+
+/** The log of a planter, latest first, with what waits on this device. */
+export const useLog = (planter: string) =>
+  useQuery({
+    queryKey: ['log', planter],
+    queryFn: () =>
+      withWaiting(callRoute(LOG.of, { id: planter }), (entry) => entry.planter === planter),
+    networkMode: 'always',
+  });
+
+/** The log of the whole garden. */
+export const useWholeLog = () =>
+  useQuery({
+    queryKey: ['log'],
+    queryFn: () => withWaiting(callRoute(LOG.all), () => true),
+    networkMode: 'always',
+  });
+
+/** What is written down: done when, by a line or by a press. */
+export interface Written {
+  did: Did;
+  /** ISO time; now where it is left out. */
+  at?: string;
+  text?: string;
+  typed?: string;
+}
+
+const BY = 'huerta.by';
+/** Who writes on this device. */
+export function writer(): string {
+  try {
+    return localStorage.getItem(BY) ?? '';
+  } catch {
+    return '';
+  }
+}
+
+/** Writes into the log: kept on this device at once, sent when the server answers. */
+export function useWriteLog() {
+  const client = useQueryClient();
+  const keep = async (entries: readonly LogEntry[]) => {
+    await keepLogged(entries);
+    await client.invalidateQueries({ queryKey: ['log'] });
+  };
+  return {
+    /** The same for several planters. @returns the entries */
+    async write(planters: readonly string[], { did, at, text, typed }: Written) {
+      const entries = planters.map((planter): LogEntry => ({
+        id: uuid(),
+        planter,
+        at: at ?? new Date().toISOString(),
+        by: writer(),
+        did,
+        text: text ?? '',
+        typed: typed ?? '',
+        instead: null,
+        gone: false,
+      }));
+      await keep(entries);
+      return entries;
+    },
+    /** @returns what puts it back */
+    async takeOut(entry: LogEntry) {
+      const out = takenOut(entry, uuid());
+      await keep([out]);
+      return () => keep([putBack(entry, out, uuid())]);
+    },
+  };
+}

@@ -1,0 +1,71 @@
+import { Box, Button, Field, Input } from '@chakra-ui/react';
+import { readLine } from '@huerta/core';
+import { formatISO } from 'date-fns';
+import { useState } from 'react';
+import { useWords } from '../app/preferences';
+import type { Written } from '../api/log';
+
+interface LogLineProps {
+  label: string;
+  onWrite(written: Written): void;
+}
+
+/** Noon of a day that is over, so that it lies on that day wherever one is. */
+const NOON = 'T12:00:00.000Z';
+
+/** A line for the log, as people say it. What cannot be read stays with a sentence. */
+export function LogLine({ label, onWrite }: LogLineProps) {
+  const { units } = useWords();
+  const [typed, setTyped] = useState('');
+  const [error, setError] = useState('');
+  const write = () => {
+    const today = formatISO(new Date(), { representation: 'date' });
+    const reading = readLine(typed, today, units);
+    if (!reading.ok) {
+      setError(reading.message);
+      return;
+    }
+    const { did, date, text } = reading.line;
+    onWrite({
+      did,
+      text,
+      typed: typed.slice(0, 200),
+      ...(date === today ? {} : { at: `${date}${NOON}` }),
+    });
+    setTyped('');
+    setError('');
+  };
+  return (
+    <Box
+      as="form"
+      display="flex"
+      gap="2"
+      alignItems="flex-end"
+      onSubmit={(event) => {
+        event.preventDefault();
+        write();
+      }}
+    >
+      <Field.Root invalid={error !== ''} flex="1">
+        <Field.Label>{label}</Field.Label>
+        <Input
+          value={typed}
+          autoComplete="off"
+          placeholder={
+            units === 'us'
+              ? 'filled 1.5 gal till it ran yesterday'
+              : 'filled 6 L till it ran yesterday'
+          }
+          onChange={(event) => {
+            setTyped(event.target.value);
+            setError('');
+          }}
+        />
+        {error && <Field.ErrorText>{error}</Field.ErrorText>}
+      </Field.Root>
+      <Button type="submit" variant="solid" alignSelf={error ? 'center' : 'flex-end'}>
+        Note it
+      </Button>
+    </Box>
+  );
+}

@@ -1,0 +1,78 @@
+import type { Surprise, TendedState, Thirst } from '@huerta/core';
+import type { useWords } from '../app/preferences';
+import { writeDate } from './dates';
+
+/** How a tended planter stands, in sentences. */
+
+type Write = ReturnType<typeof useWords>['write'];
+
+/** How far off a factor may be, as people say it. */
+function sureTo({ low, high }: Thirst['factor']): string {
+  const off = Math.sqrt(high / low) - 1;
+  if (off < 0.08) return 'to a twentieth';
+  if (off < 0.15) return 'to a tenth';
+  if (off < 0.23) return 'to a fifth';
+  if (off < 0.29) return 'to a quarter';
+  return off < 0.4 ? 'to a third' : 'to a half only';
+}
+
+/** Readings below which nothing is said to be learned. */
+const FEW = 2;
+
+/** What was learned of its thirst. */
+export function sayThirst({ thirst }: TendedState): string {
+  const { factor, readings } = thirst;
+  if (readings < FEW) {
+    return 'Its own thirst is not known yet: note two fillings until it runs, with the litres, or dip it now and then.';
+  }
+  return `It drinks ${factor.middle.toFixed(2).replace(/0$/, '')} times what was reckoned, from ${readings} readings, sure ${sureTo(factor)}.`;
+}
+
+/** When it is to be filled, as a day with a range: what four times of five holds. */
+export function sayNext({ forecast, daysLeft }: TendedState): string {
+  const { early, likely, late } = forecast.next;
+  if (daysLeft.likely <= 0) return 'It is low: fill it today.';
+  const day = writeDate(likely, 'short');
+  if (late === null) return `Next filling: not before ${writeDate(early, 'short')}.`;
+  if (early === late) return `Next filling: ${day}.`;
+  return `Next filling: likely ${day}, between ${writeDate(early, 'short')} and ${writeDate(late, 'short')}.`;
+}
+
+/** Share of its water below which a planter counts as full. */
+const NEARLY = 0.04;
+
+/** What the water is reckoned to stand at. */
+export function sayLevel({ forecast, room }: TendedState, write: Write): string {
+  const { level, water } = forecast;
+  const about = write(level.middle, 'length');
+  const spread =
+    level.high - level.low > 0.004
+      ? ` (${write(level.low, 'length')} to ${write(level.high, 'length')})`
+      : '';
+  const full = water.middle + room.middle;
+  const fills =
+    room.middle < NEARLY * full ? 'nearly full' : `${write(room.middle, 'volume')} fill it`;
+  return `Water at about ${about}${spread}; ${fills}.`;
+}
+
+/** A reading that no thirst explains, and what to look at. */
+export function saySurprise({ kind, entry, read, expected }: Surprise, write: Write): string {
+  const day = writeDate(entry.at.slice(0, 10), 'short');
+  const as = entry.did.kind === 'filled' ? 'volume' : 'length';
+  const numbers = `${write(read, as)} where ${write(Math.max(expected, 0), as)} was to be expected`;
+  switch (kind) {
+    case 'falls-fast':
+      return `Look for a leak or a crack, and see that it stands level: on ${day} ${numbers}.`;
+    case 'stays':
+      return `Look at wick and roots: on ${day} it took only ${numbers}, so little is drunk.`;
+    case 'rises':
+      return `See what fills it: on ${day} the stick read ${numbers}.`;
+  }
+}
+
+export const WANTS = {
+  now: 'Fill it today',
+  look: 'Dip it today: not sure',
+  soon: 'Within two days',
+  later: 'Later',
+} as const;

@@ -1,0 +1,203 @@
+import { Box, Button, Text } from '@chakra-ui/react';
+import type { PlanterResource } from '@huerta/contract';
+import {
+  siteOf,
+  type Did,
+  type LogEntry,
+  type TendedState,
+  type WeatherChoice,
+} from '@huerta/core';
+import { formatISO } from 'date-fns';
+import { useMemo } from 'react';
+import { Link } from 'react-router';
+import { useWholeLog, useWriteLog } from '../../api/log';
+import { usePlanters } from '../../api/planters';
+import { useSeasonPlans } from '../../api/season';
+import { useWeather } from '../../api/weather';
+import { useWords } from '../../app/preferences';
+import { writeDate } from '../../components/dates';
+import { notify } from '../../components/notices';
+import { Fetched, Page } from '../../components/Page';
+import { sayLevel, sayNext, saySurprise, WANTS } from '../../components/tended';
+import '../../components/tended.css';
+import { useRound, type Round } from '../../workers/round';
+import './today.css';
+
+/** The round: what wants water today, what can wait, how much it takes and how sure that is. */
+export default function TodayPage() {
+  const planters = usePlanters();
+  const log = useWholeLog();
+  const weather = useWeather();
+  return (
+    <Page title="Today">
+      <Box display="flex" flexWrap="wrap" gap="4" alignItems="baseline" mb="3">
+        <Text as="h1" fontSize="2xl" flex="1">
+          Today
+        </Text>
+        <Link to="/" style={{ textDecoration: 'underline' }}>
+          To the garden
+        </Link>
+      </Box>
+      <Fetched
+        what="the round"
+        title="The round cannot be fetched"
+        queries={[planters, log, weather]}
+      >
+        {(all, entries, choice) => <Rounds planters={all} entries={entries} choice={choice} />}
+      </Fetched>
+    </Page>
+  );
+}
+
+interface RoundsProps {
+  planters: readonly PlanterResource[];
+  entries: readonly LogEntry[];
+  choice: WeatherChoice;
+}
+
+/** Most planters of one round. */
+const MOST = 120;
+/** A usual can, m³. */
+const CAN = 0.01;
+
+function Rounds({ planters, entries, choice }: RoundsProps) {
+  const today = formatISO(new Date(), { representation: 'date' });
+  const { write } = useWords();
+  const growing = useMemo(
+    () =>
+      planters
+        .filter(({ design }) => design.planting.crops.some(({ count }) => count > 0))
+        .slice(0, MOST),
+    [planters],
+  );
+  const plans = useSeasonPlans(growing.map(({ id }) => id));
+  const known = growing.every(({ id }) => plans[id]);
+  const asked = useMemo(
+    () =>
+      growing.map(({ id, design }) => ({
+        id,
+        question: {
+          design,
+          planted: plans[id]?.planted ?? null,
+          entries: entries.filter(({ planter }) => planter === id),
+          site: siteOf(choice),
+          days: choice.days?.days ?? [],
+          today,
+        },
+      })),
+    [growing, plans, entries, choice, today],
+  );
+  const mark = [
+    today,
+    choice.site,
+    ...growing.map(({ id, revision }) => `${id}${revision}${plans[id]?.planted}`),
+    ...entries.map(({ id }) => id),
+  ].join(' ');
+  const { value, working, trouble } = useRound(known ? asked : null, mark);
+  if (growing.length === 0)
+    return (
+      <Text>
+        Nothing grows yet. Build a planter, and come back when it is planted.{' '}
+        <Link to="/new" style={{ textDecoration: 'underline' }}>
+          New planter
+        </Link>
+      </Text>
+    );
+  const round = value ?? {};
+  const water = growing.reduce((sum, { id }) => {
+    const state = round[id];
+    return state && state.wants === 'now' ? sum + state.room.middle : sum;
+  }, 0);
+  return (
+    <>
+      <Text fontSize="lg" role="status" mb="3">
+        {writeDate(today, 'long')}.{' '}
+        {water > 0
+          ? `About ${write(water, 'volume')} to carry, ${Math.ceil(water / CAN)} ${water > CAN ? 'cans' : 'can'} of ${write(CAN, 'volume')}.`
+          : Object.keys(round).length > 0 && !working
+            ? 'Nothing has to be filled today.'
+            : ''}
+        {working && ' Working out how they stand…'}
+      </Text>
+      {trouble && <Text role="alert">{trouble}</Text>}
+      {(['now', 'look', 'soon', 'later'] as const).map((wants) => (
+        <Section key={wants} wants={wants} planters={growing} round={round} />
+      ))}
+      <NotYet planters={growing} round={round} />
+    </>
+  );
+}
+
+interface SectionProps {
+  wants: TendedState['wants'];
+  planters: readonly PlanterResource[];
+  round: Round;
+}
+
+function Section({ wants, planters, round }: SectionProps) {
+  const mine = planters
+    .flatMap((planter) => {
+      const state = round[planter.id];
+      return state?.wants === wants ? [{ planter, state }] : [];
+    })
+    .sort((a, b) => a.state.daysLeft.likely - b.state.daysLeft.likely);
+  if (mine.length === 0) return null;
+  return (
+    <Box as="section" mb="5" aria-label={WANTS[wants]}>
+      <Text as="h2" fontSize="lg" className={`round-head is-${wants}`}>
+        {WANTS[wants]}
+      </Text>
+      <ul className="round">
+        {mine.map(({ planter, state }) => (
+          <Item key={planter.id} planter={planter} state={state} />
+        ))}
+      </ul>
+    </Box>
+  );
+}
+
+const RAN: Did = { kind: 'filled', where: 'tube', volume: null, ran: true };
+
+function Item({ planter, state }: { planter: PlanterResource; state: TendedState }) {
+  const { id, design } = planter;
+  const { write } = useWords();
+  const log = useWriteLog();
+  const fill = () =>
+    void log.write([id], { did: RAN }).then(([entry]) =>
+      notify(`${design.name}: filled till it ran.`, {
+        label: 'Undo',
+        run: () => void (entry && log.takeOut(entry)),
+      }),
+    );
+  const [last] = state.thirst.surprises.slice(-1);
+  return (
+    <li>
+      <div>
+        <Link to={`/planters/${id}/log`}>
+          <b style={{ textDecoration: 'underline' }}>{design.name}</b>
+        </Link>
+        {design.place.name && <span className="round-place"> {design.place.name}</span>}
+        <Text>{sayNext(state)}</Text>
+        <Text fontSize="sm" color="faint">
+          {sayLevel(state, write)}
+          {!state.certain && ' Reckoned from the day of planting: no filling is noted yet.'}
+        </Text>
+        {last && <Text className="surprise">{saySurprise(last, write)}</Text>}
+      </div>
+      <Button variant={state.wants === 'now' ? 'solid' : 'outline'} onClick={fill}>
+        Filled till it ran<span className="only-heard">: {design.name}</span>
+      </Button>
+    </li>
+  );
+}
+
+function NotYet({ planters, round }: { planters: readonly PlanterResource[]; round: Round }) {
+  const waiting = planters.filter(({ id }) => round[id] === null);
+  if (waiting.length === 0) return null;
+  return (
+    <Text color="faint">
+      Not planted yet: {waiting.map(({ design }) => design.name).join(', ')}. Write ‘planted’ into
+      their logs when they are.
+    </Text>
+  );
+}
