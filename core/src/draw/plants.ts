@@ -79,14 +79,14 @@ const OVER = 0.04;
 /** Roots of a crop are drawn so much deeper than the root room that it asks for, where there is soil. */
 const DEEPER = 1.6;
 
-/** Plants that are seen in the section, back to front, at most so many; `room` to either side. */
+/** Plants that are seen in the section, from left to right, at most so many; `room` to either side. */
 function inSection(places: readonly PlantPlace[]): { x: number; of: number; room: number }[] {
-  const columns = new Map<string, PlantPlace>();
-  for (const place of [...places].sort((a, b) => b.y - a.y)) {
-    const key = `${place.of} ${(place.x / SAME).toFixed(0)}`;
-    columns.set(key, place);
+  const all: PlantPlace[] = [];
+  for (const place of [...places].sort((a, b) => a.x - b.x || a.y - b.y)) {
+    const same = all.findLast(({ of }) => of === place.of);
+    // Those behind one another are seen as one.
+    if (!same || place.x - same.x > SAME) all.push(place);
   }
-  const all = [...columns.values()].sort((a, b) => a.x - b.x);
   const chosen =
     all.length <= MOST_DRAWN
       ? all
@@ -97,9 +97,14 @@ function inSection(places: readonly PlantPlace[]): { x: number; of: number; room
   return chosen.map(({ x, of, r }, i) => {
     const left = i > 0 ? x - (chosen[i - 1] as PlantPlace).x : Infinity;
     const right = i < chosen.length - 1 ? (chosen[i + 1] as PlantPlace).x - x : Infinity;
-    return { x, of, room: Math.max(Math.min(left, right, 2 * r + 0.2) * 0.5, 0.02) };
+    const between = Math.min(left, right, 2 * r + WIDE) / 2;
+    return { x, of, room: Math.max(between, r * LEAST_ROOM) };
   });
 }
+
+/** Leaves are drawn so far beyond half the spacing where nothing is beside them, and over what is beside them. */
+const WIDE = 0.2;
+const LEAST_ROOM = 0.6;
 
 /** How far down the roots of grown plants are: at the water where they have a way there. */
 export function grownTip(planter: Planter): number {

@@ -154,6 +154,7 @@ describe('the thirst that it learns', () => {
     tended: Tended;
     truth: number;
     last: string;
+    low: string;
   }
 
   /**
@@ -193,11 +194,17 @@ describe('the thirst that it learns', () => {
       });
     });
     const last = dayAfter(PLANTED, fills.at(-1) as number);
+    // What really happens next if nobody fills it: the day on which it is low.
+    const rest = runThirsty({ planter, planted: PLANTED }, lived, 1, waterings);
+    const low = rest.days.findIndex(
+      ({ level, date }) => date >= last && level <= figures.usableLevel + 1e-4,
+    );
     const known = weather.filter(({ date }) => date < last);
     return {
       tended: { planter, figures, planted: PLANTED, entries, weather: known as WeatherDay[] },
       truth: factor,
       last,
+      low: low < 0 ? '9999' : dayAfter(PLANTED, low),
     };
   }
 
@@ -219,6 +226,19 @@ describe('the thirst that it learns', () => {
     expect(inside / gardens).toBeGreaterThanOrEqual(0.6);
     // Under one false alarm in fifty readings.
     expect(alarms).toBeLessThan((gardens * FILLINGS) / 50);
+  });
+
+  test('the range of the next filling holds it about eight times of ten', () => {
+    const gardens = 40;
+    let held = 0;
+    for (let seed = 101; seed < 101 + gardens; seed += 1) {
+      const { tended, last, low } = garden(seed);
+      const ahead = [1, 2, 3, 4].map((n) => weatherOf(SITES.vallesol, last, 24, seed * 10 + n));
+      const { early, late } = forecastOf(tended, thirstOf(tended), ahead).next;
+      if (low >= early && (late === null || low <= late)) held += 1;
+    }
+    expect(held / gardens).toBeGreaterThanOrEqual(0.75);
+    expect(held / gardens).toBeLessThanOrEqual(0.9);
   });
 
   test('a leak is named within two fillings', () => {

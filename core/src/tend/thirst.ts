@@ -42,7 +42,7 @@ const FEELS_DRY = 2.5;
 const factorAt = (cell: number): number => Math.exp(LEAST + cell * CELL);
 
 /** A distribution of the factor: weights of the grid's cells that sum to 1. */
-export type Belief = readonly number[];
+type Belief = readonly number[];
 
 export interface Quantiles {
   low: number;
@@ -114,7 +114,7 @@ export function quantilesOf(belief: Belief): Quantiles {
 }
 
 /** The factor below which so much of the belief lies. */
-export function below(belief: Belief, share: number): number {
+function below(belief: Belief, share: number): number {
   let sum = 0;
   for (let i = 0; i < belief.length; i += 1) {
     const weight = belief[i] as number;

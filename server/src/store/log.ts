@@ -2,7 +2,7 @@ import type { Sequelize } from 'sequelize';
 import { statementsOf } from './statements';
 
 /** An entry as it lies in the table: `entry` is JSON text, `at` an ISO time in full. */
-export interface LoggedRow {
+interface LoggedRow {
   id: string;
   planter: string;
   at: string;

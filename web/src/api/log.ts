@@ -50,7 +50,7 @@ export interface Written {
 
 const BY = 'huerta.by';
 /** Who writes on this device. */
-export function writer(): string {
+function writer(): string {
   try {
     return localStorage.getItem(BY) ?? '';
   } catch {
