@@ -45,7 +45,7 @@ test('at phone width the drawing stays in sight above the work', async ({ page }
   await page.setViewportSize({ width: 390, height: 844 });
   await openBench(page, designOf('bottle-pail'));
   await page.getByRole('button', { name: 'Soil', exact: true }).click();
-  await page.getByLabel('What grows in it').selectOption('Lettuce');
+  await page.getByLabel('What grows', { exact: true }).selectOption('Lettuce');
   await page.getByLabel('Freeboard').scrollIntoViewIfNeeded();
   await expect(page.getByRole('img', { name: /Section through the planter/ })).toBeInViewport();
   const wide = await page.evaluate(() => document.documentElement.scrollWidth);
@@ -68,7 +68,7 @@ for (const scheme of ['light', 'dark'] as const) {
   }) => {
     test.slow();
     await page.emulateMedia({ colorScheme: scheme });
-    for (const path of ['/', '/new', '/nowhere']) {
+    for (const path of ['/', '/new', '/today', '/year', '/nowhere']) {
       await page.goto(path);
       await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
       expect(await serious(page), path).toEqual([]);

@@ -48,6 +48,7 @@ export default defineConfig({
       HUERTA_PORT: String(PORT),
       HUERTA_DATA: mkdtempSync(join(tmpdir(), 'huerta-e2e-')),
       HUERTA_DEMO: '1',
+      HUERTA_DEMO_DAY: '2026-07-15',
       HUERTA_LOG: 'warn',
       HUERTA_RATE: '0',
       HUERTA_HOST: '127.0.0.1',

@@ -8,6 +8,8 @@ import { plantersAt, root, scratchFolder, serve, type ServedPlanter } from './se
 /** Takes the pictures of the main views that the README shows, from the demo garden. */
 
 const PORT = 4796;
+/** The day that the demo's log leads up to. */
+const NOW = '2026-07-15T08:00:00Z';
 const DESK = { width: 1280, height: 800 };
 const PHONE = { width: 390, height: 844 };
 
@@ -38,17 +40,15 @@ const PICTURES: Picture[] = [
     see: 'Wick 1',
   },
   {
-    file: 'bench-trade',
-    at: { planter: 'Peppers on the kitchen step', room: 'water' },
+    file: 'plants',
+    at: { planter: 'Salad box on legs', room: 'soil' },
     size: DESK,
-    see: 'How long must it last',
+    us: true,
+    press: ['button', 'Move parts'],
+    see: 'Plants and their thirst',
   },
-  {
-    file: 'bench-schools',
-    at: { planter: 'Strawberries in the glazed pot', room: 'water' },
-    size: DESK,
-    press: ['button', 'Hollow or full of stone?'],
-  },
+  { file: 'today', at: '/today', size: DESK, us: true },
+  { file: 'year', at: { planter: 'Salad box on legs', room: 'season?view=year' }, size: DESK },
   {
     file: 'bench-dark-us',
     at: { planter: 'Aubergine, drilled too high', room: 'check' },
@@ -57,11 +57,6 @@ const PICTURES: Picture[] = [
     us: true,
   },
   { file: 'build', at: { planter: 'Peppers on the kitchen step', room: 'build' }, size: DESK },
-  {
-    file: 'build-cuts',
-    at: { planter: 'Salad box on legs', room: 'build?view=cuts' },
-    size: DESK,
-  },
   { file: 'shopping', at: { planter: 'Salad box on legs', room: 'shopping' }, size: DESK },
   { file: 'prices', at: '/prices', size: DESK },
   { file: 'season', at: { planter: 'Peppers on the kitchen step', room: 'season' }, size: DESK },
@@ -114,6 +109,7 @@ function addressOf(at: Picture['at'], planters: readonly ServedPlanter[]): strin
 /** Opens a page and waits until it has what it shows. */
 async function opened(browser: Browser, path: string, size: Picture['size']): Promise<Page> {
   const page = await browser.newPage({ locale: 'en-GB', viewport: size, reducedMotion: 'reduce' });
+  await page.clock.setFixedTime(NOW);
   await page.goto(served.base + path);
   await page.getByRole('heading', { level: 1 }).waitFor({ timeout: 60_000 });
   await page.getByText('Fetching').waitFor({ state: 'detached', timeout: 60_000 });
@@ -219,13 +215,16 @@ try {
     });
     const page = await context.newPage();
     if (us) await page.addInitScript("localStorage.setItem('huerta.units', 'us')");
+    await page.clock.setFixedTime(NOW);
     await page.goto(served.base + addressOf(at, planters));
     // The network is idle before a page's own code has come, so the page itself is waited for.
     await page.getByRole('heading', { level: 1 }).waitFor({ timeout: 60_000 });
     await page.getByText('Fetching').waitFor({ state: 'detached', timeout: 60_000 });
     await page.waitForLoadState('networkidle');
+    await page.waitForTimeout(400);
+    await page.getByText('Working out').waitFor({ state: 'detached', timeout: 60_000 });
     if (press) await page.getByRole(press[0], { name: press[1] }).click();
-    if (addressOf(at, planters).includes('/season')) await page.waitForTimeout(20_000);
+    if (addressOf(at, planters).includes('/season')) await page.waitForTimeout(8_000);
     const words = see ?? (press?.[0] === 'button' ? press[1] : null);
     if (words) {
       await page

@@ -36,6 +36,7 @@ export async function serve(folder: string, port: number): Promise<Served> {
       HUERTA_DATA: folder,
       HUERTA_PORT: String(port),
       HUERTA_DEMO: '1',
+      HUERTA_DEMO_DAY: '2026-07-15',
       HUERTA_LOG: 'error',
       HUERTA_RATE: '0',
     },

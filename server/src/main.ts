@@ -37,7 +37,7 @@ async function programMark(): Promise<string> {
  * HUERTA_DOOR_PORT (43 above the port), each by a secret of its own; HUERTA_HOST is a name to offer them.
  */
 async function main(): Promise<void> {
-  const { port, demo, log, rate, ...settings } = readSettings(process.env);
+  const { port, demo, demoDay, log, rate, ...settings } = readSettings(process.env);
   const logger = pino({ level: log });
   const folder = resolve(settings.folder);
   const webRoot = resolve(settings.web);
@@ -55,7 +55,7 @@ async function main(): Promise<void> {
   }
   if (demo) {
     await loadDemoGarden(services);
-    await loadDemoLog(services);
+    await loadDemoLog(services, demoDay ?? undefined);
     await loadDemoVessels(services);
     await loadDemoBuild(services);
   }

@@ -10,6 +10,7 @@ test('without settings it is this machine, port 4700, no demo', () => {
     rate: 6000,
     web: 'web/dist',
     demo: false,
+    demoDay: null,
     log: 'info',
   });
 });

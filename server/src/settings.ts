@@ -30,6 +30,7 @@ const settingsSchema = z
       .default(6000),
     HUERTA_WEB: z.string().min(1, 'is a folder').default('web/dist'),
     HUERTA_DEMO: z.enum(['0', '1'], 'is 1 for the demo garden, or 0').default('0'),
+    HUERTA_DEMO_DAY: z.iso.date('is a day such as 2026-07-15').optional(),
     HUERTA_LOG: z
       .enum(
         ['fatal', 'error', 'warn', 'info', 'debug', 'trace', 'silent'],
@@ -57,6 +58,8 @@ export interface Settings {
   rate: number;
   web: string;
   demo: boolean;
+  /** The day that the demo's log leads up to; today where it is left out. */
+  demoDay: string | null;
   log: string;
 }
 
@@ -85,6 +88,7 @@ export function readSettings(environment: Readonly<Record<string, string | undef
     rate: read.HUERTA_RATE,
     web: read.HUERTA_WEB,
     demo: read.HUERTA_DEMO === '1',
+    demoDay: read.HUERTA_DEMO_DAY ?? null,
     log: read.HUERTA_LOG,
   };
 }

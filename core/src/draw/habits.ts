@@ -65,22 +65,26 @@ const pole = ({ id, x, base, height, spread }: Sketch): Shape[] => [
   ),
 ];
 
-/** Leaves to both sides of a stem. */
+/** Leaves to both sides of a stem: one at the end of each twig, one on its way. */
 function pairs({ id, x, base, height, spread }: Sketch, count: number, reach: number): Shape[] {
-  const size = Math.min(height * 0.13, spread * 0.5);
-  return Array.from({ length: count }, (_, k) => {
+  const size = Math.min(height * 0.17, spread * 0.4);
+  const sides = Array.from({ length: count }, (_, k) => {
     const z = base + height * ((k + 1) / (count + 0.6));
-    const out = spread * reach * (1 - 0.45 * (k / count));
+    const out = spread * reach * (1 - 0.4 * (k / count));
     return [-1, 1].flatMap((side) => {
-      const tip: Point = [x + side * out, z + size * 0.7];
+      const foot: Point = [x, z - size * 0.5];
+      const tip: Point = [x + side * out, z + size * 0.5];
+      const way = mid(foot, tip, 0.55);
       return [
-        line(`${id}-twig-${k}-${side}`, 'stem', [[x, z - size * 0.4], tip]),
-        leaf(`${id}-leaf-${k}-${side}`, [x, z], tip, size),
+        line(`${id}-twig-${k}-${side}`, 'stem', [foot, tip]),
+        leaf(`${id}-leaf-${k}-${side}`, foot, tip, size),
+        ...(out > size * 2.4
+          ? [leaf(`${id}-way-${k}-${side}`, foot, [way[0], way[1] + size * 0.45], size * 0.8)]
+          : []),
       ];
     });
-  })
-    .flat()
-    .concat(leaf(`${id}-top`, [x, base], [x, base + height * 0.97], size));
+  });
+  return [...sides.flat(), leaf(`${id}-top`, [x, base], [x, base + height * 0.97], size)];
 }
 
 function trails({ id, x, base, height, spread }: Sketch): Shape[] {

@@ -1,5 +1,6 @@
 import { cropIn, type Patch, type Planted, type SpotDesign } from '../design';
 import type { Planter } from './assemble';
+import { standsOn } from '../crop';
 import { KIND_FACES, nameOf } from './kinds';
 import { movePlant, plantingPlan } from './plants';
 import type { Lot, Spots } from './piece';
@@ -39,10 +40,17 @@ export function placesOf(planter: Planter): Place[] {
 /** Stems are taken hold of by a disc of at most this, metres. */
 const STEM = 0.06;
 
-/** All plants that can be moved on the surface, with the planting of each. */
-export function plantPlacesOf(planter: Planter): (Place & { of: number })[] {
+/**
+ * All plants that can be moved on the surface, with the planting of each.
+ *
+ * @param day those that stand there so many days after the first; all where it is left out
+ */
+export function plantPlacesOf(planter: Planter, day?: number): (Place & { of: number })[] {
   const { crops } = planter.design.planting;
-  return plantingPlan(planter).places.map(({ of, number, x, y, r, stands, byHand }) => {
+  const there = plantingPlan(planter).places.filter(
+    ({ of }) => day === undefined || standsOn(crops[of] as Planted, day),
+  );
+  return there.map(({ of, number, x, y, r, stands, byHand }) => {
     const planted = crops[of] as Planted;
     const a = Math.min(r, STEM);
     return {

@@ -1,3 +1,4 @@
+export { dutiesOf, type Duty } from './duties';
 export {
   DEED_IDS,
   DEEDS,

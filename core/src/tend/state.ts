@@ -4,6 +4,7 @@ import { dayAfter, daysBetween, roomDay, weatherOf, type WeatherDay } from '../c
 import { plantingLength } from '../crop';
 import type { PlanterDesign } from '../design';
 import { usualPlanting } from '../season';
+import { dutiesOf, type Duty } from './duties';
 import { holding, type LogEntry } from './entry';
 import { forecastOf, thirstOf, type Forecast, type Thirst, type Tended } from './thirst';
 
@@ -31,6 +32,8 @@ export interface TendedState {
   daysLeft: { early: number; likely: number };
   /** `now`: fill it; `look`: not sure, dip it first; `soon`: within two days; `later`. */
   wants: 'now' | 'look' | 'soon' | 'later';
+  /** What else is due. */
+  duties: readonly Duty[];
   /** Whether a filling was ever noted, or all is reckoned from the day of planting. */
   certain: boolean;
 }
@@ -66,11 +69,13 @@ function weatherThatWas(
 /**
  * How a planter stands today, by its season, the weather that was, and its log.
  *
- * @returns null before it is planted
+ * @returns null before it is planted, or where nobody has said when
  */
 export function stateOf(question: TendedQuestion): TendedState | null {
   const entries = holding(question.entries);
   const { design, site, today } = question;
+  // Nobody has said that anything grows in it.
+  if (entries.length === 0 && question.planted === null) return null;
   const began = followedFrom({ ...question, entries });
   if (began > today) return null;
   const planted = daysBetween(began, today) > LONGEST ? dayAfter(today, -LONGEST) : began;
@@ -106,6 +111,7 @@ export function stateOf(question: TendedQuestion): TendedState | null {
     },
     daysLeft: { early, likely },
     wants: wantsOf(early, likely, thirst.certain),
+    duties: dutiesOf({ design, figures, planted: began, today, site, entries }),
     certain: thirst.certain,
   };
 }

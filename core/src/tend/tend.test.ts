@@ -12,6 +12,7 @@ import {
   readLine,
   runThirsty,
   sayDid,
+  stateOf,
   takenOut,
   thirstOf,
   type Did,
@@ -287,5 +288,37 @@ describe('the thirst that it learns', () => {
     };
     const brim = planter.heights.brim;
     expect(on(brim * 0.45).next.likely <= on(brim * 0.8).next.likely).toBe(true);
+  });
+});
+
+describe('how a planter stands', () => {
+  const design = STARTING_POINTS.find(({ id }) => id === 'cloth-pail')!.design;
+  const stands = (entries: LogEntry[], planted: string | null = null) =>
+    stateOf({ design, planted, entries, site: SITES.vallesol, days: [], today: TODAY });
+  const full = (date: string) =>
+    entryOf(1, `${date}T06:00:00.000Z`, { kind: 'filled', where: 'tube', volume: null, ran: true });
+
+  test('nothing is said before somebody has said that it is planted', () => {
+    expect(stands([])).toBeNull();
+    expect(stands([], '2027-09-01')).toBeNull();
+    expect(stands([], '2027-05-01')).toMatchObject({ certain: false, wants: 'look' });
+  });
+
+  test('filled this morning it is full; long ago it is to be filled now', () => {
+    const now = stands([full(TODAY)], '2027-05-01')!;
+    expect(now).toMatchObject({ certain: true });
+    expect(now.room.middle).toBeCloseTo(0, 6);
+    expect(now.forecast.level.middle).toBeCloseTo(evaluate(design).planter.heights.brim, 6);
+    expect(now.daysLeft.likely).toBeGreaterThan(0);
+    const late = stands([full(dayAfter(TODAY, -9))], '2027-05-01')!;
+    expect(late.wants).toBe('now');
+    expect(late.room.middle).toBeGreaterThan(0.002);
+  });
+
+  test('planted is planted, whatever was planned', () => {
+    const planted = entryOf(2, '2027-07-10T06:00:00.000Z', { kind: 'did', what: 'planted' });
+    const state = stands([planted], '2027-09-01')!;
+    expect(state.thirst.fullOn).toBe('2027-07-10');
+    expect(state.duties.map(({ id }) => id)).toContain('top');
   });
 });

@@ -29,8 +29,9 @@ export function sayThirst({ thirst }: TendedState): string {
 }
 
 /** When it is to be filled, as a day with a range: what four times of five holds. */
-export function sayNext({ forecast, daysLeft }: TendedState): string {
+export function sayNext({ forecast, daysLeft, wants }: TendedState): string {
   const { early, likely, late } = forecast.next;
+  if (wants === 'look') return 'Dip it: it may be low.';
   if (daysLeft.likely <= 0) return 'It is low: fill it today.';
   const day = writeDate(likely, 'short');
   if (late === null) return `Next filling: not before ${writeDate(early, 'short')}.`;

@@ -169,7 +169,7 @@ const BenchBar = memo(function BenchBar({ saving, onHelp }: BenchBarProps) {
         </Link>
       </Button>
       <Button asChild variant="ghost" px="2">
-        <Link to="log" relative="path" aria-label="The log: fillings, dips and notes">
+        <Link to="log" relative="path" aria-label="The log: what was filled, dipped and seen">
           <NotebookPen size={20} />
         </Link>
       </Button>

@@ -1,10 +1,11 @@
-import { Button, Text } from '@chakra-ui/react';
+import { Button, NativeSelect, Text } from '@chakra-ui/react';
 import {
   leavePlaces,
   moveBy,
   moveTo,
   nudgeStep,
   placesOf,
+  peakOf,
   plan,
   plantingView,
   plantPlacesOf,
@@ -12,6 +13,7 @@ import {
   type Place,
 } from '@huerta/core';
 import { useDrag } from '@use-gesture/react';
+import { ChevronDown } from 'lucide-react';
 import { useMemo, useState, type KeyboardEvent } from 'react';
 import { useWords } from '../../app/preferences';
 import { barFor, ScaleBar } from '../../drawing/ScaleBar';
@@ -29,13 +31,17 @@ export function PlanStage() {
   const [frame, { width, height }] = useSize();
   const [chosen, setChosen] = useState<string | null>(null);
   const [what, setWhat] = useState<keyof typeof WHAT>(useRoom()[0] === 'soil' ? 'plants' : 'floor');
+  const { crops } = planter.design.planting;
+  const begins = [...new Set(crops.map(({ from }) => from))].sort((a, b) => a - b);
+  const [chosenDay, setDay] = useState<number | null>(null);
+  const day = chosenDay ?? peakOf(planter.design.planting).day;
   const drawing = useMemo(
-    () => (what === 'plants' ? plantingView(planter) : plan(planter)),
-    [planter, what],
+    () => (what === 'plants' ? plantingView(planter, day) : plan(planter)),
+    [planter, what, day],
   );
   const view = middleView(drawing.bounds, width, height);
-  const { units } = useWords();
-  const places = what === 'plants' ? plantPlacesOf(planter) : placesOf(planter);
+  const { units, write } = useWords();
+  const places = what === 'plants' ? plantPlacesOf(planter, day) : placesOf(planter);
   const bar = barFor(view, units);
   const place = places.find(({ id }) => id === chosen) ?? null;
   return (
@@ -55,6 +61,27 @@ export function PlanStage() {
             {WHAT[one]}
           </Button>
         ))}
+        {what === 'plants' && begins.length > 1 && (
+          <NativeSelect.Root w="14rem">
+            <NativeSelect.Field
+              aria-label="What stands there"
+              value={begins.findLast((from) => from <= day) ?? 0}
+              onChange={(event) => {
+                setDay(Number(event.currentTarget.value));
+                setChosen(null);
+              }}
+            >
+              {begins.map((from) => (
+                <option key={from} value={from}>
+                  {from === 0 ? 'From the start' : `After ${write(from, 'days')}`}
+                </option>
+              ))}
+            </NativeSelect.Field>
+            <NativeSelect.Indicator>
+              <ChevronDown size={18} />
+            </NativeSelect.Indicator>
+          </NativeSelect.Root>
+        )}
       </div>
       <div ref={frame} className="stage">
         {width > 0 && height > 0 && (

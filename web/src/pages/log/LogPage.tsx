@@ -19,6 +19,7 @@ import { useSeasonPlan } from '../../api/season';
 import { useWeather } from '../../api/weather';
 import { useWords } from '../../app/preferences';
 import { writeDate } from '../../components/dates';
+import { Duties } from '../../components/Duties';
 import { LogLine } from '../../components/LogLine';
 import { notify } from '../../components/notices';
 import { Fetched, Page } from '../../components/Page';
@@ -146,6 +147,7 @@ function Stands({ resource, entries, choice, plan }: LogProps) {
         {sayLevel(state, write)}
       </Text>
       <Text>{sayThirst(state)}</Text>
+      {state.duties.length > 0 && <Duties planter={id} name={design.name} duties={state.duties} />}
       {state.thirst.surprises.slice(-3).map((one) => (
         <Text key={one.entry.id} className="surprise">
           {saySurprise(one, write)}

@@ -16,6 +16,7 @@ import { useSeasonPlans } from '../../api/season';
 import { useWeather } from '../../api/weather';
 import { useWords } from '../../app/preferences';
 import { writeDate } from '../../components/dates';
+import { Duties } from '../../components/Duties';
 import { notify } from '../../components/notices';
 import { Fetched, Page } from '../../components/Page';
 import { sayLevel, sayNext, saySurprise, WANTS } from '../../components/tended';
@@ -182,6 +183,9 @@ function Item({ planter, state }: { planter: PlanterResource; state: TendedState
           {sayLevel(state, write)}
           {!state.certain && ' Reckoned from the day of planting: no filling is noted yet.'}
         </Text>
+        {state.duties.length > 0 && (
+          <Duties planter={id} name={design.name} duties={state.duties} />
+        )}
         {last && <Text className="surprise">{saySurprise(last, write)}</Text>}
       </div>
       <Button variant={state.wants === 'now' ? 'solid' : 'outline'} onClick={fill}>

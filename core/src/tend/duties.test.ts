@@ -1,0 +1,101 @@
+import { evaluate } from '../assess';
+import { SITES } from '../catalog';
+import { dayAfter } from '../climate';
+import { applyPatch, STARTING_POINTS, usualPlanted, type Patch } from '../design';
+import { tell } from '../quantity';
+import { dutiesOf, type Did, type LogEntry } from '.';
+
+const PLANTED = '2027-05-01';
+const entryOf = (date: string, did: Did, n = 1): LogEntry => ({
+  id: `00000000-0000-4000-8000-${String(n).padStart(12, '0')}`,
+  planter: '00000000-0000-4000-8000-000000000000',
+  at: `${date}T06:00:00.000Z`,
+  by: '',
+  did,
+  text: '',
+  typed: '',
+  instead: null,
+  gone: false,
+});
+
+function due(after: number, patch: Patch = [], entries: LogEntry[] = []): Record<string, string> {
+  const design = applyPatch(STARTING_POINTS.find(({ id }) => id === 'cloth-pail')!.design, [
+    { path: ['planting', 'crops'], value: [usualPlanted('pepper', 1)] },
+    ...patch,
+  ]);
+  const { figures } = evaluate(design).assessment;
+  const duties = dutiesOf({
+    design,
+    figures,
+    planted: PLANTED,
+    today: dayAfter(PLANTED, after),
+    site: SITES.vallesol,
+    entries,
+  });
+  return Object.fromEntries(duties.map(({ id, text }) => [id, tell(text, 'metric')]));
+}
+
+test('in the first weeks it is watered from the top, every other day, and then no more', () => {
+  expect(due(2).top).toMatch(/roots are not down yet/);
+  const top = entryOf(dayAfter(PLANTED, 2), {
+    kind: 'filled',
+    where: 'top',
+    volume: null,
+    ran: false,
+  });
+  expect(due(3, [], [top]).top).toBeUndefined();
+  expect(due(5, [], [top]).top).toBeDefined();
+  expect(due(120).top).toBeUndefined();
+  const seed: Patch = [{ path: ['planting', 'crops', 0, 'start'], value: 'seed' }];
+  expect(due(2, seed).top).toMatch(/until the seed is up/);
+});
+
+test('feed is due when what was given is used up, counted from the last time it was noted', () => {
+  const organic: Patch = [{ path: ['soil', 'feed'], value: 'organic' }];
+  expect(due(30, organic).feed).toBeUndefined();
+  expect(due(42, organic).feed).toMatch(/lasts about 42.days/);
+  const fed = entryOf(dayAfter(PLANTED, 40), { kind: 'fed', what: '', mass: null });
+  expect(due(50, organic, [fed]).feed).toBeUndefined();
+  expect(due(50).feed).toBeUndefined();
+  expect(due(14, [{ path: ['soil', 'feed'], value: 'liquid' }]).feed).toBeDefined();
+});
+
+test('salts are flushed where no rain does it; overflow and cap are looked at every month', () => {
+  const covered: Patch = [{ path: ['place', 'rain'], value: 'covered' }];
+  expect(due(60, covered).flush).toBeDefined();
+  expect(due(60).flush).toBeUndefined();
+  expect(due(30).overflow).toMatch(/no mosquito gets in/);
+  const looked = entryOf(dayAfter(PLANTED, 29), { kind: 'did', what: 'overflow' });
+  expect(due(30, [], [looked]).overflow).toBeUndefined();
+});
+
+test('what follows is planted in time, what is ripe is picked, and before frost it is emptied', () => {
+  const after: Patch = [
+    {
+      path: ['planting', 'crops'],
+      value: [usualPlanted('lettuce', 4, { stays: 60 }), usualPlanted('pepper', 2, { from: 60 })],
+    },
+  ];
+  expect(due(50, after)['plant-1']).toBeUndefined();
+  expect(due(58, after)['plant-1']).toBe('Plant 2 sweet pepper, as planned.');
+  const done = entryOf(dayAfter(PLANTED, 59), { kind: 'did', what: 'planted' });
+  expect(due(61, after, [done])['plant-1']).toBeUndefined();
+  expect(due(80)['harvest-0']).toBe('Pick sweet pepper: its time has come.');
+  const picked = entryOf(dayAfter(PLANTED, 80), {
+    kind: 'harvested',
+    what: '',
+    mass: 1,
+    count: null,
+  });
+  expect(due(82, [], [picked])['harvest-0']).toBeUndefined();
+  expect(due(86, [], [picked])['harvest-0']).toBeDefined();
+  expect(due(100).frost).toBeUndefined();
+  expect(due(200).frost).toBe('Empty it and open its overflow before it freezes.');
+  const emptied = entryOf(dayAfter(PLANTED, 199), { kind: 'did', what: 'emptied' });
+  expect(due(203, [], [emptied]).frost).toBeUndefined();
+  expect(due(200, [{ path: ['place', 'rain'], value: 'indoors' }]).frost).toBeUndefined();
+});
+
+test('what is not planted yet wants nothing', () => {
+  expect(due(-5)).toEqual({});
+});

@@ -1,0 +1,41 @@
+import { Button } from '@chakra-ui/react';
+import type { Duty } from '@huerta/core';
+import { useWriteLog } from '../api/log';
+import { useWords } from '../app/preferences';
+import { notify } from './notices';
+import './tended.css';
+
+interface DutiesProps {
+  planter: string;
+  name: string;
+  duties: readonly Duty[];
+}
+
+/** What else is due, to be noted by a press. */
+export function Duties({ planter, name, duties }: DutiesProps) {
+  const { tell } = useWords();
+  const log = useWriteLog();
+  return (
+    <ul className="duties" aria-label={`Also due: ${name}`}>
+      {duties.map((duty) => (
+        <li key={duty.id}>
+          <span>{tell(duty.text)}</span>
+          <Button
+            variant="ghost"
+            px="2"
+            onClick={() =>
+              void log.write([planter], { did: duty.did }).then(([entry]) =>
+                notify('Noted.', {
+                  label: 'Undo',
+                  run: () => void (entry && log.takeOut(entry)),
+                }),
+              )
+            }
+          >
+            Done<span className="only-heard">: {tell(duty.text)}</span>
+          </Button>
+        </li>
+      ))}
+    </ul>
+  );
+}
