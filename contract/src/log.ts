@@ -1,4 +1,4 @@
-import { logEntrySchema } from '@huerta/core';
+import { logEntrySchema, measuredDaySchema } from '@huerta/core';
 import { z } from 'zod';
 
 /** Answer to GET /api/log and /api/planters/:id/log: entries, latest first. */
@@ -16,3 +16,9 @@ export const logQuerySchema = z.object({
   since: z.iso.datetime().optional(),
   most: z.coerce.number().int().min(1).max(20_000).optional(),
 });
+
+/** Body of POST /api/weather/days: days as a station tells them. Told again, a date takes the place of what was. */
+export const sendDaysSchema = z.strictObject({ days: z.array(measuredDaySchema).min(1).max(400) });
+
+/** Answer to GET /api/weather/days: oldest first. */
+export const measuredDaysSchema = z.object({ days: z.array(measuredDaySchema) });

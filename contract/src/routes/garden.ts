@@ -1,7 +1,14 @@
 import { z } from 'zod';
 import { fileQuerySchema, labelQuerySchema, progressSchema, sendProgressSchema } from '../build';
 import { gardenSchema } from '../entry';
-import { loggedSchema, logQuerySchema, logSchema, sendLogSchema } from '../log';
+import {
+  loggedSchema,
+  logQuerySchema,
+  logSchema,
+  measuredDaysSchema,
+  sendDaysSchema,
+  sendLogSchema,
+} from '../log';
 import { examplesSchema } from '../planter';
 import { GONE, routes } from './route';
 
@@ -128,6 +135,20 @@ export const LOG = routes({
     about: 'Adds entries; one whose id is known is left as it is.',
     body: sendLogSchema,
     answer: loggedSchema,
+    problems: ['invalid', 'too-large', 'not-json'],
+  },
+  days: {
+    method: 'get',
+    path: '/weather/days',
+    about: 'The weather that was, as it was told, oldest first.',
+    answer: measuredDaysSchema,
+  },
+  tellDays: {
+    method: 'post',
+    path: '/weather/days',
+    about: 'Tells days of weather: °C, metres of rain. A date that is told again is replaced.',
+    body: sendDaysSchema,
+    answer: measuredDaysSchema,
     problems: ['invalid', 'too-large', 'not-json'],
   },
 });

@@ -36,6 +36,21 @@ const daySchema = z.strictObject({
   et: z.number().min(0).max(1e-6),
 });
 
+/** A day as a station or another program tells it: °C, metres of rain, and evapotranspiration (m/s) where it knows it. */
+export const measuredDaySchema = z
+  .strictObject({
+    date: z.iso.date({ error: 'A day is written as 2026-07-15.' }),
+    tMin: z.number().min(-70).max(60),
+    tMax: z.number().min(-70).max(60),
+    rain: z.number().min(0).max(1),
+    et: z.number().min(0).max(1e-6).optional(),
+  })
+  .refine(({ tMin, tMax }) => tMin <= tMax, {
+    message: 'The night is warmer than the day: see which is which.',
+    path: ['tMin'],
+  });
+export type MeasuredDay = z.infer<typeof measuredDaySchema>;
+
 export const weatherChoiceSchema = z
   .strictObject({
     site: z.enum([...SITE_IDS, 'own-normals', 'own-days']),

@@ -10,7 +10,15 @@ export {
   type DayAir,
   type Spot as Ground,
 } from './et0';
-export { FIRST_WEATHER, POLAR, siteOf, weatherChoiceSchema, type WeatherChoice } from './choice';
+export {
+  FIRST_WEATHER,
+  measuredDaySchema,
+  POLAR,
+  siteOf,
+  weatherChoiceSchema,
+  type MeasuredDay,
+  type WeatherChoice,
+} from './choice';
 export { chance, type Chance } from './random';
 export { roomDay } from './room';
 export { readWeather, type BadRow, type WeatherReading } from './readWeather';

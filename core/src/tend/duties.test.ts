@@ -77,7 +77,7 @@ test('what follows is planted in time, what is ripe is picked, and before frost 
     },
   ];
   expect(due(50, after)['plant-1']).toBeUndefined();
-  expect(due(58, after)['plant-1']).toBe('Plant 2 sweet pepper, as planned.');
+  expect(due(58, after)['plant-1']).toMatch(/^Plant 2 sweet pepper, as planned/);
   const done = entryOf(dayAfter(PLANTED, 59), { kind: 'did', what: 'planted' });
   expect(due(61, after, [done])['plant-1']).toBeUndefined();
   expect(due(80)['harvest-0']).toBe('Pick sweet pepper: its time has come.');
@@ -94,6 +94,15 @@ test('what follows is planted in time, what is ripe is picked, and before frost 
   const emptied = entryOf(dayAfter(PLANTED, 199), { kind: 'did', what: 'emptied' });
   expect(due(203, [], [emptied]).frost).toBeUndefined();
   expect(due(200, [{ path: ['place', 'rain'], value: 'indoors' }]).frost).toBeUndefined();
+});
+
+test('soil that settles is topped up once', () => {
+  const settles: Patch = [{ path: ['soil', 'settlement'], value: 0.15 }];
+  expect(due(20, settles).settled).toBeUndefined();
+  expect(due(30, settles).settled).toMatch(/^Top it up/);
+  const topped = entryOf(dayAfter(PLANTED, 29), { kind: 'did', what: 'topped' });
+  expect(due(40, settles, [topped]).settled).toBeUndefined();
+  expect(due(40, [{ path: ['soil', 'settlement'], value: 0 }]).settled).toBeUndefined();
 });
 
 test('what is not planted yet wants nothing', () => {

@@ -46,7 +46,7 @@ const AHEAD_OF_PLANTING = 3;
 export function dutiesOf(question: DutyQuestion): Duty[] {
   const { today, planted } = question;
   if (planted > today) return [];
-  return [topWatering, feeding, flushing, looking, worms, planting, harvest, frost]
+  return [topWatering, settled, feeding, flushing, looking, worms, planting, harvest, frost]
     .flatMap((duty) => duty(question))
     .filter(({ due }) => due <= today)
     .sort((a, b) => a.due.localeCompare(b.due));
@@ -78,6 +78,24 @@ function topWatering({ design, figures, planted, today, entries }: DutyQuestion)
         : say`Water from the top: roots are not down yet, for about ${q(daysBetween(today, until), 'days')} more.`,
       due: dayAfter(last, TOP_EVERY),
       did: { kind: 'filled', where: 'top', volume: null, ran: false },
+    },
+  ];
+}
+
+/** A mix that settles by more than this share wants more on top after some weeks. */
+const SETTLES = 0.08;
+const SETTLED_AFTER = 28;
+
+function settled({ design, planted, entries }: DutyQuestion): Duty[] {
+  const { settlement } = design.soil;
+  const done = lastOf(entries, deed('topped'));
+  if (settlement < SETTLES || (done !== null && done >= planted)) return [];
+  return [
+    {
+      id: 'settled',
+      text: say`Top it up with mix or compost: the soil has settled by now.`,
+      due: dayAfter(planted, SETTLED_AFTER),
+      did: noted('topped'),
     },
   ];
 }
@@ -148,7 +166,9 @@ function planting({ design, planted, entries }: DutyQuestion): Duty[] {
     return [
       {
         id: `plant-${i}`,
-        text: sown ? say`Sow ${what}, as planned.` : say`Plant ${what}, as planned.`,
+        text: sown
+          ? say`Sow ${what}, as planned, into a finger of compost on top.`
+          : say`Plant ${what}, as planned, with a finger of compost on top first.`,
         due,
         did: noted(sown ? 'sown' : 'planted'),
       },

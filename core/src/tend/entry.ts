@@ -66,6 +66,9 @@ export const didSchema = z.discriminatedUnion('kind', [
 ]);
 export type Did = z.infer<typeof didSchema>;
 
+/** What is noted most: filled through the tube until the overflow ran, nothing measured. */
+export const TILL_IT_RAN: Did = { kind: 'filled', where: 'tube', volume: null, ran: true };
+
 export const logEntrySchema = z.strictObject({
   id: z.uuid().describe('Made on the device, so that sending twice stores once'),
   planter: z.uuid(),

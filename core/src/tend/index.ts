@@ -8,6 +8,7 @@ export {
   logEntrySchema,
   putBack,
   takenOut,
+  TILL_IT_RAN,
   type Deed,
   type Did,
   type Feel,

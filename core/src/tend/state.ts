@@ -1,6 +1,15 @@
 import { evaluate } from '../assess';
 import type { Site } from '../catalog';
-import { dayAfter, daysBetween, roomDay, weatherOf, type WeatherDay } from '../climate';
+import {
+  dayAfter,
+  dayOfYear,
+  daysBetween,
+  hargreavesEt,
+  roomDay,
+  weatherOf,
+  type MeasuredDay,
+  type WeatherDay,
+} from '../climate';
 import { plantingLength } from '../crop';
 import type { PlanterDesign } from '../design';
 import { usualPlanting } from '../season';
@@ -17,7 +26,7 @@ export interface TendedQuestion {
   entries: readonly LogEntry[];
   /** A made-up site, or days of one's own; days that are missing are made up for the site. */
   site: Site;
-  days: readonly WeatherDay[];
+  days: readonly MeasuredDay[];
   /** ISO date. */
   today: string;
 }
@@ -63,7 +72,13 @@ function weatherThatWas(
 ): WeatherDay[] {
   const count = Math.max(daysBetween(from, until), 0);
   const own = new Map(days.map((day) => [day.date, day]));
-  return weatherOf(site, from, count, 0).map((day) => own.get(day.date) ?? day);
+  const latitude = (site.latitude * Math.PI) / 180;
+  return weatherOf(site, from, count, 0).map((day) => {
+    const measured = own.get(day.date);
+    if (!measured) return day;
+    const et = measured.et ?? hargreavesEt(measured, { latitude }, dayOfYear(day.date));
+    return { ...measured, et };
+  });
 }
 
 /**

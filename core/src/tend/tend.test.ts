@@ -315,6 +315,28 @@ describe('how a planter stands', () => {
     expect(late.room.middle).toBeGreaterThan(0.002);
   });
 
+  test('days that a station told are the weather that was; a hot dry week leaves less', () => {
+    const entries = [full(dayAfter(TODAY, -3))];
+    const days = [1, 2, 3].map((ago) => ({
+      date: dayAfter(TODAY, -ago),
+      tMin: 22,
+      tMax: 42,
+      rain: 0,
+    }));
+    const ask = (told: typeof days) =>
+      stateOf({
+        design,
+        planted: '2027-05-01',
+        entries,
+        site: SITES.vallesol,
+        days: told,
+        today: TODAY,
+      })!;
+    expect(ask(days).forecast.level.middle).toBeLessThan(ask([]).forecast.level.middle);
+    const mild = days.map((day) => ({ ...day, tMin: 8, tMax: 14 }));
+    expect(ask(mild).forecast.level.middle).toBeGreaterThan(ask([]).forecast.level.middle);
+  });
+
   test('planted is planted, whatever was planned', () => {
     const planted = entryOf(2, '2027-07-10T06:00:00.000Z', { kind: 'did', what: 'planted' });
     const state = stands([planted], '2027-09-01')!;

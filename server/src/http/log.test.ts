@@ -58,6 +58,35 @@ test('what is known is never changed by what comes later under the same id', asy
   expect(entriesIn(await api.get(`/api/planters/${planter}/log`))).toEqual([first]);
 });
 
+test('a station tells days; a date that is told again is replaced, and a day that cannot be is refused', async () => {
+  const day = { date: '2026-07-14', tMin: 17, tMax: 33, rain: 0 };
+  await api
+    .post('/api/weather/days')
+    .send({ days: [day] })
+    .expect(200);
+  await api
+    .post('/api/weather/days')
+    .send({
+      days: [
+        { ...day, rain: 0.004 },
+        { ...day, date: '2026-07-13' },
+      ],
+    })
+    .expect(200);
+  const { body } = await api.get('/api/weather/days').expect(200);
+  expect(body).toEqual({
+    days: [
+      { ...day, date: '2026-07-13' },
+      { ...day, rain: 0.004 },
+    ],
+  });
+  const turned = await api
+    .post('/api/weather/days')
+    .send({ days: [{ ...day, tMin: 40 }] })
+    .expect(400);
+  expect(problemSchema.parse(turned.body).kind).toBe('invalid');
+});
+
 test('what is no entry is refused with where and why, and nothing is taken', async () => {
   const bad = { ...entryOf(1, '2026-07-01T06:00:00.000Z'), did: { kind: 'drank' } };
   const answer = await api

@@ -13,6 +13,7 @@ export function reportRoutes({
   files,
   garden,
   log,
+  weatherDays,
   planters,
 }: Services): Router {
   const router = Router();
@@ -44,6 +45,11 @@ export function reportRoutes({
   serve(router, LOG.of, async ({ id, query }) => {
     await planters.get(id);
     return { entries: await log.of(id, query.since, query.most) };
+  });
+  serve(router, LOG.days, async () => ({ days: await weatherDays.from() }));
+  serve(router, LOG.tellDays, async ({ body }) => {
+    await weatherDays.put(body.days);
+    return { days: await weatherDays.from(body.days.map(({ date }) => date).sort()[0]) };
   });
   serve(router, LOG.add, async ({ body }) => ({ came: await log.add(body.entries) }));
 

@@ -12,7 +12,7 @@ import { fileService, type FileService } from './files';
 import { gardenService, type GardenService } from './garden';
 import { gardenFileService, type GardenFileService } from './gardenFile';
 import { OWN_CROPS, PLANTER, PRICES, SEASON, VESSEL, WEATHER } from './kinds';
-import { logService, type LogService } from './log';
+import { logService, weatherDayService, type LogService, type WeatherDayService } from './log';
 import { papersOf } from './papers';
 import { progressService, type ProgressService } from './progress';
 import { reportService, type ReportService } from './reports';
@@ -27,6 +27,7 @@ export interface Services {
   crops: Documents<OwnCrops>;
   progress: ProgressService;
   log: LogService;
+  weatherDays: WeatherDayService;
   files: FileService;
   reports: ReportService;
   garden: GardenService;
@@ -60,6 +61,7 @@ export function servicesOf(database: Database, by = 'development'): Services {
     garden,
     progress,
     log,
+    weatherDays: weatherDayService(database.weatherDays),
     gardenFile: gardenFileService({ database, progress, log, kinds }),
     files: fileService(planters, prices, papersOf()),
     reports: reportService(planters),

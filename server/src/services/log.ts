@@ -1,5 +1,6 @@
-import { logEntrySchema, type LogEntry } from '@huerta/core';
+import { logEntrySchema, measuredDaySchema, type LogEntry, type MeasuredDay } from '@huerta/core';
 import type { LogTable } from '../store/log';
+import type { WeatherDayTable } from '../store/weatherDays';
 
 /** The log of the garden. */
 export interface LogService {
@@ -33,6 +34,29 @@ export function logService(table: LogTable, now: () => Date = () => new Date()):
     },
   };
 }
+
+/** The weather that was, as a station or another program tells it. */
+export interface WeatherDayService {
+  put(days: readonly MeasuredDay[]): Promise<void>;
+  from(date?: string): Promise<MeasuredDay[]>;
+}
+
+export const weatherDayService = (
+  table: WeatherDayTable,
+  now: () => Date = () => new Date(),
+): WeatherDayService => ({
+  put: (days) =>
+    table.put(
+      days.map((day) => ({ date: day.date, day: JSON.stringify(day) })),
+      now().toISOString(),
+    ),
+  async from(date = '') {
+    return (await table.from(date)).flatMap((text) => {
+      const read = measuredDaySchema.safeParse(parsed(text));
+      return read.success ? [read.data] : [];
+    });
+  },
+});
 
 function parsed(text: string): unknown {
   try {

@@ -6,6 +6,7 @@ import { backupFile, backupsOf } from './backups';
 import { deviceTable, type DeviceTable } from './devices';
 import { documentTable, type DocumentTable } from './documents';
 import { logTable, type LogTable } from './log';
+import { weatherDayTable, type WeatherDayTable } from './weatherDays';
 import { migrateDatabase } from './migrate';
 import { defineProgress, type ProgressModel } from './progress';
 
@@ -15,6 +16,7 @@ export interface Database {
   devices: DeviceTable;
   progress: ProgressModel;
   log: LogTable;
+  weatherDays: WeatherDayTable;
   close(): Promise<void>;
 }
 
@@ -89,6 +91,7 @@ export async function openDatabase(file: string): Promise<Database> {
     devices: deviceTable(sequelize),
     progress: defineProgress(sequelize),
     log: logTable(sequelize),
+    weatherDays: weatherDayTable(sequelize),
     close: () => sequelize.close(),
   };
 }

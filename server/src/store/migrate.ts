@@ -8,6 +8,7 @@ import { createSeasons } from './migrations/005-create-seasons';
 import { addSaves } from './migrations/006-add-saves';
 import { addDevices } from './migrations/008-add-devices';
 import { addLog } from './migrations/009-add-log';
+import { addWeatherDays } from './migrations/010-add-weather-days';
 import { oneTableOfDocuments } from './migrations/007-one-table-of-documents';
 
 /** Every change of the tables, oldest first. A migration that has been released is never edited. */
@@ -21,6 +22,7 @@ const MIGRATIONS: RunnableMigration<QueryInterface>[] = [
   oneTableOfDocuments,
   addDevices,
   addLog,
+  addWeatherDays,
 ];
 
 /** The migrations that a file has seen, also those that this Huerta does not know. */

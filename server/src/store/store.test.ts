@@ -58,6 +58,7 @@ test('makes its folder, and opening again migrates nothing twice', async () => {
     { name: '007-one-table-of-documents' },
     { name: '008-add-devices' },
     { name: '009-add-log' },
+    { name: '010-add-weather-days' },
   ]);
   expect((await servicesOf(second).planters.list()).kept).toHaveLength(1);
 });

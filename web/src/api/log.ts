@@ -1,5 +1,12 @@
 import { LOG } from '@huerta/contract';
-import { holding, takenOut, putBack, type Did, type LogEntry } from '@huerta/core';
+import {
+  holding,
+  takenOut,
+  putBack,
+  type Did,
+  type LogEntry,
+  type MeasuredDay,
+} from '@huerta/core';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { v4 as uuid } from 'uuid';
 import { keepLogged, waitingLog } from '../device/logged';
@@ -39,6 +46,26 @@ export const useWholeLog = () =>
     networkMode: 'always',
   });
 
+/** Says who writes on this device. */
+export function setWriter(name: string): void {
+  try {
+    localStorage.setItem(BY, name.trim().slice(0, MOST_BY));
+  } catch {
+    // A window that keeps nothing asks again.
+  }
+}
+
+/** Days of weather as a station told them; none where that cannot be known. */
+export function useMeasuredDays(): readonly MeasuredDay[] {
+  const { data } = useQuery({
+    queryKey: ['weather-days'],
+    queryFn: () => callRoute(LOG.days),
+    staleTime: 60_000,
+  });
+  return data?.days ?? NO_DAYS;
+}
+const NO_DAYS: readonly MeasuredDay[] = [];
+
 /** What is written down: done when, by a line or by a press. */
 export interface Written {
   did: Did;
@@ -49,8 +76,11 @@ export interface Written {
 }
 
 const BY = 'huerta.by';
+/** Longest name of who writes. */
+export const MOST_BY = 40;
+
 /** Who writes on this device. */
-function writer(): string {
+export function writer(): string {
   try {
     return localStorage.getItem(BY) ?? '';
   } catch {

@@ -3,8 +3,8 @@ import type { PlanterResource } from '@huerta/contract';
 import {
   sayDid,
   siteOf,
+  TILL_IT_RAN,
   tell,
-  type Did,
   type LogEntry,
   type SeasonPlan,
   type WeatherChoice,
@@ -13,7 +13,15 @@ import { formatISO } from 'date-fns';
 import { ChevronDown, Download, Droplets, Trash2 } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
-import { useLog, useWriteLog, type Written } from '../../api/log';
+import {
+  MOST_BY,
+  setWriter,
+  useLog,
+  useMeasuredDays,
+  useWriteLog,
+  writer,
+  type Written,
+} from '../../api/log';
 import { usePlanter } from '../../api/planters';
 import { useSeasonPlan } from '../../api/season';
 import { useWeather } from '../../api/weather';
@@ -24,6 +32,7 @@ import { LogLine } from '../../components/LogLine';
 import { notify } from '../../components/notices';
 import { Fetched, Page } from '../../components/Page';
 import { saveCsv } from '../../components/saveCsv';
+import { TextField } from '../../components/TextField';
 import { sayLevel, sayNext, saySurprise, sayThirst } from '../../components/tended';
 import '../../components/tended.css';
 import { useRound } from '../../workers/round';
@@ -58,8 +67,6 @@ interface LogProps {
   plan: SeasonPlan;
 }
 
-const RAN: Did = { kind: 'filled', where: 'tube', volume: null, ran: true };
-
 function Log({ resource, entries, choice, plan }: LogProps) {
   const { id, design } = resource;
   const { write: say } = useWords();
@@ -84,7 +91,7 @@ function Log({ resource, entries, choice, plan }: LogProps) {
       </Box>
       <Stands resource={resource} entries={entries} choice={choice} plan={plan} />
       <Box className="log-write" role="group" aria-label="Write into the log">
-        <Button variant="solid" size="lg" onClick={() => note({ did: RAN })}>
+        <Button variant="solid" size="lg" onClick={() => note({ did: TILL_IT_RAN })}>
           <Droplets size={20} aria-hidden /> Filled till it ran
         </Button>
         <LogLine label="Or say what you did" onWrite={note} />
@@ -94,6 +101,7 @@ function Log({ resource, entries, choice, plan }: LogProps) {
         </Text>
       </Box>
       <Entries name={design.name} entries={entries} />
+      <Writer />
     </>
   );
 }
@@ -102,6 +110,7 @@ function Log({ resource, entries, choice, plan }: LogProps) {
 function Stands({ resource, entries, choice, plan }: LogProps) {
   const { id, design, revision } = resource;
   const { write } = useWords();
+  const measured = useMeasuredDays();
   const today = formatISO(new Date(), { representation: 'date' });
   const asked = useMemo(
     () => [
@@ -112,14 +121,22 @@ function Stands({ resource, entries, choice, plan }: LogProps) {
           planted: plan.planted,
           entries,
           site: siteOf(choice),
-          days: choice.days?.days ?? [],
+          days: [...(choice.days?.days ?? []), ...measured],
           today,
         },
       },
     ],
-    [id, design, plan, entries, choice, today],
+    [id, design, plan, entries, choice, measured, today],
   );
-  const mark = [id, revision, today, plan.planted, choice.site, ...entries.map((one) => one.id)];
+  const mark = [
+    id,
+    revision,
+    today,
+    plan.planted,
+    choice.site,
+    measured.length,
+    ...entries.map((one) => one.id),
+  ];
   const { value, trouble } = useRound(asked, mark.join(' '));
   const state = value?.[id];
   if (trouble) return <Text role="alert">{trouble}</Text>;
@@ -153,6 +170,24 @@ function Stands({ resource, entries, choice, plan }: LogProps) {
           {saySurprise(one, write)}
         </Text>
       ))}
+    </Box>
+  );
+}
+
+/** Who writes on this device: a name, no account. */
+function Writer() {
+  const [by, setBy] = useState(writer);
+  return (
+    <Box maxW="20rem" mt="6">
+      <TextField
+        label="Who writes on this device"
+        value={by}
+        maxLength={MOST_BY}
+        onCommit={(name) => {
+          setWriter(name);
+          setBy(writer());
+        }}
+      />
     </Box>
   );
 }

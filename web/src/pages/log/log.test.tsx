@@ -102,6 +102,14 @@ test('while the server is away what is noted stands there, and is sent once when
   expect(within(await entries()).getAllByText('Filled until it ran')).toHaveLength(1);
 });
 
+test('whoever writes on this device is named in what is written', async () => {
+  const user = open(`/planters/${id}/log`);
+  await user.type(await screen.findByLabelText('Who writes on this device'), 'Inés{Enter}');
+  await user.click(screen.getByRole('button', { name: 'Filled till it ran' }));
+  await waitFor(() => expect(log[0]).toMatchObject({ by: 'Inés' }));
+  expect(within(await entries()).getByText(/\(Inés\)/)).toBeTruthy();
+});
+
 test('today tells what wants water, and a press fills it', async () => {
   const user = open('/today');
   expect(await screen.findByText(/Reckoned from the day of planting/)).toBeTruthy();

@@ -2,7 +2,7 @@ import { Box, Button, Text } from '@chakra-ui/react';
 import type { PlanterResource } from '@huerta/contract';
 import {
   siteOf,
-  type Did,
+  TILL_IT_RAN,
   type LogEntry,
   type TendedState,
   type WeatherChoice,
@@ -10,7 +10,7 @@ import {
 import { formatISO } from 'date-fns';
 import { useMemo } from 'react';
 import { Link } from 'react-router';
-import { useWholeLog, useWriteLog } from '../../api/log';
+import { useMeasuredDays, useWholeLog, useWriteLog } from '../../api/log';
 import { usePlanters } from '../../api/planters';
 import { useSeasonPlans } from '../../api/season';
 import { useWeather } from '../../api/weather';
@@ -62,6 +62,7 @@ const MOST = 120;
 const CAN = 0.01;
 
 function Rounds({ planters, entries, choice }: RoundsProps) {
+  const measured = useMeasuredDays();
   const today = formatISO(new Date(), { representation: 'date' });
   const { write } = useWords();
   const growing = useMemo(
@@ -82,15 +83,16 @@ function Rounds({ planters, entries, choice }: RoundsProps) {
           planted: plans[id]?.planted ?? null,
           entries: entries.filter(({ planter }) => planter === id),
           site: siteOf(choice),
-          days: choice.days?.days ?? [],
+          days: [...(choice.days?.days ?? []), ...measured],
           today,
         },
       })),
-    [growing, plans, entries, choice, today],
+    [growing, plans, entries, choice, measured, today],
   );
   const mark = [
     today,
     choice.site,
+    measured.length,
     ...growing.map(({ id, revision }) => `${id}${revision}${plans[id]?.planted}`),
     ...entries.map(({ id }) => id),
   ].join(' ');
@@ -121,11 +123,44 @@ function Rounds({ planters, entries, choice }: RoundsProps) {
         {working && ' Working out how they stand…'}
       </Text>
       {trouble && <Text role="alert">{trouble}</Text>}
+      <Together planters={growing} round={round} />
       {(['now', 'look', 'soon', 'later'] as const).map((wants) => (
         <Section key={wants} wants={wants} planters={growing} round={round} />
       ))}
       <NotYet planters={growing} round={round} />
     </>
+  );
+}
+
+/** Planters of one place that want water, filled at once. */
+function Together({ planters, round }: { planters: readonly PlanterResource[]; round: Round }) {
+  const log = useWriteLog();
+  const places = new Map<string, string[]>();
+  for (const { id, design } of planters) {
+    const wants = round[id]?.wants;
+    if (design.place.name === '' || wants === undefined || wants === 'later') continue;
+    places.set(design.place.name, [...(places.get(design.place.name) ?? []), id]);
+  }
+  const several = [...places].filter(([, ids]) => ids.length > 1);
+  if (several.length === 0) return null;
+  return (
+    <Box display="flex" flexWrap="wrap" gap="2" mb="4">
+      {several.map(([place, ids]) => (
+        <Button
+          key={place}
+          onClick={() =>
+            void log.write(ids, { did: TILL_IT_RAN }).then((entries) =>
+              notify(`${place}: all ${ids.length} filled till they ran.`, {
+                label: 'Undo',
+                run: () => entries.forEach((entry) => void log.takeOut(entry)),
+              }),
+            )
+          }
+        >
+          {place}: filled all {ids.length}
+        </Button>
+      ))}
+    </Box>
   );
 }
 
@@ -157,14 +192,12 @@ function Section({ wants, planters, round }: SectionProps) {
   );
 }
 
-const RAN: Did = { kind: 'filled', where: 'tube', volume: null, ran: true };
-
 function Item({ planter, state }: { planter: PlanterResource; state: TendedState }) {
   const { id, design } = planter;
   const { write } = useWords();
   const log = useWriteLog();
   const fill = () =>
-    void log.write([id], { did: RAN }).then(([entry]) =>
+    void log.write([id], { did: TILL_IT_RAN }).then(([entry]) =>
       notify(`${design.name}: filled till it ran.`, {
         label: 'Undo',
         run: () => void (entry && log.takeOut(entry)),
