@@ -16,7 +16,7 @@ test('a filling is noted in two presses from the bench, a dip by a line, and the
   await page.getByRole('button', { name: 'Note it' }).click();
   await expect(page.getByText(/^Next filling|^It is low/)).toBeVisible();
   await page.getByRole('button', { name: 'Filled till it ran' }).click();
-  await expect(page.getByText('Filled until it ran')).toBeVisible();
+  await expect(page.getByText('Filled until it ran', { exact: true })).toBeVisible();
   await expect(page.getByText(/^Full for certain on/)).toBeVisible();
   await page.getByLabel('Or say what you did').fill('stick high');
   await page.keyboard.press('Enter');
@@ -36,7 +36,7 @@ test('on a phone at the planter: a level is noted, and it is there on another de
   await page.goto(`/planters/${id}/log`);
   await page.getByLabel('Or say what you did').fill('stick 4 cm');
   await page.getByRole('button', { name: 'Note it' }).click();
-  await expect(page.getByText('Dip stick: 40 mm')).toBeVisible();
+  await expect(page.getByText(/^Dip stick: 40.mm$/)).toBeVisible();
   const wide = await page.evaluate(() => document.documentElement.scrollWidth);
   expect(wide).toBeLessThanOrEqual(390);
   await expect
@@ -47,7 +47,7 @@ test('on a phone at the planter: a level is noted, and it is there on another de
     .toBe(1);
   const other = await browser.newPage({ locale: 'en-US' });
   await other.goto(`/planters/${id}/log`);
-  await expect(other.getByText('Dip stick: 1 9/16 in')).toBeVisible();
+  await expect(other.getByText(/^Dip stick: 1 9\/16.in$/)).toBeVisible();
   await other.close();
 });
 
@@ -61,9 +61,9 @@ test('a round that is ticked off while the server is away arrives once', async (
     route.request().method() === 'POST' ? route.abort() : route.continue(),
   );
   await page.getByRole('button', { name: 'Filled till it ran' }).click();
-  await expect(page.getByText('Filled until it ran')).toBeVisible();
+  await expect(page.getByText('Filled until it ran', { exact: true })).toBeVisible();
   await page.reload();
-  await expect(page.getByText('Filled until it ran')).toBeVisible();
+  await expect(page.getByText('Filled until it ran', { exact: true })).toBeVisible();
   await page.unroute('**/api/log');
   await page.reload();
   const ran = async () => {
@@ -73,7 +73,7 @@ test('a round that is ticked off while the server is away arrives once', async (
   };
   await expect.poll(ran).toBe(1);
   await page.reload();
-  await expect(page.getByText('Filled until it ran')).toHaveCount(1);
+  await expect(page.getByText('Filled until it ran', { exact: true })).toHaveCount(1);
   expect(await ran()).toBe(1);
 });
 

@@ -23,6 +23,7 @@ export function Duties({ planter, name, duties }: DutiesProps) {
           <Button
             variant="ghost"
             px="2"
+            aria-label={`Done: ${tell(duty.text)}`}
             onClick={() =>
               void log.write([planter], { did: duty.did }).then(([entry]) =>
                 notify('Noted.', {
@@ -32,7 +33,7 @@ export function Duties({ planter, name, duties }: DutiesProps) {
               )
             }
           >
-            Done<span className="only-heard">: {tell(duty.text)}</span>
+            Done
           </Button>
         </li>
       ))}

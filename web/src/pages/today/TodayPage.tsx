@@ -221,8 +221,12 @@ function Item({ planter, state }: { planter: PlanterResource; state: TendedState
         )}
         {last && <Text className="surprise">{saySurprise(last, write)}</Text>}
       </div>
-      <Button variant={state.wants === 'now' ? 'solid' : 'outline'} onClick={fill}>
-        Filled till it ran<span className="only-heard">: {design.name}</span>
+      <Button
+        variant={state.wants === 'now' ? 'solid' : 'outline'}
+        aria-label={`Filled till it ran: ${design.name}`}
+        onClick={fill}
+      >
+        Filled till it ran
       </Button>
     </li>
   );
