@@ -14,7 +14,7 @@ test('a filling is noted in two presses from the bench, a dip by a line, and the
   await page.getByRole('link', { name: /^The log/ }).click();
   await page.getByLabel('Or say what you did').fill('planted 20 days ago');
   await page.getByRole('button', { name: 'Note it' }).click();
-  await expect(page.getByText(/^Next filling|^It is low/)).toBeVisible();
+  await expect(page.getByText(/^Next filling|^It is low|^Dip it/)).toBeVisible();
   await page.getByRole('button', { name: 'Filled till it ran' }).click();
   await expect(page.getByText('Filled until it ran', { exact: true })).toBeVisible();
   await expect(page.getByText(/^Full for certain on/)).toBeVisible();
@@ -56,7 +56,7 @@ test('a round that is ticked off while the server is away arrives once', async (
   await page.goto(`/planters/${id}/log`);
   await page.getByLabel('Or say what you did').fill('planted 20 days ago');
   await page.getByRole('button', { name: 'Note it' }).click();
-  await expect(page.getByText(/^Next filling|^It is low/)).toBeVisible();
+  await expect(page.getByText(/^Next filling|^It is low|^Dip it/)).toBeVisible();
   await page.route('**/api/log', (route) =>
     route.request().method() === 'POST' ? route.abort() : route.continue(),
   );
