@@ -85,7 +85,15 @@ function setOut(
     const byHand = putByHand(planted, of, outline, tubes, beds, beside);
     places.push(...byHand);
     const others = [...beside, ...byHand];
-    const sets = shares(planted, planted.count - byHand.length, others, beds.length).map(
+    const kept = crops.flatMap((other, k) =>
+      k !== of &&
+      other.bed !== null &&
+      together(other, planted) &&
+      !places.some((one) => one.of === k)
+        ? [{ bed: Math.min(other.bed, beds.length - 1), count: other.count }]
+        : [],
+    );
+    const sets = shares(planted, planted.count - byHand.length, others, kept, beds.length).map(
       (mine, bed): PlantPlace[] => {
         const { x, y } = beds[bed] as SpotDesign;
         if (mine === null) return [];
@@ -115,16 +123,23 @@ function setOut(
   return { places, stand, room };
 }
 
-/** How many plants of a planting each bed gets, the emptiest first; null for a bed that is not its own. */
+/**
+ * How many plants of a planting each bed gets, the emptiest first; null for a bed that is not its own.
+ *
+ * @param kept what is still to come into a bed of its own
+ */
 function shares(
   { bed }: Planted,
   count: number,
   others: readonly PlantPlace[],
+  kept: readonly { bed: number; count: number }[],
   beds: number,
 ): (number | null)[] {
   const there = Array.from(
     { length: beds },
-    (_, i) => others.filter((one) => one.bed === i).length,
+    (_, i) =>
+      others.filter((one) => one.bed === i).length +
+      kept.reduce((sum, one) => sum + (one.bed === i ? one.count : 0), 0),
   );
   const own = bed === null ? null : Math.min(bed, beds - 1);
   const mine = there.map((): number => 0);
@@ -178,9 +193,12 @@ function inBed(
   return { places: fromTheBack(rows, mine), room: all.length };
 }
 
-/** Rows of a bed are looked for so close to one another, as a share of the spacing's half. */
+/** Places are looked for so close to one another, as a share of the spacing's half, and of half the surface. */
 const ROW = 1 / 2;
 const ALONG = 1 / 4;
+const FINE = 1 / 8;
+/** Nobody sets a plant more exactly, metres. */
+const LEAST_STEP = 0.004;
 
 /** All places that are free for one kind, in rows from the back to the front. */
 function inRows(
@@ -192,7 +210,9 @@ function inRows(
   const stems = grown(outline, -FROM_EDGE);
   const rows: Circle[][] = [];
   const placed: Circle[] = [];
-  for (let y = stems.b; y >= -stems.b - 1e-9; y -= r * ROW) {
+  const down = Math.max(Math.min(r * ROW, stems.b * FINE), LEAST_STEP);
+  const along = Math.max(Math.min(r * ALONG, stems.a * FINE), LEAST_STEP);
+  for (let y = stems.b; y >= -stems.b - 1e-9; y -= down) {
     const row: Circle[] = [];
     for (let x = -stems.a; x <= stems.a + 1e-9;) {
       const one = { x, y, r };
@@ -205,7 +225,7 @@ function inRows(
         row.push(one);
         placed.push(one);
       }
-      x += fits ? 2 * r + 1e-7 : r * ALONG;
+      x += fits ? 2 * r + 1e-7 : along;
     }
     if (row.length > 0) rows.push(row);
   }

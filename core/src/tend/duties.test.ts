@@ -80,7 +80,7 @@ test('what follows is planted in time, what is ripe is picked, and before frost 
   expect(due(58, after)['plant-1']).toMatch(/^Plant 2 sweet pepper, as planned/);
   const done = entryOf(dayAfter(PLANTED, 59), { kind: 'did', what: 'planted' });
   expect(due(61, after, [done])['plant-1']).toBeUndefined();
-  expect(due(80)['harvest-0']).toBe('Pick sweet pepper: its time has come.');
+  expect(due(80)['harvest-0']).toBe('Pick sweet pepper: it is ready from about now.');
   const picked = entryOf(dayAfter(PLANTED, 80), {
     kind: 'harvested',
     what: '',

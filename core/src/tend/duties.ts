@@ -187,7 +187,7 @@ function harvest({ design, planted, today, site, entries }: DutyQuestion): Duty[
     return [
       {
         id: `harvest-${bar.of}`,
-        text: say`Pick ${bar.name.toLowerCase()}: its time has come.`,
+        text: say`Pick ${bar.name.toLowerCase()}: it is ready from about now.`,
         due: again,
         did: { kind: 'harvested', what: bar.name.toLowerCase(), mass: null, count: null },
       },

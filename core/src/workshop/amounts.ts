@@ -112,4 +112,8 @@ export function feedingOf({ soil, planting }: PlanterDesign, { soilVolume }: Fig
 
 /** A mass by weight and as it is scooped, by its bulk density (kg/m³). */
 const scooped = (mass: number, density: number): Message =>
-  say`${q(mass, 'dash')} (${q(mass / density, 'scoop')})`;
+  say`${q(mass, mass < LARGE ? 'dash' : 'mass')} (${q(twoDigits(mass / density), 'scoop')})`;
+/** From here on an amount is weighed in kilograms or pounds. */
+const LARGE = 1;
+/** Nobody scoops more exactly than to two digits. */
+const twoDigits = (value: number): number => Number(value.toPrecision(2));

@@ -1,12 +1,11 @@
 import { FEED_WAYS, FEEDS, ingredientWord, mediumOf } from '../catalog';
-import { cropIn, FIELDS, type Planted } from '../design';
-import { plantingPlan, soilBeds } from '../planter';
+import { FIELDS } from '../design';
+import { soilBeds } from '../planter';
 import { mixOf } from '../soil';
 import { q, say } from '../quantity';
 import { feedingOf, ingredientsOf } from './amounts';
 import { mixGood, SMALL_GOODS } from './goods';
-import { support } from './supports';
-import { many, type Maker } from './maker';
+import type { Maker } from './maker';
 import { measure } from './step';
 
 /** What every planter has: the mix, the plants, the water, the end. */
@@ -101,13 +100,17 @@ export function fill(maker: Maker): void {
       );
   }
   const each = bed.places.length;
-  const { weight } = figures;
-  if (weight.carriers !== null && weight.full > design.place.liftLimit)
+  const { carriers, dry, full } = figures.weight;
+  // What is too heavy even without water was levelled in its place; a row is put up where it stays.
+  if (
+    carriers !== null &&
+    each === 1 &&
+    full > design.place.liftLimit &&
+    dry <= design.place.liftLimit
+  )
     maker.say(
       'fill',
-      weight.dry > design.place.liftLimit
-        ? say`Carry it to its place before the mix goes in: full it weighs ${q(weight.full, 'mass')}.`
-        : say`Fill in a first part, carry it to its place, and fill in the rest there: full it weighs ${q(weight.full, 'mass')}.`,
+      say`If it does not stand in its place yet, fill in a first part, carry it there, level it again and fill in the rest: full it weighs ${q(full, 'mass')}.`,
       5,
     );
   // Some of it is in the base, in cups or in columns by now.
@@ -129,105 +132,6 @@ export function fill(maker: Maker): void {
     maker.after(first, 'fill');
 }
 
-export function plant(maker: Maker): void {
-  const { planter, figures } = maker;
-  const { soil, planting } = planter.design;
-  maker.after('fill', 'plant');
-  maker.after('fill', 'water');
-  maker.after('plant', 'water');
-  maker.after('water', 'close');
-  const { feed, lime } = feedingOf(planter.design, figures);
-  const { stand } = plantingPlan(planter);
-  const first = planting.crops.filter(({ count, from }) => count > 0 && from === 0);
-  const later = planting.crops.filter(({ count, from }) => count > 0 && from > 0);
-  if (lime) {
-    maker.warn('plant', 'dust');
-    maker.say(
-      'plant',
-      say`Strew the lime and mix it into the top hand’s depth: ${lime.text}, dolomitic, never hydrated.`,
-      5,
-    );
-  }
-  planting.crops.forEach((planted, i) => plantOne(maker, planted, i, stand[i] as number));
-  if (feed && first.length > 0 && soil.feedHow === 'strip')
-    maker.say(
-      'plant',
-      say`Draw a trench as deep as a finger, a hand’s width from the stems, lay the ${FEEDS[feed.kind].name.toLowerCase()} in it and cover it: ${feed.text}.`,
-      5,
-    );
-  if (feed && (soil.feedHow === 'top' || soil.feedHow === 'worms'))
-    maker.say(
-      'plant',
-      say`Give the ${FEEDS[feed.kind].name.toLowerCase()} ${soil.feedHow === 'top' ? 'on top and water it in' : 'into the worm tube'}: ${feed.text}.`,
-      3,
-    );
-  for (const planted of later)
-    maker.say(
-      'plant',
-      say`${q(planted.from, 'days')} later: ${q(planted.count, 'count')} ${cropIn(planted).name.toLowerCase()}, as the year’s plan shows.`,
-    );
-}
-
-/** One planting that goes in now: what is bought, how deep and how far apart. */
-function plantOne(maker: Maker, planted: Planted, i: number, stands: number): void {
-  const { count, spacing, start, from } = planted;
-  if (count === 0) return;
-  const crop = cropIn(planted);
-  const name = crop.name.toLowerCase();
-  const id = i === 0 ? 'plants' : `plants-${i}`;
-  maker.part('plant', {
-    id,
-    what: crop.name,
-    amount:
-      start === 'bought'
-        ? say`${q(stands, 'count')} young ${many(stands, 'plant')}`
-        : say`Seed for ${q(stands, 'count')} ${many(stands, 'plant')}`,
-    use: from > 0 ? 'Later in the year' : 'In the surface',
-    good: start === 'bought' ? SMALL_GOODS.plant : SMALL_GOODS.seed,
-    quantity: start === 'bought' ? stands : 1,
-  });
-  if (from > 0) return;
-  maker.tools('plant', 'Trowel');
-  maker.warn('plant', 'dust');
-  const where =
-    stands === 1
-      ? ', where the plan shows'
-      : say`, ${q(spacing, 'span')} from plant to plant, as the plan shows`;
-  const minutes = 5 + 2 * Math.min(stands, 60);
-  if (planted.support === 'stake' || planted.support === 'string')
-    support(maker, planted, i, stands);
-  if (start === 'seed' && crop.sowing !== null)
-    maker.say(
-      'plant',
-      crop.sowing === 0
-        ? say`Sow ${name} at ${q(stands, 'count')} ${many(stands, 'place')}${where}: on top, not covered, because the seed wants light. Keep the surface moist until it is up.`
-        : say`Sow ${name} ${q(crop.sowing, 'length')} deep at ${q(stands, 'count')} ${many(stands, 'place')}${where}, two or three seeds each; keep the strongest.`,
-      minutes,
-    );
-  else
-    maker.say(
-      'plant',
-      say`${q(stands, 'count')} ${many(stands, 'plant')} of ${name}${where}.`,
-      minutes,
-    );
-  if (planted.support !== 'stake' && planted.support !== 'string')
-    support(maker, planted, i, stands);
-  if (count > stands)
-    maker.say(
-      'plant',
-      say`The surface takes ${q(stands, 'count')} at this spacing, not ${q(count, 'count')}.`,
-    );
-  maker.measure(
-    'plant',
-    measure(i === 0 ? 'count' : `count-${i}`, FIELDS.planting.count, count, [
-      'planting',
-      'crops',
-      i,
-      'count',
-    ]),
-  );
-}
-
 export function water(maker: Maker): void {
   const { planter, figures } = maker;
   const { design, heights } = planter;
@@ -237,7 +141,7 @@ export function water(maker: Maker): void {
   const how = supply
     ? say`from the barrel until the valve shuts at ${q(supply.level, 'length')}`
     : design.bed?.kind === 'neck'
-      ? say`by lifting the upper part out`
+      ? say`the lower part, with the upper one lifted out,`
       : design.fillTube
         ? say`down the tube`
         : worm

@@ -70,11 +70,12 @@ function steadied({ planting, place }: PlanterDesign, tallest: number): Remedy[]
     remedies.push(
       { label: say`Tie ${name} in a cage to a wall or pole`, patch: [hold('tied')] },
       { label: say`Hang ${name} from a string above`, patch: [hold('string')] },
-      {
+    );
+    if (place.wind === 'windy')
+      remedies.push({
         label: say`Tie ${name} in a cage to a wall or pole, where it is less windy`,
         patch: [hold('tied'), ...calmer],
-      },
-    );
+      });
   }
   if (place.wind !== 'calm') {
     remedies.push({ label: say`Stand it where it is less windy`, patch: calmer });
