@@ -6,6 +6,7 @@ import { rank, type Bench, type Draft, type Rule } from './finding';
 import * as baseRules from './rules/base';
 import * as overflowRules from './rules/overflow';
 import { placesFit } from './rules/places';
+import * as plantRules from './rules/plants';
 import * as soilRules from './rules/soil';
 import * as supportRules from './rules/supports';
 import * as tubeRules from './rules/tube';
@@ -28,6 +29,7 @@ const RULES: readonly Rule[] = [
   wickFitRules,
   tubeRules,
   soilRules,
+  plantRules,
   supportRules,
   { placesFit },
 ].flatMap((room): Rule[] => Object.values(room));

@@ -125,7 +125,7 @@ export const FEED_WAYS = {
 } as const;
 
 /** Usual dose, kilograms per cubic metre of mix (grams per litre). Typical. */
-export const FEED_DOSES = { organic: 5, synthetic: 2, compost: 60, castings: 40 } as const;
+export const FEED_DOSES = { organic: 5, synthetic: 2, compost: 30, castings: 20 } as const;
 /**
  * Nitrogen that feeds a season of a hungry crop in a cubic metre of mix, from a cautious grower's to a generous
  * one's, kilograms. Typical: the usual doses of granules lie in it.

@@ -7,6 +7,7 @@ export {
   warmthFor,
 } from './roots';
 export {
+  closeness,
   countOf,
   deepest,
   deepestRoots,

@@ -125,6 +125,13 @@ export function rootsOn({ crops }: PlantingDesign, day: number): { limit: number
   return { limit, days };
 }
 
+/**
+ * How many times what it would at the distance of open ground a surface drinks that is planted so close: plants on it
+ * go with the square of the distance.
+ */
+export const closeness = (planted: Planted): number =>
+  (cropIn(planted).openSpacing / planted.spacing) ** 2;
+
 /** Plants of all plantings, those that follow one another counted one by one. */
 export const countOf = ({ crops }: PlantingDesign): number =>
   crops.reduce((sum, { count }) => sum + count, 0);

@@ -6,6 +6,8 @@ export {
   MOST_GIVEN,
   MOST_WATERINGS,
   seasonPlanSchema,
+  plantedOn,
+  seasonDays,
   usualPlanting,
   type Filling,
   type SeasonPlan,

@@ -1,4 +1,6 @@
 import { z } from 'zod';
+import { plantingLength } from '../crop';
+import type { PlantingDesign } from '../design';
 
 /** What the gardener means to do in a season: when it is planted, who fills it, and what is given by hand. */
 
@@ -50,6 +52,26 @@ export const FIRST_PLAN: SeasonPlan = {
   filling: { kind: 'when-low' },
   waterings: [],
 };
+
+/** Shortest and longest season that is looked at, days. */
+const SHORTEST = 60;
+const LONGEST = 240;
+
+/** Days of a planter's season: until its last planting is over, within what is looked at. */
+export const seasonDays = (planting: PlantingDesign): number =>
+  Math.min(Math.max(plantingLength(planting), SHORTEST), LONGEST);
+
+/**
+ * The day on which a planter is planted: as planned, or the usual one.
+ *
+ * @param today ISO date; @param latitude degrees
+ */
+export const plantedOn = (
+  planned: string | null,
+  planting: PlantingDesign,
+  today: string,
+  latitude: number,
+): string => planned ?? usualPlanting(today, latitude, seasonDays(planting));
 
 /**
  * The usual day of planting, 1 May in the north and 1 November in the south, of the season that is under

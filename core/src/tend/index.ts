@@ -15,16 +15,8 @@ export {
   type LogEntry,
 } from './entry';
 export { readLine, type LineReading, type ReadLine } from './readLine';
-export {
-  forecastOf,
-  quantilesOf,
-  runThirsty,
-  thirstOf,
-  type Forecast,
-  type Quantiles,
-  type Surprise,
-  type Tended,
-  type Thirst,
-} from './thirst';
+export { quantilesOf, type Quantiles } from './belief';
+export { forecastOf, type Forecast } from './forecast';
+export { runThirsty, thirstOf, type Surprise, type Tended, type Thirst } from './thirst';
 export { followedFrom, stateOf, type TendedQuestion, type TendedState } from './state';
 export { sayDid } from './words';

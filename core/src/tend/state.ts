@@ -10,12 +10,12 @@ import {
   type MeasuredDay,
   type WeatherDay,
 } from '../climate';
-import { plantingLength } from '../crop';
 import type { PlanterDesign } from '../design';
-import { usualPlanting } from '../season';
+import { plantedOn } from '../season';
 import { dutiesOf, type Duty } from './duties';
 import { holding, type LogEntry } from './entry';
-import { forecastOf, thirstOf, type Forecast, type Thirst, type Tended } from './thirst';
+import { forecastOf, type Forecast } from './forecast';
+import { thirstOf, type Thirst, type Tended } from './thirst';
 
 /** What is asked about a planter that is tended. */
 export interface TendedQuestion {
@@ -60,8 +60,7 @@ export function followedFrom({ design, planted, entries, site, today }: TendedQu
     .filter(({ did }) => did.kind === 'did' && (did.what === 'planted' || did.what === 'sown'))
     .map(({ at }) => at.slice(0, 10))
     .sort()[0];
-  const usual = () => usualPlanting(today, site.latitude, plantingLength(design.planting));
-  return logged ?? planted ?? usual();
+  return logged ?? plantedOn(planted, design.planting, today, site.latitude);
 }
 
 /** The weather that was: days of one's own where there are any, made up for the site where not. */

@@ -1,8 +1,19 @@
 import type { Figures } from '../assess';
-import { dayAfter, daysBetween, type WeatherDay } from '../climate';
+import { daysBetween, type WeatherDay } from '../climate';
 import type { Planter } from '../planter';
 import { runSeason, type SeasonRun, type Watering } from '../season';
 import { mixOf, waterContent } from '../soil';
+import {
+  drifted,
+  heardOf,
+  NODE_FACTORS,
+  normalised,
+  overGrid,
+  prior,
+  quantilesOf,
+  type Belief,
+  type Quantiles,
+} from './belief';
 import type { LogEntry } from './entry';
 
 /**
@@ -14,23 +25,11 @@ import type { LogEntry } from './entry';
  * with more runs and with noise of its own.
  */
 
-/** Grid of ln(factor): from a third to three times what was reckoned. */
-const CELLS = 81;
-const LEAST = Math.log(0.33);
-const MOST = Math.log(3);
-const CELL = (MOST - LEAST) / (CELLS - 1);
-/** Factors at which the season is run. */
-const NODES = 7;
-/** Spread of ln(factor) before anything is known, and its drift in a week. Typical. */
-const PRIOR = 0.3;
-const DRIFT = 0.05;
 /** Errors of what is read: of a filling, as a share and in m³; of a stick, metres; of the weather, as a share of loss. */
 const OF_FILLING = 0.06;
 const OF_CAN = 1.5e-4;
 const OF_STICK = 0.006;
 const OF_WEATHER = 0.08;
-/** A reading may be wrong altogether, or something else has happened. */
-const MISTAKEN = 0.03;
 /** Days after planting for which it is taken as filled then, and not since. */
 const TRUSTED = 8;
 /** Standard deviations from which on no thirst explains a reading. */
@@ -38,17 +37,6 @@ const SURPRISING = 3.2;
 /** Suctions from which on a finger says moist, and dry; below, wet. Metres. */
 const FEELS_MOIST = 0.08;
 const FEELS_DRY = 2.5;
-
-const factorAt = (cell: number): number => Math.exp(LEAST + cell * CELL);
-
-/** A distribution of the factor: weights of the grid's cells that sum to 1. */
-type Belief = readonly number[];
-
-export interface Quantiles {
-  low: number;
-  middle: number;
-  high: number;
-}
 
 /** A reading that no thirst explains. */
 export interface Surprise {
@@ -83,58 +71,6 @@ export interface Tended {
   weather: readonly WeatherDay[];
 }
 
-const normalised = (weights: readonly number[]): number[] => {
-  const sum = weights.reduce((total, one) => total + one, 0);
-  return sum > 0 ? weights.map((one) => one / sum) : weights.map(() => 1 / weights.length);
-};
-
-const prior = (): number[] =>
-  normalised(
-    Array.from({ length: CELLS }, (_, i) => Math.exp(-0.5 * ((LEAST + i * CELL) / PRIOR) ** 2)),
-  );
-
-/** The belief some days later: a little wider. */
-function drifted(belief: Belief, days: number): number[] {
-  const spread = DRIFT * Math.sqrt(Math.max(days, 0) / 7);
-  if (spread < CELL / 4) return [...belief];
-  const reach = Math.ceil((3 * spread) / CELL);
-  const kernel = Array.from({ length: 2 * reach + 1 }, (_, k) =>
-    Math.exp(-0.5 * (((k - reach) * CELL) / spread) ** 2),
-  );
-  return normalised(
-    belief.map((_, i) =>
-      kernel.reduce((sum, weight, k) => sum + weight * (belief[i + k - reach] ?? 0), 0),
-    ),
-  );
-}
-
-/** Factors below which a tenth, half and nine tenths of the belief lie. */
-export function quantilesOf(belief: Belief): Quantiles {
-  return { low: below(belief, 0.1), middle: below(belief, 0.5), high: below(belief, 0.9) };
-}
-
-/** The factor below which so much of the belief lies. */
-function below(belief: Belief, share: number): number {
-  let sum = 0;
-  for (let i = 0; i < belief.length; i += 1) {
-    const weight = belief[i] as number;
-    if (sum + weight >= share) return factorAt(i - 0.5 + (share - sum) / Math.max(weight, 1e-12));
-    sum += weight;
-  }
-  return factorAt(CELLS - 1);
-}
-
-/** An episode run at some factors: the values of something at each cell of the grid, between the nodes in a line. */
-function overGrid(runs: readonly SeasonRun[], of: (run: SeasonRun) => number): number[] {
-  const values = runs.map(of);
-  return Array.from({ length: CELLS }, (_, i) => {
-    const at = (i / (CELLS - 1)) * (NODES - 1);
-    const low = Math.min(Math.floor(at), NODES - 2);
-    const [a, b] = [values[low] as number, values[low + 1] as number];
-    return a + (b - a) * (at - low);
-  });
-}
-
 /** A planter through days with its thirst so many times what is reckoned, beginning full. */
 export function runThirsty(
   { planter, planted }: Pick<Tended, 'planter' | 'planted'>,
@@ -151,12 +87,12 @@ export function runThirsty(
   });
 }
 
-const dayOf = ({ at }: LogEntry): string => at.slice(0, 10);
+export const dayOf = ({ at }: LogEntry): string => at.slice(0, 10);
 const isReset = ({ did }: LogEntry): boolean =>
   did.kind === 'filled' && did.where === 'tube' && did.ran;
 
 /** What was given, as the season takes it: until it ran, or so much. */
-function wateringsOf(entries: readonly LogEntry[]): Watering[] {
+export function wateringsOf(entries: readonly LogEntry[]): Watering[] {
   return entries.flatMap((entry): Watering[] => {
     const { did } = entry;
     const date = dayOf(entry);
@@ -168,7 +104,10 @@ function wateringsOf(entries: readonly LogEntry[]): Watering[] {
 }
 
 /** Rain that somebody measured, instead of what the weather says. */
-function withRain(weather: readonly WeatherDay[], entries: readonly LogEntry[]): WeatherDay[] {
+export function withRain(
+  weather: readonly WeatherDay[],
+  entries: readonly LogEntry[],
+): WeatherDay[] {
   const seen = new Map(
     entries.flatMap((entry) =>
       entry.did.kind === 'rain' ? [[dayOf(entry), entry.did.depth] as const] : [],
@@ -236,9 +175,7 @@ function hearingOf(tended: Tended, entries: readonly LogEntry[]) {
   const waterings = wateringsOf(entries);
   let kept: SeasonRun[] | null = null;
   const runs = (): SeasonRun[] =>
-    (kept ??= Array.from({ length: NODES }, (_, k) =>
-      runThirsty(tended, weather, factorAt((k / (NODES - 1)) * (CELLS - 1)), waterings),
-    ));
+    (kept ??= NODE_FACTORS.map((factor) => runThirsty(tended, weather, factor, waterings)));
 
   return (entry: LogEntry, fullOn: string, belief: number[]): Heard | null => {
     const { did } = entry;
@@ -271,29 +208,6 @@ function hearingOf(tended: Tended, entries: readonly LogEntry[]) {
       return { belief: felt(planter, belief, runs(), at - 1, did), surprise: null };
     return null;
   };
-}
-
-/** Bayes for a reading with a normal error about what each factor lets expect, or a mistake. */
-function heardOf(
-  belief: Belief,
-  value: number,
-  expects: readonly number[],
-  spread: (expected: number) => number,
-): { belief: number[]; z: number; expected: number } {
-  const expected = belief.reduce((sum, weight, i) => sum + weight * (expects[i] as number), 0);
-  const variance = belief.reduce((sum, weight, i) => {
-    const at = expects[i] as number;
-    return sum + weight * ((at - expected) ** 2 + spread(at) ** 2);
-  }, 0);
-  const z = (value - expected) / Math.sqrt(Math.max(variance, 1e-18));
-  const flat = MISTAKEN / (6 * Math.sqrt(Math.max(variance, 1e-18)));
-  const weights = belief.map((weight, i) => {
-    const at = expects[i] as number;
-    const sd = Math.max(spread(at), 1e-9);
-    const near = Math.exp(-0.5 * ((value - at) / sd) ** 2) / (sd * Math.sqrt(2 * Math.PI));
-    return weight * ((1 - MISTAKEN) * near + flat);
-  });
-  return { belief: normalised(weights), z, expected };
 }
 
 const kindOf = ({ did }: LogEntry, z: number): Surprise['kind'] => {
@@ -329,85 +243,4 @@ function felt(
       return weight * (off === 0 ? SAYS.same : off === 1 ? SAYS.near : SAYS.far);
     }),
   );
-}
-
-/** What is to come. */
-export interface Forecast {
-  /** The level now, metres, and the water in it, m³: tenth, half and nine tenths. */
-  level: Quantiles;
-  water: Quantiles;
-  /** The day on which it is to be filled again; null where that lies beyond the days that are looked at. */
-  next: { early: string; likely: string; late: string | null };
-  /** Days of the level to come, metres. */
-  fan: readonly Quantiles[];
-  /** The day on which plants begin to go short if nobody fills; null where none does. */
-  short: string | null;
-}
-
-/** Days before it was last full from which on a forecast is run, so that the soil is as wet as it is. */
-const WARM_UP = 14;
-
-/** Parts of the belief that the forecast is run for, one each. */
-const SHARES = [0.1, 0.3, 0.5, 0.7, 0.9] as const;
-
-/**
- * What a planter does from now on if nobody fills it.
- *
- * @param ahead weathers to come, each from the day after the last known one on
- */
-export function forecastOf(
-  tended: Tended,
-  thirst: Thirst,
-  ahead: readonly (readonly WeatherDay[])[],
-): Forecast {
-  const warm = dayAfter(thirst.fullOn, -WARM_UP);
-  const begin = warm > tended.planted ? warm : tended.planted;
-  const entries = tended.entries.filter((entry) => dayOf(entry) >= begin);
-  const past = withRain(tended.weather, entries).filter(({ date }) => date >= begin);
-  const waterings = wateringsOf(entries);
-  const today = past.length;
-  const runs = SHARES.flatMap((share) => {
-    const factor = below(thirst.belief, share);
-    return ahead.map((days) => runThirsty(tended, [...past, ...days], factor, waterings));
-  });
-  const length = Math.min(...runs.map(({ days }) => days.length));
-  const spread = (of: (run: SeasonRun) => number): Quantiles => {
-    const sorted = runs.map(of).sort((a, b) => a - b);
-    const at = (share: number): number =>
-      sorted[Math.min(Math.round(share * (sorted.length - 1)), sorted.length - 1)] as number;
-    return { low: at(0.1), middle: at(0.5), high: at(0.9) };
-  };
-  // Filled this morning it is full now, whatever the evening before was like.
-  const filledNow = ahead[0]?.[0]?.date === thirst.fullOn;
-  const now = Math.max(today - 1, 0);
-  const brim = tended.planter.heights.brim;
-  const levelOn = (run: SeasonRun, i: number): number =>
-    (filledNow || today === 0) && i === now ? brim : (run.days[i]?.level ?? 0);
-  const from = filledNow ? today : now;
-  const low = (run: SeasonRun): number => {
-    const at = run.days.findIndex(
-      ({ level }, i) => i >= from && level <= tended.figures.usableLevel + 1e-4,
-    );
-    return at < 0 ? length : at;
-  };
-  const when = spread(low);
-  const dateOf = (i: number): string => dayAfter(begin, Math.round(i));
-  const shorts = runs
-    .map(({ days }) => days.findIndex(({ stress }, i) => i >= from && stress === 'dry'))
-    .map((i) => (i < 0 ? Infinity : i))
-    .sort((a, b) => a - b);
-  const short = shorts[Math.floor(shorts.length * 0.1)] ?? Infinity;
-  return {
-    level: spread((run) => levelOn(run, now)),
-    water: spread((run) => (filledNow || today === 0 ? run.full : (run.days[now]?.water ?? 0))),
-    next: {
-      early: dateOf(when.low),
-      likely: dateOf(when.middle),
-      late: when.high >= length ? null : dateOf(when.high),
-    },
-    fan: Array.from({ length: Math.max(length - now, 0) }, (_, i) =>
-      spread((run) => levelOn(run, now + i)),
-    ),
-    short: Number.isFinite(short) ? dateOf(short) : null,
-  };
 }

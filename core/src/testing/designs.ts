@@ -3,25 +3,19 @@ import {
   CAP_IDS,
   CLOTH_FORM_IDS,
   CLOTH_IDS,
-  COLOUR_IDS,
   CRATE_IDS,
   FEED_HOW_IDS,
   FEED_IDS,
   FILL_IDS,
   FITTING_IDS,
-  FLAW_IDS,
   FOOT_IDS,
-  FORMER_CONTENT_IDS,
   LAYER_IDS,
-  LINER_IDS,
-  MATERIAL_IDS,
   MEDIUM_IDS,
   MULCH_IDS,
   PIPE_IDS,
   PIPE_USE_IDS,
   RAIN_IDS,
   RUN_IDS,
-  SAWING_IDS,
   SPOT_IDS,
   STANDING_IDS,
   SUN_IDS,
@@ -36,7 +30,6 @@ import {
   leastWidth,
   type BedDesign,
   type FillLayer,
-  type FieldSpec,
   type OverflowDesign,
   type PartDesign,
   type PlanterDesign,
@@ -45,110 +38,12 @@ import {
   type WickDesign,
 } from '../design';
 import { contradictions } from '../planter';
+import { between, just, oneOf, within } from './arbitrary';
 import { anyPlanted } from './plantings';
 import { anyRecipe } from './recipes';
+import { anyVessel } from './vessels';
 
 /** Random designs for property tests: whatever the fields allow and the contradictions do not forbid. */
-
-const between = (min: number, max: number) =>
-  fc.double({ min, max: Math.max(min, max), noNaN: true, noDefaultInfinity: true });
-const within = (field: FieldSpec, min = field.min, max = field.max) =>
-  field.kind === 'count'
-    ? fc.integer({ min, max })
-    : between(Math.max(min, field.min), Math.min(max, field.max));
-const oneOf = <T>(ids: readonly T[]) => fc.constantFrom(...ids);
-const just = <T extends string>(value: T) => fc.constant(value);
-
-const inspected = {
-  wall: between(0.001, 0.004),
-  formerContents: oneOf(FORMER_CONTENT_IDS),
-  material: oneOf(MATERIAL_IDS),
-  colour: oneOf(COLOUR_IDS),
-  rigid: fc.boolean(),
-  cracked: oneOf(FLAW_IDS),
-  drainHole: oneOf(FLAW_IDS),
-  sawing: oneOf(SAWING_IDS),
-  bungs: oneOf([0, 0, 2]),
-};
-
-type Stations = Extract<VesselDesign, { kind: 'stations' }>['stations'];
-type Readings = Extract<VesselDesign, { kind: 'poured' }>['readings'];
-
-/** Any vessel that can exist. */
-const anyVessel: fc.Arbitrary<VesselDesign> = fc
-  .tuple(between(0.12, 1), between(0.7, 1.1), between(0.4, 1), between(0.12, 0.9))
-  .chain(([size, taper, shape, depth]): fc.Arbitrary<VesselDesign> => {
-    const width = size * shape;
-    const kinds: fc.Arbitrary<VesselDesign>[] = [
-      fc.record({
-        kind: just('round'),
-        topDiameter: fc.constant(size),
-        bottomDiameter: fc.constant(size * taper),
-        depth: fc.constant(depth),
-        ...inspected,
-      }),
-      fc.record({
-        kind: just('box'),
-        topLength: fc.constant(size),
-        topWidth: fc.constant(width),
-        bottomLength: fc.constant(size * taper),
-        bottomWidth: fc.constant(width * taper),
-        corner: between(0, (width * Math.min(taper, 1)) / 2),
-        depth: fc.constant(depth),
-        ...inspected,
-      }),
-      fc.record({
-        kind: just('stadium'),
-        topLength: fc.constant(size),
-        topWidth: fc.constant(width),
-        bottomLength: fc.constant(size * taper),
-        bottomWidth: fc.constant(width * taper),
-        depth: fc.constant(depth),
-        ...inspected,
-      }),
-      fc.record({
-        kind: just('lying'),
-        diameter: fc.constant(width),
-        length: fc.constant(size),
-        depth: between(width * 0.4, width * 0.8),
-        ...inspected,
-      }),
-      fc.record({
-        kind: just('frame'),
-        length: fc.constant(size),
-        width: fc.constant(width),
-        depth: fc.constant(depth),
-        liner: oneOf(LINER_IDS),
-        legs: oneOf([0, 0.4]),
-        fall: oneOf([0, 0.01]),
-        stands: fc.boolean(),
-        ...inspected,
-      }),
-      fc.record({
-        kind: just('stations'),
-        plan: oneOf(['round', 'box'] as const),
-        stations: fc.constant<Stations>([
-          { height: 0, length: size * taper, width: width * taper },
-          { height: depth * 0.4, length: size * 1.05, width: width * 1.05 },
-          { height: depth, length: size, width },
-        ]),
-        ...inspected,
-      }),
-      fc.record({
-        kind: just('poured'),
-        plan: oneOf(['round', 'box'] as const),
-        ratio: fc.constant(shape),
-        depth: fc.constant(depth),
-        readings: fc.constant<Readings>([
-          { volume: size * width * depth * 0.3, height: depth * 0.35 },
-          { volume: size * width * depth * 0.62, height: depth * 0.65 },
-          { volume: size * width * depth * 0.95, height: depth },
-        ]),
-        ...inspected,
-      }),
-    ];
-    return fc.oneof(...kinds);
-  });
 
 const spot = fc.record({ x: between(-0.3, 0.3), y: between(-0.3, 0.3) });
 const spots = fc.option(fc.array(spot, { minLength: 1, maxLength: 3 }), { freq: 1 });

@@ -1,12 +1,10 @@
 import fc from 'fast-check';
 import { CROP_IDS, START_IDS, SUPPORT_IDS } from '../catalog';
 import { ownFrom, type OwnCrop, type Planted } from '../design';
+import { between, oneOf } from './arbitrary';
 
 /** Random plantings for property tests. */
 
-const oneOf = <T>(ids: readonly T[]) => fc.constantFrom(...ids);
-const between = (min: number, max: number) =>
-  fc.double({ min, max, noNaN: true, noDefaultInfinity: true });
 const spot = fc.record({ x: between(-0.4, 0.4), y: between(-0.4, 0.4) });
 
 const anyOwn: fc.Arbitrary<OwnCrop> = fc

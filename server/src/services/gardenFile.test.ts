@@ -26,6 +26,7 @@ async function demo(name: string) {
   await loadDemoVessels(made.services);
   await loadDemoBuild(made.services);
   await loadDemoLog(made.services, '2026-07-15');
+  await made.services.weatherDays.put([{ date: '2026-07-14', tMin: 17, tMax: 33, rain: 0 }]);
   return made;
 }
 /** All that a garden holds, but for what is worked out from it. */
@@ -36,12 +37,14 @@ const contents = async ({ database }: { database: Database }) => {
     'SELECT kind, id, revision, text, created_at FROM document_revisions ORDER BY kind, id, revision',
   );
   const [marks] = await database.sequelize.query('SELECT * FROM progress ORDER BY planter_id, key');
+  const [weather] = await database.sequelize.query('SELECT date, day FROM weather_days');
   const [log] = await database.sequelize.query('SELECT id, entry FROM log_entries ORDER BY id');
   return {
     documents: live.map(({ format: _format, saveId: _saveId, ...row }) => row),
     history,
     marks,
     log,
+    weather,
   };
 };
 

@@ -12,6 +12,7 @@ import {
 import {
   holding,
   logEntrySchema,
+  measuredDaySchema,
   progressEntrySchema,
   sayDid,
   tell,
@@ -21,7 +22,7 @@ import {
 import type { Database } from '../store/database';
 import type { StoredDocument } from '../store/documents';
 import type { Documents } from './documents';
-import type { LogService } from './log';
+import type { LogService, WeatherDayService } from './log';
 import type { ProgressService } from './progress';
 import { problem } from './problems';
 
@@ -56,6 +57,7 @@ type Manifest = z.infer<typeof manifestSchema>;
 type Listed = z.infer<typeof documentSchema>;
 
 const logsSchema = z.array(logEntrySchema);
+const daysSchema = z.array(measuredDaySchema);
 const marksSchema = z.record(z.string(), z.array(progressEntrySchema));
 
 const sha256 = (bytes: Uint8Array): string => createHash('sha256').update(bytes).digest('hex');
@@ -73,6 +75,7 @@ interface Parts {
   database: Pick<Database, 'documents'>;
   progress: ProgressService;
   log: LogService;
+  weatherDays: WeatherDayService;
   /** Reads each kind, so that what cannot be read does not come in unseen. */
   kinds: Readonly<Record<DocumentKind, Documents<unknown>>>;
   now?: () => Date;
@@ -82,6 +85,7 @@ export function gardenFileService({
   database,
   progress,
   log,
+  weatherDays,
   kinds,
   now = () => new Date(),
 }: Parts): GardenFileService {
@@ -124,6 +128,8 @@ export function gardenFileService({
     const marks = await bringMarks(read('marks.json'), different !== null);
     // Files of before there was a log have none.
     if (manifest.files['log.json']) await bringLog(read('log.json'), different !== null);
+    if (manifest.files['weather-days.json'])
+      await bringDays(read('weather-days.json'), different !== null);
     return {
       madeAt: manifest.madeAt,
       documents: seen,
@@ -190,6 +196,14 @@ export function gardenFileService({
     const parsed = text === null ? null : logsSchema.safeParse(parseJson(text));
     if (parsed?.success && bring && parsed.data.length > 0) await log.add(parsed.data);
   };
+  /** What was told here stays; days that are missing come. */
+  const bringDays = async (text: string | null, bring: boolean): Promise<void> => {
+    const parsed = text === null ? null : daysSchema.safeParse(parseJson(text));
+    if (!parsed?.success || !bring) return;
+    const here = new Set((await weatherDays.from()).map(({ date }) => date));
+    const missing = parsed.data.filter(({ date }) => !here.has(date));
+    if (missing.length > 0) await weatherDays.put(missing);
+  };
   const marksHere = async (planter: string): Promise<readonly ProgressEntry[] | null> =>
     (await documents.find('planter', planter)) ? (await progress.get(planter)).entries : null;
 
@@ -214,6 +228,7 @@ export function gardenFileService({
       files['marks.json'] = strToU8(JSON.stringify(marks, null, 1));
       const logged = await log.of(null);
       files['log.json'] = strToU8(JSON.stringify(logged, null, 1));
+      files['weather-days.json'] = strToU8(JSON.stringify(await weatherDays.from(), null, 1));
       files['log.csv'] = strToU8(logCsv(listed, marks, logged));
       const manifest: Manifest = {
         format: 'huerta.garden',

@@ -50,6 +50,7 @@ export function servicesOf(database: Database, by = 'development'): Services {
   const garden = gardenService({ database, planters, others, by });
   const progress = progressService(database.progress, planters);
   const log = logService(database.log);
+  const weatherDays = weatherDayService(database.weatherDays);
   const kinds = { planter: planters, vessel: vessels, prices, weather, season: seasons, crops };
   return {
     planters,
@@ -61,8 +62,8 @@ export function servicesOf(database: Database, by = 'development'): Services {
     garden,
     progress,
     log,
-    weatherDays: weatherDayService(database.weatherDays),
-    gardenFile: gardenFileService({ database, progress, log, kinds }),
+    weatherDays,
+    gardenFile: gardenFileService({ database, progress, log, weatherDays, kinds }),
     files: fileService(planters, prices, papersOf()),
     reports: reportService(planters),
   };

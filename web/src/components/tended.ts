@@ -25,7 +25,7 @@ export function sayThirst({ thirst }: TendedState): string {
   if (readings < FEW) {
     return 'Its own thirst is not known yet: note two fillings until it runs, with the litres, or dip it now and then.';
   }
-  return `It drinks ${factor.middle.toFixed(2).replace(/0$/, '')} times what was reckoned, from ${readings} readings, sure ${sureTo(factor)}.`;
+  return `It drinks ${factor.middle.toFixed(2).replace(/0$/, '')} times what Huerta expected, from ${readings} readings, sure ${sureTo(factor)}.`;
 }
 
 /** When it is to be filled, as a day with a range: what four times of five holds. */

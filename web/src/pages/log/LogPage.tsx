@@ -2,26 +2,16 @@ import { Box, Button, NativeSelect, Text } from '@chakra-ui/react';
 import type { PlanterResource } from '@huerta/contract';
 import {
   sayDid,
-  siteOf,
   TILL_IT_RAN,
   tell,
   type LogEntry,
   type SeasonPlan,
   type WeatherChoice,
 } from '@huerta/core';
-import { formatISO } from 'date-fns';
 import { ChevronDown, Download, Droplets, Trash2 } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
-import {
-  MOST_BY,
-  setWriter,
-  useLog,
-  useMeasuredDays,
-  useWriteLog,
-  writer,
-  type Written,
-} from '../../api/log';
+import { MOST_BY, setWriter, useLog, useWriteLog, writer, type Written } from '../../api/log';
 import { usePlanter } from '../../api/planters';
 import { useSeasonPlan } from '../../api/season';
 import { useWeather } from '../../api/weather';
@@ -108,36 +98,11 @@ function Log({ resource, entries, choice, plan }: LogProps) {
 
 /** How it stands today, worked out in a worker. */
 function Stands({ resource, entries, choice, plan }: LogProps) {
-  const { id, design, revision } = resource;
+  const { id, design } = resource;
   const { write } = useWords();
-  const measured = useMeasuredDays();
-  const today = formatISO(new Date(), { representation: 'date' });
-  const asked = useMemo(
-    () => [
-      {
-        id,
-        question: {
-          design,
-          planted: plan.planted,
-          entries,
-          site: siteOf(choice),
-          days: [...(choice.days?.days ?? []), ...measured],
-          today,
-        },
-      },
-    ],
-    [id, design, plan, entries, choice, measured, today],
-  );
-  const mark = [
-    id,
-    revision,
-    today,
-    plan.planted,
-    choice.site,
-    measured.length,
-    ...entries.map((one) => one.id),
-  ];
-  const { value, trouble } = useRound(asked, mark.join(' '));
+  const planters = useMemo(() => [resource], [resource]);
+  const plans = useMemo(() => ({ [id]: plan }), [id, plan]);
+  const { value, trouble } = useRound({ planters, plans, entries, choice });
   const state = value?.[id];
   if (trouble) return <Text role="alert">{trouble}</Text>;
   if (value && state === null)
@@ -160,7 +125,7 @@ function Stands({ resource, entries, choice, plan }: LogProps) {
       <Text>
         {state.certain
           ? `Full for certain on ${writeDate(state.thirst.fullOn, 'long')}. `
-          : 'No filling is noted yet, so this is reckoned from the day of planting. '}
+          : 'No filling is noted yet, so this is worked out from the day of planting. '}
         {sayLevel(state, write)}
       </Text>
       <Text>{sayThirst(state)}</Text>

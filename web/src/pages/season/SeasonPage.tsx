@@ -5,8 +5,8 @@ import {
   dayAfter,
   daysBetween,
   evaluate,
-  plantingLength,
-  usualPlanting,
+  plantedOn,
+  seasonDays,
   type SeasonPlan,
   type WeatherChoice,
   type SeasonQuestion,
@@ -73,9 +73,6 @@ type View = keyof typeof VIEWS;
 
 /** Weathers that the bands and the absence come from. */
 const SEEDS = 30;
-/** Shortest and longest season that is looked at, days. */
-const SHORTEST = 60;
-const LONGEST = 240;
 const LONGEST_AWAY = 60;
 /** Grown enough for the question to matter. */
 const USUAL_LEAVE = 75;
@@ -92,13 +89,10 @@ function Season({ resource, choice, plan }: SeasonProps) {
   const view = useView(VIEWS);
   const site = useMemo(() => siteOf(choice), [choice]);
   const ownDays = choice.site === 'own-days' ? choice.days : null;
-  const length = Math.min(Math.max(plantingLength(design.planting), SHORTEST), LONGEST);
-  const usual = usualPlanting(
-    formatISO(new Date(), { representation: 'date' }),
-    site.latitude,
-    length,
-  );
-  const planted = plan.planted ?? ownDays?.days[0]?.date ?? usual;
+  const length = seasonDays(design.planting);
+  const today = formatISO(new Date(), { representation: 'date' });
+  const planned = plan.planted ?? ownDays?.days[0]?.date ?? null;
+  const planted = plantedOn(planned, design.planting, today, site.latitude);
   const [leave, setLeave] = useState(() => dayAfter(planted, USUAL_LEAVE));
   const [back, setBack] = useState(() => dayAfter(planted, USUAL_LEAVE + USUAL_AWAY));
   const [day, setDay] = useState(USUAL_LEAVE);

@@ -36,8 +36,8 @@ export function YearView({ design, planted, site, onChange }: YearViewProps) {
         {year.frostFree
           ? `Frost is rare from ${writeDate(year.frostFree.from, 'long')} to ${writeDate(year.frostFree.to, 'long')}. Empty the reservoir and open its overflow before it comes.`
           : design.place.rain === 'indoors'
-            ? 'It stands indoors: no frost comes to it.'
-            : 'Frost is not to be reckoned with here.'}
+            ? 'It stands indoors, where no frost gets to it.'
+            : 'It hardly ever freezes here.'}
       </Text>
       {warnings.length > 0 && (
         <ul className="year-warnings">

@@ -1,16 +1,10 @@
 import { Box, Button, Text } from '@chakra-ui/react';
 import type { PlanterResource } from '@huerta/contract';
-import {
-  siteOf,
-  TILL_IT_RAN,
-  type LogEntry,
-  type TendedState,
-  type WeatherChoice,
-} from '@huerta/core';
+import { TILL_IT_RAN, type LogEntry, type TendedState, type WeatherChoice } from '@huerta/core';
 import { formatISO } from 'date-fns';
 import { useMemo } from 'react';
 import { Link } from 'react-router';
-import { useMeasuredDays, useWholeLog, useWriteLog } from '../../api/log';
+import { useWholeLog, useWriteLog } from '../../api/log';
 import { usePlanters } from '../../api/planters';
 import { useSeasonPlans } from '../../api/season';
 import { useWeather } from '../../api/weather';
@@ -62,7 +56,6 @@ const MOST = 120;
 const CAN = 0.01;
 
 function Rounds({ planters, entries, choice }: RoundsProps) {
-  const measured = useMeasuredDays();
   const today = formatISO(new Date(), { representation: 'date' });
   const { write } = useWords();
   const growing = useMemo(
@@ -73,30 +66,7 @@ function Rounds({ planters, entries, choice }: RoundsProps) {
     [planters],
   );
   const plans = useSeasonPlans(growing.map(({ id }) => id));
-  const known = growing.every(({ id }) => plans[id]);
-  const asked = useMemo(
-    () =>
-      growing.map(({ id, design }) => ({
-        id,
-        question: {
-          design,
-          planted: plans[id]?.planted ?? null,
-          entries: entries.filter(({ planter }) => planter === id),
-          site: siteOf(choice),
-          days: [...(choice.days?.days ?? []), ...measured],
-          today,
-        },
-      })),
-    [growing, plans, entries, choice, measured, today],
-  );
-  const mark = [
-    today,
-    choice.site,
-    measured.length,
-    ...growing.map(({ id, revision }) => `${id}${revision}${plans[id]?.planted}`),
-    ...entries.map(({ id }) => id),
-  ].join(' ');
-  const { value, working, trouble } = useRound(known ? asked : null, mark);
+  const { value, working, trouble } = useRound({ planters: growing, plans, entries, choice });
   if (growing.length === 0)
     return (
       <Text>
@@ -214,7 +184,7 @@ function Item({ planter, state }: { planter: PlanterResource; state: TendedState
         <Text>{sayNext(state)}</Text>
         <Text fontSize="sm" color="faint">
           {sayLevel(state, write)}
-          {!state.certain && ' Reckoned from the day of planting: no filling is noted yet.'}
+          {!state.certain && ' Worked out from the day of planting: no filling is noted yet.'}
         </Text>
         {state.duties.length > 0 && (
           <Duties planter={id} name={design.name} duties={state.duties} />
@@ -237,8 +207,8 @@ function NotYet({ planters, round }: { planters: readonly PlanterResource[]; rou
   if (waiting.length === 0) return null;
   return (
     <Text color="faint">
-      Not planted yet: {waiting.map(({ design }) => design.name).join(', ')}. Write ‘planted’ into
-      their logs when they are.
+      Not planted yet: {waiting.map(({ design }) => design.name).join(', ')}. When they are, open
+      their logs and note: planted.
     </Text>
   );
 }

@@ -3,10 +3,9 @@ import type { PlanterResource } from '@huerta/contract';
 import {
   dayAfter,
   daysBetween,
-  plantingLength,
+  plantedOn,
   siteOf,
   stripOf,
-  usualPlanting,
   yearOf,
   type SeasonPlan,
   type WeatherChoice,
@@ -44,8 +43,6 @@ export default function YearPage() {
 
 /** Planters that are shown at first, and more at a press. */
 const AT_ONCE = 30;
-/** Longest season that a usual day of planting is looked for, days. */
-const LONGEST = 240;
 
 function Years({ planters, choice }: { planters: PlanterResource[]; choice: WeatherChoice }) {
   const [most, setMost] = useState(AT_ONCE);
@@ -69,7 +66,7 @@ function Years({ planters, choice }: { planters: PlanterResource[]; choice: Weat
       <Text maxW="44rem">
         {frostFree
           ? `Frost is rare from ${writeDate(frostFree.from, 'long')} to ${writeDate(frostFree.to, 'long')}: hatched is when it comes.`
-          : 'Frost is not to be reckoned with here.'}{' '}
+          : 'It hardly ever freezes here.'}{' '}
         Press a planter to move what grows in it.
       </Text>
       <div className="year-scroll">
@@ -100,8 +97,8 @@ function yearIn(
   site: ReturnType<typeof siteOf>,
 ) {
   const today = formatISO(new Date(), { representation: 'date' });
-  const length = Math.min(plantingLength(planter.design.planting), LONGEST);
-  const planted = plan?.planted ?? usualPlanting(today, site.latitude, length);
+  const { planting } = planter.design;
+  const planted = plantedOn(plan?.planted ?? null, planting, today, site.latitude);
   return { planter, planted, year: yearOf(planter.design, planted, site) };
 }
 

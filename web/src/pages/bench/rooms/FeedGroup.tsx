@@ -2,9 +2,9 @@ import {
   FEED_DOSES,
   FEED_WAYS,
   FEEDS,
+  feedOf,
   FIELDS,
   LIME_DENSITY,
-  USUAL_NITROGEN,
   type Patch,
 } from '@huerta/core';
 import { useWords } from '../../../app/preferences';
@@ -22,8 +22,7 @@ export function FeedGroup() {
   const { soil } = design;
   const { soilVolume } = assessment.figures;
   const { density } = FEEDS[soil.feed];
-  const dosed = DOSES[soil.feed] !== undefined;
-  const usual = (nitrogen: number) => write((nitrogen / soil.feedNitrogen) * soilVolume, 'dash');
+  const given = feedOf(soil, soilVolume);
   return (
     <Group title="Feed and lime">
       <ChoiceField
@@ -48,11 +47,11 @@ export function FeedGroup() {
           choices={FEED_WAYS}
         />
       )}
-      {dosed && (
+      {given && (
         <>
           <ScoopField
             label="For this planter"
-            mass={soil.feedDose * soilVolume}
+            mass={given.mass}
             density={density}
             onCommit={(mass) => change([{ path: ['soil', 'feedDose'], value: mass / soilVolume }])}
           />
@@ -69,12 +68,10 @@ export function FeedGroup() {
               value={soil.feedNitrogen}
             />
           </Pair>
-          {soil.feedNitrogen > 0 && (
-            <Says>
-              Growers usually give {usual(USUAL_NITROGEN.least)} to {usual(USUAL_NITROGEN.most)} of
-              it to this much soil in a season. Typical, from its nitrogen.
-            </Says>
-          )}
+          <Says>
+            Growers usually give {write(given.least, 'dash')} to {write(given.most, 'dash')} of it
+            to this much soil in a season. Typical, from its nitrogen.
+          </Says>
         </>
       )}
       {soil.feed === 'in-mix' && <Says>Give nothing more until the bag of the mix says so.</Says>}

@@ -1,5 +1,6 @@
 import { Button, Text } from '@chakra-ui/react';
 import {
+  closeness,
   cropIn,
   FIELDS,
   ownFrom,
@@ -37,6 +38,7 @@ export function PlantedFields({ planted, of, onGone }: PlantedFieldsProps) {
   const crop = cropIn(planted);
   const { room } = useMemo(() => plantingPlan(planter), [planter]);
   const beds = planter.bed.places.length;
+  const close = closeOf(planted);
   const set = (key: keyof Planted, value: unknown): Patch => [{ path: [...path, key], value }];
   return (
     <>
@@ -65,9 +67,9 @@ export function PlantedFields({ planted, of, onGone }: PlantedFieldsProps) {
           help={`${write(crop.openSpacing, 'span')} in open ground`}
         />
       </Pair>
-      {planted.count > 1 && closeOf(planted, crop) && (
+      {close && (
         <Text fontSize="sm" color="faint">
-          {closeOf(planted, crop)}
+          {close}
         </Text>
       )}
       <Pair>
@@ -169,9 +171,9 @@ function wantsOf({ roots, likes, feet, kcFrom }: Crop, write: Write): string {
 }
 
 /** What standing closer than in the open costs in water, once it is worth a word. */
-function closeOf({ spacing }: Planted, { openSpacing }: Crop): string {
-  const more = (openSpacing / spacing) ** 2;
-  return more >= COSTLY
+function closeOf(planted: Planted): string {
+  const more = closeness(planted);
+  return planted.count > 1 && more >= COSTLY
     ? `So close, a surface drinks up to ${more.toFixed(1)} times what it would at the distance of open ground.`
     : '';
 }
