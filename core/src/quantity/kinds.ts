@@ -15,8 +15,8 @@ export interface UnitStyle {
   symbol: string;
   /** Decimals to keep, by the size of the number; the first entry whose `below` exceeds it counts. */
   decimals: readonly { below: number; places: number }[];
-  /** Write as whole and sixteenths instead of decimals. */
-  sixteenths?: boolean;
+  /** Write as whole and fractions instead of decimals: in how many parts. */
+  parts?: number;
   /** Write in cups and spoons, to a quarter of a cup or half a spoon. */
   scoops?: boolean;
 }
@@ -82,7 +82,7 @@ const threeDecimals = [
   { below: Infinity, places: 1 },
 ];
 
-const sixteenths = { unit: 'in', symbol: 'in', decimals: whole, sixteenths: true };
+const sixteenths = { unit: 'in', symbol: 'in', decimals: whole, parts: 16 };
 
 export const KINDS = {
   /** Metres. A measure on the bench: millimetres or sixteenths of an inch. */
@@ -109,6 +109,16 @@ export const KINDS = {
     style: {
       metric: { unit: 'cm', symbol: 'cm', decimals: tenths },
       us: sixteenths,
+    },
+    example: { metric: '30 cm', us: '12 in' },
+  },
+  /** Metres. How large a plant grows and how far apart they stand: centimetres, or halves of an inch. */
+  growth: {
+    noun: 'length',
+    units: lengths,
+    style: {
+      metric: { unit: 'cm', symbol: 'cm', decimals: tenths },
+      us: { unit: 'in', symbol: 'in', decimals: whole, parts: 2 },
     },
     example: { metric: '30 cm', us: '12 in' },
   },

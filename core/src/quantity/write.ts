@@ -22,7 +22,7 @@ export function writeParts(value: number, kind: QuantityKind, system: UnitSystem
   if (!Number.isFinite(value)) return { number: value < 0 ? '−∞' : '∞', symbol: chosen.symbol };
   if (chosen.scoops) return writeScoops(value);
   const inUnit = value / (chosen.unit === '' ? 1 : (units[chosen.unit] ?? 1));
-  const number = chosen.sixteenths ? writeSixteenths(inUnit) : writeDecimal(inUnit, chosen);
+  const number = chosen.parts ? writeFraction(inUnit, chosen.parts) : writeDecimal(inUnit, chosen);
   const singular = chosen.symbol === 'days' && number === '1';
   return { number, symbol: singular ? 'day' : chosen.symbol };
 }
@@ -58,19 +58,19 @@ function writeScoops(value: number): WrittenQuantity {
   return { number, symbol: inCups ? (one ? 'cup' : 'cups') : 'tbsp' };
 }
 
-/** Inches to the nearest sixteenth, in lowest terms: `4 1/2`, `15/16`, `0`. */
-function writeSixteenths(inches: number): string {
-  const count = Math.round(Math.abs(inches) * 16);
-  const whole = Math.floor(count / 16);
-  let top = count % 16;
-  let bottom = 16;
+/** To the nearest part of so many, in lowest terms: `4 1/2`, `15/16`, `0`. @param parts a power of two */
+function writeFraction(value: number, parts: number): string {
+  const count = Math.round(Math.abs(value) * parts);
+  const whole = Math.floor(count / parts);
+  let top = count % parts;
+  let bottom = parts;
   while (top > 0 && top % 2 === 0) {
     top /= 2;
     bottom /= 2;
   }
   const fraction = top > 0 ? `${top}/${bottom}` : '';
   const text = [whole > 0 || !fraction ? String(whole) : '', fraction].filter(Boolean).join(' ');
-  return inches < 0 && text !== '0' ? `−${text}` : text;
+  return value < 0 && text !== '0' ? `−${text}` : text;
 }
 
 /** The unit that a bare number in a field of this kind has. */

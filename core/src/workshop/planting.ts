@@ -86,7 +86,7 @@ function howTo(planted: Planted, stands: number, row: boolean): Message {
   const name = crop.name.toLowerCase();
   const one = stands === 1;
   const where =
-    one || row ? say`where the plan shows` : say`${q(spacing, 'span')} apart, as the plan shows`;
+    one || row ? say`where the plan shows` : say`${q(spacing, 'growth')} apart, as the plan shows`;
   if (start !== 'seed' || crop.sowing === null)
     return one
       ? say`Set the ${name} ${where}.`

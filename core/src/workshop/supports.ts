@@ -94,7 +94,7 @@ const HELD: { [K in Exclude<Planted['support'], 'none'>]: (stand: Stand) => Held
     good: 'stake',
     quantity: count,
     amount: say`${q(count, 'count')} of ${q(post, 'stock')}`,
-    says: say`Push a stake in ${q(deep, 'span')} deep where each ${name} will stand, a hand’s width aside. Tie the stem to it in a loose eight as it grows.`,
+    says: say`Push a stake in ${q(deep, 'growth')} deep where each ${name} will stand, a hand’s width aside. Tie the stem to it in a loose eight as it grows.`,
     minutes: 3 * count,
   }),
   cage: ({ count, height }) => ({
@@ -124,7 +124,7 @@ const HELD: { [K in Exclude<Planted['support'], 'none'>]: (stand: Stand) => Held
       good: 'plantMesh',
       quantity: meshes * stand.across * stand.height,
       amount: say`${q(meshes, 'count')} of ${q(stand.across, 'stock')} by ${q(stand.height, 'stock')}`,
-      says: say`${along(stand)}, set a post at each end, ${q(stand.deep, 'span')} deep${stand.into}, and stretch stiff mesh from one to the other, with openings wide enough for a hand and a fruit.`,
+      says: say`${along(stand)}, set a post at each end, ${q(stand.deep, 'growth')} deep${stand.into}, and stretch stiff mesh from one to the other, with openings wide enough for a hand and a fruit.`,
       minutes: 20 * meshes,
       posts: 2 * meshes,
     };
@@ -133,7 +133,7 @@ const HELD: { [K in Exclude<Planted['support'], 'none'>]: (stand: Stand) => Held
     good: 'wire',
     quantity: 2 * stand.rows * stand.across,
     amount: say`${q(2 * stand.rows, 'count')} of ${q(stand.across, 'stock')}`,
-    says: say`Set a post at each end of ${stand.rows === 1 ? 'the row' : 'each row'}, ${q(stand.deep, 'span')} deep${stand.into}, and stretch a wire at half the height and one at the top.`,
+    says: say`Set a post at each end of ${stand.rows === 1 ? 'the row' : 'each row'}, ${q(stand.deep, 'growth')} deep${stand.into}, and stretch a wire at half the height and one at the top.`,
     minutes: 20 * stand.rows,
     posts: 2 * stand.rows,
   }),

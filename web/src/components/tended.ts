@@ -56,18 +56,33 @@ export function sayLevel({ forecast, room }: TendedState, write: Write): string 
   return `Water at about ${about}${spread}; ${fills}.`;
 }
 
-/** A reading that no thirst explains, and what to look at. */
-export function saySurprise({ kind, entry, read, expected }: Surprise, write: Write): string {
+/** Readings that no thirst explains, and what to look at: the latest of each kind. */
+export function saySurprises(surprises: readonly Surprise[], write: Write): string[] {
+  const latest = new Map(surprises.map((one) => [one.kind, one]));
+  return [...latest.values()].map((one) => {
+    const before = surprises.filter(({ kind }) => kind === one.kind).length - 1;
+    const often =
+      before === 0 ? '' : before === 1 ? ', and once before' : `, and ${before} times before`;
+    return saySurprise(one, often, write);
+  });
+}
+
+function saySurprise(
+  { kind, entry, read, expected }: Surprise,
+  often: string,
+  write: Write,
+): string {
   const day = writeDate(entry.at.slice(0, 10), 'short');
-  const as = entry.did.kind === 'filled' ? 'volume' : 'length';
-  const numbers = `${write(read, as)} where ${write(Math.max(expected, 0), as)} was to be expected`;
+  const filled = entry.did.kind === 'filled';
+  const as = filled ? 'volume' : 'length';
+  const saw = `on ${day} ${filled ? 'it took' : 'the stick read'} ${write(read, as)} where ${write(Math.max(expected, 0), as)} was expected${often}.`;
   switch (kind) {
     case 'falls-fast':
-      return `Look for a leak or a crack, and see that it stands level: on ${day} ${numbers}.`;
+      return `Look for a leak or a crack, and see that it stands level: ${saw}`;
     case 'stays':
-      return `Look at wick and roots: on ${day} it took only ${numbers}, so little is drunk.`;
+      return `Look at wick and roots, which drink little: ${saw}`;
     case 'rises':
-      return `See what fills it: on ${day} the stick read ${numbers}.`;
+      return `See what fills it, or why nothing is drunk: ${saw}`;
   }
 }
 

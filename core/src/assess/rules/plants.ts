@@ -155,7 +155,7 @@ export const shade: Rule = ({ design: { planting }, planter }) => {
         id: 'shade',
         severity: 'note',
         room: 'soil',
-        text: say`Move ${crop.name.toLowerCase()} out from under ${tall.name.toLowerCase()}, which grows to ${q(tall.height, 'span')} and takes its sun.`,
+        text: say`Move ${crop.name.toLowerCase()} out from under ${tall.name.toLowerCase()}, which grows to ${q(tall.height, 'growth')} and takes its sun.`,
       },
     ];
   }
@@ -178,8 +178,8 @@ export const crowding: Rule = ({ design: { planting }, planter }) => {
         room: 'soil',
         text:
           fit === 0
-            ? say`There is no room for ${crop} beside the others at ${q(spacing, 'span')} from plant to plant: leave it out, or plant it when they are gone.`
-            : say`${q(count, 'count')} ${crop} plants at ${q(spacing, 'span')} do not fit on the surface, which takes ${q(fit, 'count')}: they shade each other and drink more than one planter gives.`,
+            ? say`There is no room for ${crop} beside the others at ${q(spacing, 'growth')} from plant to plant: leave it out, or plant it when they are gone.`
+            : say`${q(count, 'count')} ${crop} plants at ${q(spacing, 'growth')} do not fit on the surface, which takes ${q(fit, 'count')}: they shade each other and drink more than one planter gives.`,
         propose: () => [
           {
             label: fit === 0 ? say`Leave ${crop} out` : say`Plant ${q(fit, 'count')}`,

@@ -28,7 +28,7 @@ export const wantsSupport: Rule = ({ design: { planting } }) =>
         id: `support-${i}`,
         severity: 'note',
         room: 'soil',
-        text: say`Hold ${crop.name.toLowerCase()} up: it grows to ${q(crop.height, 'span')} and does not stand by itself.`,
+        text: say`Hold ${crop.name.toLowerCase()} up: it grows to ${q(crop.height, 'growth')} and does not stand by itself.`,
         propose: () => [hold(usual), hold(usual === 'stake' ? 'cage' : 'string')],
       },
     ];

@@ -62,7 +62,7 @@ export function PlanStage() {
           </Button>
         ))}
         {what === 'plants' && begins.length > 1 && (
-          <NativeSelect.Root w="14rem">
+          <NativeSelect.Root>
             <NativeSelect.Field
               aria-label="What stands there"
               value={begins.findLast((from) => from <= day) ?? 0}

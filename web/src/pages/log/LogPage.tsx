@@ -23,7 +23,7 @@ import { notify } from '../../components/notices';
 import { Fetched, Page } from '../../components/Page';
 import { saveCsv } from '../../components/saveCsv';
 import { TextField } from '../../components/TextField';
-import { sayLevel, sayNext, saySurprise, sayThirst } from '../../components/tended';
+import { sayLevel, sayNext, saySurprises, sayThirst } from '../../components/tended';
 import '../../components/tended.css';
 import { useRound } from '../../workers/round';
 import './log.css';
@@ -105,12 +105,7 @@ function Stands({ resource, entries, choice, plan }: LogProps) {
   const { value, trouble } = useRound({ planters, plans, entries, choice });
   const state = value?.[id];
   if (trouble) return <Text role="alert">{trouble}</Text>;
-  if (value && state === null)
-    return (
-      <Text my="3" role="status">
-        It is not planted yet. Note it when you plant: planted.
-      </Text>
-    );
+  if (value && state === null) return <NotPlanted planter={id} />;
   if (!state)
     return (
       <Text my="3" role="status">
@@ -130,9 +125,9 @@ function Stands({ resource, entries, choice, plan }: LogProps) {
       </Text>
       <Text>{sayThirst(state)}</Text>
       {state.duties.length > 0 && <Duties planter={id} name={design.name} duties={state.duties} />}
-      {state.thirst.surprises.slice(-3).map((one) => (
-        <Text key={one.entry.id} className="surprise">
-          {saySurprise(one, write)}
+      {saySurprises(state.thirst.surprises, write).map((words) => (
+        <Text key={words} className="surprise">
+          {words}
         </Text>
       ))}
     </Box>
@@ -153,6 +148,19 @@ function Writer() {
           setBy(writer());
         }}
       />
+    </Box>
+  );
+}
+
+/** A planter of which nobody has said that it is planted. */
+function NotPlanted({ planter }: { planter: string }) {
+  const { write } = useWriteLog();
+  return (
+    <Box my="3" role="status" display="flex" flexWrap="wrap" gap="3" alignItems="center">
+      <Text>It is not planted yet, as far as this log knows.</Text>
+      <Button onClick={() => void write([planter], { did: { kind: 'did', what: 'planted' } })}>
+        Planted today
+      </Button>
     </Box>
   );
 }

@@ -13,7 +13,7 @@ import { writeDate } from '../../components/dates';
 import { Duties } from '../../components/Duties';
 import { notify } from '../../components/notices';
 import { Fetched, Page } from '../../components/Page';
-import { sayLevel, sayNext, saySurprise, WANTS } from '../../components/tended';
+import { sayLevel, sayNext, saySurprises, WANTS } from '../../components/tended';
 import '../../components/tended.css';
 import { useRound, type Round } from '../../workers/round';
 import './today.css';
@@ -173,7 +173,6 @@ function Item({ planter, state }: { planter: PlanterResource; state: TendedState
         run: () => void (entry && log.takeOut(entry)),
       }),
     );
-  const [last] = state.thirst.surprises.slice(-1);
   return (
     <li>
       <div>
@@ -189,7 +188,11 @@ function Item({ planter, state }: { planter: PlanterResource; state: TendedState
         {state.duties.length > 0 && (
           <Duties planter={id} name={design.name} duties={state.duties} />
         )}
-        {last && <Text className="surprise">{saySurprise(last, write)}</Text>}
+        {saySurprises(state.thirst.surprises, write).map((words) => (
+          <Text key={words} className="surprise">
+            {words}
+          </Text>
+        ))}
       </div>
       <Button
         variant={state.wants === 'now' ? 'solid' : 'outline'}

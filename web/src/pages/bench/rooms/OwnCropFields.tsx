@@ -40,7 +40,8 @@ export function OwnCropFields({ own, path }: OwnCropFieldsProps) {
         onCommit={(name) => change([{ path: [...path, 'name'], value: name }])}
       />
       <Text fontSize="sm" color="faint">
-        Made from {cropOf(own.like).name.toLowerCase()}. Change what is otherwise.
+        Made from {cropOf(own.like).name.toLowerCase()}. Change what is otherwise. Thirst is told
+        beside that of short grass, which is 1.
       </Text>
       <Pair>
         <Measure

@@ -64,7 +64,7 @@ export function PlantedFields({ planted, of, onGone }: PlantedFieldsProps) {
           path={[...path, 'spacing']}
           spec={FIELDS.planting.spacing}
           value={planted.spacing}
-          help={`${write(crop.openSpacing, 'span')} in open ground`}
+          help={`${write(crop.openSpacing, 'growth')} in open ground`}
         />
       </Pair>
       {close && (
@@ -98,7 +98,7 @@ export function PlantedFields({ planted, of, onGone }: PlantedFieldsProps) {
         label="What holds it up"
         value={planted.support}
         choices={SUPPORTS}
-        help={`Grows to ${write(crop.height, 'span')}`}
+        help={`Grows to ${write(crop.height, 'growth')}`}
       />
       {beds > 1 && (
         <ChoiceField

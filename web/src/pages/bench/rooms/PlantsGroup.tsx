@@ -74,13 +74,15 @@ export function PlantsGroup() {
           label="A hot day takes"
         />
       </Pair>
-      <Says>
-        {crops.length > 1
-          ? `At its thirstiest, ${write(day, 'days')} after the first planting, it`
-          : 'Grown, it'}{' '}
-        drinks {write(figures.mild.total, 'daily')} when mild and{' '}
-        {write(figures.hot.total, 'daily')} when hot.
-      </Says>
+      {crops.length > 0 && (
+        <Says>
+          {crops.length > 1
+            ? `At its thirstiest, ${write(day, 'days')} after the first planting, it`
+            : 'Grown, it'}{' '}
+          drinks {write(figures.mild.total, 'daily')} when mild and{' '}
+          {write(figures.hot.total, 'daily')} when hot.
+        </Says>
+      )}
     </Group>
   );
 }
