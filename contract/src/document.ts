@@ -10,6 +10,7 @@ export const DOCUMENT_KINDS = [
   'weather',
   'season',
   'crops',
+  'round',
 ] as const;
 export type DocumentKind = (typeof DOCUMENT_KINDS)[number];
 

@@ -1,6 +1,7 @@
 import {
   ownCropsSchema,
   priceBookSchema,
+  roundPlanSchema,
   seasonPlanSchema,
   weatherChoiceSchema,
 } from '@huerta/core';
@@ -23,6 +24,11 @@ export const saveWeatherSchema = z.strictObject({ ...SAVE_MARK, choice: weatherC
 export const ownCropsResourceSchema = z.object({ ...ONLY_DOCUMENT, own: ownCropsSchema });
 export type OwnCropsResource = z.infer<typeof ownCropsResourceSchema>;
 export const saveOwnCropsSchema = z.strictObject({ ...SAVE_MARK, own: ownCropsSchema });
+
+/** Answer to GET and PUT /api/round. */
+export const roundResourceSchema = z.object({ ...ONLY_DOCUMENT, plan: roundPlanSchema });
+export type RoundResource = z.infer<typeof roundResourceSchema>;
+export const saveRoundSchema = z.strictObject({ ...SAVE_MARK, plan: roundPlanSchema });
 
 /** Answer to GET and PUT /api/planters/:id/season. */
 export const seasonResourceSchema = z.object({ ...ONLY_DOCUMENT, plan: seasonPlanSchema });

@@ -1,5 +1,6 @@
 import { logEntrySchema, measuredDaySchema } from '@huerta/core';
 import { z } from 'zod';
+import { fileQuerySchema } from './build';
 
 /** Answer to GET /api/log and /api/planters/:id/log: entries, latest first. */
 export const logSchema = z.object({ entries: z.array(logEntrySchema) });
@@ -22,3 +23,54 @@ export const sendDaysSchema = z.strictObject({ days: z.array(measuredDaySchema).
 
 /** Answer to GET /api/weather/days: oldest first. */
 export const measuredDaysSchema = z.object({ days: z.array(measuredDaySchema) });
+
+/** What a float or a moisture sensor says: the water's depth, or how the soil feels at a depth. Metres. */
+const readingSchema = z
+  .strictObject({
+    at: z.iso.datetime(),
+    level: z.number().min(0).max(3).optional().describe('Depth of the water, metres'),
+    moisture: z
+      .strictObject({ depth: z.number().min(0).max(1), feels: z.enum(['dry', 'moist', 'wet']) })
+      .optional(),
+  })
+  .refine(({ level, moisture }) => level !== undefined || moisture !== undefined, {
+    message: 'Send a level or a moisture.',
+  });
+export type Reading = z.infer<typeof readingSchema>;
+
+/** Body of POST /api/planters/:id/readings. A reading that is sent again is stored once. */
+export const sendReadingsSchema = z.strictObject({
+  by: z.string().trim().min(1).max(40).describe('Who reads: the name of the sensor'),
+  readings: z.array(readingSchema).min(1).max(500),
+});
+
+const amount = z.number().min(0).max(10);
+/** Body of POST /api/round/neighbour.pdf: what a neighbour is to do, in the order of the walk. */
+export const neighbourSchema = z.strictObject({
+  from: z.iso.date(),
+  until: z.iso.date(),
+  order: z.array(z.uuid()).min(1).max(200),
+  visits: z
+    .array(
+      z.strictObject({
+        date: z.iso.date(),
+        fills: z.array(z.strictObject({ id: z.uuid(), volume: amount, most: amount })).max(200),
+      }),
+    )
+    .max(40),
+  units: fileQuerySchema.shape.units,
+  paper: fileQuerySchema.shape.paper,
+});
+export type Neighbour = z.infer<typeof neighbourSchema>;
+
+/** Answer to PUT /api/photos/:id: the picture as it is kept, in pixels. */
+export const photoSchema = z.object({
+  id: z.uuid(),
+  width: z.int(),
+  height: z.int(),
+  hash: z.string(),
+});
+export type Photo = z.infer<typeof photoSchema>;
+
+/** Largest picture that is taken in, bytes. */
+export const MAX_PHOTO_BYTES = 25_000_000;

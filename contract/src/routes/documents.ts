@@ -6,6 +6,8 @@ import {
   seasonResourceSchema,
   ownCropsResourceSchema,
   saveOwnCropsSchema,
+  roundResourceSchema,
+  saveRoundSchema,
   weatherResourceSchema,
 } from '../garden';
 import {
@@ -183,6 +185,23 @@ export const CROPS_OF_ONES_OWN = routes({
     about: 'Saves the crops of one’s own over a known revision.',
     body: saveOwnCropsSchema,
     answer: ownCropsResourceSchema,
+    problems: SAVED,
+  },
+});
+
+export const ROUND = routes({
+  get: {
+    method: 'get',
+    path: '/round',
+    about: 'The order of the walk, the rain tank, and when nobody is at home.',
+    answer: roundResourceSchema,
+  },
+  save: {
+    method: 'put',
+    path: '/round',
+    about: 'Saves them over a known revision.',
+    body: saveRoundSchema,
+    answer: roundResourceSchema,
     problems: SAVED,
   },
 });

@@ -6,8 +6,11 @@ import {
   logQuerySchema,
   logSchema,
   measuredDaysSchema,
+  neighbourSchema,
+  photoSchema,
   sendDaysSchema,
   sendLogSchema,
+  sendReadingsSchema,
 } from '../log';
 import { examplesSchema } from '../planter';
 import { GONE, routes } from './route';
@@ -150,5 +153,53 @@ export const LOG = routes({
     body: sendDaysSchema,
     answer: measuredDaysSchema,
     problems: ['invalid', 'too-large', 'not-json'],
+  },
+  readings: {
+    method: 'post',
+    path: '/planters/:id/readings',
+    about: 'Takes readings of a float or a moisture sensor into the log, each once.',
+    body: sendReadingsSchema,
+    answer: loggedSchema,
+    problems: [...GONE, 'invalid', 'too-large', 'not-json'],
+  },
+  calendar: {
+    method: 'get',
+    path: '/calendar.ics',
+    about: 'Fillings, duties, plantings, harvests and absences, for a calendar to subscribe to.',
+    query: fileQuerySchema,
+    file: 'text/calendar; charset=utf-8',
+  },
+  neighbour: {
+    method: 'post',
+    path: '/round/neighbour.pdf',
+    about: 'A sheet for whoever waters meanwhile: what, when and how much, in walking order.',
+    body: neighbourSchema,
+    file: PDF,
+    problems: ['invalid', 'too-large', 'not-json', 'too-much-work'],
+  },
+});
+
+export const PHOTOS = routes({
+  put: {
+    method: 'put',
+    path: '/photos/:id',
+    about: 'Takes a picture in: turned upright, made smaller, without its place and camera.',
+    sends: 'image/*',
+    answer: photoSchema,
+    problems: ['invalid', 'too-large'],
+  },
+  get: {
+    method: 'get',
+    path: '/photos/:id',
+    about: 'The picture.',
+    file: 'image/jpeg',
+    problems: GONE,
+  },
+  small: {
+    method: 'get',
+    path: '/photos/:id/small',
+    about: 'The picture, small.',
+    file: 'image/jpeg',
+    problems: GONE,
   },
 });

@@ -28,6 +28,7 @@ export {
 export { allOf, whatIfs, type WhatIf } from './whatIf';
 export {
   answersTo,
+  changesOf,
   type AwayAnswer,
   type AwayQuestion,
   type Mend,

@@ -271,7 +271,7 @@ const writtenDay = (waterings: readonly Watering[]): string =>
 const MOST_REMEDIES = 4;
 
 /** What may help: remedies of what the bench finds at fault, and the usual changes. */
-function changesOf(design: PlanterDesign): Try[] {
+export function changesOf(design: PlanterDesign): Try[] {
   const { findings } = evaluate(design).assessment;
   const remedies = findings
     .filter(({ severity }) => severity === 'fault')

@@ -17,6 +17,8 @@ export interface Duty {
   due: string;
   /** What ticking it writes. */
   did: Did;
+  /** The entry whose place that takes: something that somebody put on the list. */
+  instead?: LogEntry;
 }
 
 interface DutyQuestion {
@@ -46,7 +48,18 @@ const AHEAD_OF_PLANTING = 3;
 export function dutiesOf(question: DutyQuestion): Duty[] {
   const { today, planted } = question;
   if (planted > today) return [];
-  return [topWatering, settled, feeding, flushing, looking, worms, planting, harvest, frost]
+  return [
+    onTheList,
+    topWatering,
+    settled,
+    feeding,
+    flushing,
+    looking,
+    worms,
+    planting,
+    harvest,
+    frost,
+  ]
     .flatMap((duty) => duty(question))
     .filter(({ due }) => due <= today)
     .sort((a, b) => a.due.localeCompare(b.due));
@@ -63,6 +76,16 @@ const lastOf = (entries: readonly LogEntry[], is: (did: Did) => boolean): string
 const deed = (what: Extract<Did, { kind: 'did' }>['what']) => (did: Did) =>
   did.kind === 'did' && did.what === what;
 const noted = (what: Extract<Did, { kind: 'did' }>['what']): Did => ({ kind: 'did', what });
+
+/** What somebody has put on the list. */
+const onTheList = ({ entries }: DutyQuestion): Duty[] =>
+  entries.flatMap((entry): Duty[] => {
+    const { id, at, did } = entry;
+    if (did.kind !== 'todo') return [];
+    return [
+      { id, text: say`${did.what}`, due: at.slice(0, 10), did: noted(did.then), instead: entry },
+    ];
+  });
 
 function topWatering({ design, figures, planted, today, entries }: DutyQuestion): Duty[] {
   const young = figures.beforeRoots ? Math.max(figures.beforeRoots.days, YOUNG) : YOUNG;

@@ -63,6 +63,15 @@ export const didSchema = z.discriminatedUnion('kind', [
     count: z.int().min(0).max(100_000).nullable(),
   }),
   z.strictObject({ kind: z.literal('did'), what: z.enum(DEED_IDS) }),
+  z.strictObject({
+    kind: z.literal('todo'),
+    what: words(300).describe('What is to be done; due until an entry takes its place'),
+    then: z.enum(DEED_IDS).describe('What is noted when it is done'),
+  }),
+  z.strictObject({
+    kind: z.literal('photo'),
+    photo: z.uuid().describe('Made on the device; the picture is fetched by it'),
+  }),
 ]);
 export type Did = z.infer<typeof didSchema>;
 

@@ -14,10 +14,15 @@ export interface Forecast {
   fan: readonly Quantiles[];
   /** The day on which plants begin to go short if nobody fills; null where none does. */
   short: string | null;
+  /** What plants and surface ask for on a day of the next week, m³. */
+  daily: number;
 }
 
 /** Days before it was last full from which on a forecast is run, so that the soil is as wet as it is. */
 const WARM_UP = 14;
+
+/** Days that count as the next ones. */
+const DAYS_SOON = 7;
 
 /** Parts of the belief that the forecast is run for, one each. */
 const SHARES = [0.1, 0.3, 0.5, 0.7, 0.9] as const;
@@ -81,5 +86,10 @@ export function forecastOf(
       spread((run) => levelOn(run, now + i)),
     ),
     short: Number.isFinite(short) ? dateOf(short) : null,
+    daily: spread((run) => {
+      const soon = run.days.slice(today, today + DAYS_SOON);
+      const asked = soon.reduce((sum, day) => sum + day.asked + day.evaporated, 0);
+      return asked / Math.max(soon.length, 1);
+    }).middle,
   };
 }

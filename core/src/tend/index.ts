@@ -1,3 +1,4 @@
+export { calendarOf, type CalendarEvent } from './calendar';
 export { dutiesOf, type Duty } from './duties';
 export {
   DEED_IDS,
@@ -18,5 +19,40 @@ export { readLine, type LineReading, type ReadLine } from './readLine';
 export { quantilesOf, type Quantiles } from './belief';
 export { forecastOf, type Forecast } from './forecast';
 export { runThirsty, thirstOf, type Surprise, type Tended, type Thirst } from './thirst';
-export { followedFrom, stateOf, type TendedQuestion, type TendedState } from './state';
+export {
+  followedFrom,
+  stateOf,
+  tendedOf,
+  weatherThatWas,
+  type TendedQuestion,
+  type TendedState,
+} from './state';
 export { sayDid } from './words';
+export {
+  gardenAway,
+  oneChange,
+  type AloneAnswer,
+  type AwayChange,
+  type GardenAwayAnswer,
+  type GardenAwayQuestion,
+  type Visit,
+} from './away';
+export {
+  absenceSchema,
+  FIRST_ROUND,
+  inOrder,
+  MOST_AWAY,
+  roundPlanSchema,
+  type GardenAbsence,
+  type RoundPlan,
+} from './plan';
+export {
+  rainTankSchema,
+  tankDays,
+  tankOutlook,
+  usualTank,
+  type RainTank,
+  type TankOutlook,
+} from './tank';
+export * from './trouble';
+export { LEAVE_ALONE, pourWords } from './neighbour';

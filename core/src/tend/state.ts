@@ -1,4 +1,4 @@
-import { evaluate } from '../assess';
+import { evaluate, type Figures } from '../assess';
 import type { Site } from '../catalog';
 import {
   dayAfter,
@@ -15,7 +15,7 @@ import { plantedOn } from '../season';
 import { dutiesOf, type Duty } from './duties';
 import { holding, type LogEntry } from './entry';
 import { forecastOf, type Forecast } from './forecast';
-import { thirstOf, type Thirst, type Tended } from './thirst';
+import { runThirsty, thirstOf, wateringsOf, withRain, type Thirst, type Tended } from './thirst';
 
 /** What is asked about a planter that is tended. */
 export interface TendedQuestion {
@@ -45,6 +45,8 @@ export interface TendedState {
   duties: readonly Duty[];
   /** Whether a filling was ever noted, or all is reckoned from the day of planting. */
   certain: boolean;
+  /** How it likely was since planting: level by day, metres, and what was filled, m³, measured or worked out. */
+  past: { from: string; levels: readonly number[]; filled: readonly number[] };
 }
 
 /** Weathers to come that a forecast goes through, and its farthest day. */
@@ -64,7 +66,7 @@ export function followedFrom({ design, planted, entries, site, today }: TendedQu
 }
 
 /** The weather that was: days of one's own where there are any, made up for the site where not. */
-function weatherThatWas(
+export function weatherThatWas(
   { site, days }: Pick<TendedQuestion, 'site' | 'days'>,
   from: string,
   until: string,
@@ -80,12 +82,22 @@ function weatherThatWas(
   });
 }
 
+/** A planter with its log and the weather that was, ready to be run. */
+export interface ReadyTended {
+  tended: Tended;
+  figures: Figures;
+  /** The day of planting, also where that is too long ago to be run from. */
+  began: string;
+  /** A weather to come: so many days from today on, made up by a seed. */
+  ahead(days: number, seed: number): WeatherDay[];
+}
+
 /**
- * How a planter stands today, by its season, the weather that was, and its log.
+ * Puts a planter together with its log and the weather that was.
  *
  * @returns null before it is planted, or where nobody has said when
  */
-export function stateOf(question: TendedQuestion): TendedState | null {
+export function tendedOf(question: TendedQuestion): ReadyTended | null {
   const entries = holding(question.entries);
   const { design, site, today } = question;
   // Nobody has said that anything grows in it.
@@ -97,19 +109,30 @@ export function stateOf(question: TendedQuestion): TendedState | null {
   const { figures } = assessment;
   const indoors = design.place.rain === 'indoors';
   const inside = (days: WeatherDay[]) => (indoors ? days.map(roomDay) : days);
-  const tended: Tended = {
-    planter,
+  const weather = inside(weatherThatWas(question, planted, today));
+  return {
+    tended: { planter, figures, planted, entries, weather },
     figures,
-    planted,
-    entries,
-    weather: inside(weatherThatWas(question, planted, today)),
+    began,
+    ahead: (days, seed) => inside(weatherOf(site, today, days, seed)),
   };
+}
+
+/**
+ * How a planter stands today, by its season, the weather that was, and its log.
+ *
+ * @returns null before it is planted, or where nobody has said when
+ */
+export function stateOf(question: TendedQuestion): TendedState | null {
+  const made = tendedOf(question);
+  if (!made) return null;
+  const { design, site, today } = question;
+  const { tended, figures, began } = made;
+  const { entries } = tended;
   const thirst = thirstOf(tended);
   const lasts = Number.isFinite(figures.lastsMild.days) ? figures.lastsMild.days : FARTHEST;
   const far = Math.round(Math.min(Math.max(lasts * 1.5 + NEAREST, NEAREST), FARTHEST));
-  const ahead = Array.from({ length: AHEAD }, (_, seed) =>
-    inside(weatherOf(site, today, far, seed + 1)),
-  );
+  const ahead = Array.from({ length: AHEAD }, (_, seed) => made.ahead(far, seed + 1));
   const forecast = forecastOf(tended, thirst, ahead);
   const full = figures.gross;
   const early = daysBetween(today, forecast.next.early);
@@ -127,6 +150,25 @@ export function stateOf(question: TendedQuestion): TendedState | null {
     wants: wantsOf(early, likely, thirst.certain),
     duties: dutiesOf({ design, figures, planted: began, today, site, entries }),
     certain: thirst.certain,
+    past: pastOf(tended, thirst),
+  };
+}
+
+/** How it likely was, by the middle of what is believed of its thirst. */
+function pastOf(tended: Tended, thirst: Thirst): TendedState['past'] {
+  const { planted, entries } = tended;
+  const weather = withRain(tended.weather, entries);
+  const { days } = runThirsty(tended, weather, thirst.factor.middle, wateringsOf(entries));
+  const measured = new Map<string, number>();
+  for (const { at, did } of entries) {
+    if (did.kind !== 'filled' || did.volume === null) continue;
+    const date = at.slice(0, 10);
+    measured.set(date, (measured.get(date) ?? 0) + did.volume);
+  }
+  return {
+    from: planted,
+    levels: days.map(({ level }) => level),
+    filled: days.map(({ date, filled }) => measured.get(date) ?? filled),
   };
 }
 

@@ -29,6 +29,10 @@ export function sayDid(did: Did): Message {
         ? say`Harvested ${q(did.count, 'count')}${what}`
         : say`Harvested${what}`;
     }
+    case 'todo':
+      return say`To do: ${did.what}`;
+    case 'photo':
+      return say`Photo`;
     case 'did':
       return say`${DEEDS[did.what].name}`;
   }

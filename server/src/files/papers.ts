@@ -8,12 +8,14 @@ import {
   type PriceBook,
   type UnitSystem,
 } from '@huerta/core';
+import { calendarFile, type CalendarJob } from './calendar';
+import { neighbourPdf, type NeighbourJob } from './neighbourPdf';
 import { sheetPdf } from './sheetPdf';
 import { templatesPdf } from './templatePdf';
 
-/** Paper that takes long to draw, from what can be sent to another thread. */
+/** Paper, and what else takes long to make, from what can be sent to another thread. */
 
-export interface PaperJob {
+export interface BuildJob {
   what: 'sheet' | 'templates';
   design: PlanterDesign;
   book: PriceBook;
@@ -21,15 +23,28 @@ export interface PaperJob {
   paper: PaperId;
 }
 
-/** The PDF, or why there is none. */
+export type PaperJob = BuildJob | CalendarJob | NeighbourJob;
+
+/** The file, or why there is none. */
 export type PaperResult =
-  { ok: true; pdf: Uint8Array } | { ok: false; why: 'none' | 'too-many'; sheets: number };
+  { ok: true; file: Uint8Array } | { ok: false; why: 'none' | 'too-many'; sheets: number };
 
 /** More sheets than these are taped together by nobody. */
 const MOST_SHEETS = 80;
 
 /** Draws a paper. */
 export async function drawPaper(job: PaperJob): Promise<PaperResult> {
+  switch (job.what) {
+    case 'calendar':
+      return { ok: true, file: Buffer.from(calendarFile(job)) };
+    case 'neighbour':
+      return { ok: true, file: await neighbourPdf(job) };
+    default:
+      return drawBuild(job);
+  }
+}
+
+async function drawBuild(job: BuildJob): Promise<PaperResult> {
   const { what, design, book, units, paper } = job;
   const { planter, assessment } = evaluate(design);
   const sheet = buildSheet(planter, assessment.figures, units);
@@ -38,10 +53,10 @@ export async function drawPaper(job: PaperJob): Promise<PaperResult> {
     const { usable } = assessment.figures;
     const shopping = shoppingFor([{ name: design.name, parts, cuts, usable }], book);
     const pdf = await sheetPdf({ planter, assessment, sheet, shopping, units, paper });
-    return { ok: true, pdf };
+    return { ok: true, file: pdf };
   }
   const sheets = sheet.templates.reduce((sum, one) => sum + tilesOf(one, paper).length, 0);
   if (sheets === 0) return { ok: false, why: 'none', sheets };
   if (sheets > MOST_SHEETS) return { ok: false, why: 'too-many', sheets };
-  return { ok: true, pdf: await templatesPdf(design.name, sheet.templates, paper) };
+  return { ok: true, file: await templatesPdf(design.name, sheet.templates, paper) };
 }

@@ -55,17 +55,17 @@ const BELOW = 14;
 const APART = 9;
 const DOTS = 5;
 
-/** Draws a section into a box. All in points; y runs down. */
+/** Draws a section into a box. All in points; y runs down. @param units of its measures; without, it has none */
 export function drawSection(
   pdf: Pdf,
   section: Section,
   box: { x: number; y: number; width: number; height: number },
-  units: UnitSystem,
+  units: UnitSystem | null,
 ): void {
   const { bounds } = section;
   const scale = Math.min(
-    (box.width - BESIDE) / (bounds.right - bounds.left),
-    (box.height - BELOW) / (bounds.top - bounds.bottom),
+    (box.width - (units ? BESIDE : 0)) / (bounds.right - bounds.left),
+    (box.height - (units ? BELOW : 0)) / (bounds.top - bounds.bottom),
   );
   const x = (value: number) => box.x + (value - bounds.left) * scale;
   const y = (value: number) => box.y + (bounds.top - value) * scale;
@@ -97,6 +97,7 @@ export function drawSection(
     pdf.moveTo(x(left), y(level)).lineTo(x(right), y(level)).stroke();
   }
   pdf.restore();
+  if (!units) return;
   heights(pdf, section, x, y, units);
   widths(pdf, section, x, y, units);
 }

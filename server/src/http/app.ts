@@ -16,6 +16,7 @@ import { doorRoutes, guard, limited } from './door';
 import { knownHostsOnly, LOCAL_NAMES, localNamesFromHere, ownPagesOnly } from './local';
 import { backupRoutes, gardenFileRoutes } from './backups';
 import { documentRoutes } from './documents';
+import { photoRoutes } from './photos';
 import { openApi } from './openapi';
 import { reportRoutes } from './reports';
 
@@ -87,7 +88,8 @@ export function createApp(options: AppOptions): Express {
   app.get('/api/about', (_request, response) => {
     response.json({ version: VERSION, demo, home: home !== undefined } satisfies About);
   });
-  // Before JSON is read: what is brought in is a zip.
+  // Before JSON is read: what is brought in is a picture, or a zip.
+  app.use('/api', photoRoutes(services.photos));
   app.use('/api', gardenFileRoutes(services.gardenFile));
   if (home) app.use('/api', backupRoutes(services.gardenFile, home.copies));
   app.use(

@@ -1,5 +1,13 @@
 import { Router } from 'express';
-import { CROPS_OF_ONES_OWN, PLANTERS, PRICES, SEASONS, VESSELS, WEATHER } from '@huerta/contract';
+import {
+  CROPS_OF_ONES_OWN,
+  PLANTERS,
+  PRICES,
+  ROUND,
+  SEASONS,
+  VESSELS,
+  WEATHER,
+} from '@huerta/contract';
 import type { Services } from '../services';
 import { toAnswer, type Kept, type Kind, type Save } from '../services/documents';
 import * as kinds from '../services/kinds';
@@ -11,7 +19,7 @@ export function documentRoutes(services: Services): Router {
   planterRoutes(router, services);
   vesselRoutes(router, services.vessels);
 
-  const { prices, weather, seasons, crops, planters } = services;
+  const { prices, weather, seasons, crops, round, planters } = services;
   serve(router, PRICES.get, async () => new JsonText(await prices.answer(kinds.ONLY)));
   serve(router, PRICES.save, async ({ body: { book, ...mark } }) => {
     const kept = await prices.save(kinds.ONLY, saveOf(mark), { name: 'Price book', value: book });
@@ -26,6 +34,11 @@ export function documentRoutes(services: Services): Router {
   serve(router, CROPS_OF_ONES_OWN.save, async ({ body: { own, ...mark } }) => {
     const kept = await crops.save(kinds.ONLY, saveOf(mark), { name: 'Your own crops', value: own });
     return toAnswer(kinds.OWN_CROPS, kept);
+  });
+  serve(router, ROUND.get, async () => new JsonText(await round.answer(kinds.ONLY)));
+  serve(router, ROUND.save, async ({ body: { plan, ...mark } }) => {
+    const kept = await round.save(kinds.ONLY, saveOf(mark), { name: 'The round', value: plan });
+    return toAnswer(kinds.ROUND, kept);
   });
   serve(router, SEASONS.get, async ({ id }) => {
     await planters.get(id);

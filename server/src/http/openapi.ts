@@ -5,9 +5,11 @@ import {
   DOOR,
   GARDEN,
   LOG,
+  PHOTOS,
   PLANTERS,
   PRICES,
   problemSchema,
+  ROUND,
   SEASONS,
   VESSELS,
   WEATHER,
@@ -27,8 +29,10 @@ const TABLES = {
   WEATHER,
   CROPS_OF_ONES_OWN,
   SEASONS,
+  ROUND,
   BUILD,
   LOG,
+  PHOTOS,
 } as const;
 
 /** Under which status each problem is answered. */

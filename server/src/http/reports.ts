@@ -15,6 +15,7 @@ export function reportRoutes({
   log,
   weatherDays,
   planters,
+  tending,
 }: Services): Router {
   const router = Router();
   serve(router, GARDEN.entries, async () => new JsonText(await garden.entries()));
@@ -50,6 +51,17 @@ export function reportRoutes({
   serve(router, LOG.tellDays, async ({ body }) => {
     await weatherDays.put(body.days);
     return { days: await weatherDays.from(body.days.map(({ date }) => date).sort()[0]) };
+  });
+  serve(router, LOG.readings, async ({ id, body: { by, readings } }) => ({
+    came: await tending.read(id, by, readings),
+  }));
+  serve(router, LOG.calendar, async ({ query }) => {
+    const file = await tending.calendar(query.units);
+    return new FileAnswer('huerta.ics', file, LOG.calendar.file, true);
+  });
+  serve(router, LOG.neighbour, async ({ body }) => {
+    const file = await tending.neighbour(body);
+    return new FileAnswer('watering.pdf', file, LOG.neighbour.file, true);
   });
   serve(router, LOG.add, async ({ body }) => ({ came: await log.add(body.entries) }));
 

@@ -20,8 +20,10 @@ const {
   DOOR,
   GARDEN,
   LOG,
+  PHOTOS,
   PLANTERS,
   PRICES,
+  ROUND,
   SEASONS,
   VESSELS,
   WEATHER,
@@ -34,9 +36,11 @@ const TABLES = {
   PRICES,
   WEATHER,
   CROPS_OF_ONES_OWN,
+  ROUND,
   SEASONS,
   BUILD,
   LOG,
+  PHOTOS,
 };
 const routes = Object.entries(TABLES).flatMap(([table, one]) =>
   Object.entries(one as Record<string, Route>).map(

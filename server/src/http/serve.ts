@@ -37,7 +37,7 @@ export function serve<R extends Route>(
   route: R,
   handle: (asked: Asked<R>) => Promise<object | void>,
 ): void {
-  const noun = route.path.startsWith('/vessels') ? 'vessel' : 'planter';
+  const noun = /^\/(vessel|photo)s/.exec(route.path)?.[1] ?? 'planter';
   router[route.method](route.path, async (request, response) => {
     const answer = await handle({
       id: route.path.includes(':id') ? idOf(request, noun) : '',

@@ -10,7 +10,7 @@ import {
 import { cutsCsv, partsCsv } from '../files/csv';
 import { templateDxf } from '../files/dxf';
 import { labelPdf } from '../files/labelPdf';
-import type { PaperJob } from '../files/papers';
+import type { BuildJob } from '../files/papers';
 import { templateSvg } from '../files/svg';
 import type { Documents } from './documents';
 import { ONLY } from './kinds';
@@ -59,7 +59,7 @@ export function fileService(
     content,
   });
   const drawn = async (
-    what: PaperJob['what'],
+    what: BuildJob['what'],
     id: string,
     query: FileQuery,
   ): Promise<NamedFile<Buffer>> => {
@@ -71,7 +71,7 @@ export function fileService(
       return named(
         design,
         what === 'sheet' ? 'build sheet.pdf' : 'templates.pdf',
-        Buffer.from(result.pdf),
+        Buffer.from(result.file),
       );
     }
     if (result.why === 'none') throw notFound('Nothing of this planter needs a template.');

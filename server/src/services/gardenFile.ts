@@ -23,6 +23,7 @@ import type { Database } from '../store/database';
 import type { StoredDocument } from '../store/documents';
 import type { Documents } from './documents';
 import type { LogService, WeatherDayService } from './log';
+import type { PhotoService } from './photos';
 import type { ProgressService } from './progress';
 import { problem } from './problems';
 
@@ -76,6 +77,7 @@ interface Parts {
   progress: ProgressService;
   log: LogService;
   weatherDays: WeatherDayService;
+  photos: PhotoService;
   /** Reads each kind, so that what cannot be read does not come in unseen. */
   kinds: Readonly<Record<DocumentKind, Documents<unknown>>>;
   now?: () => Date;
@@ -86,6 +88,7 @@ export function gardenFileService({
   progress,
   log,
   weatherDays,
+  photos,
   kinds,
   now = () => new Date(),
 }: Parts): GardenFileService {
@@ -102,7 +105,7 @@ export function gardenFileService({
   };
 
   const work = async (bytes: Uint8Array, different: Different | null): Promise<RestorePreview> => {
-    const { manifest, read, leftOut } = open(bytes);
+    const { manifest, read, bytesOf, leftOut } = open(bytes);
     const seen: RestorePreview['documents'] = [];
     let came = 0;
     for (const listed of manifest.documents.filter(({ deletedAt }) => deletedAt === null)) {
@@ -130,6 +133,7 @@ export function gardenFileService({
     if (manifest.files['log.json']) await bringLog(read('log.json'), different !== null);
     if (manifest.files['weather-days.json'])
       await bringDays(read('weather-days.json'), different !== null);
+    if (different) await bringPhotos(Object.keys(manifest.files), bytesOf);
     return {
       madeAt: manifest.madeAt,
       documents: seen,
@@ -196,6 +200,17 @@ export function gardenFileService({
     const parsed = text === null ? null : logsSchema.safeParse(parseJson(text));
     if (parsed?.success && bring && parsed.data.length > 0) await log.add(parsed.data);
   };
+  /** A picture is known by its id; what was taken in once comes out the same. */
+  const bringPhotos = async (
+    paths: readonly string[],
+    bytesOf: (path: string) => Uint8Array | null,
+  ): Promise<void> => {
+    for (const path of paths) {
+      const id = /^photos\/([0-9a-f-]{36})\.jpg$/.exec(path)?.[1];
+      const bytes = id ? bytesOf(path) : null;
+      if (id && bytes) await photos.put(id, bytes);
+    }
+  };
   /** What was told here stays; days that are missing come. */
   const bringDays = async (text: string | null, bring: boolean): Promise<void> => {
     const parsed = text === null ? null : daysSchema.safeParse(parseJson(text));
@@ -229,6 +244,10 @@ export function gardenFileService({
       const logged = await log.of(null);
       files['log.json'] = strToU8(JSON.stringify(logged, null, 1));
       files['weather-days.json'] = strToU8(JSON.stringify(await weatherDays.from(), null, 1));
+      for (const { id } of await photos.all()) {
+        const bytes = await photos.get(id, 'whole').catch(() => null);
+        if (bytes) files[`photos/${id}.jpg`] = bytes;
+      }
       files['log.csv'] = strToU8(logCsv(listed, marks, logged));
       const manifest: Manifest = {
         format: 'huerta.garden',
@@ -298,16 +317,20 @@ function open(bytes: Uint8Array) {
       'This garden was taken away by a later Huerta. Update Huerta, then bring it in again.',
     );
   const leftOut: RestorePreview['leftOut'] = [];
-  const read = (path: string): string | null => {
+  const bytesOf = (path: string): Uint8Array | null => {
     const content = files[path];
     const listed = manifest.data.files[path];
     if (!content || !listed || sha256(content) !== listed.sha256) {
       leftOut.push({ path, why: content ? 'It is damaged.' : 'It is missing.' });
       return null;
     }
-    return strFromU8(content);
+    return content;
   };
-  return { manifest: manifest.data, read, leftOut };
+  const read = (path: string): string | null => {
+    const content = bytesOf(path);
+    return content && strFromU8(content);
+  };
+  return { manifest: manifest.data, read, bytesOf, leftOut };
 }
 
 function parseJson(text: string): unknown {

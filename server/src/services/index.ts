@@ -2,6 +2,7 @@ import type {
   PlanterDesign,
   OwnCrops,
   PriceBook,
+  RoundPlan,
   SeasonPlan,
   VesselDesign,
   WeatherChoice,
@@ -11,11 +12,13 @@ import { documentsOf, type Documents } from './documents';
 import { fileService, type FileService } from './files';
 import { gardenService, type GardenService } from './garden';
 import { gardenFileService, type GardenFileService } from './gardenFile';
-import { OWN_CROPS, PLANTER, PRICES, SEASON, VESSEL, WEATHER } from './kinds';
+import { OWN_CROPS, PLANTER, PRICES, ROUND, SEASON, VESSEL, WEATHER } from './kinds';
 import { logService, weatherDayService, type LogService, type WeatherDayService } from './log';
 import { papersOf } from './papers';
+import { photoService, type PhotoService } from './photos';
 import { progressService, type ProgressService } from './progress';
 import { reportService, type ReportService } from './reports';
+import { tendingService, type TendingService } from './tending';
 
 /** Everything that the API does. */
 export interface Services {
@@ -25,9 +28,12 @@ export interface Services {
   weather: Documents<WeatherChoice>;
   seasons: Documents<SeasonPlan>;
   crops: Documents<OwnCrops>;
+  round: Documents<RoundPlan>;
   progress: ProgressService;
   log: LogService;
   weatherDays: WeatherDayService;
+  photos: PhotoService;
+  tending: TendingService;
   files: FileService;
   reports: ReportService;
   garden: GardenService;
@@ -38,20 +44,42 @@ export interface Services {
  * The services over an open database.
  *
  * @param by which Huerta this is: what another one worked out and kept is worked out again
+ * @param today the day that it is, as an ISO date; the clock's where it is left out
  */
-export function servicesOf(database: Database, by = 'development'): Services {
+export function servicesOf(database: Database, by = 'development', today?: () => string): Services {
   const planters = documentsOf(PLANTER, database, () => garden.soon());
   const prices = documentsOf(PRICES, database);
   const vessels = documentsOf(VESSEL, database);
   const weather = documentsOf(WEATHER, database);
   const seasons = documentsOf(SEASON, database);
   const crops = documentsOf(OWN_CROPS, database);
-  const others = [vessels, prices, weather, seasons, crops];
+  const round = documentsOf(ROUND, database);
+  const others = [vessels, prices, weather, seasons, crops, round];
   const garden = gardenService({ database, planters, others, by });
   const progress = progressService(database.progress, planters);
   const log = logService(database.log);
   const weatherDays = weatherDayService(database.weatherDays);
-  const kinds = { planter: planters, vessel: vessels, prices, weather, season: seasons, crops };
+  const photos = photoService(database);
+  const papers = papersOf();
+  const tending = tendingService({
+    planters,
+    seasons,
+    weather,
+    round,
+    log,
+    weatherDays,
+    papers,
+    ...(today ? { today } : {}),
+  });
+  const kinds = {
+    planter: planters,
+    vessel: vessels,
+    prices,
+    weather,
+    season: seasons,
+    crops,
+    round,
+  };
   return {
     planters,
     prices,
@@ -59,12 +87,15 @@ export function servicesOf(database: Database, by = 'development'): Services {
     weather,
     seasons,
     crops,
+    round,
     garden,
     progress,
     log,
     weatherDays,
-    gardenFile: gardenFileService({ database, progress, log, weatherDays, kinds }),
-    files: fileService(planters, prices, papersOf()),
+    photos,
+    tending,
+    gardenFile: gardenFileService({ database, progress, log, weatherDays, photos, kinds }),
+    files: fileService(planters, prices, papers),
     reports: reportService(planters),
   };
 }

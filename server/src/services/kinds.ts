@@ -1,12 +1,14 @@
 import {
   contradictions,
   FIRST_PLAN,
+  FIRST_ROUND,
   FIRST_WEATHER,
   NEW_BOOK,
   NO_CROPS,
   ownCropsSchema,
   planterDesignSchema,
   priceBookSchema,
+  roundPlanSchema,
   readPlanterDocument,
   seasonPlanSchema,
   tell,
@@ -17,6 +19,7 @@ import {
   type OwnCrops,
   type PlanterDesign,
   type PriceBook,
+  type RoundPlan,
   type SeasonPlan,
   type VesselDesign,
   type WeatherChoice,
@@ -75,6 +78,15 @@ export const OWN_CROPS: Kind<OwnCrops> = {
   schema: ownCropsSchema,
   read: bySchema(ownCropsSchema),
   first: NO_CROPS,
+};
+
+export const ROUND: Kind<RoundPlan> = {
+  kind: 'round',
+  this: 'The plan of the round',
+  field: 'plan',
+  schema: roundPlanSchema,
+  read: bySchema(roundPlanSchema),
+  first: FIRST_ROUND,
 };
 
 export const SEASON: Kind<SeasonPlan> = {

@@ -8,6 +8,7 @@ import { documentTable, type DocumentTable } from './documents';
 import { logTable, type LogTable } from './log';
 import { weatherDayTable, type WeatherDayTable } from './weatherDays';
 import { migrateDatabase } from './migrate';
+import { photoTable, type PhotoTable } from './photos';
 import { defineProgress, type ProgressModel } from './progress';
 
 export interface Database {
@@ -17,6 +18,9 @@ export interface Database {
   progress: ProgressModel;
   log: LogTable;
   weatherDays: WeatherDayTable;
+  photos: PhotoTable;
+  /** Where it lies: pictures lie in a folder beside it. */
+  file: string;
   close(): Promise<void>;
 }
 
@@ -92,6 +96,8 @@ export async function openDatabase(file: string): Promise<Database> {
     progress: defineProgress(sequelize),
     log: logTable(sequelize),
     weatherDays: weatherDayTable(sequelize),
+    photos: photoTable(sequelize),
+    file,
     close: () => sequelize.close(),
   };
 }

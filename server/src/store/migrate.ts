@@ -9,6 +9,7 @@ import { addSaves } from './migrations/006-add-saves';
 import { addDevices } from './migrations/008-add-devices';
 import { addLog } from './migrations/009-add-log';
 import { addWeatherDays } from './migrations/010-add-weather-days';
+import { addPhotos } from './migrations/011-add-photos';
 import { oneTableOfDocuments } from './migrations/007-one-table-of-documents';
 
 /** Every change of the tables, oldest first. A migration that has been released is never edited. */
@@ -23,6 +24,7 @@ const MIGRATIONS: RunnableMigration<QueryInterface>[] = [
   addDevices,
   addLog,
   addWeatherDays,
+  addPhotos,
 ];
 
 /** The migrations that a file has seen, also those that this Huerta does not know. */

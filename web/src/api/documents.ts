@@ -5,6 +5,8 @@ import {
   PRICES,
   priceBookResourceSchema,
   planterResourceSchema,
+  ROUND,
+  roundResourceSchema,
   SEASONS,
   seasonResourceSchema,
   VESSELS,
@@ -70,6 +72,14 @@ const ADDRESSES: { [K in Kind]: Address<K> } = {
     read(answer) {
       const { revision, own } = ownCropsResourceSchema.parse(answer);
       return { revision, body: { own } };
+    },
+  },
+  round: {
+    get: ROUND.get,
+    save: ROUND.save,
+    read(answer) {
+      const { revision, plan } = roundResourceSchema.parse(answer);
+      return { revision, body: { plan } };
     },
   },
   season: {

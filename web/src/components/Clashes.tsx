@@ -4,6 +4,7 @@ import {
   SITES,
   type PriceBook,
   type QuantityKind,
+  type RoundPlan,
   type SeasonPlan,
   type WeatherChoice,
 } from '@huerta/core';
@@ -62,6 +63,20 @@ function planPart<F extends keyof SeasonPlan>(
   field: F,
   says: (value: SeasonPlan[F]) => string,
 ): Part<Bodies['season']> {
+  return part(
+    label,
+    ({ plan }) => plan[field],
+    says,
+    ({ plan }, value) => ({
+      plan: { ...plan, [field]: value },
+    }),
+  );
+}
+function roundPart<F extends keyof RoundPlan>(
+  label: string,
+  field: F,
+  says: (value: RoundPlan[F], write: Write) => string,
+): Part<Bodies['round']> {
   return part(
     label,
     ({ plan }) => plan[field],
@@ -134,6 +149,13 @@ const PARTS: { [K in Kind]: readonly Part<Bodies[K]>[] } = {
       (_body, crops) => ({ own: { crops } }),
     ),
   ],
+  round: [
+    roundPart('Order of the walk', 'order', (order) =>
+      many(order.length, 'one planter', 'planters'),
+    ),
+    roundPart('Rain tank', 'tank', (tank, write) => (tank ? write(tank.size, 'volume') : 'none')),
+    roundPart('Away', 'away', (away) => (away ? `${away.from} to ${away.until}` : 'not')),
+  ],
   season: [
     planPart('Planted', 'planted', (day) => day ?? 'the usual day'),
     planPart('It is filled', 'filling', ({ kind }) => FILLING[kind]),
@@ -148,6 +170,7 @@ const NAMES: Readonly<Record<Kind, string>> = {
   weather: 'The weather of the garden',
   season: 'The plan of a season',
   crops: 'The list of your own crops',
+  round: 'The plan of the round',
 };
 
 /** Asks about every document that was changed here and elsewhere at once. */

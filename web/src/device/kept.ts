@@ -3,6 +3,7 @@ import type {
   OwnCrops,
   PlanterDesign,
   PriceBook,
+  RoundPlan,
   SeasonPlan,
   VesselDesign,
   WeatherChoice,
@@ -23,6 +24,7 @@ export interface Bodies extends Record<DocumentKind, object> {
   weather: { choice: WeatherChoice };
   season: { plan: SeasonPlan };
   crops: { own: OwnCrops };
+  round: { plan: RoundPlan };
 }
 export type Kind = DocumentKind;
 

@@ -1,0 +1,123 @@
+import { dayAfter } from '../climate';
+import { q, say, type Message } from '../quantity';
+import { yearOf } from '../season';
+import { dutiesOf, type Duty } from './duties';
+import type { GardenAbsence } from './plan';
+import { stateOf, tendedOf, type TendedQuestion, type TendedState } from './state';
+
+/** What a garden's calendar has in it: whole days, each under a name of its own that stays the same. */
+
+export interface CalendarEvent {
+  /** Stable: an event that is made anew takes the place of the one of before. */
+  uid: string;
+  /** ISO dates; `until` is the first day after it. */
+  from: string;
+  until: string;
+  title: Message;
+  about: Message;
+}
+
+/** How far ahead duties are looked for, days, and in which steps. */
+const AHEAD = 28;
+const STEP = 7;
+
+/** All events of a garden. */
+export function calendarOf(
+  planters: readonly { id: string; question: TendedQuestion }[],
+  away: GardenAbsence | null,
+): CalendarEvent[] {
+  const events = planters.flatMap(({ id, question }) => {
+    const state = stateOf(question);
+    return state
+      ? [...filling(id, question, state), ...duties(id, question), ...plants(id, question)]
+      : [];
+  });
+  if (away) {
+    events.push({
+      uid: 'away',
+      from: away.from,
+      until: away.until,
+      title: say`Nobody at home`,
+      about: say`Fill all on the first morning.`,
+    });
+  }
+  return events;
+}
+
+function filling(
+  id: string,
+  { design, today }: TendedQuestion,
+  { forecast: { next }, room, certain }: TendedState,
+): CalendarEvent[] {
+  // Nothing to fill as far as it is looked ahead.
+  if (next.late === null && next.early === next.likely && next.likely > today) return [];
+  const from = next.early < today ? today : next.early;
+  const last = next.late ?? next.likely;
+  const likely = next.likely < today ? today : next.likely;
+  return [
+    {
+      uid: `fill-${id}`,
+      from,
+      until: dayAfter(last < from ? from : last, 1),
+      title: certain ? say`Fill ${design.name}` : say`Dip ${design.name}, and fill it if it is low`,
+      about: say`Likely on ${likely}. It takes about ${q(room.middle, 'volume')} today.`,
+    },
+  ];
+}
+
+/** What is due now and in the weeks ahead, each from the day on which it is. */
+function duties(id: string, question: TendedQuestion): CalendarEvent[] {
+  const { design, site, today } = question;
+  const made = tendedOf(question);
+  if (!made) return [];
+  const { began, figures, tended } = made;
+  const seen = new Map<string, Duty>();
+  for (let on = 0; on <= AHEAD; on += STEP) {
+    const day = dayAfter(today, on);
+    const due = dutiesOf({
+      design,
+      figures,
+      planted: began,
+      today: day,
+      site,
+      entries: tended.entries,
+    });
+    for (const duty of due) if (!seen.has(duty.id)) seen.set(duty.id, duty);
+  }
+  return [...seen.values()].map(({ id: duty, text, due }): CalendarEvent => {
+    const from = due < today ? today : due;
+    return {
+      uid: `${duty}-${id}`,
+      from,
+      until: dayAfter(from, 1),
+      title: say`${design.name}: ${text}`,
+      about: text,
+    };
+  });
+}
+
+/** Plantings and harvests that are still to come or under way. */
+function plants(id: string, question: TendedQuestion): CalendarEvent[] {
+  const { design, site, today } = question;
+  const made = tendedOf(question);
+  if (!made) return [];
+  return yearOf(design, made.began, site).bars.flatMap((bar): CalendarEvent[] => {
+    if (bar.count === 0 || bar.to <= today) return [];
+    const what = say`${q(bar.count, 'count')} ${bar.name.toLowerCase()}`;
+    const planting: CalendarEvent = {
+      uid: `plant-${bar.of}-${id}`,
+      from: bar.from,
+      until: dayAfter(bar.from, 1),
+      title: say`${design.name}: plant ${what}`,
+      about: what,
+    };
+    const harvest: CalendarEvent = {
+      uid: `pick-${bar.of}-${id}`,
+      from: bar.harvest,
+      until: dayAfter(bar.to, 1),
+      title: say`${design.name}: pick ${bar.name.toLowerCase()}`,
+      about: what,
+    };
+    return bar.from > today ? [planting, harvest] : [harvest];
+  });
+}

@@ -1,0 +1,112 @@
+import { z } from 'zod';
+import type { WeatherDay } from '../climate';
+
+/** A tank that a roof fills: what it has, what it catches, and when it runs dry. */
+
+const DAY = z.iso.date({ error: 'Choose a day.' });
+
+export const rainTankSchema = z.strictObject({
+  size: z.number().min(0.01).max(100).describe('m³'),
+  roof: z.number().min(0).max(2000).describe('Ground that the roof covers, m²'),
+  firstFlush: z.number().min(0).max(1).describe('Let away at the beginning of each rain, m³'),
+  water: z.number().min(0).max(100).describe('What was in it when somebody looked, m³'),
+  seen: DAY.describe('When that was, in the morning'),
+});
+export type RainTank = z.infer<typeof rainTankSchema>;
+
+/** A usual tank, to begin from. */
+export const usualTank = (today: string): RainTank => ({
+  size: 1,
+  roof: 20,
+  firstFlush: 0.01,
+  water: 0.5,
+  seen: today,
+});
+
+/** Share of the rain on a hard roof that comes down its pipe. Typical: 0.8 to 0.9 for tiles and metal (DIN 1989-1). */
+const RUNS_OFF = 0.85;
+/** Rain under which a day counts as dry, metres. */
+const DRY = 5e-4;
+
+/** A day of the tank. Volumes m³. */
+export interface TankDay {
+  date: string;
+  /** In it at the end of the day. */
+  water: number;
+  caught: number;
+  /** Ran over because it was full. */
+  spilled: number;
+  drawn: number;
+  /** Asked for and not there. */
+  short: number;
+}
+
+/**
+ * The tank through days, from the morning on which somebody looked into it.
+ *
+ * @param days weather of each day from then on
+ * @param wanted what is taken out on a day, m³
+ */
+export function tankDays(
+  tank: RainTank,
+  days: readonly WeatherDay[],
+  wanted: (date: string) => number,
+): TankDay[] {
+  let { water } = tank;
+  let dry = true;
+  return days.map(({ date, rain }) => {
+    const asked = wanted(date);
+    const drawn = Math.min(asked, water);
+    const came = rain * tank.roof * RUNS_OFF - (dry ? tank.firstFlush : 0);
+    const caught = rain < DRY ? 0 : Math.max(came, 0);
+    const room = tank.size - (water - drawn);
+    const spilled = Math.max(caught - Math.max(room, 0), 0);
+    water = water - drawn + caught - spilled;
+    dry = rain < DRY;
+    return { date, water, caught, spilled, drawn, short: asked - drawn };
+  });
+}
+
+/** How a tank stands and what is to come. */
+export interface TankOutlook {
+  /** In it now, m³. */
+  water: number;
+  /** What fell into it since somebody looked, and what was taken, m³. */
+  caught: number;
+  drawn: number;
+  /** What is taken on a usual day from now on, m³. */
+  daily: number;
+  /** The day on which it likely runs dry, and early if little rain falls; null beyond the days looked at. */
+  dry: { early: string | null; likely: string | null };
+}
+
+/**
+ * What a tank has today and how long that serves.
+ *
+ * @param was weather from the day on which somebody looked, up to today
+ * @param given what was filled on days since then, m³
+ * @param ahead weathers to come, from today on
+ * @param daily what planters drink on a day, m³
+ */
+export function tankOutlook(
+  tank: RainTank,
+  was: readonly WeatherDay[],
+  given: ReadonlyMap<string, number>,
+  ahead: readonly (readonly WeatherDay[])[],
+  daily: number,
+): TankOutlook {
+  const past = tankDays(tank, was, (date) => given.get(date) ?? 0);
+  const water = past.at(-1)?.water ?? tank.water;
+  const sum = (of: (day: TankDay) => number): number => past.reduce((all, day) => all + of(day), 0);
+  const dries = ahead
+    .map((days) => tankDays({ ...tank, water }, days, () => daily))
+    .map((days) => days.find(({ short }) => short > daily * 0.01)?.date ?? null)
+    .sort((a, b) => (a ?? '9').localeCompare(b ?? '9'));
+  return {
+    water,
+    caught: sum((day) => day.caught - day.spilled),
+    drawn: sum(({ drawn }) => drawn),
+    daily,
+    dry: { early: dries[0] ?? null, likely: dries[Math.floor(dries.length / 2)] ?? null },
+  };
+}

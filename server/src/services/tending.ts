@@ -1,0 +1,137 @@
+import { createHash } from 'node:crypto';
+import type { Neighbour, Reading } from '@huerta/contract';
+import {
+  inOrder,
+  siteOf,
+  type LogEntry,
+  type PlanterDesign,
+  type RoundPlan,
+  type SeasonPlan,
+  type TendedQuestion,
+  type WeatherChoice,
+} from '@huerta/core';
+import { v5 as uuidOf } from 'uuid';
+import type { UnitSystem } from '@huerta/core';
+import type { Documents } from './documents';
+import { ONLY } from './kinds';
+import type { LogService, WeatherDayService } from './log';
+import type { Papers } from './papers';
+import { invalid } from './problems';
+
+/** What follows from log, plans and weather together: the calendar, a neighbour's sheet, readings of sensors. */
+export interface TendingService {
+  /** Readings as log entries, each with an id that follows from what it says. @returns how many were new */
+  read(planter: string, by: string, readings: readonly Reading[]): Promise<number>;
+  /** The calendar as an iCalendar file. */
+  calendar(units: UnitSystem): Promise<Buffer>;
+  neighbour(asked: Neighbour): Promise<Buffer>;
+}
+
+interface Parts {
+  planters: Documents<PlanterDesign>;
+  seasons: Documents<SeasonPlan>;
+  weather: Documents<WeatherChoice>;
+  round: Documents<RoundPlan>;
+  log: LogService;
+  weatherDays: WeatherDayService;
+  papers: Papers;
+  today?: () => string;
+}
+
+/** The name under which ids of readings are made. */
+const READINGS = '5b0e7c3a-6d52-4c3a-9a8e-0d4b5d1f7a11';
+/** Planters of one calendar. */
+const MOST = 120;
+
+export function tendingService({
+  planters,
+  seasons,
+  weather,
+  round,
+  log,
+  weatherDays,
+  papers,
+  today = () => new Date().toISOString().slice(0, 10),
+}: Parts): TendingService {
+  /** The last calendar, by what it was made from. */
+  let made: { key: string; file: Buffer } | null = null;
+
+  const questions = async (): Promise<{ id: string; question: TendedQuestion }[]> => {
+    const { kept } = await planters.list();
+    const { value: choice } = await weather.get(ONLY);
+    const entries = await log.of(null);
+    const days = [...(choice.days?.days ?? []), ...(await weatherDays.from())];
+    const growing = kept.filter(({ value }) => value.planting.crops.some(({ count }) => count > 0));
+    const asked: { id: string; question: TendedQuestion }[] = [];
+    for (const { id, value: design } of growing.slice(0, MOST)) {
+      const { value: plan } = await seasons.get(id);
+      asked.push({
+        id,
+        question: {
+          design,
+          planted: plan.planted,
+          entries: entries.filter(({ planter }) => planter === id),
+          site: siteOf(choice),
+          days,
+          today: today(),
+        },
+      });
+    }
+    return asked;
+  };
+
+  return {
+    async read(planter, by, readings) {
+      await planters.get(planter);
+      return log.add(readings.flatMap((reading) => entriesOf(planter, by, reading)));
+    },
+    async calendar(units) {
+      const { value: plan } = await round.get(ONLY);
+      const job = {
+        what: 'calendar' as const,
+        planters: inOrder(await questions(), plan.order),
+        away: plan.away,
+        units,
+      };
+      const key = createHash('sha256').update(JSON.stringify(job)).digest('hex');
+      if (made?.key !== key) {
+        const result = await papers.draw(job);
+        made = { key, file: Buffer.from(result.ok ? result.file : []) };
+      }
+      return made.file;
+    },
+    async neighbour({ order, ...asked }) {
+      const { kept } = await planters.list();
+      const wanted = inOrder(
+        kept.filter(({ id }) => order.includes(id)),
+        order,
+      );
+      if (wanted.length === 0)
+        throw invalid([{ path: ['order'], message: 'Say which planters somebody is to water.' }]);
+      const result = await papers.draw({
+        what: 'neighbour',
+        planters: wanted.map(({ id, value }) => ({ id, design: value })),
+        ...asked,
+      });
+      return Buffer.from(result.ok ? result.file : []);
+    },
+  };
+}
+
+function entriesOf(planter: string, by: string, { at, level, moisture }: Reading): LogEntry[] {
+  const entry = (did: LogEntry['did']): LogEntry => ({
+    id: uuidOf(`${planter} ${by} ${at} ${did.kind}`, READINGS),
+    planter,
+    at,
+    by,
+    did,
+    text: '',
+    typed: '',
+    instead: null,
+    gone: false,
+  });
+  return [
+    ...(level === undefined ? [] : [entry({ kind: 'level', depth: level })]),
+    ...(moisture === undefined ? [] : [entry({ kind: 'finger', ...moisture })]),
+  ];
+}
