@@ -196,7 +196,11 @@ describe('the calendar', () => {
     const began = planted(dayAfter(today, -40));
     await api.post('/api/log').send({ entries: [began, filled(1, dayAfter(today, -6))] });
     const before = await events();
-    await api.post('/api/log').send({ entries: [filled(2, today)] });
+    const now: LogEntry = {
+      ...filled(2, today),
+      did: { kind: 'filled', where: 'tube', volume: null, ran: true },
+    };
+    await api.post('/api/log').send({ entries: [now] });
     const after = await events();
     const of = (all: typeof before) => all.find(({ uid }) => uid.startsWith('fill-'))!;
     expect(of(after).uid).toBe(of(before).uid);
