@@ -19,6 +19,8 @@ export interface UnitStyle {
   parts?: number;
   /** Write in cups and spoons, to a quarter of a cup or half a spoon. */
   scoops?: boolean;
+  /** Amounts under so much, in SI, are written in cups and spoons: times `per` they are m³. */
+  small?: { below: number; per: number; after: string };
 }
 
 interface Kind {
@@ -81,6 +83,13 @@ const threeDecimals = [
   { below: 10, places: 2 },
   { below: Infinity, places: 1 },
 ];
+
+/** Under half a gallon people measure in cups. */
+const cupsUnder = (per: number, after: string) => ({
+  below: US_GALLON / 2 / per,
+  per,
+  after,
+});
 
 const sixteenths = { unit: 'in', symbol: 'in', decimals: whole, parts: 16 };
 
@@ -151,7 +160,7 @@ export const KINDS = {
     units: volumes,
     style: {
       metric: { unit: 'l', symbol: 'L', decimals: oneDecimal },
-      us: { unit: 'gal', symbol: 'gal', decimals: oneDecimal },
+      us: { unit: 'gal', symbol: 'gal', decimals: oneDecimal, small: cupsUnder(1, '') },
     },
     example: { metric: '19 L', us: '5 gal' },
   },
@@ -219,10 +228,17 @@ export const KINDS = {
       ...spelled('ml/day ml/d', 1e-6 / DAY),
       ...spelled('gal/day gal/d', US_GALLON / DAY),
       ...spelled('qt/day qt/d', US_GALLON / 4 / DAY),
+      ...spelled('cup/day cups/day cup/d', US_GALLON / 16 / DAY),
+      ...spelled('tbsp/day', US_GALLON / 256 / DAY),
     },
     style: {
       metric: { unit: 'l/day', symbol: 'L a day', decimals: oneDecimal },
-      us: { unit: 'gal/day', symbol: 'gal a day', decimals: oneDecimal },
+      us: {
+        unit: 'gal/day',
+        symbol: 'gal a day',
+        decimals: oneDecimal,
+        small: cupsUnder(DAY, ' a day'),
+      },
     },
     example: { metric: '2 L/day', us: '0.5 gal/day' },
   },

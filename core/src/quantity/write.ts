@@ -21,6 +21,13 @@ export function writeParts(value: number, kind: QuantityKind, system: UnitSystem
   if (Number.isNaN(value)) return { number: '–', symbol: chosen.symbol };
   if (!Number.isFinite(value)) return { number: value < 0 ? '−∞' : '∞', symbol: chosen.symbol };
   if (chosen.scoops) return writeScoops(value);
+  const { small } = chosen;
+  if (small && value > 0 && value < small.below) {
+    const volume = value * small.per;
+    if (volume < SPOON / 4) return { number: '0', symbol: chosen.symbol };
+    const { number, symbol } = writeScoops(volume);
+    return { number, symbol: `${symbol}${small.after}` };
+  }
   const inUnit = value / (chosen.unit === '' ? 1 : (units[chosen.unit] ?? 1));
   const number = chosen.parts ? writeFraction(inUnit, chosen.parts) : writeDecimal(inUnit, chosen);
   const singular = chosen.symbol === 'days' && number === '1';

@@ -84,7 +84,9 @@ function duties(id: string, question: TendedQuestion): CalendarEvent[] {
     });
     for (const duty of due) if (!seen.has(duty.id)) seen.set(duty.id, duty);
   }
-  return [...seen.values()].map(({ id: duty, text, due }): CalendarEvent => {
+  // Plantings and harvests stand there by themselves.
+  const others = [...seen.values()].filter(({ id: duty }) => !/^(plant|harvest)-/.test(duty));
+  return others.map(({ id: duty, text, due }): CalendarEvent => {
     const from = due < today ? today : due;
     return {
       uid: `${duty}-${id}`,

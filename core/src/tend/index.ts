@@ -18,7 +18,7 @@ export {
 export { readLine, type LineReading, type ReadLine } from './readLine';
 export { quantilesOf, type Quantiles } from './belief';
 export { forecastOf, type Forecast } from './forecast';
-export { runThirsty, thirstOf, type Surprise, type Tended, type Thirst } from './thirst';
+export { runThirsty, thirstOf, withRain, type Surprise, type Tended, type Thirst } from './thirst';
 export {
   followedFrom,
   stateOf,

@@ -12,8 +12,10 @@ import {
   type PlanterDesign,
 } from '@huerta/core';
 import type { Services } from '../services';
+import { ONLY } from '../services/kinds';
+import { drawnPhoto, type Scene } from './photos';
 
-/** What was noted at Casa Lumbre: ten weeks of fillings, dips and small work, up to today. */
+/** What was noted at Casa Lumbre: three months of fillings, dips and small work, up to today, and what is planned. */
 
 interface Tended {
   name: string;
@@ -23,12 +25,31 @@ interface Tended {
   by: string;
   /** Loses so much more in a day for its last two weeks, m³. */
   leak?: number;
+  /** Drinks only this share for its last two weeks, because its wick broke. */
+  broken?: number;
+  photos?: readonly { ago: number; scene: Scene; text: string }[];
 }
 
 const TENDED: readonly Tended[] = [
-  { name: 'Peppers on the kitchen step', thirst: 1.25, every: 3, by: 'Inés' },
+  {
+    name: 'Peppers on the kitchen step',
+    thirst: 1.25,
+    every: 3,
+    by: 'Inés',
+    photos: [{ ago: 6, scene: 'peppers', text: 'The first red ones' }],
+  },
   { name: 'Basil by the kitchen door', thirst: 0.9, every: 4, by: 'Inés' },
-  { name: 'Chard along the north wall', thirst: 1, every: 4, by: 'Tomás' },
+  {
+    name: 'Chard along the north wall',
+    thirst: 1,
+    every: 4,
+    by: 'Tomás',
+    broken: 0.2,
+    photos: [
+      { ago: 40, scene: 'greens', text: '' },
+      { ago: 1, scene: 'limp', text: 'Limp, and there is water below' },
+    ],
+  },
   { name: 'Peppers in the trough', thirst: 1.1, every: 6, by: 'Tomás' },
   { name: 'Salad box on legs', thirst: 0.95, every: 7, by: 'Inés' },
   { name: 'Lettuces in the round tub', thirst: 1.05, every: 4, by: 'Tomás', leak: 0.0012 },
@@ -37,7 +58,7 @@ const TENDED: readonly Tended[] = [
 ];
 
 /** Days that the log reaches back, and for which something leaks. */
-const DAYS = 70;
+const DAYS = 90;
 const LEAKS = 14;
 /** The days of this planter run as the stand-in's weather was; fillings are read off within a few percent. */
 const ERROR = 0.05;
@@ -49,7 +70,7 @@ function entriesOf(
   tended: Tended,
   today: string,
 ): LogEntry[] {
-  const { thirst, every, by, leak = 0 } = tended;
+  const { thirst, every, by, leak = 0, broken = 1 } = tended;
   const luck = chance(tended.name.length * 101 + every);
   const planted = dayAfter(today, -DAYS);
   const indoors = design.place.rain === 'indoors';
@@ -75,7 +96,8 @@ function entriesOf(
   });
   const fillings = run.days.flatMap(({ date, filled }, i) => {
     if (filled < 1e-5) return [];
-    const lost = filled + (i >= DAYS - LEAKS ? leak * every : 0);
+    const late = i >= DAYS - LEAKS;
+    const lost = filled * (late ? broken : 1) + (late ? leak * every : 0);
     const volume = Math.max(lost * (1 + ERROR * luck.normal()), 1e-4);
     return [note(date, { kind: 'filled', where: 'tube', volume, ran: true })];
   });
@@ -88,15 +110,59 @@ function entriesOf(
   ];
 }
 
-/** Writes the demo's log, where there is none yet. */
+/** Photos of a planter, as entries; their pictures are taken in first. */
+async function photosOf(
+  { photos }: Services,
+  planter: string,
+  { photos: taken = [], by }: Tended,
+  today: string,
+): Promise<LogEntry[]> {
+  const entries: LogEntry[] = [];
+  for (const { ago, scene, text } of taken) {
+    const photo = randomUUID();
+    await photos.put(photo, await drawnPhoto(scene));
+    entries.push({
+      id: randomUUID(),
+      planter,
+      at: `${dayAfter(today, -ago)}T07:30:00.000Z`,
+      by,
+      did: { kind: 'photo', photo },
+      text,
+      typed: '',
+      instead: null,
+      gone: false,
+    });
+  }
+  return entries;
+}
+
+/** Writes the demo's log, and what is planned for its round, where there is none yet. */
 export async function loadDemoLog(
-  { planters, log }: Services,
+  services: Services,
   today = new Date().toISOString().slice(0, 10),
 ): Promise<void> {
+  const { planters, log, round } = services;
   if ((await log.of(null, '', 1)).length > 0) return;
   const { kept } = await planters.list();
+  const walk: string[] = [];
   for (const tended of TENDED) {
     const found = kept.find(({ value }) => value.name === tended.name && value.variant === '');
-    if (found) await log.add(entriesOf(found.id, found.value, tended, today));
+    if (!found) continue;
+    walk.push(found.id);
+    await log.add(entriesOf(found.id, found.value, tended, today));
+    const photos = await photosOf(services, found.id, tended, today);
+    if (photos.length > 0) await log.add(photos);
   }
+  await round.save(
+    ONLY,
+    { revision: 0, saveId: null, after: [] },
+    {
+      name: 'The round',
+      value: {
+        order: walk,
+        tank: { size: 1, roof: 24, firstFlush: 0.015, water: 0.7, seen: dayAfter(today, -20) },
+        away: { from: dayAfter(today, 9), until: dayAfter(today, 23) },
+      },
+    },
+  );
 }

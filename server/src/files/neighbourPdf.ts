@@ -35,13 +35,19 @@ const BOX = 8;
 const BESIDE = 4;
 const LINE = 26;
 
-const DAY = new Intl.DateTimeFormat('en-GB', {
-  weekday: 'short',
-  day: 'numeric',
-  month: 'short',
-  timeZone: 'UTC',
-});
-export const dayWords = (date: string): string => DAY.format(new Date(`${date}T00:00:00Z`));
+const dayIn = (locale: string) =>
+  new Intl.DateTimeFormat(locale, {
+    weekday: 'short',
+    day: 'numeric',
+    month: 'short',
+    timeZone: 'UTC',
+  });
+const DAYS: Readonly<Record<UnitSystem, Intl.DateTimeFormat>> = {
+  metric: dayIn('en-GB'),
+  us: dayIn('en-US'),
+};
+const dayWords = (date: string, units: UnitSystem): string =>
+  DAYS[units].format(new Date(`${date}T00:00:00Z`)).replace(',', '');
 
 /** One sheet for whoever waters meanwhile: pictures in walking order, where to pour, how much, a box to tick. */
 export function neighbourPdf(job: NeighbourJob): Promise<Buffer> {
@@ -49,7 +55,7 @@ export function neighbourPdf(job: NeighbourJob): Promise<Buffer> {
   return makePdf('Watering while we are away', (pdf) => {
     const flow = beginFlow(pdf, paper);
     write(flow, 'Watering while we are away', 'heading', 18, 0, 2);
-    write(flow, `${dayWords(from)} to ${dayWords(until)}`, 'body', 11, 0, 4);
+    write(flow, `${dayWords(from, job.units)} to ${dayWords(until, job.units)}`, 'body', 11, 0, 4);
     if (visits.length === 0) {
       write(flow, 'All planters last by themselves. Nothing has to be filled.', 'bold', 10, 0, 4);
     } else {
@@ -75,7 +81,7 @@ const fillsOf = ({ visits }: NeighbourJob, id: string) =>
 function come({ visits, units }: NeighbourJob): string {
   const days = visits.map(({ date, fills }) => {
     const water = fills.reduce((sum, { volume }) => sum + volume, 0);
-    return `${dayWords(date)} (${writeQuantity(water, 'volume', units)})`;
+    return `${dayWords(date, units)} (${writeQuantity(water, 'volume', units)})`;
   });
   return `Please come on ${days.length > 1 ? `${days.slice(0, -1).join(', ')} and ${days.at(-1)}` : days[0]}.`;
 }
@@ -122,7 +128,7 @@ function planterRow(
     const at = boxes + (i % BESIDE) * each;
     const down = y + 5 + Math.floor(i / BESIDE) * LINE;
     square(flow, at, down, BOX);
-    type(pdf, 'body', 7.5).text(dayWords(date), at + BOX + 3, down, { lineBreak: false });
+    type(pdf, 'body', 7.5).text(dayWords(date, units), at + BOX + 3, down, { lineBreak: false });
     type(pdf, 'bold', 8.5).text(writeQuantity(volume, 'volume', units), at + BOX + 3, down + 9.5, {
       lineBreak: false,
     });

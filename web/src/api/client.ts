@@ -50,7 +50,7 @@ async function send(path: string, method: Route['method'], asked: Asked): Promis
       ...(keepalive ? { keepalive } : {}),
       ...(body
         ? body instanceof Blob
-          ? { headers: { 'content-type': 'application/zip' }, body }
+          ? { headers: { 'content-type': body.type || 'application/zip' }, body }
           : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }
         : {}),
     });
@@ -78,6 +78,19 @@ export const sendFile = <R extends Route>(
   file: File,
   query?: Readonly<Record<string, string>>,
 ): Promise<Answer<R>> => callRoute(route, { body: file, ...(query ? { query } : {}) });
+
+/** Calls a route that answers a file. @throws RefusedError; UnreachableError */
+export async function callFile(route: Route, asked: Asked): Promise<Blob> {
+  try {
+    const blob = await (await send(pathOf(route, asked), route.method, asked)).blob();
+    heard();
+    return blob;
+  } catch (error) {
+    if (error instanceof RefusedError) heard();
+    else notHeard();
+    throw error;
+  }
+}
 
 /**
  * Calls a route and checks its answer. What is read is remembered: while the server is away it is answered as

@@ -73,6 +73,8 @@ export interface Written {
   at?: string;
   text?: string;
   typed?: string;
+  /** The entry whose place it takes. */
+  instead?: string;
 }
 
 const BY = 'huerta.by';
@@ -96,8 +98,10 @@ export function useWriteLog() {
     await client.invalidateQueries({ queryKey: ['log'] });
   };
   return {
+    /** Entries as they are, as from a table. */
+    keep,
     /** The same for several planters. @returns the entries */
-    async write(planters: readonly string[], { did, at, text, typed }: Written) {
+    async write(planters: readonly string[], { did, at, text, typed, instead }: Written) {
       const entries = planters.map((planter): LogEntry => ({
         id: uuid(),
         planter,
@@ -106,7 +110,7 @@ export function useWriteLog() {
         did,
         text: text ?? '',
         typed: typed ?? '',
-        instead: null,
+        instead: instead ?? null,
         gone: false,
       }));
       await keep(entries);

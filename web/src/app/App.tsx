@@ -21,6 +21,8 @@ const PhonePage = lazy(() => import('../pages/settings/PhonePage'));
 const ExamplesPage = lazy(() => import('../pages/examples/ExamplesPage'));
 const TodayPage = lazy(() => import('../pages/today/TodayPage'));
 const LogPage = lazy(() => import('../pages/log/LogPage'));
+const AwayPage = lazy(() => import('../pages/away/AwayPage'));
+const TroublePage = lazy(() => import('../pages/trouble/TroublePage'));
 const YearPage = lazy(() => import('../pages/year/YearPage'));
 const ComparePage = lazy(() => import('../pages/compare/ComparePage'));
 
@@ -34,6 +36,8 @@ export function App() {
             <Route path="/new" element={<StartPage />} />
             <Route path="/vessels" element={<VesselsPage />} />
             <Route path="/today" element={<TodayPage />} />
+            <Route path="/away" element={<AwayPage />} />
+            <Route path="/planters/:id/trouble" element={<TroublePage />} />
             <Route path="/planters/:id/log" element={<LogPage />} />
             <Route path="/year" element={<YearPage />} />
             <Route path="/compare" element={<ComparePage />} />

@@ -11,6 +11,10 @@ interface DutiesProps {
   duties: readonly Duty[];
 }
 
+/** What was put on the list is noted in its own words, and takes its place. */
+const doneOf = ({ instead }: Duty) =>
+  instead?.did.kind === 'todo' ? { text: instead.did.what, instead: instead.id } : {};
+
 /** What else is due, to be noted by a press. */
 export function Duties({ planter, name, duties }: DutiesProps) {
   const { tell } = useWords();
@@ -25,7 +29,7 @@ export function Duties({ planter, name, duties }: DutiesProps) {
             px="2"
             aria-label={`Done: ${tell(duty.text)}`}
             onClick={() =>
-              void log.write([planter], { did: duty.did }).then(([entry]) =>
+              void log.write([planter], { did: duty.did, ...doneOf(duty) }).then(([entry]) =>
                 notify('Noted.', {
                   label: 'Undo',
                   run: () => void (entry && log.takeOut(entry)),

@@ -7,6 +7,8 @@ import type { Written } from '../api/log';
 
 interface LogLineProps {
   label: string;
+  /** What stands in it at first. */
+  initially?: string;
   onWrite(written: Written): void;
 }
 
@@ -14,9 +16,9 @@ interface LogLineProps {
 const NOON = 'T12:00:00.000Z';
 
 /** A line for the log, as people say it. What cannot be read stays with a sentence. */
-export function LogLine({ label, onWrite }: LogLineProps) {
+export function LogLine({ label, initially = '', onWrite }: LogLineProps) {
   const { units } = useWords();
-  const [typed, setTyped] = useState('');
+  const [typed, setTyped] = useState(initially);
   const [error, setError] = useState('');
   const write = () => {
     const today = formatISO(new Date(), { representation: 'date' });
@@ -28,7 +30,7 @@ export function LogLine({ label, onWrite }: LogLineProps) {
     const { did, date, text } = reading.line;
     onWrite({
       did,
-      text,
+      ...(text ? { text } : {}),
       typed: typed.slice(0, 200),
       ...(date === today ? {} : { at: `${date}${NOON}` }),
     });

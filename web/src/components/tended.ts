@@ -57,13 +57,16 @@ export function sayLevel({ forecast, room }: TendedState, write: Write): string 
 }
 
 /** Readings that no thirst explains, and what to look at: the latest of each kind. */
-export function saySurprises(surprises: readonly Surprise[], write: Write): string[] {
+export function saySurprises(
+  surprises: readonly Surprise[],
+  write: Write,
+): { kind: Surprise['kind']; words: string }[] {
   const latest = new Map(surprises.map((one) => [one.kind, one]));
   return [...latest.values()].map((one) => {
     const before = surprises.filter(({ kind }) => kind === one.kind).length - 1;
     const often =
       before === 0 ? '' : before === 1 ? ', and once before' : `, and ${before} times before`;
-    return saySurprise(one, often, write);
+    return { kind: one.kind, words: saySurprise(one, often, write) };
   });
 }
 

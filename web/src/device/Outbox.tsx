@@ -6,7 +6,9 @@ import { plantersChanged } from '../api/planters';
 import { documentKey } from '../api/useDocument';
 import { onWake } from './kept';
 import { sendLog } from '../api/log';
-import { sendKept, sendLogged, sendMarks } from './sendKept';
+import { sendPhoto } from '../api/photos';
+import { notify } from '../components/notices';
+import { sendKept, sendLogged, sendMarks, sendPhotos } from './sendKept';
 
 /** Between two tries at sending what is kept, milliseconds. */
 const AGAIN_MS = 15_000;
@@ -63,6 +65,9 @@ async function sendAll(client: QueryClient): Promise<void> {
   for (const planter of marks.sent) {
     void client.invalidateQueries({ queryKey: ['marks', planter] });
   }
+  const photos = await sendPhotos(sendPhoto);
+  if (photos.sent > 0) void client.invalidateQueries({ queryKey: ['photo'] });
+  if (photos.refused) notify(photos.refused);
   if ((await sendLogged(sendLog)) > 0) void client.invalidateQueries({ queryKey: ['log'] });
   if (marks.sent.length > 0) void client.invalidateQueries({ queryKey: ['garden'] });
   client.setQueryData(['marks', 'trouble'], marks.trouble);

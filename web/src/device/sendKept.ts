@@ -3,6 +3,7 @@ import { RefusedError } from '../api/client';
 import { isOpen as isHeld, keeper as browserKeeper, type Keeper, type Kept } from './kept';
 import { loggedSent, waitingLog } from './logged';
 import { allMarks, marksSent } from './marks';
+import { photoSent, waitingPhotos } from './photos';
 
 /** The one queue: sends what lies kept on this device and belongs to no open bench. */
 
@@ -84,6 +85,25 @@ export async function sendMarks(
     }
   }
   return { sent, trouble };
+}
+
+/** Sends the photos that wait; one that the server does not take as a picture is let go. */
+export async function sendPhotos(
+  send: (id: string, picture: Blob) => Promise<unknown>,
+): Promise<{ sent: number; refused: string | null }> {
+  let sent = 0;
+  let refused: string | null = null;
+  for (const { id, picture } of await waitingPhotos()) {
+    try {
+      await send(id, picture);
+      sent += 1;
+    } catch (error) {
+      if (!(error instanceof RefusedError)) break;
+      refused = error.message;
+    }
+    await photoSent(id);
+  }
+  return { sent, refused };
 }
 
 /** Entries that are sent together. */

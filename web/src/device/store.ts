@@ -8,7 +8,14 @@ interface Schema extends DBSchema {
   unsent: { key: string; value: Kept };
   marks: { key: string; value: Marks };
   logged: { key: string; value: LogEntry };
+  photos: { key: string; value: WaitingPhoto };
   seen: { key: string; value: Seen };
+}
+
+/** A picture that waits to be sent. */
+export interface WaitingPhoto {
+  id: string;
+  picture: Blob;
 }
 
 /** An answer of the server as it was last seen. */
@@ -19,7 +26,7 @@ export interface Seen {
 }
 
 const NAME = 'huerta';
-const VERSION = 3;
+const VERSION = 4;
 
 /** What version 1 kept: designs of planters only. */
 interface KeptPlanter {
@@ -44,7 +51,8 @@ async function open(): Promise<IDBPDatabase<Schema>> {
         db.createObjectStore('marks', { keyPath: 'planter' });
         db.createObjectStore('seen', { keyPath: 'path' });
       }
-      db.createObjectStore('logged', { keyPath: 'id' });
+      if (before < 3) db.createObjectStore('logged', { keyPath: 'id' });
+      db.createObjectStore('photos', { keyPath: 'id' });
       if (before !== 1) return;
       const unsent = transaction.objectStore('unsent');
       for (const old of (await unsent.getAll()) as unknown as (Kept & KeptPlanter)[]) {
@@ -75,7 +83,7 @@ export interface Shelf<T> {
   clear(): Promise<void>;
 }
 
-type Name = 'unsent' | 'marks' | 'seen' | 'logged';
+type Name = 'unsent' | 'marks' | 'seen' | 'logged' | 'photos';
 
 /** A shelf in the browser's database; where that fails, for as long as the page is open. */
 export function shelf<T extends object>(name: Name): Shelf<T> {

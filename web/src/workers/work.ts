@@ -3,7 +3,9 @@ import {
   assemble,
   carries,
   faultsOf,
+  gardenAway,
   moistureField,
+  oneChange,
   picturesOf,
   readField,
   score,
@@ -14,6 +16,9 @@ import {
   type Carry,
   type FieldPictures,
   type FieldQuestion,
+  type AwayChange,
+  type GardenAwayAnswer,
+  type GardenAwayQuestion,
   type PlanterDesign,
   type PriceBook,
   type Scored,
@@ -45,6 +50,12 @@ export interface RoundPlanter {
 export interface RoundState {
   id: string;
   state: TendedState | null;
+}
+
+/** How a garden fares, and a change for each planter that does not last; null where none helps. */
+export interface AwayTold {
+  answer: GardenAwayAnswer;
+  changes: Readonly<Record<string, AwayChange | null>>;
 }
 
 /** Designs to be scored. */
@@ -82,6 +93,18 @@ export const work = {
   round: (planters: readonly RoundPlanter[], tell: Tell<RoundState>): Promise<void> =>
     heard(tell, (say) => {
       for (const { id, question } of planters) say({ id, state: stateOf(question) });
+    }),
+  away: (asked: GardenAwayQuestion, tell: Tell<AwayTold>): Promise<void> =>
+    heard(tell, (say) => {
+      const answer = gardenAway(asked);
+      let changes: AwayTold['changes'] = {};
+      say({ answer, changes });
+      for (const { id, safe } of answer.alone) {
+        const question = asked.planters.find((one) => one.id === id)?.question;
+        if (!question || safe >= answer.days) continue;
+        changes = { ...changes, [id]: oneChange(question, asked.from, asked.until) };
+        say({ answer, changes });
+      }
     }),
   trade: (design: PlanterDesign): TradePoint[] => tradeCurve(design),
   shopping: (planters: readonly Shopper[], book: PriceBook): ShoppingList =>

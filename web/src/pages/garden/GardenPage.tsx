@@ -55,6 +55,7 @@ export function GardenPage() {
 
 const ELSEWHERE = [
   ['/today', 'Today'],
+  ['/away', 'Going away'],
   ['/year', 'The year'],
   ['/vessels', 'My vessels'],
   ['/compare', 'Compare'],

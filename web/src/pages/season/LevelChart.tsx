@@ -13,7 +13,7 @@ import {
 } from 'recharts';
 import { useWords } from '../../app/preferences';
 import type { OutlookAnswer } from '../../workers/season';
-import { AROUND, daysAxis, levelAxis, levelUnit, shortDay } from './axes';
+import { AROUND, daysAxis, levelAxis, levelUnit, shortDay } from '../../components/axes';
 
 interface LevelChartProps {
   season: SeasonAnswer;
@@ -46,6 +46,9 @@ export function LevelChart({ season, outlook, day, onDay }: LevelChartProps) {
     const crest = one.crest / unit;
     return [{ i: i - MORNING, level: crest, given: crest }, evening];
   });
+  const highest = Math.max(
+    ...data.map(({ level, rain = 0 }: { level: number; rain?: number }) => Math.max(level, rain)),
+  );
   const at = days[day];
   return (
     <Box>
@@ -60,7 +63,7 @@ export function LevelChart({ season, outlook, day, onDay }: LevelChartProps) {
             onClick={({ activeLabel }) => onDay(dayAt(activeLabel))}
           >
             <XAxis {...daysAxis(days)} type="number" domain={[0, days.length - 1]} />
-            <YAxis {...levelAxis} />
+            <YAxis {...levelAxis(highest)} />
             <Tooltip
               isAnimationActive={false}
               content={({ label }) => {

@@ -4,7 +4,7 @@ import { Download } from 'lucide-react';
 import { Line, LineChart, ResponsiveContainer, XAxis, YAxis } from 'recharts';
 import { useWords } from '../../app/preferences';
 import { Table } from '../workshop/sheet';
-import { AROUND, daysAxis, levelAxis, levelUnit } from './axes';
+import { AROUND, daysAxis, levelAxis, levelUnit } from '../../components/axes';
 import { saveCsv } from '../../components/saveCsv';
 
 interface TwoLevelsProps {
@@ -24,6 +24,7 @@ export function TwoLevels({ days, other, label }: TwoLevelsProps) {
     asItIs: one.level / unit,
     otherwise: level[i] === undefined ? undefined : level[i] / unit,
   }));
+  const highest = Math.max(...data.flatMap(({ asItIs, otherwise = 0 }) => [asItIs, otherwise]));
   const rows = days.map((one, i) => ({
     date: one.date,
     'as it is mm': (one.level * 1000).toFixed(1),
@@ -42,7 +43,7 @@ export function TwoLevels({ days, other, label }: TwoLevelsProps) {
         <ResponsiveContainer>
           <LineChart data={data} margin={AROUND}>
             <XAxis {...daysAxis(days)} />
-            <YAxis {...levelAxis} />
+            <YAxis {...levelAxis(highest)} />
             <Line
               dataKey="asItIs"
               stroke="var(--hu-colors-water-ink)"

@@ -1,21 +1,34 @@
 import { Box, Button, Text } from '@chakra-ui/react';
 import type { PlanterResource } from '@huerta/contract';
-import { TILL_IT_RAN, type LogEntry, type TendedState, type WeatherChoice } from '@huerta/core';
+import {
+  inOrder,
+  TILL_IT_RAN,
+  type LogEntry,
+  type RoundPlan,
+  type TendedState,
+  type WeatherChoice,
+} from '@huerta/core';
 import { formatISO } from 'date-fns';
+import { CalendarDays, Download, Printer } from 'lucide-react';
 import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { useWholeLog, useWriteLog } from '../../api/log';
 import { usePlanters } from '../../api/planters';
+import { useRoundPlan } from '../../api/round';
 import { useSeasonPlans } from '../../api/season';
 import { useWeather } from '../../api/weather';
 import { useWords } from '../../app/preferences';
 import { writeDate } from '../../components/dates';
-import { Duties } from '../../components/Duties';
+import { keepLog } from '../../components/logCsv';
 import { notify } from '../../components/notices';
 import { Fetched, Page } from '../../components/Page';
-import { sayLevel, sayNext, saySurprises, WANTS } from '../../components/tended';
+import { PageHead } from '../../components/PageHead';
+import { WANTS } from '../../components/tended';
 import '../../components/tended.css';
 import { useRound, type Round } from '../../workers/round';
+import { RoundItem } from './RoundItem';
+import { Tank } from './Tank';
+import { Walk } from './Walk';
 import './today.css';
 
 /** The round: what wants water today, what can wait, how much it takes and how sure that is. */
@@ -23,22 +36,25 @@ export default function TodayPage() {
   const planters = usePlanters();
   const log = useWholeLog();
   const weather = useWeather();
+  const plan = useRoundPlan();
   return (
-    <Page title="Today">
-      <Box display="flex" flexWrap="wrap" gap="4" alignItems="baseline" mb="3">
-        <Text as="h1" fontSize="2xl" flex="1">
-          Today
-        </Text>
-        <Link to="/" style={{ textDecoration: 'underline' }}>
-          To the garden
-        </Link>
-      </Box>
+    <Page title="Today" className="for-paper">
+      <PageHead
+        links={[
+          ['/away', 'Going away'],
+          ['/', 'To the garden'],
+        ]}
+      >
+        Today
+      </PageHead>
       <Fetched
         what="the round"
         title="The round cannot be fetched"
-        queries={[planters, log, weather]}
+        queries={[planters, log, weather, plan]}
       >
-        {(all, entries, choice) => <Rounds planters={all} entries={entries} choice={choice} />}
+        {(all, entries, choice, round) => (
+          <Rounds planters={all} entries={entries} choice={choice} plan={round} />
+        )}
       </Fetched>
     </Page>
   );
@@ -48,6 +64,7 @@ interface RoundsProps {
   planters: readonly PlanterResource[];
   entries: readonly LogEntry[];
   choice: WeatherChoice;
+  plan: RoundPlan;
 }
 
 /** Most planters of one round. */
@@ -55,9 +72,7 @@ const MOST = 120;
 /** A usual can, m³. */
 const CAN = 0.01;
 
-function Rounds({ planters, entries, choice }: RoundsProps) {
-  const today = formatISO(new Date(), { representation: 'date' });
-  const { write } = useWords();
+function Rounds({ planters, entries, choice, plan }: RoundsProps) {
   const growing = useMemo(
     () =>
       planters
@@ -65,6 +80,7 @@ function Rounds({ planters, entries, choice }: RoundsProps) {
         .slice(0, MOST),
     [planters],
   );
+  const walked = useMemo(() => inOrder(growing, plan.order), [growing, plan.order]);
   const plans = useSeasonPlans(growing.map(({ id }) => id));
   const { value, working, trouble } = useRound({ planters: growing, plans, entries, choice });
   if (growing.length === 0)
@@ -77,28 +93,67 @@ function Rounds({ planters, entries, choice }: RoundsProps) {
       </Text>
     );
   const round = value ?? {};
-  const water = growing.reduce((sum, { id }) => {
-    const state = round[id];
-    return state && state.wants === 'now' ? sum + state.room.middle : sum;
-  }, 0);
   return (
     <>
-      <Text fontSize="lg" role="status" mb="3">
-        {writeDate(today, 'long')}.{' '}
-        {water > 0
-          ? `About ${write(water, 'volume')} to carry, ${Math.ceil(water / CAN)} ${water > CAN ? 'cans' : 'can'} of ${write(CAN, 'volume')}.`
-          : Object.keys(round).length > 0 && !working
-            ? 'Nothing has to be filled today.'
-            : ''}
-        {working && ' Working out how they stand…'}
-      </Text>
+      <Lead round={round} working={working} />
       {trouble && <Text role="alert">{trouble}</Text>}
-      <Together planters={growing} round={round} />
+      <Tank plan={plan} round={round} choice={choice} entries={entries} ready={!working} />
+      <Together planters={walked} round={round} />
       {(['now', 'look', 'soon', 'later'] as const).map((wants) => (
-        <Section key={wants} wants={wants} planters={growing} round={round} />
+        <Section
+          key={wants}
+          wants={wants}
+          planters={walked}
+          round={round}
+          ordered={plan.order.length > 0}
+        />
       ))}
-      <NotYet planters={growing} round={round} />
+      <NotYet planters={walked} round={round} />
+      <Box className="not-printed" display="flex" flexWrap="wrap" gap="3" mt="6">
+        <Button onClick={() => window.print()}>
+          <Printer size={18} aria-hidden /> Print the round
+        </Button>
+        <Button onClick={() => keepLog('Garden log', entries, planters)}>
+          <Download size={18} aria-hidden /> The whole log as CSV
+        </Button>
+        <CalendarLink />
+      </Box>
+      {walked.length > 1 && <Walk planters={walked} />}
     </>
+  );
+}
+
+/** What there is to carry. */
+function Lead({ round, working }: { round: Round; working: boolean }) {
+  const today = formatISO(new Date(), { representation: 'date' });
+  const { write } = useWords();
+  const water = Object.values(round).reduce(
+    (sum, state) => (state?.wants === 'now' ? sum + state.room.middle : sum),
+    0,
+  );
+  const cans = Math.ceil(water / CAN);
+  return (
+    <Text fontSize="lg" role="status" mb="3">
+      {writeDate(today, 'long')}.{' '}
+      {water > 0
+        ? `About ${write(water, 'volume')} to carry, ${cans} ${cans > 1 ? 'cans' : 'can'} of ${write(CAN, 'volume')}.`
+        : Object.keys(round).length > 0 && !working
+          ? 'Nothing has to be filled today.'
+          : ''}
+      {working && ' Working out how they stand…'}
+    </Text>
+  );
+}
+
+/** The calendar, to keep as a file or to subscribe to on this machine. */
+function CalendarLink() {
+  const { units } = useWords();
+  return (
+    <Button asChild>
+      <a href={`/api/calendar.ics?units=${units}`} download="huerta.ics">
+        <CalendarDays size={18} aria-hidden /> Calendar file
+      </a>
+    </Button>
   );
 }
 
@@ -114,7 +169,7 @@ function Together({ planters, round }: { planters: readonly PlanterResource[]; r
   const several = [...places].filter(([, ids]) => ids.length > 1);
   if (several.length === 0) return null;
   return (
-    <Box display="flex" flexWrap="wrap" gap="2" mb="4">
+    <Box className="not-printed" display="flex" flexWrap="wrap" gap="2" mb="4">
       {several.map(([place, ids]) => (
         <Button
           key={place}
@@ -138,15 +193,16 @@ interface SectionProps {
   wants: TendedState['wants'];
   planters: readonly PlanterResource[];
   round: Round;
+  /** Whether they come in an order that somebody set. */
+  ordered: boolean;
 }
 
-function Section({ wants, planters, round }: SectionProps) {
-  const mine = planters
-    .flatMap((planter) => {
-      const state = round[planter.id];
-      return state?.wants === wants ? [{ planter, state }] : [];
-    })
-    .sort((a, b) => a.state.daysLeft.likely - b.state.daysLeft.likely);
+function Section({ wants, planters, round, ordered }: SectionProps) {
+  const mine = planters.flatMap((planter) => {
+    const state = round[planter.id];
+    return state?.wants === wants ? [{ planter, state }] : [];
+  });
+  if (!ordered) mine.sort((a, b) => a.state.daysLeft.likely - b.state.daysLeft.likely);
   if (mine.length === 0) return null;
   return (
     <Box as="section" mb="5" aria-label={WANTS[wants]}>
@@ -155,63 +211,20 @@ function Section({ wants, planters, round }: SectionProps) {
       </Text>
       <ul className="round">
         {mine.map(({ planter, state }) => (
-          <Item key={planter.id} planter={planter} state={state} />
+          <RoundItem key={planter.id} planter={planter} state={state} />
         ))}
       </ul>
     </Box>
   );
 }
 
-function Item({ planter, state }: { planter: PlanterResource; state: TendedState }) {
-  const { id, design } = planter;
-  const { write } = useWords();
-  const log = useWriteLog();
-  const fill = () =>
-    void log.write([id], { did: TILL_IT_RAN }).then(([entry]) =>
-      notify(`${design.name}: filled till it ran.`, {
-        label: 'Undo',
-        run: () => void (entry && log.takeOut(entry)),
-      }),
-    );
-  return (
-    <li>
-      <div>
-        <Link to={`/planters/${id}/log`}>
-          <b style={{ textDecoration: 'underline' }}>{design.name}</b>
-        </Link>
-        {design.place.name && <span className="round-place"> {design.place.name}</span>}
-        <Text>{sayNext(state)}</Text>
-        <Text fontSize="sm" color="faint">
-          {sayLevel(state, write)}
-          {!state.certain && ' Worked out from the day of planting: no filling is noted yet.'}
-        </Text>
-        {state.duties.length > 0 && (
-          <Duties planter={id} name={design.name} duties={state.duties} />
-        )}
-        {saySurprises(state.thirst.surprises, write).map((words) => (
-          <Text key={words} className="surprise">
-            {words}
-          </Text>
-        ))}
-      </div>
-      <Button
-        variant={state.wants === 'now' ? 'solid' : 'outline'}
-        aria-label={`Filled till it ran: ${design.name}`}
-        onClick={fill}
-      >
-        Filled till it ran
-      </Button>
-    </li>
-  );
-}
-
 function NotYet({ planters, round }: { planters: readonly PlanterResource[]; round: Round }) {
   const waiting = planters.filter(({ id }) => round[id] === null);
   if (waiting.length === 0) return null;
+  const names = [...new Set(waiting.map(({ design }) => design.name))];
   return (
     <Text color="faint">
-      Not planted yet: {waiting.map(({ design }) => design.name).join(', ')}. When they are, open
-      their logs and note: planted.
+      Not planted yet: {names.join(', ')}. When they are, open their logs and note: planted.
     </Text>
   );
 }

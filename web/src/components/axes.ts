@@ -1,5 +1,4 @@
-import type { SeasonDay } from '@huerta/core';
-import { writeDate } from '../../components/dates';
+import { writeDate } from './dates';
 
 /** What the charts of levels by day share. */
 
@@ -20,7 +19,7 @@ const MOST_DATES = 5;
  * Days along the foot, of data whose `i` is the day’s number. Dates stand at whole days: a watering puts points
  * between two days into the data, and left alone the ticks would fall there too.
  */
-export const daysAxis = (days: readonly SeasonDay[]) => {
+export const daysAxis = (days: readonly { date: string }[]) => {
   const step = Math.max(Math.ceil((days.length - 1) / (MOST_DATES - 1)), 1);
   const ticks = days.flatMap((_, i) => (i % step === 0 ? [i] : []));
   return {
@@ -32,11 +31,17 @@ export const daysAxis = (days: readonly SeasonDay[]) => {
   };
 };
 
-/** Levels up the side. */
-export const levelAxis = {
-  ...DRAWN,
-  tickFormatter: (value: number) => String(Math.round(value * 10) / 10),
-};
+/** Steps that people count in; the least that gives few enough. */
+const STEPS = [0.25, 0.5, 1, 2, 3, 5, 10, 20, 25, 50, 100, 200, 250, 500];
+const MOST_LEVELS = 5;
+
+/** Levels up the side, at steps that people count in. @param most the highest that is drawn */
+export function levelAxis(most: number) {
+  const step = STEPS.find((one) => most / one <= MOST_LEVELS - 1) ?? most;
+  const count = Math.max(Math.ceil(most / step - 1e-9), 1);
+  const ticks = Array.from({ length: count + 1 }, (_, i) => i * step);
+  return { ...DRAWN, ticks, domain: [0, count * step] };
+}
 
 /** Room around a chart. */
 export const AROUND = { top: 8, right: 8, bottom: 0, left: -14 };

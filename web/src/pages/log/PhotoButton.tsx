@@ -1,0 +1,43 @@
+import { Button } from '@chakra-ui/react';
+import { Camera } from 'lucide-react';
+import { useRef } from 'react';
+import { v4 as uuid } from 'uuid';
+import { useWriteLog } from '../../api/log';
+import { photoTrouble } from '../../api/photos';
+import { notify } from '../../components/notices';
+import { keepPhoto } from '../../device/photos';
+
+/** Takes or chooses a photo for the log; it is kept on this device until the server has it. */
+export function PhotoButton({ planter }: { planter: string }) {
+  const input = useRef<HTMLInputElement>(null);
+  const { write } = useWriteLog();
+  const take = async (file: File | undefined) => {
+    if (!file) return;
+    const trouble = photoTrouble(file);
+    if (trouble) {
+      notify(trouble);
+      return;
+    }
+    const photo = uuid();
+    await keepPhoto(photo, file);
+    await write([planter], { did: { kind: 'photo', photo } });
+  };
+  return (
+    <>
+      <input
+        ref={input}
+        type="file"
+        accept="image/*"
+        hidden
+        aria-label="A photo for the log"
+        onChange={({ target }) => {
+          void take(target.files?.[0]);
+          target.value = '';
+        }}
+      />
+      <Button size="lg" onClick={() => input.current?.click()}>
+        <Camera size={20} aria-hidden /> Photo
+      </Button>
+    </>
+  );
+}
