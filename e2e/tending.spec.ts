@@ -90,3 +90,100 @@ test('today, in the demo garden: the leak is named, and a press notes a filling 
   await page.getByText('Undo').click();
   await expect(page.getByText('Undo')).toHaveCount(0);
 });
+
+/** A picture of eight by eight pixels, as PNG. */
+const PICTURE = Buffer.from(
+  'iVBORw0KGgoAAAANSUhEUgAAAAgAAAAICAIAAABLbSncAAAACXBIWXMAAAPoAAAD6AG1e1JrAAAAEUlEQVQImWPwr7XAihiGlgQAa/9BARvieEYAAAAASUVORK5CYII=',
+  'base64',
+);
+
+test('a photo is taken at the planter and shown along its time line', async ({ page }) => {
+  const id = await openBench(page, pail());
+  await page.goto(`/planters/${id}/log`);
+  await page
+    .getByLabel('A photo for the log')
+    .setInputFiles({ name: 'leaf.png', mimeType: 'image/png', buffer: PICTURE });
+  const photo = page.getByRole('img', { name: /^Photo of/ });
+  await expect(photo).toBeVisible();
+  await expect
+    .poll(async () => {
+      const answer = await page.request.get(`/api/planters/${id}/log`);
+      const { entries } = (await answer.json()) as {
+        entries: { did: { kind: string; photo?: string } }[];
+      };
+      const taken = entries.find(({ did }) => did.kind === 'photo')?.did.photo;
+      return taken ? (await page.request.get(`/api/photos/${taken}/small`)).status() : 0;
+    })
+    .toBe(200);
+  await page.reload();
+  await expect(photo).toBeVisible();
+  expect(await photo.evaluate((img: HTMLImageElement) => img.naturalWidth)).toBe(8);
+});
+
+test.describe('in the demo garden', () => {
+  test.beforeEach(async ({ page }) => {
+    await page.clock.setFixedTime('2026-07-15T08:00:00Z');
+  });
+
+  test('the whole garden is left for two weeks, and the neighbour’s sheet is drawn', async ({
+    page,
+  }) => {
+    await page.goto('/today');
+    await page.getByRole('link', { name: 'Going away' }).click();
+    await expect(page.getByText(/last; \d+ visits keep the others alive/)).toBeVisible();
+    await expect(page.getByText('Looking for a change…')).toHaveCount(0);
+    const sheet = page.waitForEvent('download');
+    await page.getByRole('button', { name: 'A sheet for the neighbour' }).click();
+    expect((await sheet).suggestedFilename()).toBe('Watering while we are away.pdf');
+    const found = await new AxeBuilder({ page }).analyze();
+    expect(
+      found.violations.filter(({ impact }) => impact === 'serious' || impact === 'critical'),
+    ).toEqual([]);
+  });
+
+  test('trouble is followed from a surprise in the log to a remedy on today’s list, and ticked off', async ({
+    page,
+  }) => {
+    await page.goto('/today');
+    await page
+      .getByText(/^Look at wick and roots/)
+      .getByRole('link', { name: 'Find out why' })
+      .click();
+    await expect(page.getByLabel('The level does not fall')).toBeChecked();
+    await expect(page.getByText(/drank less lately than any thirst explains/)).toBeVisible();
+    const look = page.getByRole('region', { name: 'Look' });
+    const told = ['Slimy, thin or torn', 'Nearly full', 'Dry', 'Much better', 'White and many'];
+    for (let i = 0; i < 5 && (await look.isVisible()); i += 1) {
+      const answers = await look.getByRole('button').allTextContents();
+      const answer = told.find((words) => answers.includes(words)) ?? answers[0]!;
+      await look.getByRole('button', { name: answer, exact: true }).click();
+    }
+    const causes = page.getByRole('region', { name: 'Likely causes' });
+    await expect(causes.getByRole('listitem').first()).toContainText('The wick has worn out');
+    const found = await new AxeBuilder({ page }).analyze();
+    expect(
+      found.violations.filter(({ impact }) => impact === 'serious' || impact === 'critical'),
+    ).toEqual([]);
+    await causes.getByRole('button', { name: 'Put on today’s list' }).first().click();
+    await page.goto('/today');
+    const done = page.getByRole('button', { name: /^Done: Water from the top until it can be/ });
+    await done.click();
+    await expect(done).toHaveCount(0);
+  });
+
+  test('the walk is put into order by keys, and stays so', async ({ page }) => {
+    await page.goto('/today');
+    await page.getByText('The order of the walk', { exact: true }).click();
+    const walk = page.getByRole('list', { name: 'The order of the walk' }).getByRole('listitem');
+    const first = (await walk.first().textContent()) ?? '';
+    await page.getByRole('button', { name: /stop 1$/ }).focus();
+    await page.keyboard.press('Space');
+    await page.keyboard.press('ArrowDown');
+    await page.waitForTimeout(300);
+    await page.keyboard.press('Space');
+    await expect(walk.nth(1)).toContainText(first.replace(/^\d+\. /, '').slice(0, 20));
+    await page.reload();
+    await page.getByText('The order of the walk', { exact: true }).click();
+    await expect(walk.nth(1)).toContainText(first.replace(/^\d+\. /, '').slice(0, 20));
+  });
+});

@@ -39,7 +39,7 @@ export interface AloneAnswer {
 }
 
 /** One filling of a visit, m³: likely, and at most. */
-export interface VisitFill {
+interface VisitFill {
   id: string;
   volume: number;
   most: number;

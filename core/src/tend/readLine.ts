@@ -117,7 +117,7 @@ const finger: Reader = (line, system) => {
   const match =
     /^(?:finger|felt|feels|soil|dug)\b:?\s*(.*?)\s*\b(dry|moist|damp|wet)\b\s*(.*)$/.exec(line);
   if (!match) return null;
-  const at = `${match[1] ?? ''} ${match[3] ?? ''}`.replace(/\b(?:at|is|down|deep)\b/g, '').trim();
+  const at = `${match[1] ?? ''} ${match[3] ?? ''}`.replace(/\b(?:at|is|down|deep)\b|:/g, '').trim();
   const depth = at === '' ? { ok: true as const, value: FINGER } : readQuantity(at, 'span', system);
   if (!depth.ok) return { message: depth.message };
   const feels = match[2] === 'damp' ? 'moist' : (match[2] as 'dry' | 'moist' | 'wet');

@@ -2,7 +2,7 @@ import type { Sequelize } from 'sequelize';
 import { statementsOf } from './statements';
 
 /** A photo as it lies in the table. */
-export interface PhotoRow {
+interface PhotoRow {
   id: string;
   hash: string;
   width: number;

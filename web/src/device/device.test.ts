@@ -3,7 +3,8 @@ import { NEW_BOOK, STARTING_POINTS, type ProgressEntry } from '@huerta/core';
 import { RefusedError, UnreachableError } from '../api/client';
 import { keepChange, keeper, keyOf, type Kept } from './kept';
 import { keepMark, marksOf } from './marks';
-import { sendKept, sendMarks } from './sendKept';
+import { keepPhoto, waitingPhoto } from './photos';
+import { sendKept, sendMarks, sendPhotos } from './sendKept';
 
 const design = STARTING_POINTS[0]!.design;
 const kept = (id: string, at: number, over: Partial<Kept> = {}): Kept => ({
@@ -153,4 +154,21 @@ test('marks wait by planter, the later of one key, and leave when the server has
   expect(await marksOf('p')).toEqual([mark(3, false)]);
   expect((await sendMarks(() => Promise.resolve())).sent).toEqual(['p']);
   expect(await marksOf('p')).toEqual([]);
+});
+
+test('a photo waits until the server has it; one that it does not take is let go, with the reason', async () => {
+  const picture = new Blob(['jpeg'], { type: 'image/jpeg' });
+  await keepPhoto('one', picture);
+  const away = await sendPhotos(() => Promise.reject(new UnreachableError()));
+  expect(away).toEqual({ sent: 0, refused: null });
+  expect(await waitingPhoto('one')).not.toBeNull();
+  const ids: string[] = [];
+  await keepPhoto('two', picture);
+  const { sent, refused } = await sendPhotos((id) => {
+    ids.push(id);
+    return id === 'two' ? Promise.reject(refusal('contradiction')) : Promise.resolve();
+  });
+  expect([ids.sort(), sent, refused]).toEqual([['one', 'two'], 1, 'No room for soil.']);
+  expect(await waitingPhoto('one')).toBeNull();
+  expect(await waitingPhoto('two')).toBeNull();
 });

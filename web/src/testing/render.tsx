@@ -8,6 +8,15 @@ import { system } from '../app/theme';
 window.matchMedia ??= (query) =>
   ({ matches: false, media: query, addEventListener() {}, removeEventListener() {} }) as never;
 
+// jsdom's files cannot be read as text.
+Blob.prototype.text ??= function (this: Blob) {
+  return new Promise((done) => {
+    const reader = new FileReader();
+    reader.onload = () => done(String(reader.result));
+    reader.readAsText(this);
+  });
+};
+
 // A browser of the house, with millimetres.
 Object.defineProperty(navigator, 'language', { value: 'en-GB', configurable: true });
 

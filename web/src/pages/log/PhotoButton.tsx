@@ -1,23 +1,21 @@
-import { Button } from '@chakra-ui/react';
+import { Button, Text } from '@chakra-ui/react';
 import { Camera } from 'lucide-react';
-import { useRef } from 'react';
+import { useRef, useState } from 'react';
 import { v4 as uuid } from 'uuid';
 import { useWriteLog } from '../../api/log';
 import { photoTrouble } from '../../api/photos';
-import { notify } from '../../components/notices';
 import { keepPhoto } from '../../device/photos';
 
 /** Takes or chooses a photo for the log; it is kept on this device until the server has it. */
 export function PhotoButton({ planter }: { planter: string }) {
   const input = useRef<HTMLInputElement>(null);
   const { write } = useWriteLog();
+  const [trouble, setTrouble] = useState<string | null>(null);
   const take = async (file: File | undefined) => {
     if (!file) return;
-    const trouble = photoTrouble(file);
-    if (trouble) {
-      notify(trouble);
-      return;
-    }
+    const wrong = photoTrouble(file);
+    setTrouble(wrong);
+    if (wrong) return;
     const photo = uuid();
     await keepPhoto(photo, file);
     await write([planter], { did: { kind: 'photo', photo } });
@@ -38,6 +36,11 @@ export function PhotoButton({ planter }: { planter: string }) {
       <Button size="lg" onClick={() => input.current?.click()}>
         <Camera size={20} aria-hidden /> Photo
       </Button>
+      {trouble && (
+        <Text role="alert" flexBasis="100%" color="clay">
+          {trouble}
+        </Text>
+      )}
     </>
   );
 }

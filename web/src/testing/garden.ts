@@ -1,0 +1,64 @@
+import {
+  FIRST_PLAN,
+  FIRST_ROUND,
+  FIRST_WEATHER,
+  type LogEntry,
+  type PlanterDesign,
+  type RoundPlan,
+} from '@huerta/core';
+import { serveWith } from './worker';
+
+/** A small garden as the server has it, which tests may look into and change. */
+export interface ServedGarden {
+  log: LogEntry[];
+  plan: RoundPlan;
+  revision: number;
+  /** Whether the server can be reached when something is written into the log. */
+  away: boolean;
+  asked: { method: string; path: string; body: unknown }[];
+}
+
+const at = '2026-05-01T08:00:00.000Z';
+export const idAt = (n: number): string => `00000000-0000-4000-8000-${String(n).padStart(12, '0')}`;
+
+export const daysAgo = (days: number): string =>
+  new Date(Date.now() - days * 86_400_000).toISOString().slice(0, 10);
+
+/** Serves planters that were planted two months ago; the first has the id `idAt(1)`. */
+export function serveGarden(designs: readonly PlanterDesign[]): ServedGarden {
+  const garden: ServedGarden = { log: [], plan: FIRST_ROUND, revision: 0, away: false, asked: [] };
+  const planters = designs.map((design, i) => ({
+    id: idAt(i + 1),
+    revision: 1,
+    createdAt: at,
+    updatedAt: at,
+    design,
+  }));
+  const plan = { ...FIRST_PLAN, planted: daysAgo(60) };
+  const answerTo = (path: string, method: string, body: unknown): unknown => {
+    if (path === '/log' && method === 'POST') {
+      if (garden.away) throw new Error('The server is away.');
+      const { entries } = body as { entries: LogEntry[] };
+      const fresh = entries.filter((entry) => !garden.log.some(({ id }) => id === entry.id));
+      garden.log = [...garden.log, ...fresh];
+      return { came: fresh.length };
+    }
+    if (path === '/round' && method === 'PUT') {
+      garden.plan = (body as { plan: RoundPlan }).plan;
+      garden.revision += 1;
+    }
+    if (path === '/round') return { revision: garden.revision, updatedAt: at, plan: garden.plan };
+    if (path === '/log') return { entries: garden.log };
+    if (path === '/weather') return { revision: 1, updatedAt: at, choice: FIRST_WEATHER };
+    if (path === '/weather/days') return { days: [] };
+    if (path === '/planters') return { planters, setAside: [] };
+    const [, id, of] = /^\/planters\/([^/]+)(?:\/(\w+))?$/.exec(path) ?? [];
+    const one = planters.find((planter) => planter.id === id);
+    if (!one) return null;
+    if (of === 'log') return { entries: garden.log.filter(({ planter }) => planter === id) };
+    if (of === 'season') return { revision: 1, updatedAt: at, plan };
+    return of ? null : one;
+  };
+  garden.asked = serveWith(({ path, method, body }) => answerTo(path, method, body));
+  return garden;
+}
