@@ -6,6 +6,7 @@ import type { PlanterDesign } from '@huerta/core';
 import { build } from 'vite';
 import { CHROMIUM } from '../e2e/playwright.config';
 import { besideBare, besidePaper, manyPlanters } from './benchServer';
+import { tending } from './benchTend';
 import { fields, outlook, searching, seasons } from './benchSeason';
 import { median, quantile, round, sortedBy, type Core } from './measure';
 import { plantersAt, root, scratchFolder, serve, type ServedPlanter } from './served';
@@ -344,6 +345,7 @@ try {
     saveMs: round(await saves()),
     besideBare: await besideBare(base),
     besidePaper: await besidePaper(base),
+    tending: await tending(browser),
     // Last: the garden is large from here on.
     manyPlanters: await manyPlanters(browser, base),
   };

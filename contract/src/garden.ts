@@ -33,4 +33,8 @@ export const saveRoundSchema = z.strictObject({ ...SAVE_MARK, plan: roundPlanSch
 /** Answer to GET and PUT /api/planters/:id/season. */
 export const seasonResourceSchema = z.object({ ...ONLY_DOCUMENT, plan: seasonPlanSchema });
 export type SeasonResource = z.infer<typeof seasonResourceSchema>;
+/** Answer to GET /api/seasons: the plans that were ever written, by planter. */
+export const seasonsSchema = z.object({
+  plans: z.record(z.uuid(), z.object({ revision: z.int().min(0), plan: seasonPlanSchema })),
+});
 export const saveSeasonSchema = z.strictObject({ ...SAVE_MARK, plan: seasonPlanSchema });

@@ -4,6 +4,7 @@ import {
   saveSeasonSchema,
   saveWeatherSchema,
   seasonResourceSchema,
+  seasonsSchema,
   ownCropsResourceSchema,
   saveOwnCropsSchema,
   roundResourceSchema,
@@ -207,6 +208,12 @@ export const ROUND = routes({
 });
 
 export const SEASONS = routes({
+  all: {
+    method: 'get',
+    path: '/seasons',
+    about: 'The plans of all planters that have one.',
+    answer: seasonsSchema,
+  },
   get: {
     method: 'get',
     path: '/planters/:id/season',

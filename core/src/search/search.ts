@@ -4,7 +4,7 @@ import { MEDIA, MEDIUM_IDS } from '../catalog';
 import { roomDay, type WeatherDay } from '../climate';
 import { applyPatch, type Patch, type PlanterDesign } from '../design';
 import { contradictions, levelsOf, moveLevel, assemble } from '../planter';
-import { daysLasted, runSeason, spreadOf } from '../season';
+import { daysLasted, plantsSuffer, runSeason, spreadOf } from '../season';
 import { mixOf, takeMix } from '../soil';
 
 /** Other designs in the same vessel: tried, scored against what people wish for, and the best kept. */
@@ -127,7 +127,7 @@ export function score(
       planted,
       filling: { kind: 'never' },
       refillAt: figures.usableLevel,
-      untilShort: true,
+      until: plantsSuffer,
       cells: 30,
     });
     return daysLasted(run);

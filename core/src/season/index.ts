@@ -1,5 +1,11 @@
 export { runSeason } from './season';
-export type { SeasonDay, SeasonOptions, SeasonRun, Stress } from './run';
+export {
+  plantsSuffer,
+  type SeasonDay,
+  type SeasonOptions,
+  type SeasonRun,
+  type Stress,
+} from './run';
 export {
   FIRST_PLAN,
   MOST_EVERY,

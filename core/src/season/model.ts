@@ -8,7 +8,7 @@ import type { SeasonOptions } from './run';
  * A planter as its season sees it: everything that stays as it is, whatever the weather and whoever fills
  * it. SI throughout.
  */
-export type Model = ReturnType<typeof modelOf>;
+export type Model = ReturnType<typeof makeModel>;
 
 const CELLS = 60;
 /** Share of rain that comes through a cover with plant holes; mulch lets all of it in. */
@@ -16,11 +16,20 @@ const THROUGH_COVER = 0.03;
 
 /** What the wicks of a planter bring, worked out once for all its seasons. */
 const supplies = new WeakMap<Planter, Supply>();
+/** Models of a planter by their options; a planter is run many times. */
+const models = new WeakMap<Planter, Map<string, Model>>();
 
-export function modelOf(
-  planter: Planter,
-  { cells: count = CELLS, broken = false, clogged = false }: Partial<SeasonOptions> = {},
-) {
+export function modelOf(planter: Planter, options: Partial<SeasonOptions> = {}): Model {
+  const { cells = CELLS, broken = false, clogged = false } = options;
+  const known = models.get(planter) ?? new Map<string, Model>();
+  models.set(planter, known);
+  const key = `${cells} ${broken} ${clogged}`;
+  const model = known.get(key) ?? makeModel(planter, cells, broken, clogged);
+  known.set(key, model);
+  return model;
+}
+
+function makeModel(planter: Planter, count: number, broken: boolean, clogged: boolean) {
   const { design, heights } = planter;
   const cells = cellsOf(planter, count);
   const known = supplies.get(planter) ?? supplyOfWicks(planter);

@@ -14,7 +14,7 @@ import {
   type Totals,
 } from './outlook';
 import type { Filling, Watering } from './plan';
-import type { SeasonOptions, SeasonRun } from './run';
+import { plantsSuffer, type SeasonOptions, type SeasonRun } from './run';
 import { runSeason } from './season';
 import { allOf, whatIfs, type WhatIf } from './whatIf';
 
@@ -293,7 +293,7 @@ function absence(question: AwayQuestion, design: PlanterDesign): Absence {
   const made = ready(design);
   const lasted = Array.from({ length: count }, (_, seed) => {
     const weather = weatherFrom(question, from, MOST_AWAY, seed);
-    const alone = { filling: { kind: 'never' }, untilShort: true } as const;
+    const alone = { filling: { kind: 'never' }, until: plantsSuffer } as const;
     return daysLasted(season(question, made, weather, alone));
   });
   return absenceOf(lasted, away, MOST_AWAY);

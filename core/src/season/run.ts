@@ -15,8 +15,8 @@ export interface SeasonOptions {
   clogged?: boolean;
   /** The wicks bring nothing up. */
   broken?: boolean;
-  /** Stops after the first day on which plants go short. */
-  untilShort?: boolean;
+  /** Stops after the first day of which this is true. */
+  until?: (day: SeasonDay) => boolean;
   /** Cells of the column; 60 by default. */
   cells?: number;
   /** Longest step, seconds; half a day by default. */
@@ -24,6 +24,9 @@ export interface SeasonOptions {
   /** Sun hour by hour, instead of by four hours of daylight and the night. */
   hourly?: boolean;
 }
+
+/** Ends a season on the first day on which plants go short, or drown. */
+export const plantsSuffer = ({ stress }: SeasonDay): boolean => stress !== 'none';
 
 export type Stress = 'none' | 'dry' | 'drowned';
 

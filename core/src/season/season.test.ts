@@ -3,6 +3,7 @@ import { evaluate } from '../assess';
 import { dayAfter, exposureOf, weatherOf, type WeatherDay } from '../climate';
 import { applyPatch, cropIn, STARTING_POINTS, type Patch, type Planted } from '../design';
 import { openWater } from '../planter';
+import { plantsSuffer } from './run';
 import {
   absenceOf,
   allOf,
@@ -46,7 +47,7 @@ const sameDay = (days: number, et = 0.0075, rain = 0): WeatherDay[] =>
     et: et / 86_400,
   }));
 const lasted = (id: string, patch: Patch = [], weather = sameDay(90), planted = GROWN) =>
-  daysLasted(run(id, { patch, weather, planted, filling: { kind: 'never' }, untilShort: true }));
+  daysLasted(run(id, { patch, weather, planted, filling: { kind: 'never' }, until: plantsSuffer }));
 
 test.each(STARTING_POINTS.map(({ id }) => id))(
   '%s: every litre of a season is accounted for, to a thousandth',
@@ -102,8 +103,8 @@ describe('what gardeners know', () => {
     const bare: Patch = [{ path: ['wicks'], value: [] }];
     const alone = { patch: bare, weather: sameDay(60), filling: { kind: 'never' } as const };
     // Set out as half-grown plants, whose roots are still in the soil.
-    const young = run('rock-bed', { ...alone, planted: '2026-05-01', untilShort: true });
-    const grown = run('rock-bed', { ...alone, planted: GROWN, untilShort: true });
+    const young = run('rock-bed', { ...alone, planted: '2026-05-01', until: plantsSuffer });
+    const grown = run('rock-bed', { ...alone, planted: GROWN, until: plantsSuffer });
     const whole = young.planter.storage.volumeBelow(young.planter.heights.brim);
     expect(grown.days[0]!.roots).toBeLessThan(young.days[0]!.roots - 0.2);
     expect(young.days[5]!.water).toBeGreaterThan(0.9 * whole);

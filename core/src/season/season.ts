@@ -46,7 +46,7 @@ export function runSeason(
     const day = run.through(air);
     moisture.set(state.soil.held, days.length * count);
     days.push(day);
-    if (options.untilShort && day.stress !== 'none') break;
+    if (options.until?.(day)) break;
   }
   return {
     days,

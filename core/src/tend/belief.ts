@@ -9,7 +9,7 @@ const LEAST = Math.log(0.33);
 const MOST = Math.log(3);
 const CELL = (MOST - LEAST) / (CELLS - 1);
 /** Factors at which the season is run. */
-const NODES = 7;
+const NODES = 5;
 /** Spread of ln(factor) before anything is known, and its drift in a week. Typical. */
 const PRIOR = 0.3;
 const DRIFT = 0.05;
@@ -68,14 +68,18 @@ export function below(belief: Belief, share: number): number {
   return factorAt(CELLS - 1);
 }
 
-/** An episode run at some factors: the values of something at each cell of the grid, between the nodes in a line. */
+/**
+ * An episode run at some factors: the values of something at each cell of the grid. Between the nodes they lie in a
+ * line over the factor itself, because losses do.
+ */
 export function overGrid<Run>(runs: readonly Run[], of: (run: Run) => number): number[] {
   const values = runs.map(of);
   return Array.from({ length: CELLS }, (_, i) => {
     const at = (i / (CELLS - 1)) * (NODES - 1);
     const low = Math.min(Math.floor(at), NODES - 2);
     const [a, b] = [values[low] as number, values[low + 1] as number];
-    return a + (b - a) * (at - low);
+    const [from, to] = [NODE_FACTORS[low] as number, NODE_FACTORS[low + 1] as number];
+    return a + ((b - a) * (factorAt(i) - from)) / (to - from);
   });
 }
 

@@ -19,13 +19,19 @@ export interface Forecast {
 }
 
 /** Days before it was last full from which on a forecast is run, so that the soil is as wet as it is. */
-const WARM_UP = 14;
+const WARM_UP = 10;
 
 /** Days that count as the next ones. */
 const DAYS_SOON = 7;
 
 /** Parts of the belief that the forecast is run for, one each. */
-const SHARES = [0.1, 0.3, 0.5, 0.7, 0.9] as const;
+const SHARES = [1 / 6, 1 / 2, 5 / 6] as const;
+
+/** From a day to come on nothing more is to be learned: plants go short, and it is low. */
+const overOn =
+  ({ figures }: Tended, past: readonly WeatherDay[]) =>
+  ({ date, stress, level }: SeasonRun['days'][number]): boolean =>
+    stress === 'dry' && date > (past.at(-1)?.date ?? '') && level <= figures.usableLevel + 1e-4;
 
 /**
  * What a planter does from now on if nobody fills it.
@@ -45,9 +51,11 @@ export function forecastOf(
   const today = past.length;
   const runs = SHARES.flatMap((share) => {
     const factor = below(thirst.belief, share);
-    return ahead.map((days) => runThirsty(tended, [...past, ...days], factor, waterings));
+    return ahead.map((days) =>
+      runThirsty(tended, [...past, ...days], factor, waterings, { until: overOn(tended, past) }),
+    );
   });
-  const length = Math.min(...runs.map(({ days }) => days.length));
+  const length = past.length + (ahead[0]?.length ?? 0);
   const spread = (of: (run: SeasonRun) => number): Quantiles => {
     const sorted = runs.map(of).sort((a, b) => a - b);
     const at = (share: number): number =>
@@ -59,13 +67,15 @@ export function forecastOf(
   const now = Math.max(today - 1, 0);
   const brim = tended.planter.heights.brim;
   const levelOn = (run: SeasonRun, i: number): number =>
-    (filledNow || today === 0) && i === now ? brim : (run.days[i]?.level ?? 0);
+    (filledNow || today === 0) && i === now ? brim : ((run.days[i] ?? run.days.at(-1))?.level ?? 0);
   const from = filledNow ? today : now;
   const low = (run: SeasonRun): number => {
     const at = run.days.findIndex(
       ({ level }, i) => i >= from && level <= tended.figures.usableLevel + 1e-4,
     );
-    return at < 0 ? length : at;
+    if (at >= 0) return at;
+    // Plants went short before it was low.
+    return run.days.length < length ? run.days.length - 1 : length;
   };
   const when = spread(low);
   const dateOf = (i: number): string => dayAfter(begin, Math.round(i));

@@ -50,7 +50,7 @@ export interface TendedState {
 }
 
 /** Weathers to come that a forecast goes through, and its farthest day. */
-const AHEAD = 4;
+const AHEAD = 3;
 const FARTHEST = 45;
 const NEAREST = 6;
 /** Longest that a season is followed after planting, days; what was planted before that has its log alone. */

@@ -1,7 +1,7 @@
 import type { Figures } from '../assess';
 import { daysBetween, type WeatherDay } from '../climate';
 import type { Planter } from '../planter';
-import { runSeason, type SeasonRun, type Watering } from '../season';
+import { runSeason, type SeasonOptions, type SeasonRun, type Watering } from '../season';
 import { mixOf, waterContent } from '../soil';
 import {
   drifted,
@@ -71,12 +71,18 @@ export interface Tended {
   weather: readonly WeatherDay[];
 }
 
+/**
+ * Cells of the column here. Levels are those of sixty within half a millimetre, where a stick is read to six.
+ */
+const CELLS = 40;
+
 /** A planter through days with its thirst so many times what is reckoned, beginning full. */
 export function runThirsty(
   { planter, planted }: Pick<Tended, 'planter' | 'planted'>,
   weather: readonly WeatherDay[],
   factor: number,
   waterings: readonly Watering[] = [],
+  other: Partial<SeasonOptions> = {},
 ): SeasonRun {
   const thirsty = weather.map((day) => ({ ...day, et: day.et * factor }));
   return runSeason(planter, thirsty, {
@@ -84,6 +90,8 @@ export function runThirsty(
     filling: { kind: 'never' },
     refillAt: 0,
     waterings,
+    cells: CELLS,
+    ...other,
   });
 }
 

@@ -40,6 +40,11 @@ export function documentRoutes(services: Services): Router {
     const kept = await round.save(kinds.ONLY, saveOf(mark), { name: 'The round', value: plan });
     return toAnswer(kinds.ROUND, kept);
   });
+  serve(router, SEASONS.all, async () => ({
+    plans: Object.fromEntries(
+      (await seasons.list()).kept.map(({ id, revision, value }) => [id, { revision, plan: value }]),
+    ),
+  }));
   serve(router, SEASONS.get, async ({ id }) => {
     await planters.get(id);
     return new JsonText(await seasons.answer(id));

@@ -94,6 +94,14 @@ export function writer(): string {
 export function useWriteLog() {
   const client = useQueryClient();
   const keep = async (entries: readonly LogEntry[]) => {
+    // Shown at once; what the server has comes after.
+    await client.cancelQueries({ queryKey: ['log'] });
+    const shows = (planter: string | null) => (now: LogEntry[] | undefined) =>
+      now &&
+      holding([...entries.filter((one) => one.planter === (planter ?? one.planter)), ...now]);
+    client.setQueryData<LogEntry[]>(['log'], shows(null));
+    for (const planter of new Set(entries.map((entry) => entry.planter)))
+      client.setQueryData<LogEntry[]>(['log', planter], shows(planter));
     await keepLogged(entries);
     await client.invalidateQueries({ queryKey: ['log'] });
   };

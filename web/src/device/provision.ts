@@ -1,8 +1,10 @@
 import {
   BUILD,
   CROPS_OF_ONES_OWN,
+  LOG,
   PLANTERS,
   PRICES,
+  ROUND,
   SEASONS,
   VESSELS,
   WEATHER,
@@ -26,7 +28,8 @@ async function takeAlong(): Promise<void> {
   try {
     const { planters } = await callRoute(PLANTERS.list);
     if (planters.length > MOST) return;
-    for (const route of [VESSELS.list, PRICES.get, WEATHER.get, CROPS_OF_ONES_OWN.get])
+    const once = [VESSELS.list, PRICES.get, WEATHER.get, CROPS_OF_ONES_OWN.get];
+    for (const route of [...once, ROUND.get, SEASONS.all, LOG.all, LOG.days])
       await callRoute(route);
     for (const planter of planters) {
       const { id } = planter;
@@ -34,6 +37,7 @@ async function takeAlong(): Promise<void> {
       await pause();
       await callRoute(BUILD.progress, { id });
       await callRoute(SEASONS.get, { id });
+      await callRoute(LOG.of, { id });
     }
   } catch {
     // Home is away: there will be another time.

@@ -1,4 +1,4 @@
-import { shelf, type Seen } from './store';
+import { shelf, type KnownState, type Seen } from './store';
 
 /** Answers as they were last seen, for when the server is away. */
 
@@ -12,4 +12,8 @@ export async function remember(path: string, answer: unknown): Promise<void> {
 export const recall = async (path: string): Promise<unknown> => (await seen.get(path))?.answer;
 
 /** Forgets everything, as when this device was shut out. */
-export const forgetSeen = (): Promise<void> => seen.clear();
+export async function forgetSeen(): Promise<void> {
+  await seen.clear();
+  // What was worked out tells of the garden too.
+  await shelf<KnownState>('states').clear();
+}

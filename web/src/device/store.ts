@@ -1,4 +1,4 @@
-import type { LogEntry, PlanterDesign } from '@huerta/core';
+import type { LogEntry, PlanterDesign, TendedState } from '@huerta/core';
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
 import type { Kept } from './kept';
 import type { Marks } from './marks';
@@ -9,7 +9,15 @@ interface Schema extends DBSchema {
   marks: { key: string; value: Marks };
   logged: { key: string; value: LogEntry };
   photos: { key: string; value: WaitingPhoto };
+  states: { key: string; value: KnownState };
   seen: { key: string; value: Seen };
+}
+
+/** How a planter stood when it was last worked out, and what that hung on. */
+export interface KnownState {
+  planter: string;
+  by: string;
+  state: TendedState | null;
 }
 
 /** A picture that waits to be sent. */
@@ -53,6 +61,7 @@ async function open(): Promise<IDBPDatabase<Schema>> {
       }
       if (before < 3) db.createObjectStore('logged', { keyPath: 'id' });
       db.createObjectStore('photos', { keyPath: 'id' });
+      db.createObjectStore('states', { keyPath: 'planter' });
       if (before !== 1) return;
       const unsent = transaction.objectStore('unsent');
       for (const old of (await unsent.getAll()) as unknown as (Kept & KeptPlanter)[]) {
@@ -83,7 +92,7 @@ export interface Shelf<T> {
   clear(): Promise<void>;
 }
 
-type Name = 'unsent' | 'marks' | 'seen' | 'logged' | 'photos';
+type Name = 'unsent' | 'marks' | 'seen' | 'logged' | 'photos' | 'states';
 
 /** A shelf in the browser's database; where that fails, for as long as the page is open. */
 export function shelf<T extends object>(name: Name): Shelf<T> {

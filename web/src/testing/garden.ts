@@ -51,6 +51,10 @@ export function serveGarden(designs: readonly PlanterDesign[]): ServedGarden {
     if (path === '/log') return { entries: garden.log };
     if (path === '/weather') return { revision: 1, updatedAt: at, choice: FIRST_WEATHER };
     if (path === '/weather/days') return { days: [] };
+    if (path === '/seasons')
+      return {
+        plans: Object.fromEntries(planters.map(({ id }) => [id, { revision: 1, plan }])),
+      };
     if (path === '/planters') return { planters, setAside: [] };
     const [, id, of] = /^\/planters\/([^/]+)(?:\/(\w+))?$/.exec(path) ?? [];
     const one = planters.find((planter) => planter.id === id);

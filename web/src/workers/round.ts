@@ -12,7 +12,8 @@ import { proxy } from 'comlink';
 import { formatISO } from 'date-fns';
 import { useMemo } from 'react';
 import { useMeasuredDays } from '../api/log';
-import { ask } from './hands';
+import { shelf, type KnownState } from '../device/store';
+import { ask, warm } from './hands';
 import { idOf, useTold, type Known } from './useTold';
 import type { AwayTold, RoundPlanter, RoundState } from './work';
 
@@ -37,7 +38,7 @@ function useQuestions({ planters, plans, entries, choice }: RoundAsked) {
     if (!planters.every(({ id }) => plans[id])) return null;
     const days = [...(choice.days?.days ?? []), ...measured];
     const site = siteOf(choice);
-    const weather = `${today} ${idOf(choice)} ${idOf(measured)}`;
+    const weather = `${today} ${markOf([choice, measured])}`;
     return planters.map(({ id, design, revision }) => {
       const planted = plans[id]?.planted ?? null;
       const mine = entries.filter(({ planter }) => planter === id);
@@ -45,16 +46,44 @@ function useQuestions({ planters, plans, entries, choice }: RoundAsked) {
       return {
         id,
         question: { design, planted, entries: mine, site, days, today },
-        by: `${weather} ${revision} ${idOf(design)} ${planted} ${logged}`,
+        by: `${PROGRAM} ${weather} ${revision} ${markOf(design)} ${planted} ${markOf(logged)}`,
       };
     });
   }, [planters, plans, entries, choice, measured, today]);
 }
 
+/** Which Huerta this is: another one may work out something else. */
+const PROGRAM = import.meta.url;
+const marks = new WeakMap<object, string>();
+
+/** A short mark of what something says, the same whenever it says the same (FNV-1a over its JSON). */
+function markOf(what: object | string): string {
+  const known = typeof what === 'object' ? marks.get(what) : undefined;
+  if (known) return known;
+  const text = JSON.stringify(what);
+  let hash = 0x811c9dc5;
+  for (let i = 0; i < text.length; i += 1)
+    hash = Math.imul(hash ^ text.charCodeAt(i), 0x01000193) >>> 0;
+  const mark = `${text.length}-${hash.toString(36)}`;
+  if (typeof what === 'object') marks.set(what, mark);
+  return mark;
+}
+
 /** Workers that share a round. */
 const HANDS = 2;
 /** What was worked out lately, by planter and what it hangs on: a new entry asks again for its planter alone. */
-const lately = new Map<string, { by: string; state: TendedState | null }>();
+const states = shelf<KnownState>('states');
+const lately = new Map<string, KnownState>();
+
+async function latelyKnown(): Promise<ReadonlyMap<string, KnownState>> {
+  if (lately.size === 0) for (const one of await states.all()) lately.set(one.planter, one);
+  return lately;
+}
+
+function keepState(one: KnownState): void {
+  lately.set(one.planter, one);
+  void states.change(one.planter, () => one);
+}
 
 /** How planters stand today, by their seasons, the weather that was, and their log. */
 export function useRound(asked: RoundAsked): Known<Round> {
@@ -66,16 +95,17 @@ export function useRound(asked: RoundAsked): Known<Round> {
       const all = questions ?? [];
       const known = new Map<string, TendedState | null>();
       const left: (RoundPlanter & { by: string })[] = [];
+      const before = await latelyKnown();
       for (const one of all) {
-        const before = lately.get(one.id);
-        if (before?.by === one.by) known.set(one.id, before.state);
+        const then = before.get(one.id);
+        if (then?.by === one.by) known.set(one.id, then.state);
         else left.push(one);
       }
       const told = () => Object.fromEntries(known);
       if (known.size > 0 && left.length > 0) tell(told());
       const heard = proxy(({ id, state }: RoundState) => {
         const by = left.find((one) => one.id === id)?.by;
-        if (by !== undefined) lately.set(id, { by, state });
+        if (by !== undefined) keepState({ planter: id, by, state });
         known.set(id, state);
         tell(told());
       });
@@ -113,3 +143,6 @@ export function useGardenAway(asked: RoundAsked, away: GardenAbsence | null): Kn
     },
   });
 }
+
+/** Starts the workers of a round while what it asks is still on its way. */
+export const warmRound = (): void => warm(HANDS);

@@ -1,5 +1,6 @@
 import { Box, Text } from '@chakra-ui/react';
 import { dayAfter, type LogEntry, type TendedState } from '@huerta/core';
+import { memo } from 'react';
 import {
   Area,
   ComposedChart,
@@ -25,7 +26,7 @@ interface LogLevelsProps {
 }
 
 /** The level as it likely was, with what was filled and dipped, and as it likely will be if nobody fills. */
-export default function LogLevels({ state, entries }: LogLevelsProps) {
+export default memo(function LogLevels({ state, entries }: LogLevelsProps) {
   const { units } = useWords();
   const { unit, symbol } = levelUnit(units);
   const { past, forecast } = state;
@@ -111,4 +112,4 @@ export default function LogLevels({ state, entries }: LogLevelsProps) {
       </Text>
     </Box>
   );
-}
+});

@@ -9,7 +9,7 @@ import {
   type WeatherChoice,
 } from '@huerta/core';
 import { Droplets } from 'lucide-react';
-import { lazy, Suspense, useMemo, useState } from 'react';
+import { lazy, Suspense, useDeferredValue, useMemo, useState } from 'react';
 import { useParams } from 'react-router';
 import { MOST_BY, setWriter, useLog, useWriteLog, writer, type Written } from '../../api/log';
 import { usePlanter } from '../../api/planters';
@@ -109,6 +109,8 @@ function Stands({ resource, entries, choice, plan }: LogProps) {
   const planters = useMemo(() => [resource], [resource]);
   const plans = useMemo(() => ({ [id]: plan }), [id, plan]);
   const { value, trouble } = useRound({ planters, plans, entries, choice });
+  // The picture may come a moment after the words.
+  const drawn = useDeferredValue(entries);
   const state = value?.[id];
   if (trouble) return <Text role="alert">{trouble}</Text>;
   if (value && state === null) return <NotPlanted planter={id} />;
@@ -133,7 +135,7 @@ function Stands({ resource, entries, choice, plan }: LogProps) {
       {state.duties.length > 0 && <Duties planter={id} name={design.name} duties={state.duties} />}
       <Surprises planter={id} surprises={state.thirst.surprises} />
       <Suspense fallback={null}>
-        <LogLevels state={state} entries={entries} />
+        <LogLevels state={state} entries={drawn} />
       </Suspense>
     </Box>
   );

@@ -10,12 +10,12 @@ import {
 } from '@huerta/core';
 import { formatISO } from 'date-fns';
 import { CalendarDays, Download, Printer } from 'lucide-react';
-import { useMemo } from 'react';
+import { useEffect, useMemo } from 'react';
 import { Link } from 'react-router';
-import { useWholeLog, useWriteLog } from '../../api/log';
+import { useMeasuredDays, useWholeLog, useWriteLog } from '../../api/log';
 import { usePlanters } from '../../api/planters';
 import { useRoundPlan } from '../../api/round';
-import { useSeasonPlans } from '../../api/season';
+import { useAllSeasonPlans, useSeasonPlans } from '../../api/season';
 import { useWeather } from '../../api/weather';
 import { useWords } from '../../app/preferences';
 import { writeDate } from '../../components/dates';
@@ -25,7 +25,7 @@ import { Fetched, Page } from '../../components/Page';
 import { PageHead } from '../../components/PageHead';
 import { WANTS } from '../../components/tended';
 import '../../components/tended.css';
-import { useRound, type Round } from '../../workers/round';
+import { useRound, warmRound, type Round } from '../../workers/round';
 import { RoundItem } from './RoundItem';
 import { Tank } from './Tank';
 import { Walk } from './Walk';
@@ -33,6 +33,10 @@ import './today.css';
 
 /** The round: what wants water today, what can wait, how much it takes and how sure that is. */
 export default function TodayPage() {
+  useEffect(warmRound, []);
+  // What the round needs besides comes along with the rest.
+  useMeasuredDays();
+  useAllSeasonPlans();
   const planters = usePlanters();
   const log = useWholeLog();
   const weather = useWeather();
