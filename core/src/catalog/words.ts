@@ -102,16 +102,16 @@ export const MULCHES = {
 
 /**
  * What feeds the plants. `nitrogen`: usual share by mass, the first of the three numbers on the bag;
- * `density`: what a cup of it weighs, kg/m³. Typical.
+ * `density`: what a cup of it weighs, kg/m³; `lasts`: days until it is given again, 0 where it never is. Typical.
  */
 export const FEEDS = {
-  none: { name: 'None yet', nitrogen: 0, density: 0 },
-  'in-mix': { name: 'In the mix already', nitrogen: 0, density: 0 },
-  organic: { name: 'Organic granules', nitrogen: 0.05, density: 700 },
-  synthetic: { name: 'Synthetic granules', nitrogen: 0.12, density: 1000 },
-  compost: { name: 'Compost', nitrogen: 0.01, density: 600 },
-  castings: { name: 'Worm castings', nitrogen: 0.015, density: 650 },
-  liquid: { name: 'Liquid feed', nitrogen: 0, density: 0 },
+  none: { name: 'None yet', nitrogen: 0, density: 0, lasts: 0 },
+  'in-mix': { name: 'In the mix already', nitrogen: 0, density: 0, lasts: 60 },
+  organic: { name: 'Organic granules', nitrogen: 0.05, density: 700, lasts: 42 },
+  synthetic: { name: 'Synthetic granules', nitrogen: 0.12, density: 1000, lasts: 35 },
+  compost: { name: 'Compost', nitrogen: 0.01, density: 600, lasts: 120 },
+  castings: { name: 'Worm castings', nitrogen: 0.015, density: 650, lasts: 42 },
+  liquid: { name: 'Liquid feed', nitrogen: 0, density: 0, lasts: 14 },
 } as const;
 
 /** How it is given. */

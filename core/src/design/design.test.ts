@@ -1,7 +1,7 @@
 import { AGGREGATES, MEDIA, METRIC_BITS, bitFor, PIPES } from '../catalog';
 import { contradictions } from '../planter';
 import { anyDesign } from '../testing/designs';
-import { asVersion1, asVersion2, asVersion3, asVersion4 } from '../testing/earlier';
+import { asVersion1, asVersion2, asVersion3, asVersion4, asVersion5 } from '../testing/earlier';
 import fc from 'fast-check';
 import {
   airCeiling,
@@ -112,6 +112,15 @@ describe('a document of version 1', () => {
 test('a document of version 2 keeps its mix', () => {
   const now = planterDesignSchema.parse(migrate(asVersion2(design)));
   expect(now.soil).toEqual(design.soil);
+});
+
+test('a document of version 5 says how long its feed lasts, by what it is', () => {
+  const fed = (feed: 'liquid' | 'none' | 'in-mix', feedLasts: number) => ({
+    ...design,
+    soil: { ...design.soil, feed, feedLasts },
+  });
+  for (const now of [fed('liquid', 14), fed('in-mix', 60), fed('none', 0)])
+    expect(planterDesignSchema.parse(migrate(asVersion5(now)))).toEqual(now);
 });
 
 test.each(STARTING_POINTS.map((point) => [point.id, point.design] as const))(

@@ -168,6 +168,7 @@ export const FIELDS = {
       0.5,
       'The first of the three numbers on the bag.',
     ),
+    feedLasts: spec('It feeds for', 'days', 0, 400, '0 where nothing is given again.'),
     limeDose: spec('Lime', 'dose', 0, 20),
   },
   recipe: {

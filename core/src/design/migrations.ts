@@ -186,12 +186,28 @@ function withPlantings(old: AnyDocument): Loose {
   };
 }
 
+/** Days that a feed lasts, until version 5 the same for each kind. */
+const LASTS: Readonly<Record<string, number>> = {
+  'in-mix': 60,
+  organic: 42,
+  synthetic: 35,
+  compost: 120,
+  castings: 42,
+  liquid: 14,
+};
+
+function withFeedThatLasts(old: AnyDocument): Loose {
+  const soil = loose(old.soil);
+  return { ...old, soil: { ...soil, feedLasts: LASTS[String(soil.feed)] ?? 0 } };
+}
+
 /** One step for each version that was ever written to a file or a database, by where it starts from. */
 export const STEPS: Readonly<Record<number, MigrationStep>> = {
   1: fromRoundPails,
   2: withRecipe,
   3: withLayersAndPlaces,
   4: withPlantings,
+  5: withFeedThatLasts,
 };
 
 /**

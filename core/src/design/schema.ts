@@ -36,7 +36,7 @@ import { bedSchema, vesselDesignSchema } from './vesselSchema';
  */
 
 /** Raised whenever the document changes shape; `migrations.ts` has a step for each. */
-export const DESIGN_VERSION = 5;
+export const DESIGN_VERSION = 6;
 
 const vents = z.enum(VENT_IDS);
 
@@ -276,6 +276,7 @@ export const planterDesignSchema = z
       feedHow: z.enum(FEED_HOW_IDS).describe('How it is given'),
       feedNitrogen: number(FIELDS.soil.feedNitrogen).describe('The first of N-P-K, as a share'),
       feedDose: number(FIELDS.soil.feedDose),
+      feedLasts: number(FIELDS.soil.feedLasts),
       limeDose: number(FIELDS.soil.limeDose),
     }),
     planting: plantingSchema.describe('What grows in it'),

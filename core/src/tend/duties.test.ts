@@ -1,5 +1,5 @@
 import { evaluate } from '../assess';
-import { SITES } from '../catalog';
+import { FEEDS, SITES } from '../catalog';
 import { dayAfter } from '../climate';
 import { applyPatch, STARTING_POINTS, usualPlanted, type Patch } from '../design';
 import { tell } from '../quantity';
@@ -51,13 +51,22 @@ test('in the first weeks it is watered from the top, every other day, and then n
 });
 
 test('feed is due when what was given is used up, counted from the last time it was noted', () => {
-  const organic: Patch = [{ path: ['soil', 'feed'], value: 'organic' }];
+  const given = (feed: 'organic' | 'liquid' | 'in-mix'): Patch => [
+    { path: ['soil', 'feed'], value: feed },
+    { path: ['soil', 'feedLasts'], value: FEEDS[feed].lasts },
+  ];
+  const organic = given('organic');
   expect(due(30, organic).feed).toBeUndefined();
   expect(due(42, organic).feed).toMatch(/lasts about 42.days/);
   const fed = entryOf(dayAfter(PLANTED, 40), { kind: 'fed', what: '', mass: null });
   expect(due(50, organic, [fed]).feed).toBeUndefined();
   expect(due(50).feed).toBeUndefined();
-  expect(due(14, [{ path: ['soil', 'feed'], value: 'liquid' }]).feed).toBeDefined();
+  expect(due(14, given('liquid')).feed).toBeDefined();
+  // What is in the mix is used up once; from then on it is fed like any other.
+  expect(due(59, given('in-mix')).feed).toBeUndefined();
+  expect(due(60, given('in-mix')).feed).toMatch(/in the mix is used up after about 60.days/);
+  expect(due(99, given('in-mix'), [fed]).feed).toBeUndefined();
+  expect(due(100, given('in-mix'), [fed]).feed).toMatch(/was given lasts/);
 });
 
 test('salts are flushed where no rain does it; overflow and cap are looked at every month', () => {

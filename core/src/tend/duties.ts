@@ -32,8 +32,6 @@ interface DutyQuestion {
   entries: readonly LogEntry[];
 }
 
-/** Days between two feedings, by what is given. Typical: granules feed for weeks, liquid for two. */
-const FEEDS_FOR = { organic: 42, synthetic: 35, liquid: 14, castings: 42, compost: 120 } as const;
 /** Days until salts are flushed, where no rain does it, and between two looks at overflow and cap. */
 const FLUSH_EVERY = 60;
 const LOOK_EVERY = 30;
@@ -124,13 +122,17 @@ function settled({ design, planted, entries }: DutyQuestion): Duty[] {
 }
 
 function feeding({ design: { soil }, planted, entries }: DutyQuestion): Duty[] {
-  const every = (FEEDS_FOR as Partial<Record<string, number>>)[soil.feed];
-  if (every === undefined) return [];
-  const last = lastOf(entries, ({ kind }) => kind === 'fed') ?? planted;
+  const every = soil.feedLasts;
+  if (soil.feed === 'none' || every < 1) return [];
+  const fed = lastOf(entries, ({ kind }) => kind === 'fed');
+  const inMix = soil.feed === 'in-mix' && fed === null;
+  const last = fed ?? planted;
   return [
     {
       id: 'feed',
-      text: say`Feed it: what was given lasts about ${q(every, 'days')}.`,
+      text: inMix
+        ? say`Feed it: what was in the mix is used up after about ${q(every, 'days')}.`
+        : say`Feed it: what was given lasts about ${q(every, 'days')}.`,
       due: dayAfter(last, every),
       did: { kind: 'fed', what: '', mass: null },
     },

@@ -21,6 +21,7 @@ export { forecastOf, type Forecast } from './forecast';
 export { runThirsty, thirstOf, withRain, type Surprise, type Tended, type Thirst } from './thirst';
 export {
   followedFrom,
+  plantedInLog,
   stateOf,
   tendedOf,
   weatherThatWas,

@@ -56,14 +56,16 @@ const NEAREST = 6;
 /** Longest that a season is followed after planting, days; what was planted before that has its log alone. */
 const LONGEST = 360;
 
-/** The day from which on a planter is followed: the first planting in its log, the one planned, or the usual one. */
-export function followedFrom({ design, planted, entries, site, today }: TendedQuestion): string {
-  const logged = entries
+/** The day of the first planting in a log, or null. @param entries those that hold */
+export const plantedInLog = (entries: readonly LogEntry[]): string | null =>
+  entries
     .filter(({ did }) => did.kind === 'did' && (did.what === 'planted' || did.what === 'sown'))
     .map(({ at }) => at.slice(0, 10))
-    .sort()[0];
-  return logged ?? plantedOn(planted, design.planting, today, site.latitude);
-}
+    .sort()[0] ?? null;
+
+/** The day from which on a planter is followed: the first planting in its log, the one planned, or the usual one. */
+export const followedFrom = ({ design, planted, entries, site, today }: TendedQuestion): string =>
+  plantedInLog(entries) ?? plantedOn(planted, design.planting, today, site.latitude);
 
 /** The weather that was: days of one's own where there are any, made up for the site where not. */
 export function weatherThatWas(

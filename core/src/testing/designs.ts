@@ -299,6 +299,7 @@ export const anyDesign: fc.Arbitrary<PlanterDesign> = anyVessel
         feed: oneOf(FEED_IDS),
         feedHow: oneOf(FEED_HOW_IDS),
         feedNitrogen: oneOf([0, 0.05, 0.12]),
+        feedLasts: fc.integer({ min: 0, max: 120 }),
         feedDose: between(0, 20),
         limeDose: oneOf([0, 0, 3]),
       }),

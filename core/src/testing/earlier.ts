@@ -12,13 +12,20 @@ const WICK_KEYS = ['form', 'holes', 'bottom', 'rim', 'net', 'at'];
 
 const PLANTED_KEYS = ['own', 'start', 'from', 'stays', 'bed', 'places', 'support'];
 
+/** The document that version 5 had for this design. */
+export const asVersion5 = (design: PlanterDesign): Loose & { version: number } => ({
+  ...design,
+  version: 5,
+  soil: without(design.soil, 'feedLasts'),
+});
+
 /** The document that version 4 had for this design: its first planting alone. */
 export function asVersion4(design: PlanterDesign): Loose & { version: number } {
   const { crops, rootsADay } = design.planting;
   return {
     ...design,
     version: 4,
-    soil: without(design.soil, 'feedHow', 'feedNitrogen'),
+    soil: without(design.soil, 'feedHow', 'feedNitrogen', 'feedLasts'),
     planting: {
       ...without(crops[0] as object, ...PLANTED_KEYS),
       ...(rootsADay === undefined ? {} : { rootsADay }),

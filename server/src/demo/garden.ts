@@ -164,6 +164,7 @@ export const DEMO_GARDEN: readonly PlanterDesign[] = [
     set(['soil', 'feed'], 'organic'),
     set(['soil', 'feedDose'], 4),
     set(['soil', 'feedNitrogen'], 0.05),
+    set(['soil', 'feedLasts'], 42),
   ]),
   applyPatch(start('stone-pot'), [
     set(['name'], 'Strawberries in the glazed pot'),

@@ -20,6 +20,7 @@ export const feeding: Rule = ({ design: { soil, planting, pipes }, figures }) =>
       set(['soil', 'feedHow'], 'strip'),
       set(['soil', 'feedDose'], FEED_DOSES.organic),
       set(['soil', 'feedNitrogen'], FEEDS.organic.nitrogen),
+      set(['soil', 'feedLasts'], FEEDS.organic.lasts),
     ],
   };
   if (soil.feedHow === 'tube' && soil.feed !== 'none' && soil.feed !== 'in-mix') {

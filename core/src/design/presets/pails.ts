@@ -35,6 +35,7 @@ export const BLANK: PlanterDesign = {
     feedHow: 'strip',
     feedNitrogen: 0,
     feedDose: 0,
+    feedLasts: 0,
     limeDose: 0,
   },
   planting: planting('lettuce', 3, 0.22),

@@ -26,6 +26,8 @@ interface PlanFieldsProps {
   /** The day that a new watering is proposed for. */
   day: string;
   onChange(plan: SeasonPlan): void;
+  /** Whether the log says when it was planted; then that holds. */
+  logged?: boolean;
   /** The day of planting alone. */
   dayOnly?: boolean;
 }
@@ -39,7 +41,15 @@ const EVERY: FieldSpec = { label: 'Days between', kind: 'count', min: 1, max: MO
 const USUAL_EVERY = 7;
 
 /** When it is planted, who fills it, and what is given by hand. */
-export function PlanFields({ planting, plan, planted, day, onChange, dayOnly }: PlanFieldsProps) {
+export function PlanFields({
+  planting,
+  plan,
+  planted,
+  logged = false,
+  day,
+  onChange,
+  dayOnly,
+}: PlanFieldsProps) {
   const { filling } = plan;
   const [draft, setDraft] = useState<string | null>(null);
   const shown = draft ?? planted;
@@ -50,11 +60,13 @@ export function PlanFields({ planting, plan, planted, day, onChange, dayOnly }: 
         <Input
           type="date"
           value={shown}
+          readOnly={logged}
           onChange={({ target: { value } }) => {
             setDraft(isDate(value) ? null : value);
             if (isDate(value)) onChange({ ...plan, planted: value });
           }}
         />
+        {logged && <Field.HelperText>As its log says. Correct it there.</Field.HelperText>}
         <Field.ErrorText>Choose a day.</Field.ErrorText>
       </Field.Root>
       {!dayOnly && (

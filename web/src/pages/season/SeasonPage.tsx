@@ -5,8 +5,10 @@ import {
   dayAfter,
   daysBetween,
   evaluate,
+  plantedInLog,
   plantedOn,
   seasonDays,
+  type LogEntry,
   type SeasonPlan,
   type WeatherChoice,
   type SeasonQuestion,
@@ -74,6 +76,7 @@ type View = keyof typeof VIEWS;
 /** Weathers that the bands and the absence come from. */
 const SEEDS = 30;
 const LONGEST_AWAY = 60;
+const NO_ENTRIES: readonly LogEntry[] = [];
 /** Grown enough for the question to matter. */
 const USUAL_LEAVE = 75;
 const USUAL_AWAY = 10;
@@ -91,7 +94,9 @@ function Season({ resource, choice, plan }: SeasonProps) {
   const ownDays = choice.site === 'own-days' ? choice.days : null;
   const length = seasonDays(design.planting);
   const today = formatISO(new Date(), { representation: 'date' });
-  const planned = plan.planted ?? ownDays?.days[0]?.date ?? null;
+  const { data: entries = NO_ENTRIES } = useLog(id);
+  const logged = plantedInLog(entries);
+  const planned = logged ?? plan.planted ?? ownDays?.days[0]?.date ?? null;
   const planted = plantedOn(planned, design.planting, today, site.latitude);
   const [leave, setLeave] = useState(() => dayAfter(planted, USUAL_LEAVE));
   const [back, setBack] = useState(() => dayAfter(planted, USUAL_LEAVE + USUAL_AWAY));
@@ -226,6 +231,7 @@ function Season({ resource, choice, plan }: SeasonProps) {
             dayOnly={view === 'year'}
             plan={plan}
             planted={planted}
+            logged={logged !== null}
             day={dayAfter(planted, Math.min(day, length - 1))}
             onChange={save}
           />

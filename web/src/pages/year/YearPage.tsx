@@ -3,16 +3,19 @@ import type { PlanterResource } from '@huerta/contract';
 import {
   dayAfter,
   daysBetween,
+  plantedInLog,
   plantedOn,
   siteOf,
   stripOf,
   yearOf,
+  type LogEntry,
   type SeasonPlan,
   type WeatherChoice,
 } from '@huerta/core';
 import { formatISO } from 'date-fns';
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
+import { useWholeLog } from '../../api/log';
 import { usePlanters } from '../../api/planters';
 import { useSeasonPlans } from '../../api/season';
 import { useWeather } from '../../api/weather';
@@ -24,6 +27,7 @@ import { YearStrip } from '../../components/year/YearStrip';
 export default function YearPage() {
   const planters = usePlanters();
   const weather = useWeather();
+  const log = useWholeLog();
   return (
     <Page title="The year">
       <Box display="flex" flexWrap="wrap" gap="4" alignItems="baseline" mb="4">
@@ -34,8 +38,12 @@ export default function YearPage() {
           To the garden
         </Link>
       </Box>
-      <Fetched what="the garden" title="The garden cannot be fetched" queries={[planters, weather]}>
-        {(all, choice) => <Years planters={all} choice={choice} />}
+      <Fetched
+        what="the garden"
+        title="The garden cannot be fetched"
+        queries={[planters, weather, log]}
+      >
+        {(all, choice, entries) => <Years planters={all} choice={choice} entries={entries} />}
       </Fetched>
     </Page>
   );
@@ -44,7 +52,13 @@ export default function YearPage() {
 /** Planters that are shown at first, and more at a press. */
 const AT_ONCE = 30;
 
-function Years({ planters, choice }: { planters: PlanterResource[]; choice: WeatherChoice }) {
+interface YearsProps {
+  planters: PlanterResource[];
+  choice: WeatherChoice;
+  entries: readonly LogEntry[];
+}
+
+function Years({ planters, choice, entries }: YearsProps) {
   const [most, setMost] = useState(AT_ONCE);
   const site = useMemo(() => siteOf(choice), [choice]);
   const growing = useMemo(
@@ -54,8 +68,16 @@ function Years({ planters, choice }: { planters: PlanterResource[]; choice: Weat
   const shown = growing.slice(0, most);
   const plans = useSeasonPlans(shown.map(({ id }) => id));
   const years = useMemo(
-    () => shown.map((one) => yearIn(one, plans[one.id], site)),
-    [shown, plans, site],
+    () =>
+      shown.map((one) =>
+        yearIn(
+          one,
+          plans[one.id],
+          entries.filter(({ planter }) => planter === one.id),
+          site,
+        ),
+      ),
+    [shown, plans, entries, site],
   );
   const strip = useMemo(() => overAll(years), [years]);
   const frostFree = years.find((one) => one.year.frostFree)?.year.frostFree;
@@ -94,11 +116,13 @@ function Years({ planters, choice }: { planters: PlanterResource[]; choice: Weat
 function yearIn(
   planter: PlanterResource,
   plan: SeasonPlan | undefined,
+  entries: readonly LogEntry[],
   site: ReturnType<typeof siteOf>,
 ) {
   const today = formatISO(new Date(), { representation: 'date' });
   const { planting } = planter.design;
-  const planted = plantedOn(plan?.planted ?? null, planting, today, site.latitude);
+  const planned = plantedInLog(entries) ?? plan?.planted ?? null;
+  const planted = plantedOn(planned, planting, today, site.latitude);
   return { planter, planted, year: yearOf(planter.design, planted, site) };
 }
 

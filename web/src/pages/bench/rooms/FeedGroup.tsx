@@ -34,6 +34,7 @@ export function FeedGroup() {
             { path: ['soil', 'feed'], value },
             { path: ['soil', 'feedDose'], value: DOSES[value] ?? 0 },
             { path: ['soil', 'feedNitrogen'], value: FEEDS[value].nitrogen },
+            { path: ['soil', 'feedLasts'], value: FEEDS[value].lasts },
             { path: ['soil', 'feedHow'], value: USUAL_WAY[value] },
           ];
           change(patch);
@@ -74,7 +75,19 @@ export function FeedGroup() {
           </Says>
         </>
       )}
-      {soil.feed === 'in-mix' && <Says>Give nothing more until the bag of the mix says so.</Says>}
+      {soil.feed !== 'none' && (
+        <Measure
+          path={['soil', 'feedLasts']}
+          spec={FIELDS.soil.feedLasts}
+          value={soil.feedLasts}
+          {...(soil.feed === 'in-mix' ? { label: 'The mix feeds for' } : {})}
+        />
+      )}
+      {soil.feed === 'in-mix' && (
+        <Says>
+          Give nothing more until then. The bag of the mix says how long; Today reminds you.
+        </Says>
+      )}
       <ScoopField
         label="Dolomitic lime for this planter"
         mass={soil.limeDose * soilVolume}
