@@ -19,6 +19,7 @@ import { formatISO } from 'date-fns';
 import { useEffect, useMemo, useState, type ReactNode } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { planterKey, useChangePlanter, useCreatePlanter, usePlanter } from '../../api/planters';
+import { useLog } from '../../api/log';
 import { useSaveSeasonPlan, useSeasonPlan } from '../../api/season';
 import { useWeather } from '../../api/weather';
 import { notify } from '../../components/notices';
