@@ -117,3 +117,12 @@ test('soil that settles is topped up once', () => {
 test('what is not planted yet wants nothing', () => {
   expect(due(-5)).toEqual({});
 });
+
+test('cotton is renewed after its seasons, felt is not', () => {
+  const wick = (material: string): Patch => [{ path: ['wicks', 0, 'material'], value: material }];
+  expect(due(300, wick('cotton-cloth')).wick).toBeUndefined();
+  expect(due(360, wick('cotton-cloth')).wick).toMatch(/^Renew the wick/);
+  const renewed = entryOf(dayAfter(PLANTED, 200), { kind: 'did', what: 'wick' });
+  expect(due(360, wick('cotton-cloth'), [renewed]).wick).toBeUndefined();
+  expect(due(700, wick('synthetic-felt')).wick).toBeUndefined();
+});

@@ -1,5 +1,5 @@
 import type { Figures } from '../assess';
-import type { Site } from '../catalog';
+import { CLOTHS, type Site } from '../catalog';
 import { dayAfter, daysBetween } from '../climate';
 import { cropIn, type PlanterDesign } from '../design';
 import { q, say, type Message } from '../quantity';
@@ -50,6 +50,7 @@ export function dutiesOf(question: DutyQuestion): Duty[] {
     onTheList,
     topWatering,
     settled,
+    cotton,
     feeding,
     flushing,
     looking,
@@ -135,6 +136,29 @@ function feeding({ design: { soil }, planted, entries }: DutyQuestion): Duty[] {
         : say`Feed it: what was given lasts about ${q(every, 'days')}.`,
       due: dayAfter(last, every),
       did: { kind: 'fed', what: '', mass: null },
+    },
+  ];
+}
+
+/** Days that are a season of a wick. */
+const WICK_SEASON = 180;
+/** A wick that lasts longer than so many seasons is renewed when it is seen to. */
+const ROTS = 3;
+
+function cotton({ design, planted, entries }: DutyQuestion): Duty[] {
+  const seasons = design.wicks.flatMap((one) =>
+    one.kind === 'cloth' ? [CLOTHS[one.material].seasons] : [],
+  );
+  const least = Math.min(...seasons);
+  if (least > ROTS) return [];
+  const last = lastOf(entries, deed('wick')) ?? planted;
+  const days = least * WICK_SEASON;
+  return [
+    {
+      id: 'wick',
+      text: say`Renew the wick when you plant anew: cotton and wool rot, and it has been in for ${q(days, 'days')}.`,
+      due: dayAfter(last, days),
+      did: noted('wick'),
     },
   ];
 }

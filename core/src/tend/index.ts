@@ -15,7 +15,7 @@ export {
   type Feel,
   type LogEntry,
 } from './entry';
-export { readLine, type LineReading, type ReadLine } from './readLine';
+export { CAN, readLine, type LineReading, type ReadLine } from './readLine';
 export { quantilesOf, type Quantiles } from './belief';
 export { forecastOf, type Forecast } from './forecast';
 export { runThirsty, thirstOf, withRain, type Surprise, type Tended, type Thirst } from './thirst';

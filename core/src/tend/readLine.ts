@@ -16,6 +16,8 @@ export interface ReadLine {
 }
 export type LineReading = { ok: true; line: ReadLine } | { ok: false; message: string };
 
+/** A usual can, m³. */
+export const CAN = 0.01;
 /** A finger goes so deep, metres. */
 const FINGER = 0.05;
 const WEEKDAYS = ['sunday', 'monday', 'tuesday', 'wednesday', 'thursday', 'friday', 'saturday'];
@@ -88,6 +90,12 @@ const filled: Reader = (line, system) => {
     .replace(/\b(?:on top|from the top|from above|through the tube|down the tube|with|it)\b/g, '')
     .trim();
   if (rest === '') return { did: { kind: 'filled', where, volume: null, ran } };
+  const cans = /^(an?|one|half a|\d+(?:[.,]\d+)?) cans?$/.exec(rest);
+  if (cans) {
+    const count = { a: 1, an: 1, one: 1, 'half a': 0.5 }[cans[1] as string];
+    const volume = (count ?? Number((cans[1] as string).replace(',', '.'))) * CAN;
+    return { did: { kind: 'filled', where, volume, ran } };
+  }
   const volume = readQuantity(rest, 'volume', system);
   return volume.ok
     ? { did: { kind: 'filled', where, volume: volume.value, ran } }

@@ -133,6 +133,15 @@ describe('entries', () => {
     expect(holding([one, two, out, back]).map(({ id }) => id)).toEqual([back.id, one.id]);
   });
 
+  test.each([
+    ['filled 2 cans till it ran', 0.02],
+    ['watered half a can', 0.005],
+    ['filled a can', 0.01],
+  ])('%s is so many litres', (line, volume) => {
+    const reading = readLine(line, TODAY, 'metric');
+    expect(reading.ok && reading.line.did).toMatchObject({ kind: 'filled', volume });
+  });
+
   test('in whatever order they come, the same holds', () => {
     const all = [one, two, takenOut(one, uuid(6)), { ...two, id: uuid(7), instead: two.id }];
     fc.assert(
@@ -263,6 +272,28 @@ describe('the thirst that it learns', () => {
     });
     const { surprises } = thirstOf({ ...tended, entries: [...tended.entries, still], weather });
     expect(surprises.map(({ kind }) => kind)).toContain('rises');
+  });
+
+  test('an overflow that runs at once though the stick was low says that the water does not get in', () => {
+    const { tended, last } = garden(3);
+    const later = dayAfter(last, 5);
+    const weather = weatherOf(SITES.vallesol, PLANTED, 130, 3).filter(({ date }) => date < later);
+    const low = entryOf(90, `${later}T05:00:00.000Z`, {
+      kind: 'level',
+      depth: planter.heights.brim * 0.2,
+    });
+    const ran = entryOf(91, `${later}T05:10:00.000Z`, {
+      kind: 'filled',
+      where: 'tube',
+      volume: 2e-4,
+      ran: true,
+    });
+    const kinds = (entries: LogEntry[]) =>
+      thirstOf({ ...tended, entries: [...tended.entries, ...entries], weather }).surprises.map(
+        ({ kind }) => kind,
+      );
+    expect(kinds([low, ran])).toContain('at-once');
+    expect(kinds([ran])).not.toContain('at-once');
   });
 
   test('the next filling comes as a range, and a stick that reads lower brings it nearer', () => {

@@ -40,7 +40,7 @@ const FEELS_DRY = 2.5;
 
 /** A reading that no thirst explains. */
 export interface Surprise {
-  kind: 'falls-fast' | 'stays' | 'rises';
+  kind: 'falls-fast' | 'stays' | 'rises' | 'at-once';
   entry: LogEntry;
   /** What was read and what was to be expected: m³ for fillings, metres for levels. */
   read: number;
@@ -148,7 +148,7 @@ export function thirstOf(tended: Tended): Thirst {
     ({ belief } = heard);
     before = dayOf(entry);
     readings += 1;
-    if (heard.surprise) surprises.push(heard.surprise);
+    if (heard.surprise) surprises.push(atOnce(tended, entries, heard.surprise));
   }
   return {
     belief,
@@ -158,6 +158,24 @@ export function thirstOf(tended: Tended): Thirst {
     fullOn: full ? dayOf(full) : planted,
     certain: full !== null,
   };
+}
+
+/** Days before a filling for which a dip still tells how it stood, and the share of the depth that counts as low. */
+const DIPPED = 1;
+const LOW = 0.5;
+
+/** A filling that ran almost at once though the stick was low is no small thirst: the water does not get in. */
+function atOnce({ planter }: Tended, entries: readonly LogEntry[], found: Surprise): Surprise {
+  if (found.kind !== 'stays' || found.entry.did.kind !== 'filled') return found;
+  const day = dayOf(found.entry);
+  const low = entries.some(
+    ({ at, did }) =>
+      did.kind === 'level' &&
+      at <= found.entry.at &&
+      daysBetween(at.slice(0, 10), day) <= DIPPED &&
+      did.depth < LOW * planter.heights.brim,
+  );
+  return low ? { ...found, kind: 'at-once' } : found;
 }
 
 interface Heard {

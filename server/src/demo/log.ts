@@ -141,9 +141,11 @@ export async function loadDemoLog(
   services: Services,
   today = new Date().toISOString().slice(0, 10),
 ): Promise<void> {
-  const { planters, log, round } = services;
+  const { planters, log, round, weatherDays } = services;
   if ((await log.of(null, '', 1)).length > 0) return;
   const { kept } = await planters.list();
+  // As the small station tells it (`npm run station`).
+  await weatherDays.put(weatherOf(SITES.vallesol, dayAfter(today, -DAYS), DAYS, 0));
   const walk: string[] = [];
   for (const tended of TENDED) {
     const found = kept.find(({ value }) => value.name === tended.name && value.variant === '');

@@ -6,7 +6,7 @@ import { saySurprises } from './tended';
 import './tended.css';
 
 /** Which trouble a surprise in the log is. */
-const SEEN = { 'falls-fast': 'fast', stays: 'stays', rises: 'stays' } as const;
+const SEEN = { 'falls-fast': 'fast', stays: 'stays', rises: 'stays', 'at-once': 'stays' } as const;
 
 interface SurprisesProps {
   planter: string;

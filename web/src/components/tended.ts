@@ -84,6 +84,8 @@ function saySurprise(
       return `Look for a leak or a crack, and see that it stands level: ${saw}`;
     case 'stays':
       return `Look at wick and roots, which drink little: ${saw}`;
+    case 'at-once':
+      return `Rod the tube through and let caught air out; it ran over almost at once: ${saw}`;
     case 'rises':
       return `See what fills it, or why nothing is drunk: ${saw}`;
   }

@@ -5,6 +5,7 @@ import type { PlanterDesign } from '../../design';
 import { q, say, type Message } from '../../quantity';
 import { holding, type Did, type LogEntry } from '../entry';
 import type { TendedState } from '../state';
+import type { Surprise } from '../thirst';
 import { CAUSE_IDS, CAUSES, type Cause } from './table';
 
 /** What a planter's own design, log and forecast say of a trouble, before anybody looks. */
@@ -70,16 +71,18 @@ function level({ state, figures }: KnownQuestion): Known[] {
     : [];
 }
 
-const SURPRISED: Record<'falls-fast' | 'stays' | 'rises', Partial<Record<Cause, number>>> = {
+const SURPRISED: Record<Surprise['kind'], Partial<Record<Cause, number>>> = {
   'falls-fast': { leak: 6, thirsty: 1.5, airlock: 1.5, drowned: 0.4, still: 0.3 },
   stays: { wick: 4, column: 4, drowned: 2, still: 3, blocked: 1.5, leak: 0.2, thirsty: 0.3 },
+  'at-once': { airlock: 8, column: 1.5, leak: 0.3 },
   rises: { rain: 3, blocked: 2, drowned: 2, column: 1.5, wick: 1.5, leak: 0.3 },
 };
-const SAW = {
+const SAW: Record<Surprise['kind'], string> = {
   'falls-fast': 'Its log says that it lost more lately than any thirst explains.',
   stays: 'Its log says that it drank less lately than any thirst explains.',
+  'at-once': 'Its log says that it ran over almost at once though the stick was low.',
   rises: 'Its log says that the water stood higher lately than it can without a filling.',
-} as const;
+};
 
 function surprises({ state, today }: KnownQuestion): Known[] {
   const lately = (state?.thirst.surprises ?? []).filter(

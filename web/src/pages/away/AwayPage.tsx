@@ -8,12 +8,13 @@ import {
   type GardenAbsence,
   type GardenAwayAnswer,
   type LogEntry,
+  type RainTank,
   type RoundPlan,
   type WeatherChoice,
 } from '@huerta/core';
 import { formatISO } from 'date-fns';
 import { FileText } from 'lucide-react';
-import { useMemo, useState } from 'react';
+import { useMemo, useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { keepPaper } from '../../api/paper';
 import { useWholeLog } from '../../api/log';
@@ -26,8 +27,9 @@ import { writeDate } from '../../components/dates';
 import { notify } from '../../components/notices';
 import { Fetched, Page } from '../../components/Page';
 import { PageHead } from '../../components/PageHead';
-import { useGardenAway } from '../../workers/round';
+import { useGardenAway, useRound, type RoundAsked } from '../../workers/round';
 import type { AwayTold } from '../../workers/work';
+import { useTankOutlook } from '../today/Tank';
 import './away.css';
 
 /** The whole garden while nobody is at home: what lasts, what does not, and when somebody has to come. */
@@ -131,7 +133,15 @@ function Away({ planters, entries, choice, plan }: AwayProps) {
         <Text mt="4">Nothing is planted yet, so nothing can go short.</Text>
       )}
       {told && told.answer.alone.length > 0 && (
-        <Answer told={told} absence={shown} planters={growing} />
+        <Answer told={told} absence={shown} planters={growing}>
+          {plan.tank && (
+            <FromTank
+              tank={plan.tank}
+              wants={told.answer.water}
+              asked={{ planters: growing, plans, entries, choice }}
+            />
+          )}
+        </Answer>
       )}
     </>
   );
@@ -143,13 +153,37 @@ function errorOf(absence: GardenAbsence, today: string): string {
   return absence.from < today ? 'That day is over. Choose today or a later one.' : '';
 }
 
+interface FromTankProps {
+  tank: RainTank;
+  wants: GardenAwayAnswer['water'];
+  asked: RoundAsked;
+}
+
+/** Whether the rain tank gives what leaving and visits take. */
+function FromTank({ tank, wants, asked }: FromTankProps) {
+  const { write } = useWords();
+  const { value, working } = useRound(asked);
+  const { choice, entries } = asked;
+  const { water } = useTankOutlook(tank, { round: value ?? {}, choice, entries });
+  if (working) return null;
+  const asks = wants.leaving + wants.visits;
+  return (
+    <Text mt="2">
+      The rain tank has about {write(water, 'volume')} today; leaving and visits take about{' '}
+      {write(asks, 'volume')}
+      {water >= asks ? ', so it is enough without rain.' : '. See that there is water besides.'}
+    </Text>
+  );
+}
+
 interface AnswerProps {
+  children?: ReactNode;
   told: AwayTold;
   absence: GardenAbsence;
   planters: readonly PlanterResource[];
 }
 
-function Answer({ told: { answer, changes }, absence, planters }: AnswerProps) {
+function Answer({ told: { answer, changes }, absence, planters, children }: AnswerProps) {
   const { write } = useWords();
   const names = new Map(planters.map(({ id, design }) => [id, design.name]));
   return (
@@ -162,6 +196,7 @@ function Answer({ told: { answer, changes }, absence, planters }: AnswerProps) {
         water once more that morning. Sure means in nine cases of ten, over the weathers to come and
         what is known of each one’s thirst.
       </Text>
+      {children}
       <Visits answer={answer} absence={absence} planters={planters} names={names} />
       <Text as="h2" fontSize="lg" mt="6">
         Each by itself

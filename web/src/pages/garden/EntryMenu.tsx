@@ -1,18 +1,21 @@
 import { Button, Menu, Portal } from '@chakra-ui/react';
 import type { Entry } from '@huerta/contract';
-import type { PlanterDesign } from '@huerta/core';
+import { TILL_IT_RAN, type PlanterDesign } from '@huerta/core';
 import {
   Copy,
   Download,
+  Droplets,
   EllipsisVertical,
   GitBranch,
   Hammer,
+  NotebookPen,
   Pencil,
   Sun,
   Trash2,
 } from 'lucide-react';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
+import { useWriteLog } from '../../api/log';
 import {
   fetchPlanter,
   useChangePlanter,
@@ -45,6 +48,7 @@ export function EntryMenu({ entry }: { entry: Entry }) {
 
 function OpenMenu({ entry }: { entry: Entry }) {
   const [renaming, setRenaming] = useState(false);
+  const log = useWriteLog();
   const create = useCreatePlanter();
   const remove = useDeletePlanters();
   const restore = useRestorePlanters();
@@ -58,6 +62,14 @@ function OpenMenu({ entry }: { entry: Entry }) {
 
   const choose = (value: string) => {
     if (value === 'rename') setRenaming(true);
+    if (value === 'log') void navigate(`/planters/${id}/log`);
+    if (value === 'filled')
+      void log.write([id], { did: TILL_IT_RAN }).then(([filled]) =>
+        notify(`‘${name}’: filled till it ran.`, {
+          label: 'Undo',
+          run: () => void (filled && log.takeOut(filled)),
+        }),
+      );
     if (value === 'season') void navigate(`/planters/${id}/season`);
     if (value === 'build') void navigate(`/planters/${id}/build`);
     if (value === 'export') withDesign(exportPlanter);
@@ -114,6 +126,12 @@ function OpenMenu({ entry }: { entry: Entry }) {
         <Portal>
           <Menu.Positioner>
             <Menu.Content>
+              <Menu.Item value="filled">
+                <Droplets size={18} aria-hidden /> Filled till it ran
+              </Menu.Item>
+              <Menu.Item value="log">
+                <NotebookPen size={18} aria-hidden /> The log
+              </Menu.Item>
               <Menu.Item value="rename">
                 <Pencil size={18} aria-hidden /> Rename
               </Menu.Item>

@@ -59,7 +59,8 @@ export function Tank({ plan, round, choice, entries, ready }: TankProps) {
   );
 }
 
-function useOutlook(
+/** How the tank stands, from the round and the weather that was. */
+export function useTankOutlook(
   tank: RainTank,
   { round, choice, entries }: Pick<TankProps, 'round' | 'choice' | 'entries'>,
 ): TankOutlook {
@@ -84,7 +85,7 @@ function useOutlook(
 
 function Standing({ tank, ...of }: { tank: RainTank } & Omit<TankProps, 'plan' | 'ready'>) {
   const { write } = useWords();
-  const { water, caught, drawn, daily, dry } = useOutlook(tank, of);
+  const { water, caught, drawn, daily, dry } = useTankOutlook(tank, of);
   const since = writeDate(tank.seen, 'short');
   return (
     <Text role="status">

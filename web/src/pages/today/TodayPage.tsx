@@ -1,6 +1,7 @@
 import { Box, Button, Text } from '@chakra-ui/react';
 import type { PlanterResource } from '@huerta/contract';
 import {
+  CAN,
   inOrder,
   TILL_IT_RAN,
   type LogEntry,
@@ -73,8 +74,6 @@ interface RoundsProps {
 
 /** Most planters of one round. */
 const MOST = 120;
-/** A usual can, m³. */
-const CAN = 0.01;
 
 function Rounds({ planters, entries, choice, plan }: RoundsProps) {
   const growing = useMemo(

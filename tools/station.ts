@@ -1,0 +1,109 @@
+import { parseArgs } from 'node:util';
+import {
+  dayAfter,
+  evaluate,
+  roomDay,
+  runSeason,
+  SITES,
+  weatherOf,
+  type PlanterDesign,
+  type WeatherDay,
+} from '@huerta/core';
+
+/**
+ * A small station that is not there: tells a day of made-up weather and the level of one planter every so often, as a
+ * real one would by the API. `npm run station -- --url http://localhost:4700 --every 5 --days 30 --planter NAME`
+ */
+
+const { values } = parseArgs({
+  options: {
+    url: { type: 'string', default: 'http://localhost:4700' },
+    every: { type: 'string', default: '5' },
+    days: { type: 'string', default: '0' },
+    planter: { type: 'string', default: '' },
+    thirst: { type: 'string', default: '1.2' },
+  },
+});
+const base = values.url.replace(/\/$/, '');
+const every = Number(values.every);
+const most = Number(values.days);
+const thirst = Number(values.thirst);
+/** Days of its own past from which on the station knows how the planter stood, and between two fillings. */
+const BACK = 60;
+const FILLED_EVERY = 5;
+const SEED = 0;
+
+interface Listed {
+  id: string;
+  design: PlanterDesign;
+}
+
+async function ask<T>(path: string, body?: object): Promise<T> {
+  const answer = await fetch(`${base}/api${path}`, {
+    ...(body
+      ? {
+          method: 'POST',
+          headers: { 'content-type': 'application/json' },
+          body: JSON.stringify(body),
+        }
+      : {}),
+  });
+  const text = await answer.text();
+  if (!answer.ok) throw new Error(`${path}: ${text}`);
+  return JSON.parse(text) as T;
+}
+
+/** What the float reads on each evening of some days. */
+function levels(design: PlanterDesign, days: readonly WeatherDay[]): number[] {
+  const { planter } = evaluate(design);
+  const air = days
+    .map((day) => (design.place.rain === 'indoors' ? roomDay(day) : day))
+    .map((day) => ({ ...day, et: day.et * thirst }));
+  const planted = days[0]?.date ?? '';
+  const filling = { kind: 'every', days: FILLED_EVERY } as const;
+  return runSeason(planter, air, { planted, filling, refillAt: 0 }).days.map(({ level }) => level);
+}
+
+/** The day after the last one told, or two weeks ago where none is. */
+async function firstDay(): Promise<string> {
+  const { days } = await ask<{ days: { date: string }[] }>('/weather/days');
+  const last = days.at(-1)?.date;
+  const today = new Date().toISOString().slice(0, 10);
+  return last ? dayAfter(last, 1) : dayAfter(today, -14);
+}
+
+async function tell(date: string, planter: Listed | undefined): Promise<void> {
+  const days = weatherOf(SITES.vallesol, dayAfter(date, -BACK), BACK + 1, SEED);
+  const { tMin, tMax, rain } = days.at(-1) as WeatherDay;
+  await ask('/weather/days', { days: [{ date, tMin, tMax, rain }] });
+  const level = planter ? levels(planter.design, days).at(-1) : undefined;
+  if (planter && level !== undefined)
+    await ask(`/planters/${planter.id}/readings`, {
+      by: 'Float of the station',
+      readings: [{ at: `${date}T20:00:00.000Z`, level: Math.round(level * 1000) / 1000 }],
+    });
+  const float =
+    level === undefined ? '' : `, ${Math.round(level * 1000)} mm in ${planter?.design.name}`;
+  console.log(
+    `${date}: ${tMin.toFixed(1)} to ${tMax.toFixed(1)} °C, ${(rain * 1000).toFixed(1)} mm of rain${float}`,
+  );
+}
+
+try {
+  const { planters } = await ask<{ planters: Listed[] }>('/planters');
+  const planter = planters.find(({ design }) => design.name === values.planter) ?? planters[0];
+  let date = await firstDay();
+  const today = new Date().toISOString().slice(0, 10);
+  for (let told = 0; date < today && (most === 0 || told < most); told += 1) {
+    if (told > 0) await new Promise((done) => setTimeout(done, every * 1000));
+    await tell(date, planter);
+    date = dayAfter(date, 1);
+  }
+  if (date >= today) console.log('All days up to yesterday are told.');
+} catch (error) {
+  console.error(error instanceof Error ? error.message : error);
+  console.error(
+    `Is Huerta running at ${base}? Start it with npm run demo, or say where with --url.`,
+  );
+  process.exitCode = 1;
+}
