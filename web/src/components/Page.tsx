@@ -4,6 +4,7 @@ import { Clashes } from './Clashes';
 import { TopBar } from './TopBar';
 import { Trouble } from './Trouble';
 import { Waiting } from './Waiting';
+import { BottomWays, PlanterWays } from './Ways';
 
 interface PageProps {
   /** As the browser's tab has it; a page that knows its name later says it itself. */
@@ -19,17 +20,22 @@ export function Page({ title, className, maxW, children }: PageProps) {
     <Box minH="full">
       {title && <title>{`${title} · Huerta`}</title>}
       <TopBar />
+      <PlanterWays />
       <Box
         as="main"
+        id="main"
+        tabIndex={-1}
+        outline="none"
         px={{ base: '4', md: '8' }}
         pt={{ base: '4', md: '6' }}
-        pb="16"
+        pb={{ base: '28', lg: '16' }}
         {...(className ? { className } : {})}
         {...(maxW ? { maxW } : {})}
       >
         <Clashes />
         {children}
       </Box>
+      <BottomWays />
     </Box>
   );
 }

@@ -5,6 +5,7 @@ import { Link } from 'react-router';
 import { usePreferences } from '../app/preferences';
 import { useHeard } from '../device/heard';
 import { writeAgo } from './dates';
+import { GardenWays } from './Ways';
 
 /** The line along the top: whose wall this is, what is open, and how quantities are shown. */
 export function TopBar({ children }: { children?: ReactNode }) {
@@ -20,7 +21,10 @@ export function TopBar({ children }: { children?: ReactNode }) {
       borderColor="ink"
       flexWrap="wrap"
     >
-      <Box flex={children ? { base: '1', md: 'none' } : '1'}>
+      <a className="skip" href="#main">
+        To the content
+      </a>
+      <Box flex={children ? { base: '1', md: 'none' } : { base: '1', lg: 'none' }}>
         <Link to="/" aria-label="Huerta, to the garden">
           <HStack gap="2" fontFamily="heading" fontWeight="bold" fontSize="lg" minH="touch">
             <img src="/mark.svg" alt="" width="28" height="28" />
@@ -41,6 +45,11 @@ export function TopBar({ children }: { children?: ReactNode }) {
           {children}
         </Box>
       ) : null}
+      {!children && (
+        <Box flex="1">
+          <GardenWays />
+        </Box>
+      )}
       {/* On the bench the mark of saving says it. */}
       {!children && <Away />}
       <UnitSwitch />

@@ -40,14 +40,7 @@ export default function AwayPage() {
   const plan = useRoundPlan();
   return (
     <Page title="Going away" className="for-paper">
-      <PageHead
-        links={[
-          ['/today', 'Today'],
-          ['/', 'To the garden'],
-        ]}
-      >
-        Going away
-      </PageHead>
+      <PageHead>Going away</PageHead>
       <Fetched
         what="the garden"
         title="The garden cannot be fetched"

@@ -1,11 +1,12 @@
 import { Box, Button, HStack, useBreakpointValue } from '@chakra-ui/react';
 import { pour } from '@huerta/core';
-import { CalendarRange, Download, Hammer, Keyboard, NotebookPen, Redo2, Undo2 } from 'lucide-react';
+import { Download, Keyboard, Redo2, Undo2 } from 'lucide-react';
 import { memo, useCallback, useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { exportPlanter } from '../../components/exportPlanter';
 import { TextField } from '../../components/TextField';
 import { TopBar } from '../../components/TopBar';
+import { BottomWays } from '../../components/Ways';
 import { usePrinting } from '../../components/usePrinting';
 import './bench.css';
 import { BenchBehind, useBench, useHistory } from './bench';
@@ -105,7 +106,7 @@ export const BenchLayout = memo(function BenchLayout({ saving }: { saving: Savin
             <Box as="nav" aria-label="Rooms of the work">
               {rooms}
             </Box>
-            <Box px="4" pt="5" pb="16">
+            <Box px="4" pt="5" pb="28">
               <BenchBehind>
                 <Findings />
               </BenchBehind>
@@ -116,6 +117,7 @@ export const BenchLayout = memo(function BenchLayout({ saving }: { saving: Savin
           <ConflictDialog saving={saving} current={saving.state.current} />
         )}
         {help && <ShortcutsDialog onClose={closeHelp} />}
+        <BottomWays />
       </Box>
     </>
   );
@@ -163,19 +165,19 @@ const BenchBar = memo(function BenchBar({ saving, onHelp }: BenchBarProps) {
       <BenchTitle />
       <SaveMark saving={saving} />
       <HistoryButtons />
-      <Button asChild variant="ghost" px="2">
+      <Button asChild variant="ghost" px="2" hideBelow="lg">
         <Link to="build" relative="path" aria-label="Build it: holes, cuts and parts">
-          <Hammer size={20} />
+          Build
         </Link>
       </Button>
-      <Button asChild variant="ghost" px="2">
+      <Button asChild variant="ghost" px="2" hideBelow="lg">
         <Link to="log" relative="path" aria-label="The log: what was filled, dipped and seen">
-          <NotebookPen size={20} />
+          Log
         </Link>
       </Button>
-      <Button asChild variant="ghost" px="2" hideBelow="md">
+      <Button asChild variant="ghost" px="2" hideBelow="lg">
         <Link to="season" relative="path" aria-label="The season ahead: water, weather and roots">
-          <CalendarRange size={20} />
+          Season
         </Link>
       </Button>
       <Button

@@ -1,8 +1,8 @@
-import { Box, Button, HStack, Menu, Portal, Text } from '@chakra-ui/react';
+import { Button, HStack, Text } from '@chakra-ui/react';
 import type { Entry } from '@huerta/contract';
-import { Menu as MenuIcon, Plus } from 'lucide-react';
+import { Plus } from 'lucide-react';
 import { useCallback, useMemo, useState } from 'react';
-import { Link, useNavigate } from 'react-router';
+import { Link } from 'react-router';
 import { useGarden } from '../../api/planters';
 import { Fetched, Page } from '../../components/Page';
 import { usePrinting } from '../../components/usePrinting';
@@ -33,7 +33,6 @@ export function GardenPage() {
           The garden
         </Text>
         <HStack gap="3" flexWrap="wrap">
-          <Elsewhere />
           <ImportButton />
           <Button asChild variant="solid" order={{ base: -1, md: 0 }}>
             <Link to="/new">
@@ -50,51 +49,6 @@ export function GardenPage() {
         }
       </Fetched>
     </Page>
-  );
-}
-
-const ELSEWHERE = [
-  ['/today', 'Today'],
-  ['/away', 'Going away'],
-  ['/year', 'The year'],
-  ['/vessels', 'My vessels'],
-  ['/compare', 'Compare'],
-  ['/shopping', 'Shopping list'],
-  ['/prices', 'Price book'],
-  ['/settings', 'Settings'],
-] as const;
-
-/** The other pages: side by side where there is room, in a menu on a phone. */
-function Elsewhere() {
-  const navigate = useNavigate();
-  return (
-    <>
-      {ELSEWHERE.map(([to, name]) => (
-        <Button key={to} asChild variant="ghost" hideBelow="md">
-          <Link to={to}>{name}</Link>
-        </Button>
-      ))}
-      <Box hideFrom="md">
-        <Menu.Root onSelect={({ value }) => void navigate(value)}>
-          <Menu.Trigger asChild>
-            <Button>
-              <MenuIcon size={20} aria-hidden /> More pages
-            </Button>
-          </Menu.Trigger>
-          <Portal>
-            <Menu.Positioner>
-              <Menu.Content>
-                {ELSEWHERE.map(([to, name]) => (
-                  <Menu.Item key={to} value={to}>
-                    {name}
-                  </Menu.Item>
-                ))}
-              </Menu.Content>
-            </Menu.Positioner>
-          </Portal>
-        </Menu.Root>
-      </Box>
-    </>
   );
 }
 

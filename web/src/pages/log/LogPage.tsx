@@ -73,15 +73,7 @@ function Log({ resource, entries, choice, plan }: LogProps) {
   return (
     <>
       <title>{`Log of ${design.name} · Huerta`}</title>
-      <PageHead
-        links={[
-          ['/today', 'Today'],
-          [`/planters/${id}/trouble`, 'Something wrong?'],
-          [`/planters/${id}`, 'To the bench'],
-        ]}
-      >
-        {`Log: ${design.name}`}
-      </PageHead>
+      <PageHead>{`Log: ${design.name}`}</PageHead>
       <Stands resource={resource} entries={entries} choice={choice} plan={plan} />
       <Box className="log-write" role="group" aria-label="Write into the log">
         <Box display="flex" flexWrap="wrap" gap="3">

@@ -220,9 +220,6 @@ function Season({ resource, choice, plan }: SeasonProps) {
         <Text as="h1" fontSize={{ base: 'xl', md: '2xl' }}>
           The season: {design.name}
         </Text>
-        <Link to={`/planters/${id}`} style={{ textDecoration: 'underline' }}>
-          To the bench
-        </Link>
       </Box>
       <Views label="Views of the season" views={VIEWS} view={view} />
       <Box className="season-head">

@@ -44,14 +44,7 @@ export default function TodayPage() {
   const plan = useRoundPlan();
   return (
     <Page title="Today" className="for-paper">
-      <PageHead
-        links={[
-          ['/away', 'Going away'],
-          ['/', 'To the garden'],
-        ]}
-      >
-        Today
-      </PageHead>
+      <PageHead>Today</PageHead>
       <Fetched
         what="the round"
         title="The round cannot be fetched"

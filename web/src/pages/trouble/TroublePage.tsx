@@ -108,14 +108,7 @@ function Guide(props: GuideProps) {
   return (
     <>
       <title>{`Trouble with ${design.name} · Huerta`}</title>
-      <PageHead
-        links={[
-          [`/planters/${id}/log`, 'The log'],
-          [`/planters/${id}`, 'To the bench'],
-        ]}
-      >
-        {`Something wrong: ${design.name}`}
-      </PageHead>
+      <PageHead>{`Something wrong: ${design.name}`}</PageHead>
       <Box as="section" mt="3" aria-label="What do you see?">
         <Text as="h2" fontSize="lg">
           What do you see?

@@ -2,7 +2,7 @@ import { Box, Text } from '@chakra-ui/react';
 import type { PlanterResource } from '@huerta/contract';
 import { buildSheet, evaluate, section, type PaperId } from '@huerta/core';
 import { useMemo, useState } from 'react';
-import { Link, useParams } from 'react-router';
+import { useParams } from 'react-router';
 import { usePriceBook } from '../../api/build';
 import { usePlanter } from '../../api/planters';
 import { useWords } from '../../app/preferences';
@@ -91,20 +91,6 @@ function Sheet({ resource }: { resource: PlanterResource }) {
             </Text>
           )}
         </Text>
-        <Link
-          className="not-printed"
-          to={`/planters/${id}`}
-          style={{ textDecoration: 'underline' }}
-        >
-          To the bench
-        </Link>
-        <Link
-          className="not-printed"
-          to={`/planters/${id}/season`}
-          style={{ textDecoration: 'underline' }}
-        >
-          The season ahead
-        </Link>
       </Box>
       {serious > 0 && (
         <Text color="harm" fontWeight="medium" mb="2">

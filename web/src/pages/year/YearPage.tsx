@@ -20,6 +20,7 @@ import { usePlanters } from '../../api/planters';
 import { useSeasonPlans } from '../../api/season';
 import { useWeather } from '../../api/weather';
 import { Fetched, Page } from '../../components/Page';
+import { PageHead } from '../../components/PageHead';
 import { writeDate } from '../../components/dates';
 import { YearStrip } from '../../components/year/YearStrip';
 
@@ -30,14 +31,7 @@ export default function YearPage() {
   const log = useWholeLog();
   return (
     <Page title="The year">
-      <Box display="flex" flexWrap="wrap" gap="4" alignItems="baseline" mb="4">
-        <Text as="h1" fontSize="2xl" flex="1">
-          The year
-        </Text>
-        <Link to="/" style={{ textDecoration: 'underline' }}>
-          To the garden
-        </Link>
-      </Box>
+      <PageHead>The year</PageHead>
       <Fetched
         what="the garden"
         title="The garden cannot be fetched"
