@@ -154,16 +154,6 @@ describe('findings', () => {
     expect(finding).toMatchObject({ remedies: [] });
   });
 
-  test('against a full hose: fill slowly, then more holes of the same size, and nothing else', () => {
-    const hose = (id: string) => findingsOf(start(id)).find((f) => f.id === 'overflow-hose')!;
-    expect(tell(hose('tote-pipes').text, 'metric')).toMatch(/Fill slowly/);
-    expect(hose('tote-pipes').remedies.map(({ label }) => tell(label, 'us'))).toEqual([
-      'Drill 3 holes of the same size at the same height',
-    ]);
-    // Eight holes of 12 mm would do it: nobody drills those.
-    expect(hose('cloth-pail').remedies).toEqual([]);
-  });
-
   test('a base of rock says that it holds less than it looks', () => {
     expect(findingsOf(start('rock-bed')).map((f) => f.id)).toContain('full-of-stone');
   });

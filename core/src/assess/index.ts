@@ -17,3 +17,4 @@ export {
 } from './schools';
 export { propose, tradeCurve, type Proposal, type TradePoint, type Wish } from './trade';
 export { AMPLE, reported, reportOf, SHOWN, type ReportId, type ReportRow } from './report';
+export { overflowCarries } from './carries';

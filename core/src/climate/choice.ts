@@ -63,7 +63,7 @@ export const weatherChoiceSchema = z
       .nullable(),
   })
   .refine(({ site, normals }) => site !== 'own-normals' || normals !== null, {
-    message: 'There are no normals of your own yet.',
+    message: 'There are no monthly averages of your own yet.',
     path: ['normals'],
   })
   .refine(({ site, days }) => site !== 'own-days' || days !== null, {

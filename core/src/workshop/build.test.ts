@@ -321,6 +321,21 @@ test('mix: settling and shrinking make the ingredients more than what stands in 
   expect(coir!.volume / perlite!.volume).toBeCloseTo(3, 9);
 });
 
+test('a hose against a small overflow is said where one fills, and only there', () => {
+  const water = (id: string, patch: Patch = []) => {
+    const design = applyPatch(STARTING_POINTS.find((point) => point.id === id)!.design, patch);
+    const { planter, assessment } = evaluate(design);
+    expect(assessment.findings.map((finding) => finding.id)).not.toContain('overflow-hose');
+    const { steps } = buildSheet(planter, assessment.figures, 'metric');
+    return steps
+      .find((step) => step.id === 'water')!
+      .doing.map((words) => tell(words, 'metric'))
+      .join(' ');
+  };
+  expect(water('tote-pipes')).toMatch(/turn a hose down and stop when it runs/);
+  expect(water('tote-pipes', [{ path: ['place', 'hose'], value: 1e-5 }])).not.toMatch(/a hose/);
+});
+
 test('lime is for those that like it, never for strawberries; feed goes by its own rate', () => {
   const limed = (id: string) =>
     sheetOf(id, 'metric', [

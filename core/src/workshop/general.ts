@@ -1,3 +1,4 @@
+import { overflowCarries } from '../assess';
 import { FEED_WAYS, FEEDS, ingredientWord, mediumOf } from '../catalog';
 import { FIELDS } from '../design';
 import { soilBeds } from '../planter';
@@ -164,6 +165,13 @@ export function water(maker: Maker): void {
         : say`Then fill ${how} to ${q(heights.brim, 'length')}: up to ${q(figures.standing, 'volume')}.`,
     5,
   );
+  const carries = overflowCarries(maker.planter);
+  const { hose } = maker.planter.design.place;
+  if (carries !== null && carries < hose && !supply)
+    maker.say(
+      'water',
+      say`Fill with a can, or turn a hose down and stop when it runs: the overflow carries ${q(carries, 'flow')}, and a hose gives ${q(hose, 'flow')}.`,
+    );
   maker.say(
     'water',
     say`For the first weeks water from the top too, until the roots have found the moist layer; seed needs it until it is up.`,

@@ -138,7 +138,7 @@ const PARTS: { [K in Kind]: readonly Part<Bodies[K]>[] } = {
     weatherPart('Weather of', 'site', (site) =>
       site in SITES ? SITES[site as keyof typeof SITES].name : 'your own',
     ),
-    weatherPart('Normals of your own', 'normals', (normals) => normals?.name ?? 'none'),
+    weatherPart('Your own averages', 'normals', (normals) => normals?.name ?? 'none'),
     weatherPart('Days from a file', 'days', (days) => days?.name ?? 'none'),
   ],
   crops: [

@@ -8,7 +8,7 @@ export function NotFoundPage() {
       <TopBar />
       <Box as="main" p={{ base: '5', md: '10' }}>
         <Text as="h1" fontSize="2xl">
-          Nothing grows here
+          Page not found
         </Text>
         <Text mt="2" mb="5">
           There is no page at this address.

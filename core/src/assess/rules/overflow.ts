@@ -9,7 +9,8 @@ import {
 } from '../../design';
 import { baseName } from '../../planter';
 import { q, say } from '../../quantity';
-import { outletFlow, outletOf, outflow } from '../../reservoir';
+import { outflow } from '../../reservoir';
+import { overflowCarries } from '../carries';
 import { mixBelow } from '../figures';
 import type { Remedy, Rule } from '../finding';
 import { downToMm, LEAST_AIR_GAP, moveBase, moveLip, set, upToMm } from '../moves';
@@ -217,12 +218,7 @@ type Hole = Extract<OverflowDesign, { kind: 'hole' }>;
  * Holes with the same lip that carry `inflow` before water is `head` above the lip: first more of the same
  * size, then wider ones.
  */
-function holesThatCarry(
-  overflow: OverflowDesign,
-  inflow: number,
-  head: number,
-  wide = true,
-): Remedy[] {
+function holesThatCarry(overflow: OverflowDesign, inflow: number, head: number): Remedy[] {
   if (overflow.kind === 'rim') return [];
   const lip = overflow.centre - lipBelowMark(overflow);
   const { centre, diameter: now, count: many, screened, bearing } = overflow;
@@ -242,7 +238,7 @@ function holesThatCarry(
         .map((count) => ({ diameter, count })),
   );
   const same = more.slice(0, 1).map((count) => ({ diameter: from.diameter, count }));
-  return (wide ? [...same, ...wider] : same).map(({ diameter, count }) => {
+  return [...same, ...wider].map(({ diameter, count }) => {
     const mark = lip + diameter / 2;
     return {
       label:
@@ -254,36 +250,22 @@ function holesThatCarry(
   });
 }
 
-export const overflowCapacity: Rule = ({ design, planter: { heights, vessel }, figures }) => {
+export const overflowCapacity: Rule = ({ design, planter, figures }) => {
   const { overflow, place } = design;
-  if (!overflow || heights.invert === null || heights.invert > heights.ceiling) return [];
-  if (baseStyle(design) === 'bag') return [];
-  const outlet = outletOf(overflow, vessel.perimeterAt(heights.waterRim));
+  const { heights } = planter;
+  const carries = overflowCarries(planter);
+  if (!overflow || carries === null || heights.invert === null) return [];
+  if (figures.rainIn <= 0 || carries >= figures.rainIn) return [];
   const head = heights.base - heights.invert;
-  const carries = outletFlow(outlet, head);
-  if (figures.rainIn > 0 && carries < figures.rainIn) {
-    return [
-      {
-        id: 'overflow-storm',
-        severity: 'fault',
-        room: 'water',
-        text: say`In rain of ${q(place.storm, 'rainfall')} the water climbs ${q(figures.stormClimb ?? 0, 'length')} above the lip, into the soil: the overflow cannot keep up.`,
-        propose: () => holesThatCarry(overflow, figures.rainIn, head),
-      },
-    ];
-  }
-  if (carries < place.hose) {
-    return [
-      {
-        id: 'overflow-hose',
-        severity: 'note',
-        room: 'water',
-        text: say`The overflow carries ${q(carries, 'flow')} before water gets into the soil, and a hose gives ${q(place.hose, 'flow')}. Fill slowly and stop when it runs, or give it more opening.`,
-        propose: () => holesThatCarry(overflow, place.hose, head, false),
-      },
-    ];
-  }
-  return [];
+  return [
+    {
+      id: 'overflow-storm',
+      severity: 'fault',
+      room: 'water',
+      text: say`In rain of ${q(place.storm, 'rainfall')} the water climbs ${q(figures.stormClimb ?? 0, 'length')} above the lip, into the soil: the overflow cannot keep up.`,
+      propose: () => holesThatCarry(overflow, figures.rainIn, head),
+    },
+  ];
 };
 
 export const overflowOpen: Rule = ({ design: { overflow, place } }) =>

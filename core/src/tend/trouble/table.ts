@@ -248,7 +248,7 @@ export const CAUSES = {
     mend: 'Clear the overflow with a stick or a bottle brush until water runs out of it, and look at its screen.',
     deed: 'overflow',
     room: 'water',
-    speaks: ['overflow-storm', 'overflow-hose', 'overflow-unscreened'],
+    speaks: ['overflow-storm', 'overflow-unscreened'],
   }),
   rain: row({
     name: 'Rain has soaked it',

@@ -62,8 +62,8 @@ export function AwayView({
           <Text mt="2">
             {Math.round(answer.answer.sure * seeds)} of {seeds} weathers see it through
             {answer.answer.middling === null
-              ? '; in the middling one it lasts for more than two months.'
-              : `; in the middling one it lasts ${write(answer.answer.middling, 'days')}.`}
+              ? '; typically it lasts for more than two months.'
+              : `; typically it lasts ${write(answer.answer.middling, 'days')}.`}
           </Text>
           {answer.answer.safe < days && (
             <Box mt="4">

@@ -222,15 +222,15 @@ test('normals of one’s own are checked at the field and kept', async () => {
   await user.click(await screen.findByRole('button', { name: 'Make your own from these' }));
   const july = screen.getByLabelText('Greatest °C, Jul');
   fireEvent.change(july, { target: { value: 'hot' } });
-  await user.click(screen.getByRole('button', { name: 'Keep them as normals of your own' }));
+  await user.click(screen.getByRole('button', { name: 'Keep them as your own averages' }));
   expect(screen.getByText('Greatest °C of Jul is a number from -40 to 55.')).toBeTruthy();
   expect((july as HTMLInputElement).value).toBe('hot');
   fireEvent.change(july, { target: { value: '38' } });
   fireEvent.change(screen.getByLabelText('Latitude, degrees'), { target: { value: '90' } });
-  await user.click(screen.getByRole('button', { name: 'Keep them as normals of your own' }));
+  await user.click(screen.getByRole('button', { name: 'Keep them as your own averages' }));
   expect(screen.getByText(/Nearer to a pole the sun stays up or down for weeks/)).toBeTruthy();
   fireEvent.change(screen.getByLabelText('Latitude, degrees'), { target: { value: '-38' } });
-  await user.click(screen.getByRole('button', { name: 'Keep them as normals of your own' }));
+  await user.click(screen.getByRole('button', { name: 'Keep them as your own averages' }));
   await waitFor(() => expect(siteOf(choice).tMax[6]).toBe(38));
   expect(SITES.vallesol.tMax[6]).toBe(34);
 });

@@ -217,15 +217,15 @@ function Normals({ site, onKeep }: { site: Site; onKeep(normals: Site): void }) 
     onKeep({
       ...site,
       ...values,
-      name: 'Normals of your own',
+      name: 'Your own averages',
       latitude: north,
       altitude: high,
     });
   };
   return (
-    <Box as="section" mt="5" aria-label="Normals of the months">
+    <Box as="section" mt="5" aria-label="Monthly averages">
       <Text as="h2" fontSize="lg">
-        Normals of the months
+        Monthly averages
       </Text>
       {drafts && (
         <Box className="away-dates" mb="3">
@@ -275,7 +275,7 @@ function Normals({ site, onKeep }: { site: Site; onKeep(normals: Site): void }) 
       )}
       {drafts ? (
         <Button mt="3" variant="solid" onClick={keep}>
-          Keep them as normals of your own
+          Keep them as your own averages
         </Button>
       ) : (
         <Button mt="3" onClick={begin}>

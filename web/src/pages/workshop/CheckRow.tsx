@@ -38,7 +38,7 @@ export function CheckRow({ check, state, onCheck }: CheckRowProps) {
       </Box>
       {state === 'bad' && (
         <Text role="status" className="check-mend">
-          <strong>Put it right:</strong> {tell(check.mend)} Then say that it is so.
+          <strong>Put it right:</strong> {tell(check.mend)} Then answer Yes.
         </Text>
       )}
     </Box>
