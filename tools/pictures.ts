@@ -29,7 +29,7 @@ interface Picture {
 const PICTURES: Picture[] = [
   { file: 'garden', at: '/', size: DESK },
   { file: 'start', at: '/new', size: DESK },
-  { file: 'bench', at: { planter: 'Tomato on the roof', room: 'wick' }, size: DESK },
+  { file: 'bench', at: { planter: 'Tomato on the roof', room: 'wick' }, size: DESK, us: true },
   { file: 'bench-trough', at: { planter: 'Peppers in the trough', room: 'water' }, size: DESK },
   {
     file: 'bench-move',
@@ -56,12 +56,22 @@ const PICTURES: Picture[] = [
     dark: true,
     us: true,
   },
-  { file: 'build', at: { planter: 'Peppers on the kitchen step', room: 'build' }, size: DESK },
-  { file: 'shopping', at: { planter: 'Salad box on legs', room: 'shopping' }, size: DESK },
+  {
+    file: 'build',
+    at: { planter: 'Peppers on the kitchen step', room: 'build' },
+    size: DESK,
+    us: true,
+  },
+  {
+    file: 'shopping',
+    at: { planter: 'Salad box on legs', room: 'shopping' },
+    size: DESK,
+    us: true,
+  },
   { file: 'prices', at: '/prices', size: DESK },
   { file: 'season', at: { planter: 'Peppers on the kitchen step', room: 'season' }, size: DESK },
-  { file: 'compare', at: '/compare', size: DESK },
-  { file: 'vessels', at: '/vessels', size: DESK },
+  { file: 'compare', at: '/compare', size: DESK, us: true },
+  { file: 'vessels', at: '/vessels', size: DESK, us: true },
 ];
 
 /** A view of a season, with what is pressed or ticked there first. */
@@ -89,7 +99,18 @@ const ON_A_PHONE: Picture['at'][] = [
   { planter: 'Chard along the north wall', room: 'water' },
   { planter: 'Peppers on the kitchen step', room: 'build' },
   { planter: 'Peppers on the kitchen step', room: 'season' },
-  '/compare',
+  { planter: 'Chard along the north wall', room: 'log' },
+];
+
+/** Tending, in one picture; half of it in inches. */
+const TENDING: readonly { at: Picture['at']; us: boolean }[] = [
+  { at: { planter: 'Chard along the north wall', room: 'log' }, us: true },
+  { at: '/away', us: false },
+  {
+    at: { planter: 'Chard along the north wall', room: 'trouble?seen=dry-top,stays' },
+    us: true,
+  },
+  { at: '/year', us: false },
 ];
 
 /** Where a picture is taken. */
@@ -98,7 +119,7 @@ function addressOf(at: Picture['at'], planters: readonly ServedPlanter[]): strin
   const { planter, room } = at;
   const index = planters.findIndex(({ design }) => design.name === planter);
   const id = planters[index]?.id ?? '';
-  if (room.startsWith('build') || room.startsWith('season')) return `/planters/${id}/${room}`;
+  if (/^(build|season|log|trouble)/.test(room)) return `/planters/${id}/${room}`;
   if (room === 'shopping') {
     const together = [planters[0], planters[1], planters[index]].map((one) => one?.id);
     return `/shopping?with=${together.join(',')}`;
@@ -107,8 +128,14 @@ function addressOf(at: Picture['at'], planters: readonly ServedPlanter[]): strin
 }
 
 /** Opens a page and waits until it has what it shows. */
-async function opened(browser: Browser, path: string, size: Picture['size']): Promise<Page> {
-  const page = await browser.newPage({ locale: 'en-GB', viewport: size, reducedMotion: 'reduce' });
+async function opened(
+  browser: Browser,
+  path: string,
+  size: Picture['size'],
+  us = false,
+): Promise<Page> {
+  const locale = us ? 'en-US' : 'en-GB';
+  const page = await browser.newPage({ locale, viewport: size, reducedMotion: 'reduce' });
   await page.clock.setFixedTime(NOW);
   await page.goto(served.base + path);
   await page.getByRole('heading', { level: 1 }).waitFor({ timeout: 60_000 });
@@ -152,30 +179,32 @@ async function phones(browser: Browser, planters: readonly ServedPlanter[]): Pro
   await together(browser, 'phones', shots, 3, PHONE.width);
 }
 
-/** The views of a season that are not its first, at a desk and on a phone. */
-async function seasonViews(
-  browser: Browser,
-  planters: readonly ServedPlanter[],
-  wanted: (file: string) => boolean,
-): Promise<void> {
-  for (const { file, size, columns, width } of [
-    { file: 'season-views', size: DESK, columns: 2, width: 960 },
-    { file: 'season-phones', size: PHONE, columns: 4, width: PHONE.width },
-  ]) {
-    if (!wanted(file)) continue;
-    const shots: Buffer[] = [];
-    for (const { planter, view, press, tick = [] } of SEASON_SHOTS) {
-      const room = `season?view=${view}`;
-      const page = await opened(browser, addressOf({ planter, room }, planters), size);
-      if (press) await page.getByRole('button', { name: press, exact: true }).click();
-      for (const label of tick) await page.getByText(label).first().click();
-      await page.waitForTimeout(press ? 20_000 : 9000);
-      await page.evaluate(() => window.scrollTo(0, 0));
-      shots.push(await page.screenshot());
-      await page.close();
-    }
-    await together(browser, file, shots, columns, width);
+/** The views of a season that are not its first. */
+async function seasonViews(browser: Browser, planters: readonly ServedPlanter[]): Promise<void> {
+  const shots: Buffer[] = [];
+  for (const { planter, view, press, tick = [] } of SEASON_SHOTS) {
+    const room = `season?view=${view}`;
+    const page = await opened(browser, addressOf({ planter, room }, planters), DESK);
+    if (press) await page.getByRole('button', { name: press, exact: true }).click();
+    for (const label of tick) await page.getByText(label).first().click();
+    await page.waitForTimeout(press ? 20_000 : 9000);
+    await page.evaluate(() => window.scrollTo(0, 0));
+    shots.push(await page.screenshot());
+    await page.close();
   }
+  await together(browser, 'season-views', shots, 2, 960);
+}
+
+/** The log, going away, trouble and the year, in one picture. */
+async function tending(browser: Browser, planters: readonly ServedPlanter[]): Promise<void> {
+  const shots: Buffer[] = [];
+  for (const { at, us } of TENDING) {
+    const page = await opened(browser, addressOf(at, planters), DESK, us);
+    await page.waitForTimeout(9000);
+    shots.push(await page.screenshot());
+    await page.close();
+  }
+  await together(browser, 'tending', shots, 2, 960);
 }
 
 /** The first page of a paper sheet, rendered by poppler’s pdftoppm. */
@@ -236,9 +265,11 @@ try {
     await page.screenshot({ path: join(root, 'docs/screenshots', `${file}.png`) });
     await context.close();
   }
-  if (only.length === 0 || only.includes('phones')) await phones(browser, planters);
-  await seasonViews(browser, planters, (file) => only.length === 0 || only.includes(file));
-  if (only.length === 0 || only.includes('paper')) await paper(planters);
+  const wanted = (file: string): boolean => only.length === 0 || only.includes(file);
+  if (wanted('phones')) await phones(browser, planters);
+  if (wanted('tending')) await tending(browser, planters);
+  if (wanted('season-views')) await seasonViews(browser, planters);
+  if (wanted('paper')) await paper(planters);
   await browser.close();
 } finally {
   await served.stop();

@@ -226,3 +226,57 @@ export const VESSEL_IDS = Object.keys(VESSELS) as [VesselId, ...VesselId[]];
 
 /** A vessel of the catalogue, widened. */
 export const catalogVessel = (id: VesselId): CatalogVessel => VESSELS[id];
+
+/** The same sizes as they are called where people buy by the gallon and the inch. */
+const US_NAMES: Readonly<Record<VesselId, string>> = {
+  'pail-5': '1 1/4 gal pail',
+  'pail-10': '2 1/2 gal pail',
+  'pail-15': '4 gal pail',
+  'pail-20': '5 gal pail',
+  'pail-25': '6 1/2 gal pail',
+  'tub-40': '10 gal round tub',
+  'tub-75': '20 gal round tub',
+  'tote-20': '5 gal tote',
+  'tote-30': '8 gal tote',
+  'tote-50': '13 gal tote',
+  'tote-70': '18 gal tote',
+  'tote-100': '27 gal tote',
+  'tote-130': '34 gal tote',
+  'bottle-1': '1 qt bottle, base',
+  'bottle-2': '2 qt bottle, base',
+  'bottle-5': '1 1/4 gal bottle, base',
+  'bottle-19': '5 gal cooler bottle, base',
+  'drum-60': '15 gal drum',
+  'barrel-120': '30 gal barrel',
+  'barrel-200': '55 gal barrel, whole',
+  'barrel-two-thirds': '55 gal barrel, cut at a third',
+  'barrel-half': '55 gal barrel, cut across',
+  'barrel-lying': '55 gal barrel, cut lengthwise',
+  'drum-lying': '15 gal drum, cut lengthwise',
+  'pot-20': '8 in clay pot',
+  'pot-30': '12 in clay pot',
+  'pot-40': '16 in decorative pot',
+  'pot-55': '22 in decorative pot',
+  'pot-square': '16 in square pot',
+  'window-box': '32 in window box',
+  'trough-90': '25 gal trough',
+  'trough-170': '45 gal trough',
+  'trough-270': '2 by 4 ft trough',
+  'trough-400': '2 by 6 ft trough',
+  'box-legs': 'Box on legs, 48 by 20 in',
+  'box-small': 'Box, 32 by 16 in',
+  'bed-small': 'Bed, 48 by 32 in',
+  'bed-medium': 'Bed, 6 1/2 by 3 1/4 ft',
+  'bed-large': 'Bed, 8 by 4 ft',
+  'tank-half': '275 gal bulk tank, half',
+  'tank-third': '275 gal bulk tank, a third',
+  'tray-60': '24 by 16 in tray',
+  'tray-100': '40 by 20 in tray',
+  'tray-round': '20 in round tray',
+  'gutter-box': '6 1/2 ft box gutter',
+  'gutter-round': '6 1/2 ft half-round gutter',
+};
+
+/** What a usual vessel is called, in litres and centimetres or in gallons and inches. */
+export const vesselName = (id: VesselId, units: 'metric' | 'us'): string =>
+  units === 'us' ? US_NAMES[id] : VESSELS[id].name;

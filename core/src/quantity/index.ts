@@ -1,4 +1,11 @@
 export { type QuantityKind, type UnitSystem } from './kinds';
 export { readQuantity, type Reading } from './read';
-export { writeQuantity, writeParts, fieldUnit, nudgeStep, type WrittenQuantity } from './write';
+export {
+  writeQuantity,
+  writeParts,
+  roughly,
+  fieldUnit,
+  nudgeStep,
+  type WrittenQuantity,
+} from './write';
 export { say, tell, q, type Message } from './message';

@@ -91,3 +91,6 @@ export function fieldUnit(kind: QuantityKind, system: UnitSystem): string {
 export function nudgeStep(system: UnitSystem): number {
   return system === 'us' ? 0.0254 / 16 : 0.001;
 }
+
+/** To two digits, as people say what is only about so much. */
+export const roughly = (value: number): number => Number(value.toPrecision(2));

@@ -2,7 +2,7 @@ import { FEED_DOSES, FEEDS } from '../../catalog';
 import { together } from '../../crop';
 import { cropIn, type Planted, type PlanterDesign } from '../../design';
 import { plantingPlan } from '../../planter';
-import { q, say } from '../../quantity';
+import { q, roughly, say } from '../../quantity';
 import { feedOf } from '../../soil';
 import type { Draft, Remedy, Rule } from '../finding';
 import { set } from '../moves';
@@ -60,7 +60,7 @@ function doseOf(soil: Soil, soilVolume: number): Draft[] {
         id: 'feed-dose',
         severity: 'fault',
         room: 'soil',
-        text: say`Give less: ${q(mass, 'dash')} of synthetic granules burns the roots. Usual here are ${q(least, 'dash')} to ${q(most, 'dash')}.`,
+        text: say`Give less: ${q(mass, 'dash')} of synthetic granules burns the roots. Usual here are ${q(roughly(least), 'dash')} to ${q(roughly(most), 'dash')}.`,
         propose: () => [
           {
             label: say`Give ${q(less, 'dash')}`,
@@ -76,7 +76,7 @@ function doseOf(soil: Soil, soilVolume: number): Draft[] {
       id: 'feed-unusual',
       severity: 'note',
       room: 'soil',
-      text: say`${q(mass, 'dash')} of feed is ${mass > most ? 'more' : 'less'} than most people give: ${q(least, 'dash')} to ${q(most, 'dash')} for this soil.`,
+      text: say`${q(mass, 'dash')} of feed is ${mass > most ? 'more' : 'less'} than most people give: ${q(roughly(least), 'dash')} to ${q(roughly(most), 'dash')} for this soil.`,
     },
   ];
 }

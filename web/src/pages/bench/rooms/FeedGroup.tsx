@@ -5,6 +5,7 @@ import {
   feedOf,
   FIELDS,
   LIME_DENSITY,
+  roughly,
   type Patch,
 } from '@huerta/core';
 import { useWords } from '../../../app/preferences';
@@ -70,8 +71,9 @@ export function FeedGroup() {
             />
           </Pair>
           <Says>
-            Growers usually give {write(given.least, 'dash')} to {write(given.most, 'dash')} of it
-            to this much soil in a season. Typical, from its nitrogen.
+            Growers usually give {write(roughly(given.least), 'dash')} to{' '}
+            {write(roughly(given.most), 'dash')} of it to this much soil in a season. Typical, from
+            its nitrogen.
           </Says>
         </>
       )}

@@ -11,6 +11,7 @@ import {
   VESSEL_IDS,
   vesselFrom,
   VESSELS,
+  vesselName,
   type VesselDesign,
   type VesselGroup,
 } from '@huerta/core';
@@ -123,7 +124,7 @@ function alike(one: VesselDesign, other: VesselDesign): boolean {
 
 function UsualSize() {
   const { design, change } = useBench();
-  const { tell } = useWords();
+  const { tell, units } = useWords();
   const { data: mine = [] } = useVessels();
   const [refusal, setRefusal] = useState('');
   const usual = VESSEL_IDS.find((id) => alike(vesselFrom(id), design.vessel));
@@ -142,7 +143,7 @@ function UsualSize() {
       label: VESSEL_GROUPS[group].name,
       options: VESSEL_IDS.filter((id) => VESSELS[id].group === group).map((id) => ({
         value: id,
-        label: VESSELS[id].name,
+        label: vesselName(id, units),
       })),
     })),
   ];
