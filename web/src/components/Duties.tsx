@@ -25,6 +25,7 @@ export function Duties({ planter, name, duties }: DutiesProps) {
         <li key={duty.id}>
           <span>{tell(duty.text)}</span>
           <Button
+            className="not-printed"
             variant="ghost"
             px="2"
             aria-label={`Done: ${tell(duty.text)}`}

@@ -1,7 +1,9 @@
 import { Button, Text } from '@chakra-ui/react';
 import type { Entry } from '@huerta/contract';
+import { TILL_IT_RAN } from '@huerta/core';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
+import { useWriteLog } from '../../api/log';
 import { useChangePlanter, useDeletePlanters, useRestorePlanters } from '../../api/planters';
 import { NameDialog } from '../../components/NameDialog';
 import { notify } from '../../components/notices';
@@ -27,6 +29,15 @@ export function Chosen({ shown, chosen, onAll, onDone }: ChosenProps) {
   const ids = chosen.map(({ id }) => id);
   const none = ids.length === 0;
   const many = ids.length === 1 ? 'One planter is' : `${ids.length} planters are`;
+  const log = useWriteLog();
+  const fill = () =>
+    void log.write(ids, { did: TILL_IT_RAN }).then((entries) => {
+      notify(`${many} filled till ${ids.length === 1 ? 'it' : 'they'} ran.`, {
+        label: 'Undo',
+        run: () => entries.forEach((entry) => void log.takeOut(entry)),
+      });
+      onDone();
+    });
   const discard = () =>
     remove.mutate(ids, {
       onSuccess: () => {
@@ -52,6 +63,9 @@ export function Chosen({ shown, chosen, onAll, onDone }: ChosenProps) {
       </Button>
       <Button disabled={none} onClick={() => void navigate(`/shopping?with=${ids.join()}`)}>
         Shopping list
+      </Button>
+      <Button disabled={none} onClick={fill}>
+        Filled till they ran
       </Button>
       <Button disabled={none} onClick={() => setPlacing(true)}>
         Put in a place
