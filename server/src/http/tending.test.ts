@@ -184,7 +184,7 @@ describe('the calendar', () => {
     expect(fill.startDate.isDate).toBe(true);
     expect(fill.startDate.toString() >= today).toBe(true);
     expect(fill.endDate.toString() > fill.startDate.toString()).toBe(true);
-    expect(fill.description).toMatch(/gal/);
+    expect(fill.description).toMatch(/cups? today/);
     const absent = all.find(({ uid }) => uid === 'away@huerta')!;
     expect(absent.startDate.toString()).toBe(away.from);
     expect(absent.endDate.toString()).toBe(away.until);

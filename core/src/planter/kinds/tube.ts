@@ -154,12 +154,12 @@ function footOf(spec: FillTubeDesign, site: Site, at: At): number {
   return spec.joint === 'tee' ? top : restsAt(site.vessel, at);
 }
 
-/** Crown of the lying pipe under a tube, or 0 where there is none. */
-function lyingTop({ lots }: Site, { x, y }: At): number {
+/** Crown of the lying pipe that a tube stands over, also with a part of its width, or 0 where there is none. */
+function lyingTop({ lots }: Site, { x, y, r }: At): number {
   for (const one of lots) {
     if (one.kind !== 'lying') continue;
     for (const { foot } of one.pieces) {
-      if (foot.form === 'run' && near(foot.run, x, y) <= foot.r + 1e-9) return one.height;
+      if (foot.form === 'run' && near(foot.run, x, y) < foot.r + r - 1e-9) return one.height;
     }
   }
   return 0;
