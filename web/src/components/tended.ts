@@ -19,12 +19,17 @@ function sureTo({ low, high }: Thirst['factor']): string {
 /** Readings below which nothing is said to be learned. */
 const FEW = 2;
 
+/** So near to what was expected a factor is said to be the same. */
+const AS_EXPECTED = 0.06;
+
 /** What was learned of its thirst. */
 export function sayThirst({ thirst }: TendedState): string {
   const { factor, readings } = thirst;
   if (readings < FEW) {
     return 'Its own thirst is not known yet: note two fillings until it runs, with the litres, or dip it now and then.';
   }
+  if (Math.abs(factor.middle - 1) < AS_EXPECTED)
+    return `It drinks about what Huerta expected, from ${readings} readings, sure ${sureTo(factor)}.`;
   return `It drinks ${factor.middle.toFixed(2).replace(/0$/, '')} times what Huerta expected, from ${readings} readings, sure ${sureTo(factor)}.`;
 }
 
@@ -65,7 +70,13 @@ export function saySurprises(
   return [...latest.values()].map((one) => {
     const before = surprises.filter(({ kind }) => kind === one.kind).length - 1;
     const often =
-      before === 0 ? '' : before === 1 ? ', and once before' : `, and ${before} times before`;
+      before === 0
+        ? ''
+        : before === 1
+          ? ', and once before'
+          : before === 2
+            ? ', and twice before'
+            : `, and ${before} times before`;
     return { kind: one.kind, words: saySurprise(one, often, write) };
   });
 }

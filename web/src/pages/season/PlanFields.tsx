@@ -33,7 +33,7 @@ interface PlanFieldsProps {
 }
 
 const FILLINGS: Readonly<Record<Filling['kind'], { name: string }>> = {
-  'when-low': { name: 'when the stick reads low' },
+  'when-low': { name: 'when the dip stick reads low' },
   every: { name: 'every so many days' },
   never: { name: 'only on chosen days' },
 };
