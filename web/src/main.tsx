@@ -10,9 +10,13 @@ import { z } from 'zod';
 import { App } from './app/App';
 import { PreferencesProvider } from './app/preferences';
 import { system } from './app/theme';
+import { warm } from './workers/hands';
 
 // The content security policy forbids building functions from text, which Zod would try for speed.
 z.config({ jitless: true });
+
+// What the round asks of workers it asks at once: they start while its page is on its way.
+if (/^\/(today|away)$/.test(window.location.pathname)) warm(2);
 
 const client = new QueryClient({
   defaultOptions: {

@@ -26,7 +26,12 @@ function start(): Hand {
 
 /** Starts workers before they are asked, so that they are ready when a page has what to ask. */
 export function warm(count: number): void {
-  while (free.length < Math.min(count, MOST_FREE)) free.push(start());
+  while (free.length < Math.min(count, MOST_FREE)) {
+    const hand = start();
+    free.push(hand);
+    // Whatever comes of it: what is asked next says so itself.
+    void hand.work.warmUp().catch(() => undefined);
+  }
 }
 
 /**

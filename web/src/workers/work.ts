@@ -8,10 +8,14 @@ import {
   oneChange,
   picturesOf,
   readField,
+  runSeason,
   score,
   shoppingFor,
+  SITES,
+  STARTING_POINTS,
   stateOf,
   tradeCurve,
+  weatherOf,
   type Candidate,
   type Carry,
   type FieldPictures,
@@ -79,6 +83,17 @@ type Told = SeasonParts[SeasonPart]['told'];
 
 /** All that is worked out away from the screen: functions of core, carried by a worker. */
 export const work = {
+  /** Runs a short season, so that what comes next finds its code compiled. */
+  warmUp(): void {
+    const [first] = STARTING_POINTS;
+    if (!first) return;
+    const days = weatherOf(SITES.vallesol, '2026-06-01', 10, 0);
+    runSeason(assemble(first.design), days, {
+      planted: '2026-05-01',
+      filling: { kind: 'never' },
+      refillAt: 0,
+    });
+  },
   season: (asked: SeasonAsked, tell: Tell<Told>): Promise<void> =>
     heard(tell, (say) => {
       for (const told of answersTo(asked)) say(told);
