@@ -132,6 +132,9 @@ export function openApi(version: string): object {
                 },
               }
             : {}),
+          ...(route.sends
+            ? { requestBody: { required: true, content: { [route.sends]: {} } } }
+            : {}),
           responses: answers(route),
         },
       };

@@ -59,6 +59,7 @@ test('makes its folder, and opening again migrates nothing twice', async () => {
     { name: '008-add-devices' },
     { name: '009-add-log' },
     { name: '010-add-weather-days' },
+    { name: '011-add-photos' },
   ]);
   expect((await servicesOf(second).planters.list()).kept).toHaveLength(1);
 });
