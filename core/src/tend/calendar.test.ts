@@ -2,23 +2,15 @@ import { SITES } from '../catalog';
 import { dayAfter } from '../climate';
 import { applyPatch, STARTING_POINTS, usualPlanted } from '../design';
 import { tell } from '../quantity';
+import { logEntry, uuidOf } from '../testing/entries';
 import { calendarOf } from './calendar';
 import type { LogEntry } from './entry';
 import type { TendedQuestion } from './state';
 
 const TODAY = '2026-07-15';
-const ID = '00000000-0000-4000-8000-000000000001';
-const entry = (n: number, ago: number, did: LogEntry['did']): LogEntry => ({
-  id: `00000000-0000-4000-8000-${String(n).padStart(12, '0')}`,
-  planter: ID,
-  at: `${dayAfter(TODAY, -ago)}T06:00:00.000Z`,
-  by: '',
-  did,
-  text: '',
-  typed: '',
-  instead: null,
-  gone: false,
-});
+const ID = uuidOf(1);
+const entry = (n: number, ago: number, did: LogEntry['did']): LogEntry =>
+  logEntry(n, dayAfter(TODAY, -ago), did, 1);
 const ran = { kind: 'filled', where: 'tube', volume: null, ran: true } as const;
 const planted = { kind: 'did', what: 'planted' } as const;
 

@@ -3,20 +3,11 @@ import { FEEDS, SITES } from '../catalog';
 import { dayAfter } from '../climate';
 import { applyPatch, STARTING_POINTS, usualPlanted, type Patch } from '../design';
 import { tell } from '../quantity';
+import { logEntry } from '../testing/entries';
 import { dutiesOf, type Did, type LogEntry } from '.';
 
 const PLANTED = '2027-05-01';
-const entryOf = (date: string, did: Did, n = 1): LogEntry => ({
-  id: `00000000-0000-4000-8000-${String(n).padStart(12, '0')}`,
-  planter: '00000000-0000-4000-8000-000000000000',
-  at: `${date}T06:00:00.000Z`,
-  by: '',
-  did,
-  text: '',
-  typed: '',
-  instead: null,
-  gone: false,
-});
+const entryOf = (date: string, did: Did, n = 1): LogEntry => logEntry(n, date, did);
 
 function due(after: number, patch: Patch = [], entries: LogEntry[] = []): Record<string, string> {
   const design = applyPatch(STARTING_POINTS.find(({ id }) => id === 'cloth-pail')!.design, [

@@ -19,21 +19,9 @@ import {
   type LogEntry,
   type Tended,
 } from '.';
+import { logEntry, uuidOf } from '../testing/entries';
 
 const TODAY = '2027-07-15';
-const uuid = (n: number): string => `00000000-0000-4000-8000-${String(n).padStart(12, '0')}`;
-const entryOf = (n: number, at: string, did: Did): LogEntry => ({
-  id: uuid(n),
-  planter: uuid(0),
-  at,
-  by: '',
-  did,
-  text: '',
-  typed: '',
-  instead: null,
-  gone: false,
-});
-
 describe('a line as people type it', () => {
   const read = (line: string, system: 'metric' | 'us' = 'metric') => {
     const reading = readLine(line, TODAY, system);
@@ -115,21 +103,21 @@ describe('a line as people type it', () => {
 });
 
 describe('entries', () => {
-  const one = entryOf(1, '2027-07-01T06:00:00.000Z', { kind: 'level', depth: 0.04 });
-  const two = entryOf(2, '2027-07-02T06:00:00.000Z', { kind: 'did', what: 'note' });
+  const one = logEntry(1, '2027-07-01T06:00:00.000Z', { kind: 'level', depth: 0.04 });
+  const two = logEntry(2, '2027-07-02T06:00:00.000Z', { kind: 'did', what: 'note' });
 
   test('what is corrected, taken out and put back; sent twice it is there once', () => {
     const better: LogEntry = {
       ...one,
-      id: uuid(3),
+      id: uuidOf(3),
       did: { kind: 'level', depth: 0.05 },
       instead: one.id,
     };
     expect(holding([one, two, one]).map(({ id }) => id)).toEqual([two.id, one.id]);
     expect(holding([better, one, two])).toEqual([two, better]);
-    const out = takenOut(two, uuid(4));
+    const out = takenOut(two, uuidOf(4));
     expect(holding([one, two, out])).toEqual([one]);
-    const back = putBack(two, out, uuid(5));
+    const back = putBack(two, out, uuidOf(5));
     expect(holding([one, two, out, back]).map(({ id }) => id)).toEqual([back.id, one.id]);
   });
 
@@ -143,7 +131,7 @@ describe('entries', () => {
   });
 
   test('in whatever order they come, the same holds', () => {
-    const all = [one, two, takenOut(one, uuid(6)), { ...two, id: uuid(7), instead: two.id }];
+    const all = [one, two, takenOut(one, uuidOf(6)), { ...two, id: uuidOf(7), instead: two.id }];
     fc.assert(
       fc.property(fc.shuffledSubarray(all, { minLength: all.length }), (mixed) => {
         expect(holding(mixed)).toEqual(holding(all));
@@ -196,7 +184,7 @@ describe('the thirst that it learns', () => {
     const entries = fills.map((i, k) => {
       const lost = run.days[i]!.filled + (k > from ? leak * (i - (fills[k - 1] ?? i)) : 0);
       const volume = Math.max(lost * (1 + 0.05 * luck.normal()) + 1e-4 * luck.normal(), 1e-5);
-      return entryOf(k + 1, `${dayAfter(PLANTED, i)}T06:00:00.000Z`, {
+      return logEntry(k + 1, `${dayAfter(PLANTED, i)}T06:00:00.000Z`, {
         kind: 'filled',
         where: 'tube',
         volume: k === 0 ? null : volume,
@@ -258,7 +246,7 @@ describe('the thirst that it learns', () => {
       const { surprises } = thirstOf(tended);
       const named = surprises.find(({ kind }) => kind === 'falls-fast');
       expect(named).toBeDefined();
-      expect(named!.entry.id <= uuid(6 + 4)).toBe(true);
+      expect(named!.entry.id <= uuidOf(6 + 4)).toBe(true);
     }
   });
 
@@ -266,7 +254,7 @@ describe('the thirst that it learns', () => {
     const { tended, last } = garden(3);
     const later = dayAfter(last, 6);
     const weather = weatherOf(SITES.vallesol, PLANTED, 130, 3).filter(({ date }) => date < later);
-    const still = entryOf(90, `${later}T05:00:00.000Z`, {
+    const still = logEntry(90, `${later}T05:00:00.000Z`, {
       kind: 'level',
       depth: planter.heights.brim,
     });
@@ -278,11 +266,11 @@ describe('the thirst that it learns', () => {
     const { tended, last } = garden(3);
     const later = dayAfter(last, 5);
     const weather = weatherOf(SITES.vallesol, PLANTED, 130, 3).filter(({ date }) => date < later);
-    const low = entryOf(90, `${later}T05:00:00.000Z`, {
+    const low = logEntry(90, `${later}T05:00:00.000Z`, {
       kind: 'level',
       depth: planter.heights.brim * 0.2,
     });
-    const ran = entryOf(91, `${later}T05:10:00.000Z`, {
+    const ran = logEntry(91, `${later}T05:10:00.000Z`, {
       kind: 'filled',
       where: 'tube',
       volume: 2e-4,
@@ -311,7 +299,7 @@ describe('the thirst that it learns', () => {
     const on = (depth: number) => {
       const entries = [
         ...tended.entries,
-        entryOf(80, `${three}T05:00:00.000Z`, { kind: 'level', depth }),
+        logEntry(80, `${three}T05:00:00.000Z`, { kind: 'level', depth }),
       ];
       const now = { ...tended, entries, weather };
       const rest = ahead.map((days) => days.filter(({ date }) => date >= three));
@@ -327,7 +315,12 @@ describe('how a planter stands', () => {
   const stands = (entries: LogEntry[], planted: string | null = null) =>
     stateOf({ design, planted, entries, site: SITES.vallesol, days: [], today: TODAY });
   const full = (date: string) =>
-    entryOf(1, `${date}T06:00:00.000Z`, { kind: 'filled', where: 'tube', volume: null, ran: true });
+    logEntry(1, `${date}T06:00:00.000Z`, {
+      kind: 'filled',
+      where: 'tube',
+      volume: null,
+      ran: true,
+    });
 
   test('nothing is said before somebody has said that it is planted', () => {
     expect(stands([])).toBeNull();
@@ -373,7 +366,7 @@ describe('how a planter stands', () => {
   });
 
   test('planted is planted, whatever was planned', () => {
-    const planted = entryOf(2, '2027-07-10T06:00:00.000Z', { kind: 'did', what: 'planted' });
+    const planted = logEntry(2, '2027-07-10T06:00:00.000Z', { kind: 'did', what: 'planted' });
     const state = stands([planted], '2027-09-01')!;
     expect(state.thirst.fullOn).toBe('2027-07-10');
     expect(state.duties.map(({ id }) => id)).toContain('top');

@@ -75,6 +75,8 @@ export interface Tended {
  * Cells of the column here. Levels are those of sixty within half a millimetre, where a stick is read to six.
  */
 const CELLS = 40;
+/** Longest step, seconds: as long as a part of the day lasts. */
+const LONGEST_STEP = 86_400;
 
 /** A planter through days with its thirst so many times what is reckoned, beginning full. */
 export function runThirsty(
@@ -91,6 +93,7 @@ export function runThirsty(
     refillAt: 0,
     waterings,
     cells: CELLS,
+    longest: LONGEST_STEP,
     ...other,
   });
 }

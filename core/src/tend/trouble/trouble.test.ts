@@ -3,6 +3,7 @@ import { evaluate } from '../../assess';
 import { SITES } from '../../catalog';
 import { applyPatch, STARTING_POINTS } from '../../design';
 import { tell } from '../../quantity';
+import { logEntry } from '../../testing/entries';
 import type { LogEntry } from '../entry';
 import { stateOf } from '../state';
 import { answersOf, chanceOf, nextCheck, suspects, tells, type Found } from './guide';
@@ -145,17 +146,13 @@ describe('the guide', () => {
 describe('what a planter’s own design, log and weather say', () => {
   const design = STARTING_POINTS[0]!.design;
   const today = '2026-07-15';
-  const filled = (date: string, volume: number): LogEntry => ({
-    id: `00000000-0000-4000-8000-${date.replace(/-/g, '').padStart(12, '0')}`,
-    planter: '00000000-0000-4000-8000-000000000001',
-    at: `${date}T06:00:00.000Z`,
-    by: '',
-    did: { kind: 'filled', where: 'tube', volume, ran: true },
-    text: '',
-    typed: '',
-    instead: null,
-    gone: false,
-  });
+  const filled = (date: string, volume: number): LogEntry =>
+    logEntry(Number(date.replace(/-/g, '')), date, {
+      kind: 'filled',
+      where: 'tube',
+      volume,
+      ran: true,
+    });
   const known = (patch: Parameters<typeof applyPatch>[1], entries: LogEntry[], rain = 0) => {
     const changed = applyPatch(design, patch);
     const { planter: _planter, assessment } = evaluate(changed);

@@ -1,30 +1,18 @@
 import { Box, Button, Text } from '@chakra-ui/react';
-import type { PlanterResource } from '@huerta/contract';
-import {
-  sayDid,
-  TILL_IT_RAN,
-  tell,
-  type LogEntry,
-  type SeasonPlan,
-  type WeatherChoice,
-} from '@huerta/core';
+import { sayDid, TILL_IT_RAN, tell } from '@huerta/core';
 import { Droplets } from 'lucide-react';
 import { lazy, Suspense, useDeferredValue, useMemo, useState } from 'react';
-import { useParams } from 'react-router';
-import { MOST_BY, setWriter, useLog, useWriteLog, writer, type Written } from '../../api/log';
-import { usePlanter } from '../../api/planters';
-import { useSeasonPlan } from '../../api/season';
-import { useWeather } from '../../api/weather';
+import { MOST_BY, setWriter, useWriteLog, writer, type Written } from '../../api/log';
 import { useWords } from '../../app/preferences';
 import { writeDate } from '../../components/dates';
 import { Duties } from '../../components/Duties';
 import { LogLine } from '../../components/LogLine';
 import { notify } from '../../components/notices';
-import { Fetched, Page } from '../../components/Page';
 import { PageHead } from '../../components/PageHead';
 import { Surprises } from '../../components/Surprises';
 import { TextField } from '../../components/TextField';
 import { sayLevel, sayNext, sayThirst } from '../../components/tended';
+import { TendedPlanter, type Tending } from '../../components/TendedPlanter';
 import '../../components/tended.css';
 import { useRound } from '../../workers/round';
 import { Entries } from './Entries';
@@ -35,34 +23,14 @@ const LogLevels = lazy(() => import('./LogLevels'));
 
 /** What was done to a planter, what it says of its thirst, and when it is to be filled again. */
 export default function LogPage() {
-  const { id = '' } = useParams();
-  const planter = usePlanter(id);
-  const log = useLog(id);
-  const weather = useWeather();
-  const plan = useSeasonPlan(id);
   return (
-    <Page className="log">
-      <Fetched
-        what="the log"
-        title="The log of this planter cannot be fetched"
-        queries={[planter, log, weather, plan]}
-      >
-        {(resource, entries, choice, planned) => (
-          <Log resource={resource} entries={entries} choice={choice} plan={planned} />
-        )}
-      </Fetched>
-    </Page>
+    <TendedPlanter className="log" what="the log" title="The log of this planter cannot be fetched">
+      {(tending) => <Log {...tending} />}
+    </TendedPlanter>
   );
 }
 
-interface LogProps {
-  resource: PlanterResource;
-  entries: readonly LogEntry[];
-  choice: WeatherChoice;
-  plan: SeasonPlan;
-}
-
-function Log({ resource, entries, choice, plan }: LogProps) {
+function Log({ resource, entries, choice, plan }: Tending) {
   const { id, design } = resource;
   const { write: say } = useWords();
   const { write } = useWriteLog();
@@ -95,7 +63,7 @@ function Log({ resource, entries, choice, plan }: LogProps) {
 }
 
 /** How it stands today, worked out in a worker. */
-function Stands({ resource, entries, choice, plan }: LogProps) {
+function Stands({ resource, entries, choice, plan }: Tending) {
   const { id, design } = resource;
   const { write } = useWords();
   const planters = useMemo(() => [resource], [resource]);

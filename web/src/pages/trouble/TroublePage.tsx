@@ -1,5 +1,4 @@
 import { Box, Button, Text } from '@chakra-ui/react';
-import type { PlanterResource } from '@huerta/contract';
 import {
   answersOf,
   CAUSES,
@@ -15,55 +14,29 @@ import {
   weatherThatWas,
   type Found,
   type Known,
-  type LogEntry,
-  type SeasonPlan,
   type Suspect,
   type Symptom,
   type TendedState,
-  type WeatherChoice,
 } from '@huerta/core';
 import { formatISO } from 'date-fns';
 import { useMemo, useState } from 'react';
-import { Link, useParams, useSearchParams } from 'react-router';
-import { useLog, useMeasuredDays, useWriteLog } from '../../api/log';
-import { usePlanter } from '../../api/planters';
-import { useSeasonPlan } from '../../api/season';
-import { useWeather } from '../../api/weather';
+import { Link, useSearchParams } from 'react-router';
+import { useMeasuredDays, useWriteLog } from '../../api/log';
 import { useWords } from '../../app/preferences';
 import { TickField } from '../../components/ChoiceField';
 import { notify } from '../../components/notices';
-import { Fetched, Page } from '../../components/Page';
+import { TendedPlanter, type Tending } from '../../components/TendedPlanter';
 import { PageHead } from '../../components/PageHead';
 import { useRound } from '../../workers/round';
 import './trouble.css';
 
 /** From what is seen, through a few checks, to the likely cause and what to do. */
 export default function TroublePage() {
-  const { id = '' } = useParams();
-  const planter = usePlanter(id);
-  const log = useLog(id);
-  const weather = useWeather();
-  const plan = useSeasonPlan(id);
   return (
-    <Page className="trouble">
-      <Fetched
-        what="the planter"
-        title="This planter cannot be fetched"
-        queries={[planter, log, weather, plan]}
-      >
-        {(resource, entries, choice, planned) => (
-          <Guide resource={resource} entries={entries} choice={choice} plan={planned} />
-        )}
-      </Fetched>
-    </Page>
+    <TendedPlanter className="trouble" what="the planter" title="This planter cannot be fetched">
+      {(tending) => <Guide {...tending} />}
+    </TendedPlanter>
   );
-}
-
-interface GuideProps {
-  resource: PlanterResource;
-  entries: readonly LogEntry[];
-  choice: WeatherChoice;
-  plan: SeasonPlan;
 }
 
 /** Days of weather that are looked back over. */
@@ -71,7 +44,7 @@ const BACK = 7;
 
 /** What its own design, log and weather say; how it stands is waited for. */
 function useKnown(
-  { resource, entries, choice }: GuideProps,
+  { resource, entries, choice }: Tending,
   state: TendedState | null | undefined,
 ): Known[] {
   const measured = useMeasuredDays();
@@ -87,7 +60,7 @@ function useKnown(
   }, [resource, entries, choice, state, measured, today]);
 }
 
-function Guide(props: GuideProps) {
+function Guide(props: Tending) {
   const { resource, entries, choice, plan } = props;
   const { id, design } = resource;
   const [search, setSearch] = useSearchParams();
