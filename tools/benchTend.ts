@@ -6,7 +6,7 @@ import { plantersAt, scratchFolder, serve, type ServedPlanter } from './served';
 
 /** Tending: today's page for small and large rounds, an entry on the page, and a log of many years. */
 
-const PORT = 4795;
+const PORT = 4793;
 const TODAY = '2026-07-15';
 const ENTRIES = 200_000;
 const TOGETHER = 500;
