@@ -18,7 +18,7 @@ export {
 export { CAN, readLine, type LineReading, type ReadLine } from './readLine';
 export { quantilesOf, type Quantiles } from './belief';
 export { forecastOf, type Forecast } from './forecast';
-export { runThirsty, thirstOf, withRain, type Surprise, type Tended, type Thirst } from './thirst';
+export { runThirsty, thirstOf, type Surprise, type Tended, type Thirst } from './thirst';
 export {
   followedFrom,
   plantedInLog,
@@ -49,8 +49,8 @@ export {
 } from './plan';
 export {
   rainTankSchema,
-  tankDays,
-  tankOutlook,
+  TANK_AHEAD,
+  tankStands,
   usualTank,
   type RainTank,
   type TankOutlook,

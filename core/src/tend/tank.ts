@@ -1,5 +1,9 @@
 import { z } from 'zod';
-import type { WeatherDay } from '../climate';
+import type { Site } from '../catalog';
+import { dayAfter, weatherOf, type MeasuredDay, type WeatherDay } from '../climate';
+import { holding, type LogEntry } from './entry';
+import { weatherThatWas, type TendedState } from './state';
+import { withRain } from './thirst';
 
 /** A tank that a roof fills: what it has, what it catches, and when it runs dry. */
 
@@ -109,4 +113,36 @@ export function tankOutlook(
     daily,
     dry: { early: dries[0] ?? null, likely: dries[Math.floor(dries.length / 2)] ?? null },
   };
+}
+
+/** Weathers to come that a tank goes through, and how far. */
+const SEEDS = [1, 2, 3, 4, 5];
+export const TANK_AHEAD = 45;
+
+/** What a tank's standing follows from, besides itself. */
+interface TankQuestion {
+  /** How the planters stand that are filled from it. */
+  states: readonly Pick<TendedState, 'past' | 'forecast'>[];
+  entries: readonly LogEntry[];
+  site: Site;
+  days: readonly MeasuredDay[];
+  /** ISO date. */
+  today: string;
+}
+
+/** How a tank stands today, from the weather that was and what its planters were given. */
+export function tankStands(
+  tank: RainTank,
+  { states, entries, site, days, today }: TankQuestion,
+): TankOutlook {
+  const was = withRain(weatherThatWas({ site, days }, tank.seen, today), holding(entries));
+  const given = new Map<string, number>();
+  for (const { past } of states)
+    past.filled.forEach((volume, i) => {
+      const date = dayAfter(past.from, i);
+      given.set(date, (given.get(date) ?? 0) + volume);
+    });
+  const daily = states.reduce((sum, { forecast }) => sum + forecast.daily, 0);
+  const ahead = SEEDS.map((seed) => weatherOf(site, today, TANK_AHEAD, seed));
+  return tankOutlook(tank, was, given, ahead, daily);
 }

@@ -44,62 +44,26 @@ const part = <B, V>(
 const many = (n: number, one: string, more: string): string => (n === 1 ? one : `${n} ${more}`);
 const countIn = (record: object): number => Object.keys(record).length;
 
-function bookPart<F extends keyof PriceBook>(
-  label: string,
-  field: F,
-  says: (value: PriceBook[F], write: Write) => string,
-): Part<Bodies['prices']> {
-  return part(
-    label,
-    ({ book }) => book[field],
-    says,
-    ({ book }, value) => ({
-      book: { ...book, [field]: value },
-    }),
-  );
-}
-function planPart<F extends keyof SeasonPlan>(
-  label: string,
-  field: F,
-  says: (value: SeasonPlan[F]) => string,
-): Part<Bodies['season']> {
-  return part(
-    label,
-    ({ plan }) => plan[field],
-    says,
-    ({ plan }, value) => ({
-      plan: { ...plan, [field]: value },
-    }),
-  );
-}
-function roundPart<F extends keyof RoundPlan>(
-  label: string,
-  field: F,
-  says: (value: RoundPlan[F], write: Write) => string,
-): Part<Bodies['round']> {
-  return part(
-    label,
-    ({ plan }) => plan[field],
-    says,
-    ({ plan }, value) => ({
-      plan: { ...plan, [field]: value },
-    }),
-  );
-}
-function weatherPart<F extends keyof WeatherChoice>(
-  label: string,
-  field: F,
-  says: (value: WeatherChoice[F]) => string,
-): Part<Bodies['weather']> {
-  return part(
-    label,
-    ({ choice }) => choice[field],
-    says,
-    ({ choice }, value) => ({
-      choice: { ...choice, [field]: value },
-    }),
-  );
-}
+/** Parts of a document that lies under a name: each a field of it. */
+const fieldsOf =
+  <D extends object>() =>
+  <K extends string>(name: K) =>
+  <F extends keyof D>(
+    label: string,
+    field: F,
+    says: (value: D[F], write: Write) => string,
+  ): Part<Record<K, D>> =>
+    part<Record<K, D>, D[F]>(
+      label,
+      (body) => body[name][field],
+      says,
+      (body, value) => ({ ...body, [name]: { ...body[name], [field]: value } }),
+    );
+
+const bookPart = fieldsOf<PriceBook>()('book');
+const planPart = fieldsOf<SeasonPlan>()('plan');
+const roundPart = fieldsOf<RoundPlan>()('plan');
+const weatherPart = fieldsOf<WeatherChoice>()('choice');
 
 const FILLING = { 'when-low': 'when it is low', every: 'every so many days', never: 'never' };
 

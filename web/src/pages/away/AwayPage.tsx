@@ -185,9 +185,9 @@ function Answer({ told: { answer, changes }, absence, planters, children }: Answ
         {leadOf(answer)}
       </Text>
       <Text mt="2" maxW="44rem">
-        This holds if all are full when you leave on {writeDate(absence.from, 'long')}, which takes
-        water once more that morning. Sure means in nine cases of ten, over the weathers to come and
-        what is known of each one’s thirst.
+        This holds if all are full when you leave on {writeDate(absence.from, 'long')}: fill them
+        that morning. Sure means nine times out of ten, whatever the weather and however thirsty
+        each turns out to be.
       </Text>
       {children}
       <Visits answer={answer} absence={absence} planters={planters} names={names} />
@@ -314,8 +314,9 @@ function Visits({ answer, absence, planters, names }: VisitsProps) {
       )}
       {beyond.length > 0 && (
         <Text mt="2" className="surprise" maxW="44rem">
-          No visits every few days keep {beyond.map((id) => names.get(id)).join(', ')}: they go
-          short within a day or two. Change them, or lend them out.
+          Visits every few days do not keep these alive:{' '}
+          {beyond.map((id) => names.get(id)).join(', ')}. They go short within a day or two. Change
+          them, or lend them out.
         </Text>
       )}
       <Button className="not-printed" mt="3" variant="solid" loading={drawing} onClick={draw}>

@@ -1,12 +1,9 @@
 import { Box, Button, Text } from '@chakra-ui/react';
 import {
-  holding,
   siteOf,
-  tankOutlook,
+  TANK_AHEAD,
+  tankStands,
   usualTank,
-  weatherOf,
-  weatherThatWas,
-  withRain,
   type FieldSpec,
   type LogEntry,
   type RainTank,
@@ -24,10 +21,6 @@ import { writeDate } from '../../components/dates';
 import { notify } from '../../components/notices';
 import { QuantityField } from '../../components/QuantityField';
 import type { Round } from '../../workers/round';
-
-/** Weathers to come that the tank goes through, and days. */
-const SEEDS = [1, 2, 3, 4, 5];
-const AHEAD = 45;
 
 interface TankProps {
   plan: RoundPlan;
@@ -67,19 +60,9 @@ export function useTankOutlook(
   const measured = useMeasuredDays();
   const today = formatISO(new Date(), { representation: 'date' });
   return useMemo(() => {
-    const site = siteOf(choice);
-    const days = [...(choice.days?.days ?? []), ...measured];
-    const was = withRain(weatherThatWas({ site, days }, tank.seen, today), holding(entries));
     const states = Object.values(round).flatMap((state) => state ?? []);
-    const given = new Map<string, number>();
-    for (const { past } of states)
-      past.filled.forEach((volume, i) => {
-        const date = new Date(Date.parse(past.from) + i * 86_400_000).toISOString().slice(0, 10);
-        given.set(date, (given.get(date) ?? 0) + volume);
-      });
-    const daily = states.reduce((sum, { forecast }) => sum + forecast.daily, 0);
-    const ahead = SEEDS.map((seed) => weatherOf(site, today, AHEAD, seed));
-    return tankOutlook(tank, was, given, ahead, daily);
+    const days = [...(choice.days?.days ?? []), ...measured];
+    return tankStands(tank, { states, entries, site: siteOf(choice), days, today });
   }, [tank, round, choice, entries, measured, today]);
 }
 
@@ -93,7 +76,7 @@ function Standing({ tank, ...of }: { tank: RainTank } & Omit<TankProps, 'plan' |
       planters together drink about {write(daily, 'volume')} a day.{' '}
       {dry.likely
         ? `It likely runs dry on ${writeDate(dry.likely, 'short')}${dry.early && dry.early !== dry.likely ? `, on ${writeDate(dry.early, 'short')} if little rain falls` : ''}.`
-        : `It lasts for the next ${AHEAD} days.`}{' '}
+        : `It lasts for the next ${TANK_AHEAD} days.`}{' '}
       {(caught > 0 || drawn > 0) &&
         `Since ${since} it caught ${write(caught, 'volume')} and gave ${write(drawn, 'volume')}.`}
     </Text>
