@@ -4,7 +4,7 @@ export default {
   // Both processors: they have nothing else to do meanwhile.
   maxWorkers: '100%',
   // Nothing is measured by these: a slow disk must not fail a test that waits for it.
-  testTimeout: 120_000,
+  testTimeout: 300_000,
   projects: ['core', 'contract', 'server', 'web'].map((name) => ({
     displayName: name,
     rootDir: `<rootDir>/${name}`,

@@ -45,7 +45,7 @@ const wrongWith = (page: Page): Promise<string[]> =>
         wrong.push(`off the stage: ${words(text)}`);
       }
     }
-    const labels = [...texts, ...all('.grip'), ...all('.board-turn')];
+    const labels = [...texts, ...all('.grip'), ...all('.board-tools > *')];
     labels.forEach((a, i) => {
       for (const b of labels.slice(i + 1)) {
         if (meet(boxOf(a), boxOf(b))) wrong.push(`${words(a)} lies over ${words(b)}`);

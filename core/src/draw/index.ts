@@ -1,4 +1,4 @@
-export { section, vesselSection } from './section';
+export { section, sectionBounds, vesselSection } from './section';
 export { plan, plantingView, type Plan } from './plan';
 export {
   type Section,

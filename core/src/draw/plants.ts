@@ -47,15 +47,40 @@ export function foliageHeight(planter: Planter): number {
  * @param day after the first planting; the thirstiest where it is left out
  */
 export function plantsOf(planter: Planter, tip = grownTip(planter), day?: number): Shape[] {
-  const { design, heights } = planter;
   const drawn = drawnOn(planter, day);
   if (drawn.length === 0) return [];
-  const tall = heightsOf(planter);
-  const depth = heights.surface - Math.max(tip, heights.base);
+  return [...sketched(planter, tip, drawn), ...rootsBelow(planter, tip)];
+}
+
+/** A sketch for each plan of plants: a line that is dragged leaves most plants as they were. */
+const sketches = new WeakMap<readonly PlantPlace[], { key: string; shapes: Shape[] }>();
+
+/** The plants themselves, with the roots in their own soil. @param drawn plantings that are */
+function sketched(planter: Planter, tip: number, drawn: readonly number[]): Shape[] {
+  const { rim, base, surface } = planter.heights;
   const { places } = plantingPlan(planter);
   const far = reachOf(planter) + OVER;
+  const depth = surface - Math.max(tip, base);
+  const key = [rim, base, surface, far, depth, ...drawn].join();
+  const before = sketches.get(places);
+  if (before?.key === key) return before.shapes;
+  const shapes = sketchesOf(planter, depth, far, drawn);
+  sketches.set(places, { key, shapes });
+  return shapes;
+}
+
+/** @param depth of soil that roots are in, and how far leaves may reach from the middle, metres */
+function sketchesOf(
+  planter: Planter,
+  depth: number,
+  far: number,
+  drawn: readonly number[],
+): Shape[] {
+  const { design, heights } = planter;
+  const tall = heightsOf(planter);
+  const { places } = plantingPlan(planter);
   const seen = inSection(places.filter(({ of }) => drawn.includes(of)));
-  const shapes = seen.flatMap(({ x, of, room }, i) => {
+  return seen.flatMap(({ x, of, room }, i) => {
     const planted = design.planting.crops[of] as Planted;
     const { habit, roots } = cropIn(planted);
     const id = `${i}`;
@@ -68,7 +93,6 @@ export function plantsOf(planter: Planter, tip = grownTip(planter), day?: number
       ...plantShapes(habit, at),
     ];
   });
-  return [...shapes, ...rootsBelow(planter, tip)];
 }
 
 /** How far the beds reach to either side, and leaves are drawn beyond, metres. */

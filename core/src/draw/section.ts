@@ -7,7 +7,7 @@ import { insideBetween, shellOf } from './inside';
 import { inPhase } from './kinds';
 import { partsInFill } from './parts';
 import { foliageHeight, grownTip, plantsOf } from './plants';
-import { area, type Section, type Shape } from './shape';
+import { area, type Bounds, type Section, type Shape } from './shape';
 
 /**
  * The section through a planter, true to scale.
@@ -19,7 +19,8 @@ export function section(
   level: number = planter.heights.brim,
   tip: number = grownTip(planter),
 ): Section {
-  const { vessel, heights, bed, design } = planter;
+  const { vessel, heights } = planter;
+  const bounds = sectionBounds(planter);
   const water = Math.min(Math.max(level, 0), heights.rim);
   const phase = (name: Parameters<typeof inPhase>[1]) => inPhase(planter, name, water);
   const inFill = partsInFill(planter);
@@ -38,6 +39,19 @@ export function section(
     ...phase('walls'),
     ...phase('outlets'),
   ];
+  // Water stands in its own vessel, and in a bed of its own only above that vessel's rim.
+  const waterHalf = water <= vessel.depth ? vessel.halfAt(water) : halfAt(planter, water);
+  return {
+    bounds,
+    shapes,
+    dimensions: dimensionsOf(planter, bounds.right),
+    water: water > 0 ? { level: water, left: -waterHalf, right: waterHalf } : null,
+  };
+}
+
+/** What the section spans: the vessel with what stands on and in it, whatever its water does. Metres. */
+export function sectionBounds(planter: Planter): Bounds {
+  const { vessel, heights, bed, design } = planter;
   const pipes = planter.lots.filter(({ kind }) => ['tube', 'inspection', 'worm'].includes(kind));
   const tubeTop = Math.max(0, ...pipes.map(({ height }) => height + 0.005));
   const beds = bed.separate
@@ -45,18 +59,11 @@ export function section(
     : [];
   const widest = Math.max(...vessel.bends.map((z) => vessel.halfAt(z) + vessel.wall), ...beds);
   const legs = design.vessel.kind === 'frame' ? design.vessel.legs : 0;
-  // Water stands in its own vessel, and in a bed of its own only above that vessel's rim.
-  const waterHalf = water <= vessel.depth ? vessel.halfAt(water) : halfAt(planter, water);
   return {
-    bounds: {
-      left: -widest,
-      right: widest,
-      bottom: -vessel.wall - legs,
-      top: Math.max(heights.rim, tubeTop, heights.rim + foliageHeight(planter)),
-    },
-    shapes,
-    dimensions: dimensionsOf(planter, widest),
-    water: water > 0 ? { level: water, left: -waterHalf, right: waterHalf } : null,
+    left: -widest,
+    right: widest,
+    bottom: -vessel.wall - legs,
+    top: Math.max(heights.rim, tubeTop, heights.rim + foliageHeight(planter)),
   };
 }
 

@@ -45,8 +45,9 @@ const keyOf = (outline: Outline, tubes: readonly Circle[], { bed }: Surface): st
     .map((one) => one.toFixed(4))
     .join(' ');
 
-/** A plan for each list of plantings: a line that is dragged asks for the same one many times. */
-const known = new WeakMap<readonly Planted[], { key: string; plan: PlantingPlan }>();
+/** The last plans of each list of plantings: a line that is dragged, and remedies that are tried, ask for them again. */
+const known = new WeakMap<readonly Planted[], { key: string; plan: PlantingPlan }[]>();
+const KEPT = 6;
 
 /** Sets out the plants of a design. */
 export function plantingPlan(planter: Surface): PlantingPlan {
@@ -56,10 +57,11 @@ export function plantingPlan(planter: Surface): PlantingPlan {
     .filter(({ kind }) => kind === 'tube' || kind === 'inspection' || kind === 'worm')
     .flatMap(discsOf);
   const key = keyOf(outline, tubes, planter);
-  const before = known.get(crops);
-  if (before?.key === key) return before.plan;
+  const plans = known.get(crops) ?? [];
+  const before = plans.find((one) => one.key === key);
+  if (before) return before.plan;
   const plan = setOut(crops, outline, tubes, planter.bed.places);
-  known.set(crops, { key, plan });
+  known.set(crops, [{ key, plan }, ...plans].slice(0, KEPT));
   return plan;
 }
 

@@ -1,3 +1,4 @@
+export { inWords, usualWords, WORD_STYLES, type WordStyle } from './american';
 export { type QuantityKind, type UnitSystem } from './kinds';
 export { readQuantity, type Reading } from './read';
 export {

@@ -1,3 +1,4 @@
+import { inWords, usualWords, type WordStyle } from './american';
 import type { QuantityKind, UnitSystem } from './kinds';
 import { writeQuantity } from './write';
 
@@ -30,9 +31,17 @@ export function say(
   return parts;
 }
 
-/** The message as plain text in the chosen system. */
-export function tell(message: Message, system: UnitSystem): string {
+/** The message as plain text in the chosen system, in the words of those who measure so or of the style asked for. */
+export function tell(
+  message: Message,
+  system: UnitSystem,
+  style: WordStyle = usualWords(system),
+): string {
   return message
-    .map((part) => (typeof part === 'string' ? part : writeQuantity(part.value, part.kind, system)))
+    .map((part) =>
+      typeof part === 'string'
+        ? inWords(part, style)
+        : writeQuantity(part.value, part.kind, system),
+    )
     .join('');
 }

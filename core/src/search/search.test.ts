@@ -1,24 +1,25 @@
 import { SITES } from '../catalog';
 import { weatherOf } from '../climate';
-import { applyPatch, STARTING_POINTS } from '../design';
-import { contradictions, assemble } from '../planter';
+import { applyPatch, invertOf, STARTING_POINTS } from '../design';
+import { contradictions } from '../planter';
 import { candidatesOf, frontOf, meets, score, type Scored } from '.';
 
 const design = STARTING_POINTS[0]!.design;
 const weathers = [1, 2].map((seed) => weatherOf(SITES.vallesol, '2026-07-15', 30, seed));
 
-test('every family has candidates that can exist, the design as it is among them', () => {
-  for (const { design: from } of STARTING_POINTS) {
+test.each(STARTING_POINTS.map(({ id, design: from }) => [id, from] as const))(
+  '%s has candidates that can exist, the design as it is among them',
+  (_, from) => {
     const list = candidatesOf(from);
     expect(list.length).toBeLessThanOrEqual(200);
     expect(list[0]!.patch).toEqual([]);
     for (const { patch, lip } of list) {
       const changed = applyPatch(from, patch);
       expect(contradictions(changed)).toEqual([]);
-      expect(assemble(changed).heights.invert).toBe(lip);
+      expect(invertOf(changed)).toBe(lip);
     }
-  }
-});
+  },
+);
 
 test('more water lasts longer and leaves the roots less; the front holds no point that another beats', () => {
   const all = candidatesOf(design).filter((_, i) => i % 9 === 0);

@@ -58,8 +58,9 @@ async function billFor(design: PlanterDesign, units: UnitSystem): Promise<string
   ]);
 }
 
-test('every family’s sheet fits its pages, and paper and CSV say the bill that the screen shows, line for line', async () => {
-  for (const { id: family, group } of STARTING_POINTS) {
+test.each(STARTING_POINTS.map(({ id, group }) => [id, group] as const))(
+  'the sheet of %s fits its pages, and paper and CSV say the bill that the screen shows, line for line',
+  async (family, group) => {
     const id = await make(family);
     const { value: design } = await services.planters.get(id);
     for (const query of [metric, { units: 'us', paper: 'letter' } as const]) {
@@ -86,8 +87,8 @@ test('every family’s sheet fits its pages, and paper and CSV say the bill that
         bill.map((line) => line.map((words) => words.replace(/[\u00a0\u202f]/g, ' '))),
       );
     }
-  }
-});
+  },
+);
 
 test('any name in Latin, Greek or Cyrillic letters is written as it is on every paper', async () => {
   const name = 'Łąka őő Ελιά Ογουρτσιά Огурцы žů';

@@ -1,4 +1,8 @@
-import { cropIn, writeQuantity, type Planter, type PaperId, type UnitSystem } from '@huerta/core';
+import {
+  cropIn,
+  inWords,
+  usualWords,
+  writeQuantity, type Planter, type PaperId, type UnitSystem } from '@huerta/core';
 import QRCode from 'qrcode';
 import { addSheet, makePdf, points, type, type Pdf } from './paper';
 
@@ -56,7 +60,9 @@ function label(
   const width = points(box.width - side - QUIET * 2 - 0.006);
   const grown = design.planting.crops.filter(({ count, from }) => count > 0 && from === 0);
   const grows =
-    grown.map((one) => `${one.count} × ${cropIn(one).name}`).join(', ') || 'Nothing planted yet';
+    grown
+      .map((one) => `${one.count} × ${one.own?.name ?? inWords(cropIn(one).name, usualWords(units))}`)
+      .join(', ') || 'Nothing planted yet';
   type(pdf, 'heading', size).text(design.name, left, points(box.y) + 6, {
     width,
     height: size * 2.5,

@@ -1,10 +1,12 @@
 import {
+  inWords,
   tell,
   writeParts,
   writeQuantity,
   type Message,
   type QuantityKind,
   type UnitSystem,
+  type WordStyle,
 } from '@huerta/core';
 import { setDateOrder, usualOrder, type DateOrder } from '../components/dates';
 import { createContext, use, useEffect, useMemo, useState, type ReactNode } from 'react';
@@ -18,6 +20,9 @@ interface Preferences {
   setMode(mode: ColourMode): void;
   dates: DateOrder;
   setDates(order: DateOrder): void;
+  /** British or American words. */
+  style: WordStyle;
+  setStyle(style: WordStyle): void;
 }
 
 const PreferencesContext = createContext<Preferences | null>(null);
@@ -43,7 +48,11 @@ function remember(key: string, value: string): void {
 /** Inches and gallons where the browser’s language is American, else millimetres and litres. */
 const usualUnits = (language: string): UnitSystem => (/^en-US$/i.test(language) ? 'us' : 'metric');
 
-/** Units, dates and light or dark, remembered on this device. */
+/** American words where the browser’s language is American, else British. */
+const usualStyle = (language: string): WordStyle =>
+  /^en-US$/i.test(language) ? 'american' : 'british';
+
+/** Units, words, dates and light or dark, remembered on this device. */
 export function PreferencesProvider({ children }: { children: ReactNode }) {
   const [units, setUnits] = useState(() =>
     remembered<UnitSystem>('huerta.units', ['metric', 'us'], usualUnits(navigator.language)),
@@ -62,10 +71,18 @@ export function PreferencesProvider({ children }: { children: ReactNode }) {
       usualOrder(navigator.language),
     ),
   );
+  const [style, setStyle] = useState(() =>
+    remembered<WordStyle>(
+      'huerta.words',
+      ['british', 'american'],
+      usualStyle(navigator.language),
+    ),
+  );
   // Before anything below is drawn, so that every date is written in this order.
   setDateOrder(dates);
   useEffect(() => remember('huerta.dates', dates), [dates]);
   useEffect(() => remember('huerta.units', units), [units]);
+  useEffect(() => remember('huerta.words', style), [style]);
   useEffect(() => {
     remember('huerta.mode', mode);
     const show = (shown: ColourMode) => {
@@ -84,8 +101,8 @@ export function PreferencesProvider({ children }: { children: ReactNode }) {
     };
   }, [mode]);
   const value = useMemo(
-    () => ({ units, setUnits, mode, setMode, dates, setDates }),
-    [units, mode, dates],
+    () => ({ units, setUnits, mode, setMode, dates, setDates, style, setStyle }),
+    [units, mode, dates, style],
   );
   return <PreferencesContext value={value}>{children}</PreferencesContext>;
 }
@@ -98,14 +115,16 @@ export function usePreferences(): Preferences {
 
 /** Ways of writing quantities and messages in the chosen units. */
 export function useWords() {
-  const { units } = usePreferences();
+  const { units, style } = usePreferences();
   return useMemo(
     () => ({
       units,
-      tell: (message: Message) => tell(message, units),
+      /** A text of Huerta's own, in the chosen words. */
+      say: (text: string) => inWords(text, style),
+      tell: (message: Message) => tell(message, units, style),
       write: (value: number, kind: QuantityKind) => writeQuantity(value, kind, units),
       parts: (value: number, kind: QuantityKind) => writeParts(value, kind, units),
     }),
-    [units],
+    [units, style],
   );
 }

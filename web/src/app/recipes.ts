@@ -183,7 +183,23 @@ export const dialog = defineSlotRecipe({
     body: { px: '6', py: '2' },
     footer: { px: '6', pt: '3', pb: '5', display: 'flex', flexWrap: 'wrap', gap: '3' },
   },
-  variants: { size: { md: {}, lg: { content: { maxW: '56rem' } } } },
+  variants: {
+    size: {
+      md: {},
+      lg: { content: { maxW: '56rem' } },
+      // Over the whole window, in which its content scrolls by itself.
+      full: {
+        positioner: { px: '0', py: { base: '0', md: '0' }, overflow: 'hidden' },
+        content: {
+          maxW: 'none',
+          h: '100dvh',
+          display: 'flex',
+          flexDirection: 'column',
+          border: 'none',
+        },
+      },
+    },
+  },
   defaultVariants: { size: 'md' },
 });
 

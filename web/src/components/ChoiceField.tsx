@@ -1,6 +1,7 @@
 import { Checkbox, Field, NativeSelect } from '@chakra-ui/react';
 import { ChevronDown } from 'lucide-react';
 import type { ReactNode } from 'react';
+import { useWords } from '../app/preferences';
 
 interface ChoiceFieldProps<T extends string> {
   label: string;
@@ -8,6 +9,8 @@ interface ChoiceFieldProps<T extends string> {
   choices: Readonly<Record<T, { name: string }>>;
   onChoose(value: T): void;
   help?: ReactNode;
+  /** Whether the names are somebody's own, and stand as they were written. */
+  own?: boolean;
 }
 
 /** One of a few named things. */
@@ -17,7 +20,9 @@ export function ChoiceField<T extends string>({
   choices,
   onChoose,
   help,
+  own = false,
 }: ChoiceFieldProps<T>) {
+  const { say } = useWords();
   return (
     <Field.Root>
       <Field.Label>{label}</Field.Label>
@@ -28,7 +33,7 @@ export function ChoiceField<T extends string>({
         >
           {(Object.keys(choices) as T[]).map((id) => (
             <option key={id} value={id}>
-              {choices[id].name}
+              {own ? choices[id].name : say(choices[id].name)}
             </option>
           ))}
         </NativeSelect.Field>

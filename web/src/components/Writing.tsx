@@ -1,3 +1,4 @@
+import { WORD_STYLES } from '@huerta/core';
 import { usePreferences } from '../app/preferences';
 import { ChoiceField } from './ChoiceField';
 import { DATE_ORDERS } from './dates';
@@ -6,10 +7,11 @@ const UNITS = { metric: { name: 'Millimetres and litres' }, us: { name: 'Inches 
 
 /** How measures and dates are written on this device. */
 export function Writing() {
-  const { units, setUnits, dates, setDates } = usePreferences();
+  const { units, setUnits, dates, setDates, style, setStyle } = usePreferences();
   return (
     <>
       <ChoiceField label="Measures" value={units} choices={UNITS} onChoose={setUnits} />
+      <ChoiceField label="Words" value={style} choices={WORD_STYLES} onChoose={setStyle} />
       <ChoiceField label="Dates" value={dates} choices={DATE_ORDERS} onChoose={setDates} />
     </>
   );

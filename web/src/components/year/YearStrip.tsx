@@ -1,6 +1,7 @@
 import { dayAfter, daysBetween, type YearBar } from '@huerta/core';
 import { useDrag } from '@use-gesture/react';
 import { useRef, useState, type KeyboardEvent } from 'react';
+import { useWords } from '../../app/preferences';
 import { writeDate } from '../dates';
 import './year.css';
 
@@ -117,6 +118,7 @@ function Row({ bar, strip, onMove, onStretch }: RowProps) {
     event.stopPropagation();
     move(step * (event.shiftKey ? WEEK : 1));
   };
+  const { say } = useWords();
   const moved = shift && !shift.end ? shift.days : 0;
   const at = (date: string, more = 0) => share(strip, dayAfter(date, moved + more));
   const end = at(bar.to, shift?.end ? shift.days : 0);
@@ -124,12 +126,13 @@ function Row({ bar, strip, onMove, onStretch }: RowProps) {
   const width = Math.max(end - left, 0.5);
   const harvest = Math.min(Math.max(((at(bar.harvest) - left) / width) * 100, 0), 100);
   const when = `${writeDate(bar.from, 'short')} to ${writeDate(bar.to, 'short')}`;
-  const words = `${bar.name}, ${when}, harvest from ${writeDate(bar.harvest, 'short')}`;
+  const name = say(bar.name);
+  const words = `${name}, ${when}, harvest from ${writeDate(bar.harvest, 'short')}`;
   return (
     <div className="year-row" ref={row}>
       <span className="year-name" style={{ left: `${Math.min(left, 70)}%` }}>
         <b>
-          {bar.count} × {bar.name}
+          {bar.count} × {name}
         </b>{' '}
         {when}
       </span>
@@ -167,7 +170,7 @@ function Row({ bar, strip, onMove, onStretch }: RowProps) {
           {...bind(true)}
           className="year-end"
           style={{ left: `${end}%` }}
-          aria-label={`End of ${bar.name}, ${writeDate(bar.to, 'short')}`}
+          aria-label={`End of ${name}, ${writeDate(bar.to, 'short')}`}
           aria-roledescription="moves by arrow keys"
           onKeyDown={keys(onStretch)}
         />

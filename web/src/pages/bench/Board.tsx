@@ -1,15 +1,16 @@
 import { Box, Button } from '@chakra-ui/react';
-import { plan, plantingView } from '@huerta/core';
+import { plan, plantingView, sectionBounds } from '@huerta/core';
 import { memo, useMemo, useState, type ReactNode } from 'react';
+import { useWords } from '../../app/preferences';
 import { PlanDrawing } from '../../drawing/PlanDrawing';
+import { planGoes, planHeight, planWidth } from './arrange';
 import { BenchBehind, useBench } from './bench';
+import { Enlarged } from './Enlarged';
 import { PlanStage } from './PlanStage';
 import { useSize } from './useSize';
 
 /** Narrower than this there is no room for a plan beside or under the section, pixels. */
 const ROOM_FOR_PLAN = 560;
-const BESIDE = 164;
-const UNDER = 170;
 
 type PlanView = 'floor' | 'plants' | 'none';
 const VIEWS: readonly (readonly [PlanView, string])[] = [
@@ -18,63 +19,81 @@ const VIEWS: readonly (readonly [PlanView, string])[] = [
   ['none', 'Hide'],
 ];
 
-/** The section with the plan beside it, or under it where the planter is long; or the plan alone, to move parts in. */
+/** The section with the plan where it leaves the section larger; or the plan alone, to move parts in. */
 export function Board({ children }: { children: ReactNode }) {
   const { planter } = useBench();
-  const [frame, { width, height }] = useSize();
+  const { units } = useWords();
+  const [frame, size] = useSize();
   const [view, setView] = useState<PlanView>('floor');
   const [moving, setMoving] = useState(false);
-  const { vessel, bed, heights } = planter;
-  const rim = vessel.outlineAt(vessel.depth);
-  const across = Math.max(2 * rim.a, 2 * Math.max(...bed.places.map(({ x }) => Math.abs(x))));
-  // A plan that is wider than deep goes under a section that is wider than high.
-  const long = rim.a > rim.b * 1.1 && across > heights.rim * 1.15;
-  const roomy = width >= ROOM_FOR_PLAN;
+  const [large, setLarge] = useState(false);
+  const { left, right, bottom, top } = sectionBounds(planter);
+  const goes = planGoes({ width: right - left, height: top - bottom }, size, units);
+  const under = goes === 'under';
+  const narrow = size.width < ROOM_FOR_PLAN;
+  const withPlan = !narrow && !moving;
+  const tools = (
+    <div className={moving ? 'board-tools is-over' : 'board-tools'}>
+      <Tool onPress={() => setMoving(!moving)}>{moving ? 'Section' : 'Move parts'}</Tool>
+      <Tool onPress={() => setLarge(true)}>Enlarge</Tool>
+    </div>
+  );
+  const stage = moving ? <PlanStage /> : children;
   return (
-    <div ref={frame} className={long ? 'board is-long' : 'board'}>
-      {moving ? <PlanStage /> : children}
-      <Button
-        className="board-turn"
-        variant="outline"
-        bg="sheet"
-        px="2"
-        fontSize="xs"
-        onClick={() => setMoving(!moving)}
-      >
-        {moving ? 'Section' : 'Move parts'}
-      </Button>
-      {roomy && !moving && (
+    <div ref={frame} className={narrow ? 'board is-narrow' : under ? 'board is-under' : 'board'}>
+      {!withPlan && tools}
+      {large ? <div className="stage" /> : stage}
+      {large && (
+        <Enlarged title={moving ? 'Seen from above' : 'Section'} onClose={() => setLarge(false)}>
+          {stage}
+        </Enlarged>
+      )}
+      {withPlan && (
         <div
           className="board-plan"
-          style={long ? { height: view === 'none' ? 'auto' : UNDER } : { width: BESIDE }}
+          style={
+            under
+              ? { height: view === 'none' ? 'auto' : planHeight(size) }
+              : { width: planWidth(size) }
+          }
         >
           {view !== 'none' && (
             <BenchBehind>
-              <LivePlan view={view} beside={!long} width={width} height={height} />
+              <LivePlan view={view} beside={!under} {...size} />
             </BenchBehind>
           )}
-          <ViewChoice view={view} onView={setView} upright={long} />
+          <div className="board-choice">
+            <ViewChoice view={view} onView={setView} />
+            {tools}
+          </div>
         </div>
       )}
     </div>
   );
 }
 
+function Tool({ onPress, children }: { onPress(): void; children: ReactNode }) {
+  return (
+    <Button variant="outline" bg="sheet" px="1.5" fontSize="xs" onClick={onPress}>
+      {children}
+    </Button>
+  );
+}
+
 interface ViewChoiceProps {
   view: PlanView;
   onView(view: PlanView): void;
-  upright: boolean;
 }
 
 /** What the plan shows; drawn anew only when that changes, not while a line moves. */
-const ViewChoice = memo(function ViewChoice({ view, onView, upright }: ViewChoiceProps) {
+const ViewChoice = memo(function ViewChoice({ view, onView }: ViewChoiceProps) {
   return (
     <Box
       role="radiogroup"
       aria-label="Seen from above"
       display="flex"
-      flexDirection={upright ? 'column' : 'row'}
-      justifyContent="center"
+      flexDirection="column"
+      alignItems="flex-start"
     >
       {VIEWS.map(([id, label]) => (
         <Button
@@ -110,12 +129,15 @@ function LivePlan({ view, beside, width, height }: LivePlanProps) {
     [planter, view],
   );
   const { left, right, bottom, top } = drawing.bounds;
-  const tall = (BESIDE * (top - bottom)) / (right - left) + 34;
+  const wide = planWidth({ width, height }) - 4;
+  const tall = (wide * (top - bottom)) / (right - left) + 34;
   return (
     <PlanDrawing
       drawing={drawing}
-      width={beside ? BESIDE - 4 : Math.max(width - 110, 200)}
-      height={beside ? Math.min(tall, Math.max(height - 60, 120)) : UNDER - 12}
+      width={beside ? wide : Math.max(width - 220, 200)}
+      height={
+        beside ? Math.min(tall, Math.max(height - 230, 120)) : planHeight({ width, height }) - 12
+      }
       label={
         view === 'plants' ? 'Plants seen from above, to scale' : 'Floor seen from above, to scale'
       }

@@ -4,6 +4,7 @@ import { useWords } from '../../app/preferences';
 import { SectionArt } from '../../drawing/SectionArt';
 import { barFor, ScaleBar } from '../../drawing/ScaleBar';
 import { fitView, type View } from '../../drawing/view';
+import { edgesFor } from './arrange';
 import { useBench } from './bench';
 import { Dimensions } from './Dimensions';
 import { Grip } from './Grip';
@@ -17,33 +18,21 @@ interface StageProps {
 
 /** Room between two grips' middles, pixels. */
 const GRIP_ROOM = 50;
-const NARROW = 520;
-/** Width of a grip's tab: '13 15/16 in' is longer than any millimetres. Pixels. */
-const TAG = {
-  metric: { compact: 88, wide: 132 },
-  us: { compact: 124, wide: 144 },
-} as const;
 
 /** The section, true to scale and always whole, with its grips on the left and measures on the right. */
 export function Stage({ level }: StageProps) {
   const { planter } = useBench();
   const [frame, { width, height }] = useSize();
   const drawing = useMemo(() => section(planter, level), [planter, level]);
-  const compact = width < NARROW;
   const { units } = useWords();
-  const tag = TAG[units][compact ? 'compact' : 'wide'];
   const { left, right, bottom, top } = drawing.bounds;
+  const { compact, tag, margin } = useMemo(
+    () => edgesFor({ width: right - left, height: top - bottom }, { width, height }, units),
+    [left, right, bottom, top, width, height, units],
+  );
   const view = useMemo(
-    () =>
-      fitView(
-        { left, right, bottom, top },
-        width,
-        height,
-        compact
-          ? { left: tag + 16, right: units === 'us' ? 108 : 90, top: 14, bottom: 48 }
-          : { left: tag + 38, right: units === 'us' ? 156 : 140, top: 22, bottom: 62 },
-      ),
-    [left, right, bottom, top, width, height, compact, tag, units],
+    () => fitView({ left, right, bottom, top }, width, height, margin),
+    [left, right, bottom, top, width, height, margin],
   );
   const levels = levelsOf(planter);
   const tops = spread(
@@ -69,7 +58,7 @@ export function Stage({ level }: StageProps) {
           <SectionArt section={drawing} view={view} grain={compact ? 6 : 7} />
           <path
             className="ground"
-            d={`M${view.x(left) - 26} ${view.y(bottom)}H${view.x(right) + 26}`}
+            d={`M${view.x(left) - 26} ${view.y(bottom)}H${view.x(right) + (compact ? 4 : 26)}`}
           />
           {drawing.water && <WaterMark water={drawing.water} view={view} compact={compact} />}
           <Dimensions

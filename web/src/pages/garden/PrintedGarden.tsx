@@ -5,7 +5,7 @@ import { buildOf, BUILDS } from './found';
 
 /** The garden on paper: a line for each planter that is shown. */
 export function PrintedGarden({ entries }: { entries: readonly Entry[] }) {
-  const { tell, write } = useWords();
+  const { say, tell, write } = useWords();
   return (
     <Box className="for-paper">
       <Text as="h1" fontSize="2xl" mb="3">
@@ -39,7 +39,7 @@ export function PrintedGarden({ entries }: { entries: readonly Entry[] }) {
                   {summary.variant && `, ${summary.variant}`}
                 </td>
                 <td style={{ overflowWrap: 'anywhere' }}>{summary.place}</td>
-                <td>{summary.crop}</td>
+                <td>{say(summary.crop)}</td>
                 <td>{write(summary.usable, 'volume')}</td>
                 <td>{summary.days === null ? '' : write(summary.days, 'days')}</td>
                 <td>{BUILDS[buildOf(entry)].name}</td>

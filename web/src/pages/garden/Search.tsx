@@ -62,6 +62,7 @@ export function Search({ entries, wanted, onWant, children }: SearchProps) {
         <div className="garden-narrow">
           <ChoiceField
             label="Where"
+            own
             value={wanted.place}
             choices={named(
               'Everywhere',

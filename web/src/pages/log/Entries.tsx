@@ -1,5 +1,5 @@
 import { Box, Button, NativeSelect, Text } from '@chakra-ui/react';
-import { sayDid, tell, type LogEntry } from '@huerta/core';
+import { sayDid, type LogEntry } from '@huerta/core';
 import { ChevronDown, Download, Pencil, Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import { useWriteLog, type Written } from '../../api/log';
@@ -131,10 +131,10 @@ function Entry({ entry }: { entry: LogEntry }) {
 }
 
 function Correction({ entry, onClose }: { entry: LogEntry; onClose(): void }) {
-  const { units } = useWords();
+  const { tell } = useWords();
   const { write } = useWriteLog();
   const { did, text, typed, at, planter } = entry;
-  const words = did.kind === 'did' && did.what === 'note' ? text : tell(sayDid(did), units);
+  const words = did.kind === 'did' && did.what === 'note' ? text : tell(sayDid(did));
   const correct = (written: Written) =>
     void write([planter], {
       text: did.kind === 'did' && did.what === 'note' ? '' : text,

@@ -52,11 +52,12 @@ export function PlanFields({
 }: PlanFieldsProps) {
   const { filling } = plan;
   const [draft, setDraft] = useState<string | null>(null);
+  const { say } = useWords();
   const shown = draft ?? planted;
   return (
     <>
       <Field.Root invalid={!isDate(shown)} w="12rem">
-        <Field.Label>{firstOf(planting)} planted on</Field.Label>
+        <Field.Label>{say(firstOf(planting))} planted on</Field.Label>
         <Input
           type="date"
           value={shown}

@@ -1,6 +1,7 @@
 import { CROP_IDS, cropOf, HABIT_IDS, HABITS, type CropId, type OwnCrop } from '@huerta/core';
 import { useMemo, type ReactNode } from 'react';
 import { useOwnCrops } from '../../../api/crops';
+import { useWords } from '../../../app/preferences';
 import { GroupedChoice, type ChoiceGroup } from '../../../components/GroupedChoice';
 
 interface CropChoiceProps {
@@ -17,6 +18,7 @@ const ownValue = (name: string): string => `: ${name}`;
 /** A crop of the catalogue, by how it grows, or one of one's own. */
 export function CropChoice({ label, value, onChoose, help }: CropChoiceProps) {
   const { data } = useOwnCrops();
+  const { say } = useWords();
   const own = useMemo(() => {
     const kept = data?.crops ?? [];
     const mine = value?.own;
@@ -26,7 +28,7 @@ export function CropChoice({ label, value, onChoose, help }: CropChoiceProps) {
     const catalogue = HABIT_IDS.map((habit) => ({
       label: HABITS[habit].name,
       options: CROP_IDS.filter((id) => cropOf(id).habit === habit)
-        .map((id) => ({ value: id, label: cropOf(id).name }))
+        .map((id) => ({ value: id, label: say(cropOf(id).name) }))
         .sort((a, b) => a.label.localeCompare(b.label)),
     }));
     return [
@@ -41,7 +43,7 @@ export function CropChoice({ label, value, onChoose, help }: CropChoiceProps) {
         : []),
       ...catalogue,
     ];
-  }, [own, value]);
+  }, [own, value, say]);
   return (
     <GroupedChoice
       label={label}

@@ -33,9 +33,10 @@ interface PlantedFieldsProps {
 /** One planting: what, how many, where, when, how it comes in and what holds it. */
 export function PlantedFields({ planted, of, onGone }: PlantedFieldsProps) {
   const { design, planter, change } = useBench();
-  const { write } = useWords();
+  const { write, say } = useWords();
   const path = ['planting', 'crops', of];
   const crop = cropIn(planted);
+  const name = (planted.own?.name ?? say(crop.name)).toLowerCase();
   const { room } = useMemo(() => plantingPlan(planter), [planter]);
   const beds = planter.bed.places.length;
   const close = closeOf(planted);
@@ -140,7 +141,7 @@ export function PlantedFields({ planted, of, onGone }: PlantedFieldsProps) {
         <Button
           alignSelf="flex-start"
           variant="ghost"
-          onClick={() => change(set('own', ownFrom(planted.crop, `My ${crop.name.toLowerCase()}`)))}
+          onClick={() => change(set('own', ownFrom(planted.crop, `My ${name}`)))}
         >
           Make it a crop of my own
         </Button>
@@ -154,7 +155,7 @@ export function PlantedFields({ planted, of, onGone }: PlantedFieldsProps) {
           if (!change([{ path: ['planting', 'crops'], value: crops }])) onGone();
         }}
       >
-        Take {crop.name.toLowerCase()} out
+        Take {name} out
       </Button>
     </>
   );

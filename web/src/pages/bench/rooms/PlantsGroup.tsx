@@ -103,7 +103,7 @@ interface PlantedRowProps {
 
 function PlantedRow({ planted, of, open, onOpen, onGone }: PlantedRowProps) {
   const { planter } = useBench();
-  const { write } = useWords();
+  const { write, say } = useWords();
   const { stand } = useMemo(() => plantingPlan(planter), [planter]);
   const missing = planted.count - (stand[of] ?? 0);
   return (
@@ -116,7 +116,7 @@ function PlantedRow({ planted, of, open, onOpen, onGone }: PlantedRowProps) {
         onClick={onOpen}
       >
         <b>
-          {planted.count} × {cropIn(planted).name}
+          {planted.count} × {planted.own?.name ?? say(cropIn(planted).name)}
         </b>
         <span>
           {timeOf(planted, write)}
