@@ -80,7 +80,9 @@ test('both slopes are said with their shims', () => {
   const patch = [...one(['place', 'slopeAcross'], 0.02), ...one(['place', 'slopeAlong'], 0.01)];
   expect(
     said('tank-crates', patch, 'level-loss') ?? said('tank-crates', patch, 'level-wet'),
-  ).toMatch(/Put 23 mm under the side away from the overflow and 9.6 mm under the front\.$/);
+  ).toMatch(
+    /Put 23 mm under the side away from the overflow and 9.6 mm under the front: the water stands 95 mm to 128 mm deep\.$/,
+  );
 });
 
 test('nested totes: the water stands between and below, the soil in the upper one', () => {
@@ -155,5 +157,5 @@ test('a covered surface takes in no rain, and so never drowns', () => {
 test('wood chip says that it rots, thin film that it is thin', () => {
   const chip = one(['reservoir', 'fill', 0, 'medium'], 'wood-chip');
   expect(said('film-bed', chip, 'fill-rots')).toContain('rots');
-  expect(said('film-bed', [], 'liner-thin')).toContain('Film is thinner');
+  expect(said('film-bed', [], 'liner-thin')).toContain('Lay the film double');
 });

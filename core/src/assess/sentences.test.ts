@@ -22,6 +22,10 @@ test('every sentence about any design is whole, in both systems', () => {
           expect(plain('us')).not.toMatch(/\d\s(mm|cm|L|kg|kPa)\b/);
         }
         expect(tell(text, 'metric')).toMatch(/[.]$/);
+        // What to do and why, in a glance: two or three lines of the bench’s right side.
+        for (const units of ['metric', 'us'] as const) {
+          expect(tell(text, units).length).toBeLessThanOrEqual(190);
+        }
       }
     }),
     { numRuns: 25 },

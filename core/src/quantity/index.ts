@@ -1,4 +1,5 @@
 export { inWords, usualWords, WORD_STYLES, type WordStyle } from './american';
+export { portionOf } from './portion';
 export { type QuantityKind, type UnitSystem } from './kinds';
 export { readQuantity, type Reading } from './read';
 export {

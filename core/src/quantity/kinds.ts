@@ -307,12 +307,13 @@ export const KINDS = {
     units: {
       ...spelled('g/l kg/m3 kg/m³', 1),
       ...spelled('oz/gal', POUND / 16 / US_GALLON),
+      ...spelled('oz/ft3 oz/ft³', POUND / 16 / 0.3048 ** 3),
     },
     style: {
       metric: { unit: 'g/l', symbol: 'g per L', decimals: fewDecimals },
-      us: { unit: 'oz/gal', symbol: 'oz per gal', decimals: threeDecimals },
+      us: { unit: 'oz/ft3', symbol: 'oz per ft³', decimals: fewDecimals },
     },
-    example: { metric: '4 g/L', us: '0.5 oz/gal' },
+    example: { metric: '4 g/L', us: '4 oz/ft³' },
   },
   /** Metres per metre. */
   slope: {
@@ -324,9 +325,9 @@ export const KINDS = {
     },
     style: {
       metric: { unit: 'mm/m', symbol: 'mm per m', decimals: fewDecimals },
-      us: { unit: 'in/ft', symbol: 'in per ft', decimals: threeDecimals },
+      us: { unit: 'in/ft', symbol: 'in per ft', decimals: threeDecimals, parts: 32 },
     },
-    example: { metric: '5 mm/m', us: '0.06 in/ft' },
+    example: { metric: '5 mm/m', us: '1/16 in/ft' },
   },
   /** Days, as a count. */
   days: {

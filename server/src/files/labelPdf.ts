@@ -2,7 +2,11 @@ import {
   cropIn,
   inWords,
   usualWords,
-  writeQuantity, type Planter, type PaperId, type UnitSystem } from '@huerta/core';
+  writeQuantity,
+  type Planter,
+  type PaperId,
+  type UnitSystem,
+} from '@huerta/core';
 import QRCode from 'qrcode';
 import { addSheet, makePdf, points, type, type Pdf } from './paper';
 
@@ -61,7 +65,9 @@ function label(
   const grown = design.planting.crops.filter(({ count, from }) => count > 0 && from === 0);
   const grows =
     grown
-      .map((one) => `${one.count} × ${one.own?.name ?? inWords(cropIn(one).name, usualWords(units))}`)
+      .map(
+        (one) => `${one.count} × ${one.own?.name ?? inWords(cropIn(one).name, usualWords(units))}`,
+      )
       .join(', ') || 'Nothing planted yet';
   type(pdf, 'heading', size).text(design.name, left, points(box.y) + 6, {
     width,

@@ -17,6 +17,9 @@ import {
   type ShoppingList,
   type Step,
   type UnitSystem,
+  inWords,
+  portionOf,
+  usualWords,
 } from '@huerta/core';
 import {
   beginFlow,
@@ -85,10 +88,10 @@ function top(flow: Flow, { planter, assessment, sheet, shopping, units }: Printe
     ['Cost of all', writeMoney(shopping.total, shopping.currency)],
     ...(own?.perUsable != null
       ? [
-          ['For a usable litre', writeMoney(own.perUsable / 1000, shopping.currency)] as [
-            string,
-            string,
-          ],
+          [
+            inWords(`For a usable ${portionOf('water', units).name}`, usualWords(units)),
+            writeMoney(own.perUsable * portionOf('water', units).volume, shopping.currency),
+          ] as [string, string],
         ]
       : []),
   ];

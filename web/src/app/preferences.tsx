@@ -72,11 +72,7 @@ export function PreferencesProvider({ children }: { children: ReactNode }) {
     ),
   );
   const [style, setStyle] = useState(() =>
-    remembered<WordStyle>(
-      'huerta.words',
-      ['british', 'american'],
-      usualStyle(navigator.language),
-    ),
+    remembered<WordStyle>('huerta.words', ['british', 'american'], usualStyle(navigator.language)),
   );
   // Before anything below is drawn, so that every date is written in this order.
   setDateOrder(dates);

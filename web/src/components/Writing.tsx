@@ -3,7 +3,10 @@ import { usePreferences } from '../app/preferences';
 import { ChoiceField } from './ChoiceField';
 import { DATE_ORDERS } from './dates';
 
-const UNITS = { metric: { name: 'Millimetres and litres' }, us: { name: 'Inches and gallons' } };
+const UNITS = {
+  metric: { name: 'Millimetres and litres' },
+  us: { name: 'Inches and gallons' },
+};
 
 /** How measures and dates are written on this device. */
 export function Writing() {

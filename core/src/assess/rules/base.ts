@@ -41,7 +41,7 @@ export const fullOfStone: Rule = ({ design, planter }) => {
           id: 'full-of-stone',
           severity: 'note',
           room: 'water',
-          text: say`To the overflow the base looks like ${q(looks, 'volume')} and holds ${q(holds, 'volume')}: stone takes the rest. Pipes, boxes or bottles in it hold more.`,
+          text: say`Lay pipes, boxes or bottles in the stone to hold more: to the overflow the base looks like ${q(looks, 'volume')} and holds ${q(holds, 'volume')}.`,
           propose: pipes,
         },
       ]
@@ -55,7 +55,7 @@ export const rottingFill: Rule = ({ design: { reservoir } }) =>
           id: 'fill-rots',
           severity: 'note',
           room: 'water',
-          text: say`Wood chip rots and sinks by a hand’s width over some seasons: plan to top the bed up, and to renew the chip.`,
+          text: say`Plan to top the bed up and to renew the chip: it rots and sinks by a hand’s width over some seasons.`,
         },
       ]
     : [];
@@ -86,14 +86,14 @@ export const partsVented: Rule = ({ planter }) =>
             id: `supports-airlock-${lot.index}`,
             severity: 'fault' as const,
             room: 'water' as const,
-            text: say`The ${name} ${many ? 'catch' : 'catches'} air: water cannot rise inside, and ${q(caught, 'volume')} of the reservoir stays empty. ${many ? 'They need' : 'It needs'} a hole at the top to breathe.`,
+            text: say`Give the ${name} a hole at the top to breathe: ${many ? 'they catch' : 'it catches'} air, and ${q(caught, 'volume')} of the reservoir stays empty.`,
             propose,
           }
         : {
             id: `supports-sealed-${lot.index}`,
             severity: 'fault' as const,
             room: 'water' as const,
-            text: say`The ${name} ${many ? 'are' : 'is'} shut all round: ${q(caught, 'volume')} holds no water, and pushes up with ${q(caught * 998, 'mass')} when the reservoir fills.`,
+            text: say`Open the ${name}: shut all round, ${q(caught, 'volume')} hold no water, and push up with ${q(caught * 998, 'mass')} when the reservoir fills.`,
             propose,
           },
     ];
@@ -146,7 +146,7 @@ export const partsFit: Rule = ({ planter }) =>
     const turn = bentTooTight(planter, lot);
     const stand =
       placed === 0
-        ? say`there is no room for ${lot.wanted === 1 ? 'it' : 'any'}`
+        ? say`none has room`
         : say`${q(placed, 'count')} ${placed === 1 ? 'has' : 'have'} room`;
     return [
       {
@@ -155,7 +155,7 @@ export const partsFit: Rule = ({ planter }) =>
         room: 'water' as const,
         text: turn
           ? say`${turn} ${placed === 0 ? 'None lies there.' : say`${q(placed, 'count')} of ${q(lot.wanted, 'count')} lie there.`}`
-          : say`${q(lot.wanted, 'count')} ${partName(lot, lot.wanted)} of ${size.says} do not fit on the floor: ${stand} beside the tube and wicks. Only what has room is counted and drawn.`,
+          : say`Use fewer or smaller ones: of ${q(lot.wanted, 'count')} ${partName(lot, lot.wanted)} of ${size.says}, ${stand} beside the tube and wicks.`,
         propose: () => {
           const room = lot.room();
           return [
@@ -224,7 +224,7 @@ export const looseOverVoids: Rule = ({ design }) => {
       id: 'loose-over-voids',
       severity: 'fault',
       room: 'soil',
-      text: say`${LAYERS[first.what].name} lies on open ${design.reservoir.parts.length > 0 ? 'supports' : 'water'} and falls through: cloth or mesh goes under it.`,
+      text: say`Lay cloth or mesh under the ${LAYERS[first.what].name.toLowerCase()}: it lies on open ${design.reservoir.parts.length > 0 ? 'supports' : 'water'} and falls through.`,
       propose: () => [
         {
           label: say`Lay woven fabric under it`,
@@ -257,7 +257,7 @@ export const platformSpan: Rule = ({ design, planter, figures }) => {
             id: 'fabric-sags',
             severity: 'watch',
             room: 'water',
-            text: say`Fabric alone spans ${q(figures.span, 'length')} with nothing under it and sinks into the water: ${q(FABRIC_SPAN, 'length')} is about what it bears.`,
+            text: say`Put something under the fabric: it spans ${q(figures.span, 'length')}, bears about ${q(FABRIC_SPAN, 'length')}, and sinks into the water.`,
             propose: () => [
               ...more(name),
               {
@@ -286,7 +286,7 @@ export const platformSpan: Rule = ({ design, planter, figures }) => {
       id: 'platform-sags',
       severity: 'watch',
       room: 'water',
-      text: say`The platform spans ${q(figures.span, 'length')} with nothing under it. At ${q(reservoir.thickness, 'length')} thick it will sag beyond about ${q(bears, 'length')}.`,
+      text: say`Stand more under the platform, or make it thicker: it spans ${q(figures.span, 'length')}, and ${q(reservoir.thickness, 'length')} thick it sags beyond about ${q(bears, 'length')}.`,
       propose: () => [
         ...more(name),
         ...[0.003, 0.004, 0.006, 0.01, 0.015, 0.02]

@@ -73,7 +73,7 @@ export const overflowHeight: Rule = ({ design, planter: { heights }, figures }) 
         id: 'overflow-above',
         severity: 'fault',
         room: 'water',
-        text: say`The overflow’s lip is ${q(-gap, 'length')} above ${what === 'the platform' ? 'the platform’s underside' : what}: roots will stand in water. Keep the lip ${stone ? 'at it or below' : say`${q(USUAL_AIR_GAP, 'length')} below`}.`,
+        text: say`Bring the overflow’s lip ${stone ? 'down to' : say`${q(USUAL_AIR_GAP, 'length')} below`} ${what === 'the platform' ? 'the platform’s underside' : what}: it is ${q(-gap, 'length')} above, and roots will stand in water.`,
         propose,
       },
     ];
@@ -86,7 +86,7 @@ export const overflowHeight: Rule = ({ design, planter: { heights }, figures }) 
         id: 'air-gap-small',
         severity: 'watch',
         room: 'water',
-        text: say`Only ${q(gap, 'length')} of air between the lip and ${what}: roots get little air and grow into the water. Usual is ${q(USUAL_AIR_GAP, 'length')}.`,
+        text: say`Leave ${q(USUAL_AIR_GAP, 'length')} of air between the lip and ${what}: with ${q(gap, 'length')} roots get little air and grow into the water.`,
         propose,
       },
     ];
@@ -99,7 +99,7 @@ export const overflowHeight: Rule = ({ design, planter: { heights }, figures }) 
         id: 'air-gap-wide',
         severity: 'watch',
         room: 'water',
-        text: say`The air gap of ${q(gap, 'length')} wastes reservoir: ${q(USUAL_AIR_GAP, 'length')} is enough for air.`,
+        text: say`Raise the lip: ${q(gap, 'length')} of air gap waste reservoir, and ${q(USUAL_AIR_GAP, 'length')} are enough.`,
         propose: () => [...lowerTo(USUAL_AIR_GAP), ...lowerTo(0.03)],
       },
     ];
@@ -113,10 +113,10 @@ export const overflowMissing: Rule = ({ design, planter: { heights, vessel } }) 
   const small = vessel.volumeBelow(heights.waterRim) <= SMALL_INDOORS;
   const text =
     rain === 'open'
-      ? say`There is no overflow, and rain falls in: nothing stops the water below the roots.`
+      ? say`Add an overflow: rain falls in, and nothing stops the water below the roots.`
       : rain === 'covered' || !small
-        ? say`There is no overflow: one fill too many and the roots stand in water.`
-        : say`There is no overflow. Indoors that is a choice for a small vessel, but fill it by the gauge and never to the soil.`;
+        ? say`Add an overflow: one fill too many and the roots stand in water.`
+        : say`Fill it by the gauge and never to the soil: there is no overflow, which indoors is a choice for a small vessel.`;
   return [
     {
       id: 'overflow-missing',
@@ -173,7 +173,7 @@ export const overflowEdges: Rule = ({ design, planter: { heights } }) => {
       id: 'overflow-edge',
       severity: 'fault',
       room: 'water',
-      text: say`The hole of ${q(overflow.diameter, 'length')} marked at ${q(overflow.centre, 'length')} reaches up to ${q(overflow.centre + radius, 'length')}, into ${baseName(design)} at ${q(heights.ceiling, 'length')}.`,
+      text: say`Mark the overflow lower: ${q(overflow.diameter, 'length')} at ${q(overflow.centre, 'length')} reaches up to ${q(overflow.centre + radius, 'length')}, into ${baseName(design)} at ${q(heights.ceiling, 'length')}.`,
       propose: () => [
         ...smaller.slice(0, 3),
         {
@@ -196,7 +196,7 @@ export const valveHigh: Rule = ({ design, planter: { heights } }) => {
       id: 'valve-high',
       severity: 'fault',
       room: 'water',
-      text: say`The valve keeps the water at ${q(supply.level, 'length')}, and it runs out over the lip at ${q(invert, 'length')}: the barrel of ${q(supply.volume, 'volume')} empties onto the ground.`,
+      text: say`Set the valve below the lip: at ${q(supply.level, 'length')}, over a lip at ${q(invert, 'length')}, the barrel’s ${q(supply.volume, 'volume')} run out onto the ground.`,
       propose: () => [
         {
           label: say`Set the valve to ${q(level, 'length')}`,
@@ -262,7 +262,7 @@ export const overflowCapacity: Rule = ({ design, planter, figures }) => {
       id: 'overflow-storm',
       severity: 'fault',
       room: 'water',
-      text: say`In rain of ${q(place.storm, 'rainfall')} the water climbs ${q(figures.stormClimb ?? 0, 'length')} above the lip, into the soil: the overflow cannot keep up.`,
+      text: say`Widen the overflow: in rain of ${q(place.storm, 'rainfall')} water climbs ${q(figures.stormClimb ?? 0, 'length')} above the lip, into the soil.`,
       propose: () => holesThatCarry(overflow, figures.rainIn, head),
     },
   ];
@@ -279,7 +279,7 @@ export const overflowOpen: Rule = ({ design: { overflow, place } }) =>
           id: 'overflow-unscreened',
           severity: 'watch',
           room: 'water',
-          text: say`The overflow of ${q(overflow.diameter, 'length')} is open to mosquitoes: standing water breeds them in a week.`,
+          text: say`Put a screen on the overflow of ${q(overflow.diameter, 'length')}: standing water breeds mosquitoes in a week.`,
           propose: () => [
             { label: say`Put a fine screen on it`, patch: [set(['overflow', 'screened'], true)] },
           ],

@@ -28,7 +28,7 @@ export const feeding: Rule = ({ design: { soil, planting, pipes }, figures }) =>
       id: 'feed-liquid',
       severity: 'watch',
       room: 'soil',
-      text: say`Feed down the tube stays in the standing water: it grows algae, smells, and its salts collect. Feed on top.`,
+      text: say`Feed on top: what goes down the tube stays in the water, grows algae, smells, and its salts collect.`,
       propose: () => [
         { label: say`Give it on top`, patch: [set(['soil', 'feedHow'], 'top')] },
         strip,
@@ -40,7 +40,7 @@ export const feeding: Rule = ({ design: { soil, planting, pipes }, figures }) =>
       id: 'feed-worms',
       severity: 'watch',
       room: 'soil',
-      text: say`There is no worm tube to feed through. Add one in the tube’s room, or feed on top.`,
+      text: say`Add a worm tube in the tube’s room, or feed on top: there is none to feed through.`,
       propose: () => [{ label: say`Give it on top`, patch: [set(['soil', 'feedHow'], 'top')] }],
     });
   }
@@ -76,7 +76,7 @@ function doseOf(soil: Soil, soilVolume: number): Draft[] {
       id: 'feed-unusual',
       severity: 'note',
       room: 'soil',
-      text: say`${q(mass, 'dash')} of feed is ${mass > most ? 'more' : 'less'} than most people give: ${q(roughly(least), 'dash')} to ${q(roughly(most), 'dash')} for this soil.`,
+      text: say`Usual for this soil are ${q(roughly(least), 'dash')} to ${q(roughly(most), 'dash')} of feed: ${q(mass, 'dash')} is ${mass > most ? 'more' : 'less'} than most people give.`,
     },
   ];
 }
@@ -95,7 +95,7 @@ function limeOf(soil: Soil, crops: readonly Planted[]): Draft[] {
       id: 'lime-acid',
       severity: 'fault',
       room: 'soil',
-      text: say`${name} wants acid soil, and ${q(soil.limeDose, 'dose')} of lime takes that away.`,
+      text: say`Leave the lime out: ${name.toLowerCase()} wants acid soil, and ${q(soil.limeDose, 'dose')} takes that away.`,
       propose: () => [{ label: say`Leave the lime out`, patch: [set(['soil', 'limeDose'], 0)] }],
     });
   }
@@ -122,7 +122,7 @@ export const company: Rule = ({ design: { planting } }) => {
       id: 'feet-both',
       severity: 'note',
       room: 'soil',
-      text: say`${cropIn(wet).name} wants wet feet and ${cropIn(dry).name.toLowerCase()} dry ones: put the dry one where the soil is highest, or in a planter of its own.`,
+      text: say`Put ${cropIn(dry).name.toLowerCase()} where the soil is highest, or in a planter of its own: it wants dry feet, and ${cropIn(wet).name.toLowerCase()} wants wet ones.`,
     },
   ];
 };
@@ -179,8 +179,8 @@ export const crowding: Rule = ({ design: { planting }, planter }) => {
         room: 'soil',
         text:
           fit === 0
-            ? say`There is no room for ${crop} beside the others at ${q(spacing, 'growth')} from plant to plant: leave it out, or plant it when they are gone.`
-            : say`${q(count, 'count')} ${crop} plants at ${q(spacing, 'growth')} do not fit on the surface, which takes ${q(fit, 'count')}: they shade each other and drink more than one planter gives.`,
+            ? say`Leave ${crop} out, or plant it when the others are gone: at ${q(spacing, 'growth')} from plant to plant there is no room beside them.`
+            : say`Plant fewer: at ${q(spacing, 'growth')} the surface takes ${q(fit, 'count')} of ${q(count, 'count')} ${crop} plants. More shade each other and drink it dry.`,
         propose: () => [
           {
             label: fit === 0 ? say`Leave ${crop} out` : say`Plant ${q(fit, 'count')}`,

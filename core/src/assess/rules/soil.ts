@@ -58,10 +58,8 @@ export const roots: Rule = ({ design, planter, figures }) => {
 };
 
 export const deepSoil: Rule = ({ design, planter, figures }) => {
-  const beds = soilBeds(planter);
   const reach = wetsTo(planter);
   if (figures.growingDepth <= reach + 1e-6) return [];
-  const names = beds.map(({ mix }) => mix.name.toLowerCase()).join(' and ');
   const raised = () => {
     const ceiling = downToMm(planter.heights.ceiling + figures.growingDepth - reach + 0.001);
     return [
@@ -76,7 +74,7 @@ export const deepSoil: Rule = ({ design, planter, figures }) => {
       id: 'soil-deep',
       severity: 'note',
       room: 'soil',
-      text: say`${q(figures.growingDepth, 'span')} of ${names} is more than the ${q(reach, 'span')} that ${beds.length > 1 ? 'get' : 'gets'} wet from below. Water seedlings from the top until their roots are down.`,
+      text: say`Water seedlings from the top until their roots are down: only ${q(reach, 'span')} of ${q(figures.growingDepth, 'span')} of mix get wet from below.`,
       ...(design.bed ? {} : { propose: raised }),
     },
   ];
@@ -117,7 +115,7 @@ export const upperWicks: Rule = ({ design: { soil } }) => {
       id: 'upper-poor',
       severity: 'watch',
       room: 'soil',
-      text: say`${mix.name} on top draws little up from the mix below: water from the top until roots are through it. ${mix.caution ?? ''}`,
+      text: say`Water from the top until roots are through it: ${mix.name.toLowerCase()} draws little up from the mix below. ${mix.caution ?? ''}`,
       propose: () => [{ label: say`Use one mix`, patch: [set(['soil', 'upper'], null)] }],
     },
   ];
@@ -131,7 +129,7 @@ export const mixWicks: Rule = ({ planter }) => {
       id: 'mix-poor',
       severity: 'fault',
       room: 'soil',
-      text: say`${mix.name} is no wicking mix. ${mix.caution ?? ''}`,
+      text: say`Use a wicking mix instead of ${mix.name.toLowerCase()}. ${mix.caution ?? ''}`,
       propose: () =>
         (['coir-perlite', 'compost-mix'] as const).map((medium) => ({
           label: say`Use ${MEDIA[medium].name.toLowerCase()}`,
@@ -149,7 +147,7 @@ export const filling: Rule = ({ design: { soil }, planter }) => {
       id: 'dry-fill',
       severity: 'watch',
       room: 'soil',
-      text: say`A mix put in dry sheds water and leaves gaps that no wick crosses. Moisten it first and water each layer.`,
+      text: say`Moisten the mix first and water each layer: put in dry it sheds water and leaves gaps that no wick crosses.`,
       propose: () => [
         { label: say`Plan to moisten it`, patch: [set(['soil', 'moistened'], true)] },
       ],
@@ -160,7 +158,7 @@ export const filling: Rule = ({ design: { soil }, planter }) => {
       id: 'settlement',
       severity: 'watch',
       room: 'soil',
-      text: say`${mix.name} settles by about ${q(mix.settles, 'share')} when first watered; you allow ${q(soil.settlement, 'share')} and will be short of mix.`,
+      text: say`Buy more mix: ${mix.name.toLowerCase()} settles by about ${q(mix.settles, 'share')} when first watered, and you allow ${q(soil.settlement, 'share')}.`,
       propose: () => [
         {
           label: say`Allow ${q(mix.settles, 'share')}`,
@@ -174,7 +172,7 @@ export const filling: Rule = ({ design: { soil }, planter }) => {
       id: 'freeboard',
       severity: 'watch',
       room: 'soil',
-      text: say`With ${q(soil.freeboard, 'length')} of freeboard water from the top runs over the rim before it soaks in.`,
+      text: say`Leave more freeboard: with ${q(soil.freeboard, 'length')} water from the top runs over the rim before it soaks in.`,
       propose: () =>
         [USUAL_FREEBOARD, LEAST_FREEBOARD].map((freeboard) => ({
           label: say`Leave ${q(freeboard, 'length')}`,
@@ -204,7 +202,7 @@ export const separator: Rule = ({ design }) => {
         id: 'separator-film',
         severity: 'fault',
         room: 'soil',
-        text: say`A film passes no water: rain stands on it and the soil rots. Use woven fabric, mesh or straw.`,
+        text: say`Use woven fabric, mesh or straw: a film passes no water, rain stands on it and the soil rots.`,
         propose: () => [
           { label: say`Lay woven fabric`, patch: [set(['layers'], instead('fabric', 0.001))] },
           { label: say`Lay straw`, patch: [set(['layers'], instead('straw', 0.05))] },
@@ -218,7 +216,7 @@ export const separator: Rule = ({ design }) => {
         id: 'separator-none',
         severity: 'watch',
         room: 'soil',
-        text: say`Nothing keeps the soil out of the water: it washes down and fills the reservoir.`,
+        text: say`Lay fabric or mesh under the soil: nothing keeps it from washing down and filling the reservoir.`,
         propose: () => [
           { label: say`Lay woven fabric`, patch: [set(['layers'], [sheet('fabric', 0.001)])] },
           { label: say`Lay straw`, patch: [set(['layers'], [sheet('straw', 0.05)])] },
@@ -236,7 +234,7 @@ export const mulch: Rule = ({ design: { soil, place } }) =>
           id: 'mulch-none',
           severity: 'note',
           room: 'soil',
-          text: say`A bare surface dries out and salts build up on it.`,
+          text: say`Mulch it: a bare surface dries out, and salts build up on it.`,
           propose: () => [
             { label: say`Lay straw mulch`, patch: [set(['soil', 'mulch'], 'straw')] },
           ],

@@ -11,7 +11,7 @@ export const formerContents: Rule = ({ design: { vessel } }) => {
         id: 'contents-harmful',
         severity: 'danger',
         room: 'vessel',
-        text: say`This vessel held something harmful. Plastic soaks it up and gives it back to soil and roots: do not grow in it. Choose another vessel.`,
+        text: say`Choose another vessel, do not grow in this one: it held something harmful, which plastic soaks up and gives back to soil and roots.`,
       },
     ];
   }
@@ -21,7 +21,7 @@ export const formerContents: Rule = ({ design: { vessel } }) => {
         id: 'contents-unknown',
         severity: 'danger',
         room: 'vessel',
-        text: say`Nobody knows what this vessel held. Use only one that is new or is known to have held food; if you find out, say so under Vessel.`,
+        text: say`Use only a vessel that is new or held food: nobody knows what this one held. If you find out, say so under Vessel.`,
       },
     ];
   }
@@ -32,7 +32,7 @@ export const material: Rule = ({ design: { vessel } }) => {
   const says = {
     unknown: say`The plastic has no code to go by. For food, look for 1, 2, 4 or 5 in the triangle on the base.`,
     other: say`Plastics coded 3, 6 and 7 are not the ones to grow food in. Look for 1, 2, 4 or 5.`,
-    'treated-wood': say`Treated, painted or unknown timber gives what it was treated with to soil and food. Keep a whole liner between, or use untreated boards.`,
+    'treated-wood': say`Keep a whole liner between, or use untreated boards: treated, painted or unknown timber gives its poison to soil and food.`,
   };
   if (!(vessel.material in says)) return [];
   const text = says[vessel.material as keyof typeof says];
@@ -46,7 +46,7 @@ export const crack: Rule = ({ design: { vessel }, figures }) =>
           id: 'cracked',
           severity: 'fault',
           room: 'vessel',
-          text: say`Full, ${q(figures.standing, 'volume')} press on the crack. Mend it and leak-test it full for a day, or choose another vessel.`,
+          text: say`Mend the crack and leak-test it full for a day, or choose another vessel: ${q(figures.standing, 'volume')} press on it.`,
           propose: () => [
             { label: say`Plan to mend it first`, patch: [set(['vessel', 'cracked'], 'mended')] },
           ],
@@ -66,7 +66,7 @@ export const lowOpenings: Rule = ({ design }) => {
       id: 'openings-low',
       severity: 'watch',
       room: 'soil',
-      text: say`The openings in the sides begin where the soil ends, and only ${q(height, 'length')} of side are left for them: too low to plant through. Fill in less soil.`,
+      text: say`Fill in less soil: only ${q(height, 'length')} of side are left above it for the openings, too low to plant through.`,
       propose: () => [
         {
           label: say`Leave ${q(WIDE_OPENING, 'length')} of freeboard`,
@@ -108,7 +108,7 @@ export const softWall: Rule = ({ design: { vessel }, planter: { vessel: shape, h
           id: 'soft-wall',
           severity: 'watch',
           room: 'vessel',
-          text: say`A soft wall with ${q(straight, 'span')} between corners bulges under wet soil and lets the platform drop at the edge. Brace it across the top, or stand it in a frame.`,
+          text: say`Brace the soft wall across the top, or stand it in a frame: ${q(straight, 'span')} between corners bulge, and the platform drops at the edge.`,
           propose: () => [
             { label: say`Plan to brace it`, patch: [set(['vessel', 'rigid'], true)] },
           ],
@@ -126,7 +126,7 @@ export const liner: Rule = ({ design: { vessel, reservoir }, figures }) => {
       id: 'liner-none',
       severity: 'fault',
       room: 'vessel',
-      text: say`Boards hold no water: without a liner all ${q(figures.standing, 'volume')} run out and the wood rots.`,
+      text: say`Line it: boards hold no water, so all ${q(figures.standing, 'volume')} run out and the wood rots.`,
       propose: () => [
         pond,
         { ...pond, label: say`Use builder’s film`, patch: [set(['vessel', 'liner'], 'film')] },
@@ -139,7 +139,7 @@ export const liner: Rule = ({ design: { vessel, reservoir }, figures }) => {
       id: 'liner-sharp',
       severity: vessel.liner === 'film' ? 'fault' : 'watch',
       room: 'vessel',
-      text: say`Sharp stone under the weight of wet soil goes through ${vessel.liner === 'film' ? 'film' : 'a liner'}. Lay old carpet or sand between, or take rounded gravel.`,
+      text: say`Lay old carpet or sand on the liner, or take rounded gravel: sharp stone under wet soil goes through ${vessel.liner === 'film' ? 'film' : 'a liner'}.`,
       propose: () => [
         {
           label: say`Use rounded gravel`,
@@ -152,7 +152,7 @@ export const liner: Rule = ({ design: { vessel, reservoir }, figures }) => {
       id: 'liner-thin',
       severity: 'watch',
       room: 'vessel',
-      text: say`Film is thinner than the liner that is usual under stone. Lay it double on sand or old carpet, or use pond liner.`,
+      text: say`Lay the film double on sand or old carpet, or use pond liner: it is thin for what lies on it.`,
       propose: () => [pond],
     });
   }
@@ -166,7 +166,7 @@ export const drainHole: Rule = ({ design: { vessel }, figures }) =>
           id: 'drain-hole',
           severity: 'fault',
           room: 'vessel',
-          text: say`The old hole in the floor lets all ${q(figures.standing, 'volume')} run out. Patch it and leak-test before any soil goes in.`,
+          text: say`Patch the old hole in the floor and leak-test before any soil goes in: it lets all ${q(figures.standing, 'volume')} run out.`,
           propose: () => [
             { label: say`Plan to patch it first`, patch: [set(['vessel', 'drainHole'], 'mended')] },
           ],
@@ -182,7 +182,7 @@ export const colour: Rule = ({ design: { vessel, place } }) => {
       id: 'clear-wall',
       severity: 'watch',
       room: 'vessel',
-      text: say`Light gets through the wall: algae will grow in the reservoir and take the roots’ air.`,
+      text: say`Wrap or paint the wall: light gets through, and algae grow in the reservoir and take the roots’ air.`,
       propose: () => [wrap],
     });
   }
@@ -191,7 +191,7 @@ export const colour: Rule = ({ design: { vessel, place } }) => {
       id: 'dark-wall',
       severity: 'watch',
       room: 'vessel',
-      text: say`A dark wall in full sun cooks the roots behind it. Wrap it, paint it light, or stand it in half shade.`,
+      text: say`Wrap the wall, paint it light, or stand it in half shade: dark and in full sun it cooks the roots behind it.`,
       propose: () => [wrap],
     });
   }
@@ -229,7 +229,7 @@ export const outOfLevel: Rule = ({ design, planter: { heights, vessel }, figures
         id: 'level-wet',
         severity: 'fault',
         room: 'vessel',
-        text: say`The floor is ${q(tilt.across, 'length')} out of level from edge to edge: at the low end water stands ${q(over, 'length')} above the top of the base. Put ${shims}.`,
+        text: say`Put ${shims}: the floor is ${q(tilt.across, 'length')} out of level, and at its low end water stands ${q(over, 'length')} above the base.`,
         propose: () => [shim],
       },
     ];
@@ -242,7 +242,9 @@ export const outOfLevel: Rule = ({ design, planter: { heights, vessel }, figures
       id: 'level-loss',
       severity: 'watch',
       room: 'vessel',
-      text: say`The floor is ${q(tilt.across, 'length')} out of level from edge to edge: ${less ? say`it holds ${q(tilt.holds, 'volume')} instead of ${q(figures.standing, 'volume')}, and ` : ''}water stands between ${q(tilt.driest, 'length')} and ${q(Math.min(tilt.wettest, vessel.depth), 'length')} deep. Put ${shims}.`,
+      text: less
+        ? say`Put ${shims}: out of level it holds ${q(tilt.holds, 'volume')} instead of ${q(figures.standing, 'volume')}.`
+        : say`Put ${shims}: the water stands ${q(tilt.driest, 'length')} to ${q(Math.min(tilt.wettest, vessel.depth), 'length')} deep.`,
       propose: () => [shim],
     },
   ];
@@ -259,7 +261,7 @@ export const load: Rule = ({ design: { place }, figures: { weight } }) => {
       id: 'floor-load',
       severity: 'danger',
       room: 'vessel',
-      text: say`Full it presses ${q(weight.pressure, 'pressure')} on its footprint, more than the ${q(place.floorLimit, 'pressure')} you gave for the floor. Ask the building’s owner or a structural engineer before it goes there.`,
+      text: say`Ask the building’s owner or a structural engineer before it goes there: full it presses ${q(weight.pressure, 'pressure')}, and you gave ${q(place.floorLimit, 'pressure')} for the floor.`,
     });
   }
   if (weight.full > place.liftLimit) {
@@ -267,7 +269,7 @@ export const load: Rule = ({ design: { place }, figures: { weight } }) => {
       id: 'lift',
       severity: 'note',
       room: 'vessel',
-      text: say`Full it weighs ${q(weight.full, 'mass')}, more than the ${q(place.liftLimit, 'mass')} that you can lift. Put it in its place first, then fill it.`,
+      text: say`Put it in its place first, then fill it: full it weighs ${q(weight.full, 'mass')}, and you can lift ${q(place.liftLimit, 'mass')}.`,
     });
   }
   if (weight.supply) {
@@ -276,7 +278,7 @@ export const load: Rule = ({ design: { place }, figures: { weight } }) => {
       severity:
         place.floorLimit !== null && weight.supply.pressure > place.floorLimit ? 'danger' : 'note',
       room: 'vessel',
-      text: say`The supply barrel stands beside it and weighs ${q(weight.supply.full, 'mass')} full, ${q(weight.supply.pressure, 'pressure')} on its own foot. Ask the building’s owner before it goes on a roof or balcony.`,
+      text: say`Ask the building’s owner before the supply barrel goes on a roof or balcony: full it weighs ${q(weight.supply.full, 'mass')}, ${q(weight.supply.pressure, 'pressure')}.`,
     });
   }
   if (weight.carriers !== null && weight.carriers > 1) {
@@ -297,7 +299,7 @@ export const frost: Rule = ({ design: { place }, figures }) =>
           id: 'frost',
           severity: 'note',
           room: 'vessel',
-          text: say`It freezes here: empty the ${q(figures.gross, 'volume')} and open the overflow before the first frost, or ice will split the vessel.`,
+          text: say`Empty the ${q(figures.gross, 'volume')} and open the overflow before the first frost, or ice will split the vessel.`,
         },
       ]
     : [];

@@ -13,15 +13,15 @@ const MUCH_WATER = 0.55;
 /** Water that lies open in a tray breeds mosquitoes and can drown a toddler. */
 export const openWater: Rule = ({ design, figures }) => {
   if (design.bed?.kind !== 'bag' || design.place.rain === 'indoors') return [];
-  const dries = say`When it is hot, ${q(figures.hot.open, 'daily')} of it dries up unused.`;
+  const lies = say`${q(figures.standing, 'volume')} ${figures.hot.open > 0 ? say`lie open, of which ${q(figures.hot.open, 'daily')} dries up in heat` : 'lie open'}`;
   return [
     {
       id: 'open-tray',
       severity: design.place.children ? 'danger' : 'watch',
       room: 'water',
       text: design.place.children
-        ? say`${q(figures.standing, 'volume')} lie open in the tray, and small children or animals come near. Cover the water around the bags, and empty the tray when nobody tends it. ${dries}`
-        : say`${q(figures.standing, 'volume')} lie open in the tray: mosquitoes breed in it within a week. Cover the water around the bags or let the tray run dry between fills. ${dries}`,
+        ? say`Cover the water around the bags, and empty the tray when nobody tends it: ${lies}, and small children or animals come near.`
+        : say`Cover the water around the bags, or let the tray run dry between fills: ${lies}, and mosquitoes breed in it within a week.`,
     },
   ];
 };
@@ -33,7 +33,7 @@ export const valveOnMains: Rule = ({ design }) =>
           id: 'valve-mains',
           severity: 'note',
           room: 'water',
-          text: say`The float valve is fed from a barrel. On the mains it needs protection against backflow under the local plumbing rules, by a licensed plumber.`,
+          text: say`Feed the float valve from a barrel. On the mains it needs a licensed plumber, and protection against backflow under local rules.`,
         },
       ]
     : [];
@@ -45,7 +45,7 @@ export const waterShare: Rule = ({ design, planter: { heights }, figures }) => {
       id: 'water-share',
       severity: 'watch',
       room: 'water',
-      text: say`The reservoir takes ${q(heights.brim, 'length')} of ${q(heights.rim, 'length')}: more than half of the height, and the soil gets ${q(figures.growingDepth, 'length')}.`,
+      text: say`Leave the soil more: the reservoir takes ${q(heights.brim, 'length')} of ${q(heights.rim, 'length')}, and the soil gets ${q(figures.growingDepth, 'length')}.`,
       propose: () => {
         const gap = gapToKeep(design);
         const ceiling = downToMm(heights.rim * 0.4 + gap);
@@ -68,14 +68,14 @@ export const lasting: Rule = ({ design, planter, figures }) => {
   const said = cautiousDays(lasts.days);
   const after =
     said > 0
-      ? say`In hot weather it wants filling after ${q(said, 'days')}`
-      : say`In hot weather its water is of use for less than half a day`;
+      ? say`in hot weather it wants filling after ${q(said, 'days')}`
+      : say`in hot weather it lasts less than half a day`;
   return [
     {
       id: 'days-short',
       severity: lasts.days < place.daysAway * 0.6 ? 'fault' : 'watch',
       room: 'water',
-      text: say`${after} (${q(figures.hot.total + figures.hot.open, 'daily')} leave it), and you asked for ${q(place.daysAway, 'days')}.`,
+      text: say`Store more water: ${after} (${q(figures.hot.total + figures.hot.open, 'daily')} leave it), and you asked for ${q(place.daysAway, 'days')}.`,
       propose: () => {
         const gap = gapToKeep(design);
         const lowest = planter.heights.ceiling;

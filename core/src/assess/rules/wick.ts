@@ -31,7 +31,7 @@ export const wickMissing: Rule = ({ design, planter }) =>
           id: 'wick-missing',
           severity: 'fault',
           room: 'wick',
-          text: say`No wick joins the water to the soil: the reservoir will stay full while the plants dry out.`,
+          text: say`Add a wick: without one the reservoir stays full while the plants dry out.`,
           propose: () => [
             {
               label: say`Add four legs of cotton cloth`,
@@ -67,7 +67,7 @@ export const wickFoot: Rule = ({ design, planter }) =>
             id: `wick-foot-${i}`,
             severity: 'watch' as const,
             room: 'wick' as const,
-            text: say`The wick’s foot hangs ${q(wick.foot, 'length')} above the floor: the ${q(planter.storage.volumeBelow(Math.min(wick.foot, planter.heights.brim)), 'volume')} below it stay there.`,
+            text: say`Let the wick down to the floor: its foot hangs ${q(wick.foot, 'length')} above, and the ${q(planter.storage.volumeBelow(Math.min(wick.foot, planter.heights.brim)), 'volume')} below it stay there.`,
             propose: () => [
               { label: say`Let it down to the floor`, patch: [set(['wicks', i, 'foot'], 0)] },
             ],
@@ -120,7 +120,7 @@ export const wickReach: Rule = (bench) => {
         severity: nothing ? ('fault' as const) : ('watch' as const),
         room: 'wick' as const,
         text: nothing
-          ? say`${what} lifts water ${q(wick.reach, 'length')}, and even from the full reservoir it would have to lift it ${q(atBrim, 'length')}. Nothing reaches the soil.`
+          ? say`Shorten the way up: ${what.toLowerCase()} lifts water ${q(wick.reach, 'length')}, and from the full reservoir has ${q(atBrim, 'length')} to go. Nothing reaches the soil.`
           : wick.index === null
             ? say`${what} lifts water only ${q(wick.reach, 'length')}: the lowest ${q(beyond, 'volume')} stay below, unless a wick goes down to the floor.`
             : say`The wick must lift water ${q(wick.top, 'length')} from the floor and reaches ${q(wick.reach, 'length')}: the lowest ${q(beyond, 'volume')} stay below.`,
@@ -255,14 +255,14 @@ export const wickWeak: Rule = (bench) => {
   if (planter.wicks.length === 0 || figures.duty >= 1 || figures.delivery <= 0) return [];
   const days = figures.lastsHot.days + figures.lastsHot.reserve;
   const carries = days >= CARRIES && figures.duty >= NEARLY;
-  const asks = say`On a hot day the plants ask ${q(figures.hot.total, 'daily')}, and ${q(figures.delivery, 'daily')} come up at most, even from a full reservoir.`;
+  const asks = say`Give it more wick: on a hot day the plants ask ${q(figures.hot.total, 'daily')}, and ${q(figures.delivery, 'daily')} come up.`;
   return [
     {
       id: 'wick-weak',
       severity: carries ? 'watch' : 'fault',
       room: 'wick',
       text: carries
-        ? say`${asks} The soil makes up the rest for ${q(cautiousDays(days), 'days')} of heat, not for longer.`
+        ? say`${asks} The soil makes up the rest for ${q(cautiousDays(days), 'days')}.`
         : say`${asks} They will go limp over standing water.`,
       propose: () => [
         ...stronger(bench, MARGIN / figures.duty),
@@ -284,14 +284,13 @@ export const rootsFirst: Rule = (bench) => {
   const { beforeRoots, usable } = figures;
   if (!beforeRoots || usable <= 0 || beforeRoots.usable >= MUCH_FROM_THE_START * usable) return [];
   const weeks = Math.max(Math.ceil(beforeRoots.days / 7), 1);
-  const first =
-    weeks === 1 ? say`For the first week` : say`For the first ${q(weeks, 'count')} weeks`;
+  const first = weeks === 1 ? say`the first week` : say`the first ${q(weeks, 'count')} weeks`;
   return [
     {
       id: 'roots-first',
       severity: 'note',
       room: 'wick',
-      text: say`${first} water from the top: until roots are down at the water, ${q(beforeRoots.usable, 'volume')} of ${q(usable, 'volume')} come up.`,
+      text: say`Water from the top for ${first}: until roots are down at the water, ${q(beforeRoots.usable, 'volume')} of ${q(usable, 'volume')} come up.`,
       propose: () => [addCloth(bench, 4), addColumns(bench, 4, 0.15), addColumns(bench, 8, 0.2)],
     },
   ];

@@ -47,8 +47,8 @@ export const wicksFit: Rule = ({ planter }) =>
         room: 'wick' as const,
         text:
           placed === 0
-            ? say`There is no room for ${lot.wanted === 1 ? 'a' : 'any'} ${partName(lot, lot.wanted)} of ${q(across, 'length')} beside the tube and what else stands there, so none is counted.`
-            : say`${q(lot.wanted, 'count')} ${name} of ${q(across, 'length')} do not fit side by side with the tube: ${q(placed, 'count')} ${placed === 1 ? 'has' : 'have'} room, and only ${placed === 1 ? 'that one counts' : 'those count'}.`,
+            ? say`Use smaller ones: there is no room for ${lot.wanted === 1 ? 'a' : 'any'} ${partName(lot, lot.wanted)} of ${q(across, 'length')} beside the tube and what else stands there.`
+            : say`Use fewer or smaller ones: ${q(placed, 'count')} of ${q(lot.wanted, 'count')} ${name} of ${q(across, 'length')} ${placed === 1 ? 'has' : 'have'} room beside the tube, and only ${placed === 1 ? 'that one counts' : 'those count'}.`,
         propose: () => {
           const room = lot.room();
           return [
@@ -87,7 +87,7 @@ export const pailsWithout: Rule = ({ design, planter }) => {
       id: 'pail-without-wick',
       severity: 'fault',
       room: 'wick',
-      text: say`${q(dry, 'count')} of the ${q(all, 'count')} pails ${dry === 1 ? 'has' : 'have'} no wick: what grows there gets no water from below.`,
+      text: say`Give every pail a wick: ${q(dry, 'count')} of ${q(all, 'count')} ${dry === 1 ? 'has' : 'have'} none, and what grows there gets no water from below.`,
       propose: () => [
         {
           label: say`Give every pail one: ${q(all, 'count')}`,
@@ -124,7 +124,7 @@ export const clothFits: Rule = ({ design, planter }) =>
         room: 'wick',
         text: neck
           ? say`Bunched, this cloth is ${q(across, 'length')} across and does not go through a cap of ${q(design.bed?.kind === 'neck' ? design.bed.neckDiameter : 0, 'length')}.`
-          : say`Bunched in ${spec.holes === 1 ? 'one hole' : say`${q(spec.holes, 'count')} holes`}, this cloth needs ${q(bunchHole(spec), 'length')} each: soil falls past it. Share it over more holes.`,
+          : say`Share the cloth over more holes: bunched in ${spec.holes === 1 ? 'one' : say`${q(spec.holes, 'count')}`} it needs ${q(bunchHole(spec), 'length')} each, and soil falls past it.`,
         propose: () =>
           neck
             ? [
@@ -229,7 +229,7 @@ export const bridges: Rule = ({ planter }) => {
       id: 'hole-bridge',
       severity: 'fault',
       room: 'wick',
-      text: say`Between the hole for the ${who[0] ?? ''} and ${who[1] ?? ''} only ${q(Math.max(least, 0), 'length')} of the sheet are left: it tears. Leave ${q(BRIDGE, 'length')}.`,
+      text: say`Leave ${q(BRIDGE, 'length')} between the hole for the ${who[0] ?? ''} and ${who[1] ?? ''}: with ${q(Math.max(least, 0), 'length')} the sheet tears.`,
       propose: () => [{ label: say`Let Huerta place them`, patch: moved }],
     },
   ];

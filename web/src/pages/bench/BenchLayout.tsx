@@ -51,7 +51,10 @@ export const BenchLayout = memo(function BenchLayout({ saving }: { saving: Savin
             flex="1"
             minH="0"
             display="grid"
-            gridTemplateColumns="18.5rem minmax(0, 1fr) 19.5rem"
+            gridTemplateColumns={{
+              base: '18.5rem minmax(0, 1fr) 19.5rem',
+              '2xl': '18.5rem minmax(0, 1fr) 24rem',
+            }}
           >
             <Box
               as="nav"

@@ -1,9 +1,11 @@
 import { Box, Button, Text } from '@chakra-ui/react';
 import { Link } from 'react-router';
+import { useWords } from '../../app/preferences';
 import { Writing } from '../../components/Writing';
 
 /** A garden with nothing in it yet: what Huerta does, and where to begin. */
 export function Welcome() {
+  const { units, say } = useWords();
   return (
     <Box maxW="38rem" borderTop="2px solid" borderColor="ink" pt="5">
       <Text as="h2" fontSize="xl">
@@ -11,9 +13,9 @@ export function Welcome() {
       </Text>
       <Text mt="2">
         Huerta draws a planter that waters itself to scale from the vessel that you have. It counts
-        the litres, says what would go wrong before anything is drilled, and makes the sheet to
-        build by. Then it looks ahead through the season: how often to fill, and whether it lasts
-        while you are away.
+        {units === 'us' ? 'the gallons' : say('the litres')}, says what would go wrong before
+        anything is drilled, and makes the sheet to build by. Then it looks ahead through the
+        season: how often to fill, and whether it lasts while you are away.
       </Text>
       <Box display="flex" gap="3" flexWrap="wrap" mt="4">
         <Button asChild variant="solid">

@@ -1,4 +1,5 @@
 import type { Entry } from '@huerta/contract';
+import { inWords } from '@huerta/core';
 
 /** Searching, filtering and ordering the garden: what the page's address asks for, and what comes of it. */
 
@@ -78,7 +79,16 @@ export function found(entries: readonly Entry[], wanted: Wanted): Entry[] {
   return entries
     .filter((entry) => {
       const { name, summary } = entry;
-      const said = plain([name, summary.variant, summary.place, summary.crop].join(' '));
+      const said = plain(
+        // By either name of a crop.
+        [
+          name,
+          summary.variant,
+          summary.place,
+          summary.crop,
+          inWords(summary.crop, 'american'),
+        ].join(' '),
+      );
       return (
         words.every((word) => said.includes(word)) &&
         (wanted.place === '' || summary.place === wanted.place) &&

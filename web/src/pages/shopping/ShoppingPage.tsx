@@ -1,6 +1,6 @@
 import { Box, Button, Text } from '@chakra-ui/react';
 import type { Entry, PlanterResource } from '@huerta/contract';
-import { amountOf, boughtOf, writeMoney, type ShoppingList } from '@huerta/core';
+import { amountOf, boughtOf, portionOf, writeMoney, type ShoppingList } from '@huerta/core';
 import { Printer } from 'lucide-react';
 import { Link } from 'react-router';
 import { usePriceBook } from '../../api/build';
@@ -99,7 +99,8 @@ function List({ planters }: { planters: readonly PlanterResource[] }) {
 }
 
 function Lines({ list }: { list: ShoppingList }) {
-  const { tell } = useWords();
+  const { tell, say, units } = useWords();
+  const water = portionOf('water', units);
   const { currency } = list;
   const money = (value: number) => writeMoney(value, currency);
   const several = list.planters.length > 1;
@@ -145,12 +146,12 @@ function Lines({ list }: { list: ShoppingList }) {
       </Part>
       <Part title="What each costs">
         <Table
-          head={['Planter', 'Its share', 'For a usable litre']}
+          head={['Planter', 'Its share', say(`For a usable ${water.name}`)]}
           rows={list.planters.map(({ name, cost, perUsable }, i) => [
             `${i}`,
             name,
             money(cost),
-            perUsable === null ? 'no usable water' : money(perUsable / 1000),
+            perUsable === null ? 'no usable water' : money(perUsable * water.volume),
           ])}
         />
       </Part>

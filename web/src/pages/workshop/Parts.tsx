@@ -1,5 +1,12 @@
 import { Text } from '@chakra-ui/react';
-import { billOf, sourcingOf, writeMoney, type BuildSheet, type ShoppingList } from '@huerta/core';
+import {
+  billOf,
+  portionOf,
+  sourcingOf,
+  writeMoney,
+  type BuildSheet,
+  type ShoppingList,
+} from '@huerta/core';
 import { Link } from 'react-router';
 import { useWords } from '../../app/preferences';
 import { Part, Table } from './sheet';
@@ -11,7 +18,8 @@ interface PartsProps {
 
 /** What it takes, what of it is bought, and what that costs. */
 export function Parts({ sheet, list }: PartsProps) {
-  const { tell } = useWords();
+  const { tell, say, units } = useWords();
+  const water = portionOf('water', units);
   const currency = list?.currency ?? 'EUR';
   const rows = billOf(sheet, list).map((one) => {
     const { id, what, amount, use, into, line } = one;
@@ -46,8 +54,8 @@ export function Parts({ sheet, list }: PartsProps) {
       />
       {own?.perUsable != null && list && (
         <Text mt="3">
-          That is {writeMoney(own.perUsable / 1000, list.currency)} for each litre that the plants
-          can use.
+          That is {writeMoney(own.perUsable * water.volume, list.currency)} for each{' '}
+          {say(water.name)} that the plants can use.
         </Text>
       )}
       {sheet.feeding.says.map((words, i) => (

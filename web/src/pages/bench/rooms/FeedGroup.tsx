@@ -7,6 +7,7 @@ import {
   LIME_DENSITY,
   roughly,
   type Patch,
+  portionOf,
 } from '@huerta/core';
 import { useWords } from '../../../app/preferences';
 import { ChoiceField } from '../../../components/ChoiceField';
@@ -19,7 +20,7 @@ const DOSES: Partial<Record<string, number>> = FEED_DOSES;
 /** What feeds the plants, how, and how much, by the spoon, the gram or the litre of soil; and lime. */
 export function FeedGroup() {
   const { design, assessment, change } = useBench();
-  const { write } = useWords();
+  const { write, say, units } = useWords();
   const { soil } = design;
   const { soilVolume } = assessment.figures;
   const { density } = FEEDS[soil.feed];
@@ -62,7 +63,7 @@ export function FeedGroup() {
               path={['soil', 'feedDose']}
               spec={FIELDS.soil.feedDose}
               value={soil.feedDose}
-              label="For a litre of soil"
+              label={say(`For a ${portionOf('soil', units).name} of soil`)}
             />
             <Measure
               path={['soil', 'feedNitrogen']}

@@ -16,7 +16,7 @@ test('a mix by parts of one’s own: begun from the usual one, changed, measured
   ]);
   // 1 − (0.5 · 0.09 + (0.15 + 0.32 + 0.1) / 6) / (1 − 0.139)
   expect(parts().textContent).toMatch(/84% is pores/);
-  expect(parts().textContent).toMatch(/Ten litres of parts make 8\.\d.L of mix/);
+  expect(parts().textContent).toMatch(/10.L of parts make 8\.\d.L of mix/);
 
   await user.selectOptions(
     within(parts()).getByRole('combobox', { name: 'Ingredient 2' }),

@@ -18,6 +18,7 @@ import {
   type IngredientId,
   type MediumId,
   type RecipeDesign,
+  portionOf,
 } from '@huerta/core';
 import { X } from 'lucide-react';
 import { usePriceBook } from '../../../api/build';
@@ -241,7 +242,7 @@ const DRAINED = 0.1;
 /** What the mix holds, weighs and costs. */
 function MixSays() {
   const { design } = useBench();
-  const { write } = useWords();
+  const { write, say, units } = useWords();
   const prices = usePriceBook();
   const { soil } = design;
   const mix = mixOf(soil);
@@ -249,15 +250,19 @@ function MixSays() {
   const book = prices.data?.book ?? NEW_BOOK;
   const price = mixPrice(soil, book);
   const air = drainable(mix, DRAINED);
+  const { volume, name } = portionOf('soil', units);
+  const weighs = write(mix.dryDensity * volume, units === 'us' ? 'mass' : 'dash');
+  // Ten litres or gallons: what stands in a barrow.
+  const ten = 10 * portionOf('water', units).volume;
   return (
     <Says>
-      Of each litre {write(mix.thetaS, 'share')} is pores; drained overnight they hold{' '}
-      {write((mix.thetaS - air) / 1000, 'volume')} of water and {write(air / 1000, 'volume')} of
-      air. Dry, it weighs {write(mix.dryDensity / 1000, 'dash')} a litre.
+      {say(`Of each ${name}`)} {write(mix.thetaS, 'share')} is pores; drained overnight they hold{' '}
+      {write((mix.thetaS - air) * volume, 'volume')} of water and {write(air * volume, 'volume')} of
+      air. Dry, it weighs {say(`${weighs} a ${name}`)}.
       {made &&
         made.parts.length > 1 &&
-        ` Ten litres of parts make ${write((1 - made.shrinks) / 100, 'volume')} of mix.`}
-      {` About ${writeMoney(price / 1000, book.currency)} a litre.`}
+        ` ${write(ten, 'volume')} of parts make ${write((1 - made.shrinks) * ten, 'volume')} of mix.`}
+      {say(` About ${writeMoney(price * volume, book.currency)} a ${name}.`)}
     </Says>
   );
 }

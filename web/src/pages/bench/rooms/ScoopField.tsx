@@ -13,7 +13,7 @@ interface ScoopFieldProps {
 
 /** An amount that people give by cups and spoons, or weigh: any of them is understood, both are said. */
 export function ScoopField({ label, mass, density, onCommit }: ScoopFieldProps) {
-  const { write, tell, units } = useWords();
+  const { write, tell, say, units } = useWords();
   const [draft, setDraft] = useState<string | null>(null);
   const [error, setError] = useState('');
   const written = write(mass, 'dash');
@@ -58,7 +58,7 @@ export function ScoopField({ label, mass, density, onCommit }: ScoopFieldProps) 
       ) : (
         <Field.HelperText>
           {mass > 0
-            ? `That is ${write(mass / density, 'scoop')}, at ${write(density * SCOOP, 'dash')} a ${units === 'us' ? 'cup' : 'quarter litre'}.`
+            ? `That is ${write(mass / density, 'scoop')}, at ${write(density * SCOOP, 'dash')} a ${units === 'us' ? 'cup' : say('quarter litre')}.`
             : 'In cups, spoons or by weight.'}
         </Field.HelperText>
       )}
