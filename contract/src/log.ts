@@ -12,6 +12,20 @@ export const sendLogSchema = z.strictObject({ entries: z.array(logEntrySchema).m
 /** Answer to it: how many were new. */
 export const loggedSchema = z.object({ came: z.int() });
 
+/**
+ * Answer to GET /api/round/standing: how planters stand, as far as it lies ready, each with the mark of what that hangs
+ * on. Another mark than the asker's own is of another day or an older log.
+ */
+export const standingSchema = z.object({
+  standing: z.array(
+    z.object({
+      planter: z.string(),
+      mark: z.string(),
+      state: z.looseObject({}).nullable().describe('Null before it is planted'),
+    }),
+  ),
+});
+
 /** Query of the log: from when on, and how many at the most. */
 export const logQuerySchema = z.object({
   since: z.iso.datetime().optional(),

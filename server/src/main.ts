@@ -44,7 +44,9 @@ async function main(): Promise<void> {
 
   const file = join(folder, 'huerta.sqlite');
   const database = await openDatabase(file);
-  const services = servicesOf(database, await programMark());
+  // The day of pictures and tests stands still on both sides.
+  const today = demo && demoDay ? () => demoDay : undefined;
+  const services = servicesOf(database, await programMark(), today);
   const [order, target] = process.argv.slice(2);
   if (order === 'backup') {
     const path = resolve(target ?? `huerta ${new Date().toISOString().slice(0, 10)}.zip`);
@@ -88,6 +90,7 @@ async function main(): Promise<void> {
   const open = typeof address === 'object' && address ? address.port : port;
   logger.info(`Huerta is at http://localhost:${open}, with the garden in ${folder}`);
   services.garden.soon();
+  services.standing.begin();
   await keeper.begin();
   const { addresses, trouble } = await keeper.state();
   if (addresses[0])

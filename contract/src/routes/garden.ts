@@ -11,6 +11,7 @@ import {
   sendDaysSchema,
   sendLogSchema,
   sendReadingsSchema,
+  standingSchema,
 } from '../log';
 import { examplesSchema } from '../planter';
 import { GONE, routes } from './route';
@@ -168,6 +169,13 @@ export const LOG = routes({
     about: 'Fillings, duties, plantings, harvests and absences, for a calendar to subscribe to.',
     query: fileQuerySchema,
     file: 'text/calendar; charset=utf-8',
+  },
+  standing: {
+    method: 'get',
+    path: '/round/standing',
+    about:
+      'How planters stand today: level, thirst, days left and what is due, as far as it lies ready.',
+    answer: standingSchema,
   },
   neighbour: {
     method: 'post',

@@ -2,10 +2,12 @@ import {
   buildSheet,
   evaluate,
   shoppingFor,
+  stateOf,
   tilesOf,
   type PaperId,
   type PlanterDesign,
   type PriceBook,
+  type TendedQuestion,
   type UnitSystem,
 } from '@huerta/core';
 import { calendarFile, type CalendarJob } from './calendar';
@@ -23,7 +25,13 @@ export interface BuildJob {
   paper: PaperId;
 }
 
-export type PaperJob = BuildJob | CalendarJob | NeighbourJob;
+/** How a planter stands, as JSON. */
+interface StandingJob {
+  what: 'standing';
+  question: TendedQuestion;
+}
+
+export type PaperJob = BuildJob | CalendarJob | NeighbourJob | StandingJob;
 
 /** The file, or why there is none. */
 export type PaperResult =
@@ -37,6 +45,8 @@ export async function drawPaper(job: PaperJob): Promise<PaperResult> {
   switch (job.what) {
     case 'calendar':
       return { ok: true, file: Buffer.from(calendarFile(job)) };
+    case 'standing':
+      return { ok: true, file: Buffer.from(JSON.stringify(stateOf(job.question))) };
     case 'neighbour':
       return { ok: true, file: await neighbourPdf(job) };
     default:

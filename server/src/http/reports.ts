@@ -16,6 +16,7 @@ export function reportRoutes({
   weatherDays,
   planters,
   tending,
+  standing,
 }: Services): Router {
   const router = Router();
   serve(router, GARDEN.entries, async () => new JsonText(await garden.entries()));
@@ -55,6 +56,7 @@ export function reportRoutes({
   serve(router, LOG.readings, async ({ id, body: { by, readings } }) => ({
     came: await tending.read(id, by, readings),
   }));
+  serve(router, LOG.standing, async () => ({ standing: standing.ready() }));
   serve(router, LOG.calendar, async ({ query }) => {
     const file = await tending.calendar(query.units);
     return new FileAnswer('huerta.ics', file, LOG.calendar.file, true);

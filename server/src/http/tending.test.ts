@@ -7,8 +7,15 @@ import { pino } from 'pino';
 import sharp from 'sharp';
 import request from 'supertest';
 import { logSchema, photoSchema, problemSchema, roundResourceSchema } from '@huerta/contract';
-import { dayAfter, STARTING_POINTS, type LogEntry } from '@huerta/core';
-import { servicesOf } from '../services';
+import {
+  dayAfter,
+  siteOf,
+  standingMark,
+  STARTING_POINTS,
+  stateOf,
+  type LogEntry,
+} from '@huerta/core';
+import { servicesOf, type Services } from '../services';
 import { openDatabase, type Database } from '../store/database';
 import { createApp } from './app';
 
@@ -18,11 +25,12 @@ let folder: string;
 let database: Database;
 let api: ReturnType<typeof request>;
 let planter: string;
+let services: Services;
 
 beforeEach(async () => {
   folder = await mkdtemp(join(tmpdir(), 'huerta-tending-'));
   database = await openDatabase(join(folder, 'huerta.sqlite'));
-  const services = servicesOf(database, 'test', () => today);
+  services = servicesOf(database, 'test', () => today);
   api = request(createApp({ services, logger: pino({ level: 'silent' }) }));
   const design = { ...STARTING_POINTS[0]!.design, name: 'Peppers by the step' };
   planter = (await api.post('/api/planters').send({ design }).expect(201)).body.id;
@@ -46,6 +54,48 @@ const filled = (n: number, date: string): LogEntry => ({
 const planted = (date: string): LogEntry => ({
   ...filled(90, date),
   did: { kind: 'did', what: 'planted' },
+});
+
+describe('how planters stand, kept ready', () => {
+  const ready = async () => (await api.get('/api/round/standing').expect(200)).body.standing;
+  const log = (entries: LogEntry[]) => api.post('/api/log').send({ entries }).expect(200);
+
+  test('as core says it, with the mark that a browser makes of the same answers', async () => {
+    expect(await ready()).toEqual([]);
+    await log([planted('2026-05-01'), filled(1, '2026-06-20'), filled(2, '2026-07-01')]);
+    await services.standing.refresh();
+    const { design } = (await api.get(`/api/planters/${planter}`)).body;
+    const { entries } = (await api.get('/api/log')).body;
+    const { choice } = (await api.get('/api/weather')).body;
+    const { days: measured } = (await api.get('/api/weather/days')).body;
+    const asked = { design, planted: null, entries, choice, measured, today };
+    const state = stateOf({
+      design,
+      planted: null,
+      entries,
+      site: siteOf(choice),
+      days: [],
+      today,
+    });
+    expect(state).not.toBeNull();
+    // As a whole: nothing in it is lost on its way through JSON.
+    expect(await ready()).toEqual([{ planter, mark: standingMark(asked), state }]);
+  });
+
+  test('anew after another entry, not after none, and not for what nobody planted', async () => {
+    await log([planted('2026-05-01'), filled(1, '2026-07-01')]);
+    await api.post('/api/planters').send({ design: STARTING_POINTS[1]!.design }).expect(201);
+    await services.standing.refresh();
+    const [before, ...others] = await ready();
+    expect(others).toEqual([]);
+    await services.standing.refresh();
+    expect(await ready()).toEqual([before]);
+    await log([filled(2, '2026-07-14')]);
+    await services.standing.refresh();
+    const [after] = await ready();
+    expect(after.mark).not.toBe(before.mark);
+    expect(after.state.daysLeft.likely).toBeGreaterThan(before.state.daysLeft.likely);
+  });
 });
 
 describe('readings of a sensor', () => {

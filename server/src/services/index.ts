@@ -18,6 +18,7 @@ import { papersOf } from './papers';
 import { photoService, type PhotoService } from './photos';
 import { progressService, type ProgressService } from './progress';
 import { reportService, type ReportService } from './reports';
+import { standingService, type StandingService } from './standing';
 import { tendingService, type TendingService } from './tending';
 
 /** Everything that the API does. */
@@ -34,6 +35,7 @@ export interface Services {
   weatherDays: WeatherDayService;
   photos: PhotoService;
   tending: TendingService;
+  standing: StandingService;
   files: FileService;
   reports: ReportService;
   garden: GardenService;
@@ -46,31 +48,32 @@ export interface Services {
  * @param by which Huerta this is: what another one worked out and kept is worked out again
  * @param today the day that it is, as an ISO date; the clock's where it is left out
  */
-export function servicesOf(database: Database, by = 'development', today?: () => string): Services {
-  const planters = documentsOf(PLANTER, database, () => garden.soon());
+export function servicesOf(
+  database: Database,
+  by = 'development',
+  today: () => string = () => new Date().toISOString().slice(0, 10),
+): Services {
+  const changed = () => standing.soon();
+  const planters = documentsOf(PLANTER, database, () => {
+    garden.soon();
+    changed();
+  });
   const prices = documentsOf(PRICES, database);
   const vessels = documentsOf(VESSEL, database);
-  const weather = documentsOf(WEATHER, database);
-  const seasons = documentsOf(SEASON, database);
+  const weather = documentsOf(WEATHER, database, changed);
+  const seasons = documentsOf(SEASON, database, changed);
   const crops = documentsOf(OWN_CROPS, database);
   const round = documentsOf(ROUND, database);
   const others = [vessels, prices, weather, seasons, crops, round];
   const garden = gardenService({ database, planters, others, by });
   const progress = progressService(database.progress, planters);
-  const log = logService(database.log);
-  const weatherDays = weatherDayService(database.weatherDays);
+  const log = logService(database.log, changed);
+  const weatherDays = weatherDayService(database.weatherDays, changed);
   const photos = photoService(database);
   const papers = papersOf();
-  const tending = tendingService({
-    planters,
-    seasons,
-    weather,
-    round,
-    log,
-    weatherDays,
-    papers,
-    ...(today ? { today } : {}),
-  });
+  const tended = { planters, seasons, weather, log, weatherDays, papers, today };
+  const standing = standingService(tended);
+  const tending = tendingService({ ...tended, round });
   const kinds = {
     planter: planters,
     vessel: vessels,
@@ -94,6 +97,7 @@ export function servicesOf(database: Database, by = 'development', today?: () =>
     weatherDays,
     photos,
     tending,
+    standing,
     gardenFile: gardenFileService({ database, progress, log, weatherDays, photos, kinds }),
     files: fileService(planters, prices, papers),
     reports: reportService(planters),

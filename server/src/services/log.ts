@@ -13,10 +13,15 @@ export interface LogService {
 /** More entries than a garden has in a lifetime are not sent in one answer. */
 const MOST = 20_000;
 
-export function logService(table: LogTable, now: () => Date = () => new Date()): LogService {
+/** @param onAdd told after entries came in */
+export function logService(
+  table: LogTable,
+  onAdd: () => void = () => undefined,
+  now: () => Date = () => new Date(),
+): LogService {
   return {
-    add: (entries) =>
-      table.add(
+    async add(entries) {
+      const came = await table.add(
         entries.map((entry) => ({
           id: entry.id,
           planter: entry.planter,
@@ -24,7 +29,10 @@ export function logService(table: LogTable, now: () => Date = () => new Date()):
           entry: JSON.stringify(entry),
         })),
         now().toISOString(),
-      ),
+      );
+      onAdd();
+      return came;
+    },
     async of(planter, since = '', most = MOST) {
       const texts = await table.of(planter, since, Math.min(most, MOST));
       return texts.flatMap((text) => {
@@ -43,13 +51,16 @@ export interface WeatherDayService {
 
 export const weatherDayService = (
   table: WeatherDayTable,
+  onPut: () => void = () => undefined,
   now: () => Date = () => new Date(),
 ): WeatherDayService => ({
-  put: (days) =>
-    table.put(
+  async put(days) {
+    await table.put(
       days.map((day) => ({ date: day.date, day: JSON.stringify(day) })),
       now().toISOString(),
-    ),
+    );
+    onPut();
+  },
   async from(date = '') {
     return (await table.from(date)).flatMap((text) => {
       const read = measuredDaySchema.safeParse(parsed(text));

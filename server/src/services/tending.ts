@@ -35,7 +35,7 @@ interface Parts {
   log: LogService;
   weatherDays: WeatherDayService;
   papers: Papers;
-  today?: () => string;
+  today(): string;
 }
 
 /** The name under which ids of readings are made. */
@@ -51,7 +51,7 @@ export function tendingService({
   log,
   weatherDays,
   papers,
-  today = () => new Date().toISOString().slice(0, 10),
+  today,
 }: Parts): TendingService {
   /** The last calendar, by what it was made from. */
   let made: { key: string; file: Buffer } | null = null;

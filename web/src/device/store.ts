@@ -16,6 +16,8 @@ interface Schema extends DBSchema {
 /** How a planter stood when it was last worked out, and what that hung on. */
 export interface KnownState {
   planter: string;
+  /** Which Huerta worked it out. */
+  program: string;
   by: string;
   state: TendedState | null;
 }

@@ -1,5 +1,6 @@
-import type { PlanterResource } from '@huerta/contract';
+import { LOG, type PlanterResource } from '@huerta/contract';
 import {
+  standingMark,
   siteOf,
   type GardenAbsence,
   type LogEntry,
@@ -11,6 +12,7 @@ import {
 import { proxy } from 'comlink';
 import { formatISO } from 'date-fns';
 import { useMemo } from 'react';
+import { callRoute } from '../api/client';
 import { useMeasuredDays } from '../api/log';
 import { shelf, type KnownState } from '../device/store';
 import { ask, warm } from './hands';
@@ -38,15 +40,14 @@ function useQuestions({ planters, plans, entries, choice }: RoundAsked) {
     if (!planters.every(({ id }) => plans[id])) return null;
     const days = [...(choice.days?.days ?? []), ...measured];
     const site = siteOf(choice);
-    const weather = `${today} ${markOf([choice, measured])}`;
-    return planters.map(({ id, design, revision }) => {
+    return planters.map(({ id, design }) => {
       const planted = plans[id]?.planted ?? null;
       const mine = entries.filter(({ planter }) => planter === id);
-      const logged = mine.map((entry) => entry.id).join();
+      const asked = { design, planted, entries: mine, choice, measured, today };
       return {
         id,
         question: { design, planted, entries: mine, site, days, today },
-        by: `${PROGRAM} ${weather} ${revision} ${markOf(design)} ${planted} ${markOf(logged)}`,
+        by: standingMark(asked),
       };
     });
   }, [planters, plans, entries, choice, measured, today]);
@@ -54,20 +55,6 @@ function useQuestions({ planters, plans, entries, choice }: RoundAsked) {
 
 /** Which Huerta this is: another one may work out something else. */
 const PROGRAM = import.meta.url;
-const marks = new WeakMap<object, string>();
-
-/** A short mark of what something says, the same whenever it says the same (FNV-1a over its JSON). */
-function markOf(what: object | string): string {
-  const known = typeof what === 'object' ? marks.get(what) : undefined;
-  if (known) return known;
-  const text = JSON.stringify(what);
-  let hash = 0x811c9dc5;
-  for (let i = 0; i < text.length; i += 1)
-    hash = Math.imul(hash ^ text.charCodeAt(i), 0x01000193) >>> 0;
-  const mark = `${text.length}-${hash.toString(36)}`;
-  if (typeof what === 'object') marks.set(what, mark);
-  return mark;
-}
 
 /** Workers that share a round. */
 const HANDS = 2;
@@ -76,8 +63,21 @@ const states = shelf<KnownState>('states');
 const lately = new Map<string, KnownState>();
 
 async function latelyKnown(): Promise<ReadonlyMap<string, KnownState>> {
-  if (lately.size === 0) for (const one of await states.all()) lately.set(one.planter, one);
+  if (lately.size === 0) {
+    for (const one of await states.all()) if (one.program === PROGRAM) lately.set(one.planter, one);
+  }
   return lately;
+}
+
+/** How planters stand as the server has it ready, by the mark of what that hangs on. */
+async function readyThere(): Promise<ReadonlyMap<string, TendedState | null>> {
+  try {
+    const { standing } = await callRoute(LOG.standing);
+    return new Map(standing.map(({ mark, state }) => [mark, state as TendedState | null]));
+  } catch {
+    // Without the server it is worked out here.
+    return new Map();
+  }
 }
 
 function keepState(one: KnownState): void {
@@ -98,19 +98,31 @@ export function useRound(asked: RoundAsked): Known<Round> {
       const before = await latelyKnown();
       for (const one of all) {
         const then = before.get(one.id);
-        if (then?.by === one.by) known.set(one.id, then.state);
+        // Nobody has said that anything grows in it.
+        if (one.question.entries.length === 0 && one.question.planted === null)
+          known.set(one.id, null);
+        else if (then?.by === one.by) known.set(one.id, then.state);
         else left.push(one);
       }
       const told = () => Object.fromEntries(known);
       if (known.size > 0 && left.length > 0) tell(told());
+      const ready = left.length > 1 ? await readyThere() : new Map<string, TendedState | null>();
+      const here = left.filter(({ id, by }) => {
+        const state = ready.get(by);
+        if (state === undefined) return true;
+        keepState({ planter: id, program: PROGRAM, by, state });
+        known.set(id, state);
+        return false;
+      });
+      if (here.length > 0 && here.length < left.length) tell(told());
       const heard = proxy(({ id, state }: RoundState) => {
         const by = left.find((one) => one.id === id)?.by;
-        if (by !== undefined) keepState({ planter: id, by, state });
+        if (by !== undefined) keepState({ planter: id, program: PROGRAM, by, state });
         known.set(id, state);
         tell(told());
       });
-      const shares = Array.from({ length: Math.min(HANDS, left.length) }, (_, k) =>
-        left
+      const shares = Array.from({ length: Math.min(HANDS, here.length) }, (_, k) =>
+        here
           .filter((_, i) => i % HANDS === k)
           .map(({ id, question }): RoundPlanter => ({ id, question })),
       );

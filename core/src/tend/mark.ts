@@ -1,0 +1,43 @@
+import type { MeasuredDay, WeatherChoice } from '../climate';
+import type { PlanterDesign } from '../design';
+import type { LogEntry } from './entry';
+
+/** Short marks of what something hangs on, the same wherever it says the same. */
+
+const marks = new WeakMap<object, string>();
+
+/** A short mark of what something says (FNV-1a over its JSON, with its length). */
+export function markOf(what: object | string): string {
+  const known = typeof what === 'object' ? marks.get(what) : undefined;
+  if (known) return known;
+  const text = JSON.stringify(what);
+  let hash = 0x811c9dc5;
+  for (let i = 0; i < text.length; i += 1)
+    hash = Math.imul(hash ^ text.charCodeAt(i), 0x01000193) >>> 0;
+  const mark = `${text.length}-${hash.toString(36)}`;
+  if (typeof what === 'object') marks.set(what, mark);
+  return mark;
+}
+
+/** What a planter's standing hangs on. */
+export interface StandingAsked {
+  design: PlanterDesign;
+  planted: string | null;
+  /** Entries of its log that hold, in any order. */
+  entries: readonly LogEntry[];
+  choice: WeatherChoice;
+  measured: readonly MeasuredDay[];
+  /** ISO date. */
+  today: string;
+}
+
+/** A mark of all that a planter's standing hangs on: where it is the same, so is how the planter stands. */
+export function standingMark(asked: StandingAsked): string {
+  const { design, planted, entries, choice, measured, today } = asked;
+  const logged = entries
+    .map(({ id }) => id)
+    .sort()
+    .join();
+  const hangsOn = [choice, measured, design, logged].map(markOf);
+  return [today, planted ?? 'never', ...hangsOn].join(' ');
+}
