@@ -3,6 +3,7 @@ import { dayAfter } from '../climate';
 import { applyPatch, STARTING_POINTS, usualPlanted } from '../design';
 import { tell } from '../quantity';
 import { logEntry, uuidOf } from '../testing/entries';
+import { gardenAway } from './away';
 import { calendarOf } from './calendar';
 import type { LogEntry } from './entry';
 import type { TendedQuestion } from './state';
@@ -63,4 +64,27 @@ test('an event keeps its name when its day moves', () => {
   const [one, other] = [before.get(`fill-${ID}`)!, after.get(`fill-${ID}`)!];
   expect(other.uid).toBe(one.uid);
   expect(other.from > one.from).toBe(true);
+});
+
+describe('an absence', () => {
+  const asked = question([entry(1, 30, planted), entry(2, 1, ran)]);
+  const planters = [{ id: ID, question: asked }];
+  const away = (from: string, until: string) =>
+    calendarOf(planters, { from, until }).filter(({ uid }) => /^(away|visit)/.test(uid));
+
+  test('brings the visits that its sheet asks for, with what each planter takes', () => {
+    const [from, until] = [dayAfter(TODAY, 3), dayAfter(TODAY, 33)];
+    const [absence, ...visits] = away(from, until);
+    expect(absence).toMatchObject({ uid: 'away', from, until });
+    const planned = gardenAway({ planters, from, until }).visits;
+    expect(planned.length).toBeGreaterThan(0);
+    expect(visits.map((one) => one.from)).toEqual(planned.map(({ date }) => date));
+    expect(new Set(visits.map(({ uid }) => uid)).size).toBe(visits.length);
+    for (const { about } of visits)
+      expect(tell(about, 'metric')).toMatch(/^Lettuce, then pepper: about .*L, at most .*L$/);
+  });
+
+  test('that is over brings none', () => {
+    expect(away(dayAfter(TODAY, -9), dayAfter(TODAY, -2))).toHaveLength(1);
+  });
 });

@@ -1,6 +1,7 @@
 import { dayAfter } from '../climate';
 import { q, say, type Message } from '../quantity';
 import { yearOf } from '../season';
+import { gardenAway } from './away';
 import { dutiesOf, type Duty } from './duties';
 import type { GardenAbsence } from './plan';
 import { stateOf, tendedOf, type TendedQuestion, type TendedState } from './state';
@@ -40,8 +41,33 @@ export function calendarOf(
       title: say`Nobody at home`,
       about: say`Fill all on the first morning.`,
     });
+    events.push(...visits(planters, away));
   }
   return events;
+}
+
+/** The days on which a neighbour is asked to come, with what each planter takes then, in the order of the walk. */
+function visits(
+  planters: readonly { id: string; question: TendedQuestion }[],
+  { from, until }: GardenAbsence,
+): CalendarEvent[] {
+  // An absence that is over, or under way, has its sheet already.
+  if (planters.length === 0 || planters.some(({ question }) => question.today > from)) return [];
+  return gardenAway({ planters, from, until }).visits.map(({ date, fills }, i) => ({
+    uid: `visit-${i + 1}`,
+    from: date,
+    until: dayAfter(date, 1),
+    title: say`A neighbour waters`,
+    about: planters.reduce(
+      (about: Message, { id, question }) => {
+        const fill = fills.find((one) => one.id === id);
+        if (!fill) return about;
+        const line = say`${question.design.name}: about ${q(fill.volume, 'volume')}, at most ${q(fill.most, 'volume')}`;
+        return about.length > 0 ? say`${about}; ${line}` : line;
+      },
+      say``,
+    ),
+  }));
 }
 
 function filling(

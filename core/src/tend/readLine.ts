@@ -22,11 +22,20 @@ export const CAN = 0.01;
 const FINGER = 0.05;
 const WEEKDAYS = ['sunday', 'monday', 'tuesday', 'wednesday', 'thursday', 'friday', 'saturday'];
 
+/** Depth of so much water in the planter that a line is about, metres. @param volume m³ */
+export type DepthOf = (volume: number) => number;
+
 /**
  * @param today ISO date, by which `yesterday` and `on Saturday` count
  * @param system decides the unit of a bare number
+ * @param depthOf of the planter that the line is about, so that a level may be told in litres; null where it is of several
  */
-export function readLine(typed: string, today: string, system: UnitSystem): LineReading {
+export function readLine(
+  typed: string,
+  today: string,
+  system: UnitSystem,
+  depthOf: DepthOf | null = null,
+): LineReading {
   const line = typed.trim().replace(/\s+/g, ' ');
   if (line === '') {
     return { ok: false, message: 'Type what you did, like: filled 6 L till it ran.' };
@@ -37,7 +46,7 @@ export function readLine(typed: string, today: string, system: UnitSystem): Line
   }
   const lower = rest.toLowerCase();
   for (const read of READERS) {
-    const found = read(lower, system);
+    const found = read(lower, system, depthOf);
     if (found === null) continue;
     if ('message' in found) return { ok: false, message: found.message };
     return { ok: true, line: { did: found.did, date, text: found.text ?? '' } };
@@ -74,7 +83,7 @@ function dateIn(line: string, today: string): { date: string | null; rest: strin
 }
 
 type Found = { did: Did; text?: string } | { message: string } | null;
-type Reader = (line: string, system: UnitSystem) => Found;
+type Reader = (line: string, system: UnitSystem, depthOf: DepthOf | null) => Found;
 
 const UNTIL =
   /\s*(?:,\s*)?\b(?:until|till|til)\b(?: it| the overflow)? (?:ran|runs|overflowed|overflows)(?: over)?/;
@@ -112,11 +121,27 @@ const measured =
     return value.ok ? { did: make(value.value) } : { message: value.message };
   };
 
-const stick = measured(
-  /^(?:dip stick|dip-stick|dipstick|stick|dip|dipped|level|float)(?: at| reads| shows)?\b:?\s*/,
-  'length',
-  (depth) => ({ kind: 'level', depth }),
-);
+const STICK =
+  /^(?:dip stick|dip-stick|dipstick|stick|dip|dipped|level|float)(?: at| reads| shows)?\b:?\s*/;
+/** What a litre or a gallon is written like, and its parts. */
+const OF_VOLUME = /(?:\b|\d)(?:l|ml|lit(?:re|er)s?|gal|gallons?|qt|quarts?|pt|pints?|cups?)\s*$/;
+
+/** A depth, or the litres that a dip stick of this planter is marked with. */
+const stick: Reader = (line, system, depthOf) => {
+  const match = STICK.exec(line);
+  if (!match) return null;
+  const said = line.slice(match[0].length);
+  if (!OF_VOLUME.test(said)) {
+    const depth = readQuantity(said, 'length', system);
+    return depth.ok ? { did: { kind: 'level', depth: depth.value } } : { message: depth.message };
+  }
+  if (!depthOf)
+    return { message: 'Say how deep the water is: litres mean another depth in each planter.' };
+  const volume = readQuantity(said, 'volume', system);
+  return volume.ok
+    ? { did: { kind: 'level', depth: depthOf(volume.value) } }
+    : { message: volume.message };
+};
 const noRain: Reader = (line) =>
   /^no rain\b/.test(line) ? { did: { kind: 'rain', depth: 0 } } : null;
 const rain = measured(/^(?:rain|rained)\b:?\s*/, 'length', (depth) => ({ kind: 'rain', depth }));

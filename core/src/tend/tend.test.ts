@@ -3,6 +3,7 @@ import { evaluate } from '../assess';
 import { SITES } from '../catalog';
 import { chance, dayAfter, weatherOf, type WeatherDay } from '../climate';
 import { STARTING_POINTS } from '../design';
+import { assemble, pour } from '../planter';
 import { tell } from '../quantity';
 import {
   didSchema,
@@ -65,6 +66,28 @@ describe('a line as people type it', () => {
     expect(read('filled 2 till it ran', 'us').did).toMatchObject({ kind: 'filled', ran: true });
     expect((read('filled 2', 'us').did as { volume: number }).volume).toBeCloseTo(0.00757, 5);
     expect((read('stick 2', 'us').did as { depth: number }).depth).toBeCloseTo(0.0508, 4);
+  });
+
+  test('a level told in litres is a depth in the planter that it is about', () => {
+    const planter = assemble(STARTING_POINTS[0]!.design);
+    const depthOf = (volume: number) => pour(planter, volume).level;
+    for (const line of [
+      'stick 3 L',
+      'dip stick reads 0,8 gal',
+      'level 3 litres',
+      'float at 12 cups',
+    ]) {
+      const reading = readLine(line, TODAY, 'metric', depthOf);
+      const { depth } = (reading as { line: { did: { depth: number } } }).line.did;
+      const litres = line.includes('gal') ? 3.03 : line.includes('cups') ? 2.84 : 3;
+      expect(planter.storage.volumeBelow(depth) * 1000).toBeCloseTo(litres, 1);
+    }
+    // More than it holds is full.
+    expect(readLine('stick 90 L', TODAY, 'metric', depthOf)).toMatchObject({
+      line: { did: { depth: planter.heights.invert } },
+    });
+    expect(readLine('stick 3 L', TODAY, 'metric')).toMatchObject({ ok: false });
+    expect(readLine('stick three L', TODAY, 'metric', depthOf)).toMatchObject({ ok: false });
   });
 
   test('what cannot be read says what to type; a day to come is refused', () => {

@@ -1,5 +1,5 @@
 import { Box, Button, Field, Input } from '@chakra-ui/react';
-import { readLine } from '@huerta/core';
+import { readLine, type DepthOf } from '@huerta/core';
 import { formatISO } from 'date-fns';
 import { useState } from 'react';
 import { useWords } from '../app/preferences';
@@ -9,6 +9,8 @@ interface LogLineProps {
   label: string;
   /** What stands in it at first. */
   initially?: string;
+  /** Of the planter that it is about, so that a level may be told in litres. */
+  depthOf?: DepthOf;
   onWrite(written: Written): void;
 }
 
@@ -16,13 +18,13 @@ interface LogLineProps {
 const NOON = 'T12:00:00.000Z';
 
 /** A line for the log, as people say it. What cannot be read stays with a sentence. */
-export function LogLine({ label, initially = '', onWrite }: LogLineProps) {
+export function LogLine({ label, initially = '', depthOf, onWrite }: LogLineProps) {
   const { units } = useWords();
   const [typed, setTyped] = useState(initially);
   const [error, setError] = useState('');
   const write = () => {
     const today = formatISO(new Date(), { representation: 'date' });
-    const reading = readLine(typed, today, units);
+    const reading = readLine(typed, today, units, depthOf);
     if (!reading.ok) {
       setError(reading.message);
       return;

@@ -1,5 +1,5 @@
 import { Box, Button, NativeSelect, Text } from '@chakra-ui/react';
-import { sayDid, type LogEntry } from '@huerta/core';
+import { sayDid, type DepthOf, type LogEntry } from '@huerta/core';
 import { ChevronDown, Download, Pencil, Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import { useWriteLog, type Written } from '../../api/log';
@@ -30,10 +30,11 @@ interface EntriesProps {
   planter: string;
   name: string;
   entries: readonly LogEntry[];
+  depthOf: DepthOf;
 }
 
 /** The time line of a planter, latest first. */
-export function Entries({ planter, name, entries }: EntriesProps) {
+export function Entries({ planter, name, entries, depthOf }: EntriesProps) {
   const [kind, setKind] = useState<keyof typeof KINDS>('all');
   const [most, setMost] = useState(AT_ONCE);
   const shown = entries.filter(({ did }) => kind === 'all' || did.kind === kind);
@@ -76,7 +77,7 @@ export function Entries({ planter, name, entries }: EntriesProps) {
       </Box>
       <ul className="log-entries" aria-label="Entries, latest first">
         {shown.slice(0, most).map((entry) => (
-          <Entry key={entry.id} entry={entry} />
+          <Entry key={entry.id} entry={entry} depthOf={depthOf} />
         ))}
       </ul>
       {shown.length === 0 && <Text>Nothing of that kind.</Text>}
@@ -86,14 +87,15 @@ export function Entries({ planter, name, entries }: EntriesProps) {
 }
 
 /** One entry: to be corrected by a line in its place, or taken out. */
-function Entry({ entry }: { entry: LogEntry }) {
+function Entry({ entry, depthOf }: { entry: LogEntry; depthOf: DepthOf }) {
   const { tell: say } = useWords();
   const { takeOut } = useWriteLog();
   const [correcting, setCorrecting] = useState(false);
   const { did, text, by, at } = entry;
   const words = say(sayDid(did));
   const day = writeDate(at.slice(0, 10), 'short');
-  if (correcting) return <Correction entry={entry} onClose={() => setCorrecting(false)} />;
+  if (correcting)
+    return <Correction entry={entry} depthOf={depthOf} onClose={() => setCorrecting(false)} />;
   return (
     <li>
       <span className="log-day">{writeDate(at.slice(0, 10), 'year')}</span>
@@ -130,7 +132,13 @@ function Entry({ entry }: { entry: LogEntry }) {
   );
 }
 
-function Correction({ entry, onClose }: { entry: LogEntry; onClose(): void }) {
+interface CorrectionProps {
+  entry: LogEntry;
+  depthOf: DepthOf;
+  onClose(): void;
+}
+
+function Correction({ entry, depthOf, onClose }: CorrectionProps) {
   const { tell } = useWords();
   const { write } = useWriteLog();
   const { did, text, typed, at, planter } = entry;
@@ -147,6 +155,7 @@ function Correction({ entry, onClose }: { entry: LogEntry; onClose(): void }) {
       <LogLine
         label={`Correct the entry of ${writeDate(at.slice(0, 10), 'short')}`}
         initially={typed || words}
+        depthOf={depthOf}
         onWrite={(written) => {
           correct(written);
           onClose();

@@ -1,5 +1,5 @@
 import { Box, Button, Text } from '@chakra-ui/react';
-import { sayDid, TILL_IT_RAN, tell } from '@huerta/core';
+import { assemble, pour, sayDid, TILL_IT_RAN, tell } from '@huerta/core';
 import { Droplets } from 'lucide-react';
 import { lazy, Suspense, useDeferredValue, useMemo, useState } from 'react';
 import { MOST_BY, setWriter, useWriteLog, writer, type Written } from '../../api/log';
@@ -32,6 +32,8 @@ export default function LogPage() {
 
 function Log({ resource, entries, choice, plan }: Tending) {
   const { id, design } = resource;
+  // Put together only once a level is told in litres.
+  const depthOf = (volume: number) => pour(assemble(design), volume).level;
   const { write: say } = useWords();
   const { write } = useWriteLog();
   const note = (written: Written) =>
@@ -50,13 +52,13 @@ function Log({ resource, entries, choice, plan }: Tending) {
           </Button>
           <PhotoButton planter={id} />
         </Box>
-        <LogLine label="Or say what you did" onWrite={note} />
+        <LogLine label="Or say what you did" depthOf={depthOf} onWrite={note} />
         <Text fontSize="sm" color="faint">
           Like: stick {say(0.04, 'length')}; rain {say(0.012, 'length')}; finger dry; picked 4
           lettuces; new wick; or anything as a note. Say yesterday, 3 days ago, or a date.
         </Text>
       </Box>
-      <Entries planter={id} name={design.name} entries={entries} />
+      <Entries planter={id} name={design.name} entries={entries} depthOf={depthOf} />
       <Writer />
     </>
   );
