@@ -6,6 +6,7 @@ export * from './door';
 export * from './entry';
 export * from './garden';
 export * from './log';
+export * from './pages';
 export * from './planter';
 export * from './problem';
 export * from './vessel';

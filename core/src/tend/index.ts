@@ -15,7 +15,7 @@ export {
   type Feel,
   type LogEntry,
 } from './entry';
-export { CAN, readLine, type DepthOf, type LineReading, type ReadLine } from './readLine';
+export { canOf, readLine, type DepthOf, type LineReading, type ReadLine } from './readLine';
 export { quantilesOf, type Quantiles } from './belief';
 export { forecastOf, type Forecast } from './forecast';
 export { runThirsty, thirstOf, type Surprise, type Tended, type Thirst } from './thirst';

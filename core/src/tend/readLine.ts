@@ -16,8 +16,8 @@ export interface ReadLine {
 }
 export type LineReading = { ok: true; line: ReadLine } | { ok: false; message: string };
 
-/** A usual can, m³. */
-export const CAN = 0.01;
+/** A usual can: 10 litres, or 2 gallons. m³. */
+export const canOf = (system: UnitSystem): number => (system === 'us' ? 2 * 3.785411784e-3 : 0.01);
 /** A finger goes so deep, metres. */
 const FINGER = 0.05;
 const WEEKDAYS = ['sunday', 'monday', 'tuesday', 'wednesday', 'thursday', 'friday', 'saturday'];
@@ -102,7 +102,7 @@ const filled: Reader = (line, system) => {
   const cans = /^(an?|one|half a|\d+(?:[.,]\d+)?) cans?$/.exec(rest);
   if (cans) {
     const count = { a: 1, an: 1, one: 1, 'half a': 0.5 }[cans[1] as string];
-    const volume = (count ?? Number((cans[1] as string).replace(',', '.'))) * CAN;
+    const volume = (count ?? Number((cans[1] as string).replace(',', '.'))) * canOf(system);
     return { did: { kind: 'filled', where, volume, ran } };
   }
   const volume = readQuantity(rest, 'volume', system);

@@ -4,7 +4,7 @@ import compression from 'compression';
 import express, { type Express } from 'express';
 import helmet from 'helmet';
 import { type Logger } from 'pino';
-import { MAX_BODY_BYTES, type About } from '@huerta/contract';
+import { MAX_BODY_BYTES, PAGES, type About } from '@huerta/contract';
 import { planterJsonSchema } from '@huerta/core';
 import type { Services } from '../services';
 import type { Copies } from '../services/copies';
@@ -113,13 +113,14 @@ export function createApp(options: AppOptions): Express {
       }),
     );
     app.use(express.static(webRoot, { index: false }));
+    app.get([...PAGES], (_request, response) => {
+      response.sendFile(join(webRoot, 'index.html'));
+    });
     app.get('/*name', ({ path }, response) => {
       // A file that is not there is not answered with a page.
       if (/\.[a-z0-9]+$/i.test(path)) throw notFound('There is nothing at this address.');
-      response.sendFile(join(webRoot, 'index.html'));
-    });
-    app.get('/', (_request, response) => {
-      response.sendFile(join(webRoot, 'index.html'));
+      // The page says that there is none, and the answer says so too.
+      response.status(404).sendFile(join(webRoot, 'index.html'));
     });
   }
   app.use(answerProblems(logger));

@@ -55,6 +55,14 @@ test('every address that is no file and no API gets the page', async () => {
   }
 });
 
+test('an address that no page has gets the page that says so, with 404', async () => {
+  const { api } = open();
+  for (const path of ['/nowhere', '/planters', '/planters/1/2/3', '/settings/x']) {
+    const page = await api.get(path).expect(404);
+    expect(page.text).toContain('<title>Huerta</title>');
+  }
+});
+
 test('assets are kept for good, and one that is gone is not answered with a page', async () => {
   const { api } = open();
   const asset = await api.get('/assets/a-1.js').expect(200);

@@ -1,4 +1,5 @@
-import { lazy, Suspense } from 'react';
+import { PAGES, type PagePath } from '@huerta/contract';
+import { lazy, Suspense, type ReactNode } from 'react';
 import { ErrorBoundary } from 'react-error-boundary';
 import { BrowserRouter, Route, Routes } from 'react-router';
 import { Broken } from '../components/Broken';
@@ -19,6 +20,7 @@ const SeasonPage = lazy(() => import('../pages/season/SeasonPage'));
 const SettingsPage = lazy(() => import('../pages/settings/SettingsPage'));
 const PhonePage = lazy(() => import('../pages/settings/PhonePage'));
 const ExamplesPage = lazy(() => import('../pages/examples/ExamplesPage'));
+const HelpPage = lazy(() => import('../pages/help/HelpPage'));
 const TodayPage = lazy(() => import('../pages/today/TodayPage'));
 const LogPage = lazy(() => import('../pages/log/LogPage'));
 const AwayPage = lazy(() => import('../pages/away/AwayPage'));
@@ -26,29 +28,37 @@ const TroublePage = lazy(() => import('../pages/trouble/TroublePage'));
 const YearPage = lazy(() => import('../pages/year/YearPage'));
 const ComparePage = lazy(() => import('../pages/compare/ComparePage'));
 
+/** A page for each address. */
+const PAGE: Readonly<Record<PagePath, ReactNode>> = {
+  '/': <GardenPage />,
+  '/new': <StartPage />,
+  '/vessels': <VesselsPage />,
+  '/today': <TodayPage />,
+  '/away': <AwayPage />,
+  '/planters/:id/trouble': <TroublePage />,
+  '/planters/:id/log': <LogPage />,
+  '/year': <YearPage />,
+  '/compare': <ComparePage />,
+  '/shopping': <ShoppingPage />,
+  '/prices': <PricesPage />,
+  '/planters/:id': <BenchPage />,
+  '/planters/:id/build': <BuildPage />,
+  '/planters/:id/season': <SeasonPage />,
+  '/settings': <SettingsPage />,
+  '/settings/phone': <PhonePage />,
+  '/examples': <ExamplesPage />,
+  '/help': <HelpPage />,
+};
+
 export function App() {
   return (
     <ErrorBoundary FallbackComponent={Broken}>
       <BrowserRouter>
         <Suspense fallback={<Waiting what="the page" />}>
           <Routes>
-            <Route path="/" element={<GardenPage />} />
-            <Route path="/new" element={<StartPage />} />
-            <Route path="/vessels" element={<VesselsPage />} />
-            <Route path="/today" element={<TodayPage />} />
-            <Route path="/away" element={<AwayPage />} />
-            <Route path="/planters/:id/trouble" element={<TroublePage />} />
-            <Route path="/planters/:id/log" element={<LogPage />} />
-            <Route path="/year" element={<YearPage />} />
-            <Route path="/compare" element={<ComparePage />} />
-            <Route path="/shopping" element={<ShoppingPage />} />
-            <Route path="/prices" element={<PricesPage />} />
-            <Route path="/planters/:id" element={<BenchPage />} />
-            <Route path="/planters/:id/build" element={<BuildPage />} />
-            <Route path="/planters/:id/season" element={<SeasonPage />} />
-            <Route path="/settings" element={<SettingsPage />} />
-            <Route path="/settings/phone" element={<PhonePage />} />
-            <Route path="/examples" element={<ExamplesPage />} />
+            {PAGES.map((path) => (
+              <Route key={path} path={path} element={PAGE[path]} />
+            ))}
             <Route path="*" element={<NotFoundPage />} />
           </Routes>
         </Suspense>

@@ -2,6 +2,7 @@ import { Checkbox, Field, NativeSelect } from '@chakra-ui/react';
 import { ChevronDown } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { useWords } from '../app/preferences';
+import { Label } from './Label';
 
 interface ChoiceFieldProps<T extends string> {
   label: string;
@@ -25,7 +26,7 @@ export function ChoiceField<T extends string>({
   const { say } = useWords();
   return (
     <Field.Root>
-      <Field.Label>{label}</Field.Label>
+      <Label>{label}</Label>
       <NativeSelect.Root>
         <NativeSelect.Field
           value={value}

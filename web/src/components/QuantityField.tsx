@@ -2,6 +2,7 @@ import { Field, Input } from '@chakra-ui/react';
 import type { FieldSpec, Message } from '@huerta/core';
 import { useState, type KeyboardEvent, type ReactNode } from 'react';
 import { useWords } from '../app/preferences';
+import { Label } from './Label';
 import { readWithin } from './readWithin';
 
 interface QuantityFieldProps {
@@ -52,7 +53,7 @@ export function QuantityField({ spec, value, onCommit, label, help }: QuantityFi
 
   return (
     <Field.Root invalid={error !== null}>
-      <Field.Label>{label ?? spec.label}</Field.Label>
+      <Label>{label ?? spec.label}</Label>
       <Input
         value={draft ?? written}
         inputMode={units === 'us' ? 'text' : 'decimal'}

@@ -25,7 +25,6 @@ export function Views<T extends string>({ label, views, view }: ViewsProps<T>) {
         <Link
           key={one}
           to={`?view=${one}`}
-          replace
           {...(one === view ? { 'aria-current': 'page' as const } : {})}
         >
           {views[one]}

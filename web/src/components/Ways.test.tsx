@@ -34,6 +34,7 @@ test('in the garden there is one row of ways, and the one that is open is told',
   expect(links(along!)).toEqual([
     ...['Today', 'Garden', 'Year', 'Away', 'Shopping', 'My vessels', 'Price book', 'Compare'],
     'Settings',
+    'Help',
   ]);
   expect(links(below!)).toEqual(['Today', 'Garden', 'Year', 'Away']);
   for (const nav of [along!, below!])
@@ -47,7 +48,7 @@ test('what has no room in the bar of a phone is in its menu, and nothing is miss
   await user.click(screen.getByRole('button', { name: 'More' }));
   const items = await screen.findAllByRole('menuitem');
   expect(items.map(({ textContent }) => textContent)).toEqual([
-    ...['Shopping', 'My vessels', 'Price book', 'Compare', 'Settings'],
+    ...['Shopping', 'My vessels', 'Price book', 'Compare', 'Settings', 'Help'],
   ]);
   await user.click(screen.getByRole('menuitem', { name: 'Settings' }));
   expect(await screen.findByText('at /settings')).toBeTruthy();

@@ -24,6 +24,7 @@ const GARDEN: readonly Way[] = [
   { to: '/prices', name: 'Price book' },
   { to: '/compare', name: 'Compare' },
   { to: '/settings', name: 'Settings' },
+  { to: '/help', name: 'Help' },
 ];
 /** As many stand in the bar of a phone; the rest in a menu. */
 const AT_ONCE = 4;

@@ -35,12 +35,19 @@ export const daysAxis = (days: readonly { date: string }[]) => {
 const STEPS = [0.25, 0.5, 1, 2, 3, 5, 10, 20, 25, 50, 100, 200, 250, 500];
 const MOST_LEVELS = 5;
 
+/** Quarters as a ruler has them: 1/4, 1 1/2. */
+function inQuarters(value: number): string {
+  const part = ['', '1/4', '1/2', '3/4'][Math.round(value * 4) % 4] ?? '';
+  const whole = Math.floor(value + 1e-9);
+  return [whole > 0 || part === '' ? String(whole) : '', part].filter(Boolean).join(' ');
+}
+
 /** Levels up the side, at steps that people count in. @param most the highest that is drawn */
 export function levelAxis(most: number) {
   const step = STEPS.find((one) => most / one <= MOST_LEVELS - 1) ?? most;
   const count = Math.max(Math.ceil(most / step - 1e-9), 1);
   const ticks = Array.from({ length: count + 1 }, (_, i) => i * step);
-  return { ...DRAWN, ticks, domain: [0, count * step] };
+  return { ...DRAWN, ticks, domain: [0, count * step], tickFormatter: inQuarters };
 }
 
 /** Room around a chart. */

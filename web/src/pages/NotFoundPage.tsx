@@ -6,7 +6,7 @@ export function NotFoundPage() {
   return (
     <>
       <TopBar />
-      <Box as="main" p={{ base: '5', md: '10' }}>
+      <Box as="main" id="main" tabIndex={-1} outline="none" p={{ base: '5', md: '10' }}>
         <Text as="h1" fontSize="2xl">
           Page not found
         </Text>

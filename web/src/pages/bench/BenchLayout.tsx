@@ -25,6 +25,9 @@ import { useRoom } from './useRoom';
 import type { Saving } from './useAutosave';
 import { useEased } from './useEased';
 
+/** Where the skip link leads. */
+const MAIN = { id: 'main', tabIndex: -1, outline: 'none' } as const;
+
 /** Work in order on the left, the section in the middle, what it yields on the right. */
 export const BenchLayout = memo(function BenchLayout({ saving }: { saving: Saving }) {
   const wide = useBreakpointValue({ base: false, lg: true }, { ssr: false }) ?? false;
@@ -65,7 +68,7 @@ export const BenchLayout = memo(function BenchLayout({ saving }: { saving: Savin
             >
               {rooms}
             </Box>
-            <Box as="main" display="flex" flexDirection="column" minH="0" ps="2">
+            <Box as="main" {...MAIN} display="flex" flexDirection="column" minH="0" ps="2">
               <Work />
             </Box>
             <Box
@@ -90,6 +93,7 @@ export const BenchLayout = memo(function BenchLayout({ saving }: { saving: Savin
           <>
             <Box
               as="main"
+              {...MAIN}
               position="sticky"
               top="0"
               zIndex="sticky"

@@ -74,41 +74,43 @@ function RoomButton({ id, title, number, open, onRoom, tab }: RoomButtonProps) {
       finding.room === id && (finding.severity === 'danger' || finding.severity === 'fault'),
   ).length;
   return (
-    <Button
-      variant="ghost"
-      w={tab ? 'auto' : 'full'}
-      justifyContent="flex-start"
-      flexShrink="0"
-      px={tab ? '3' : '4'}
-      minH="3rem"
-      border="none"
-      fontFamily="heading"
-      fontSize="md"
-      fontWeight="bold"
-      bg={open && tab ? 'ink' : 'transparent'}
-      color={open && tab ? 'wall' : 'ink'}
-      aria-expanded={open}
-      onClick={() => onRoom(id)}
-    >
-      {number !== undefined && (
-        <Box as="span" color={open ? 'clay' : 'faint'} minW="1rem">
-          {number}
-        </Box>
-      )}
-      {title}
-      {open_ > 0 && (
-        <Box
-          as="span"
-          fontFamily="body"
-          fontSize="xs"
-          fontWeight="medium"
-          color={open && tab ? 'wall' : 'harm'}
-          ms="auto"
-        >
-          {open_} to mend
-        </Box>
-      )}
-    </Button>
+    <Box as="h2" flexShrink="0">
+      <Button
+        variant="ghost"
+        w={tab ? 'auto' : 'full'}
+        justifyContent="flex-start"
+        flexShrink="0"
+        px={tab ? '3' : '4'}
+        minH="3rem"
+        border="none"
+        fontFamily="heading"
+        fontSize="md"
+        fontWeight="bold"
+        bg={open && tab ? 'ink' : 'transparent'}
+        color={open && tab ? 'wall' : 'ink'}
+        aria-expanded={open}
+        onClick={() => onRoom(id)}
+      >
+        {number !== undefined && (
+          <Box as="span" color={open ? 'clay' : 'faint'} minW="1rem">
+            {number}
+          </Box>
+        )}
+        {title}
+        {open_ > 0 && (
+          <Box
+            as="span"
+            fontFamily="body"
+            fontSize="xs"
+            fontWeight="medium"
+            color={open && tab ? 'wall' : 'harm'}
+            ms="auto"
+          >
+            {open_} to mend
+          </Box>
+        )}
+      </Button>
+    </Box>
   );
 }
 

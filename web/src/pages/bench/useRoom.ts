@@ -13,13 +13,13 @@ export const ROOMS = [
 
 export type RoomId = (typeof ROOMS)[number]['id'];
 
-/** The open room, kept in the address so that a reload comes back to it. */
+/** The open room, kept in the address: a reload comes back to it, and Back to the one before. */
 export function useRoom(): [RoomId, (room: RoomId) => void] {
   const [search, setSearch] = useSearchParams();
   const room = ROOMS.find(({ id }) => id === search.get('room'))?.id ?? 'vessel';
   const open = useCallback(
-    (next: RoomId) => setSearch({ room: next }, { replace: true }),
-    [setSearch],
+    (next: RoomId) => setSearch({ room: next }, { replace: next === room }),
+    [setSearch, room],
   );
   return [room, open];
 }

@@ -52,7 +52,15 @@ export default function StartPage() {
     <Box minH="full">
       <title>New planter · Huerta</title>
       <TopBar />
-      <Box as="main" px={{ base: '4', md: '8' }} pt={{ base: '4', md: '6' }} pb="16">
+      <Box
+        as="main"
+        id="main"
+        tabIndex={-1}
+        outline="none"
+        px={{ base: '4', md: '8' }}
+        pt={{ base: '4', md: '6' }}
+        pb="16"
+      >
         <Text as="h1" fontSize="2xl">
           {mine ? `What goes into ${mine.name}?` : 'What have you got?'}
         </Text>

@@ -1,7 +1,7 @@
 import { Box, Button, Text } from '@chakra-ui/react';
 import type { PlanterResource } from '@huerta/contract';
 import {
-  CAN,
+  canOf,
   inOrder,
   TILL_IT_RAN,
   type LogEntry,
@@ -122,17 +122,17 @@ function Rounds({ planters, entries, choice, plan }: RoundsProps) {
 /** What there is to carry. */
 function Lead({ round, working }: { round: Round; working: boolean }) {
   const today = formatISO(new Date(), { representation: 'date' });
-  const { write } = useWords();
+  const { write, units } = useWords();
   const water = Object.values(round).reduce(
     (sum, state) => (state?.wants === 'now' ? sum + state.room.middle : sum),
     0,
   );
-  const cans = Math.ceil(water / CAN);
+  const cans = Math.ceil(water / canOf(units));
   return (
     <Text fontSize="lg" role="status" mb="3">
       {writeDate(today, 'long')}.{' '}
       {water > 0
-        ? `About ${write(water, 'volume')} to carry, ${cans} ${cans > 1 ? 'cans' : 'can'} of ${write(CAN, 'volume')}.`
+        ? `About ${write(water, 'volume')} to carry, ${cans} ${cans > 1 ? 'cans' : 'can'} of ${write(canOf(units), 'volume')}.`
         : Object.keys(round).length > 0 && !working
           ? 'Nothing has to be filled today.'
           : ''}

@@ -87,7 +87,12 @@ function Years({ planters, choice, entries }: YearsProps) {
       </Text>
       <div className="year-scroll">
         {years.map(({ planter, year }) => (
-          <Box as="section" key={planter.id} mb="5" aria-label={planter.design.name}>
+          <Box
+            as="section"
+            key={planter.id}
+            mb="5"
+            aria-label={[planter.design.name, planter.design.variant].filter(Boolean).join(', ')}
+          >
             <Text as="h2" fontSize="lg" overflowWrap="anywhere">
               <Link to={`/planters/${planter.id}/season?view=year`}>
                 <span style={{ textDecoration: 'underline' }}>{planter.design.name}</span>
