@@ -10,7 +10,7 @@ import { Waiting } from '../../components/Waiting';
 import { isOpen, keeper, type Kept } from '../../device/kept';
 import { BenchProvider } from './bench';
 import { BenchLayout } from './BenchLayout';
-import { createBenchStore } from './benchStore';
+import { benchStoreFor } from './benchStores';
 import { useAutosave } from './useAutosave';
 
 /** The bench for the planter that the address names. */
@@ -84,12 +84,7 @@ interface OpenBenchProps {
 }
 
 function OpenBench({ resource, kept }: OpenBenchProps) {
-  // What was kept is one step on from what the server has, so that it can be taken back.
-  const [store] = useState(() => {
-    const made = createBenchStore(resource.design);
-    if (kept) made.replace(kept.body.design);
-    return made;
-  });
+  const [store] = useState(() => benchStoreFor(resource.id, resource.design, kept?.body.design));
   const saving = useAutosave(resource, store, kept);
   return (
     <BenchProvider store={store}>
