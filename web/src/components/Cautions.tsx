@@ -1,9 +1,11 @@
 import { Box, Text } from '@chakra-ui/react';
 import { cautionsFor, type PlanterDesign, type Room } from '@huerta/core';
+import { useWords } from '../app/preferences';
 import { TriangleAlert } from 'lucide-react';
 
 /** The cautions of one room, next to the work that they are about. */
 export function Cautions({ room, design }: { room: Room; design: PlanterDesign }) {
+  const { say } = useWords();
   const cautions = cautionsFor(room, design);
   if (cautions.length === 0) return null;
   return (
@@ -21,7 +23,7 @@ export function Cautions({ room, design }: { room: Room; design: PlanterDesign }
           <Box as="span" color="strawInk" flexShrink="0" pt="0.5">
             <TriangleAlert size={16} aria-hidden />
           </Box>
-          <Text>{caution.text}</Text>
+          <Text>{say(caution.text)}</Text>
         </Box>
       ))}
     </Box>

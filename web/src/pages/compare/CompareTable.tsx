@@ -75,7 +75,7 @@ export function CompareTable({ planters }: { planters: PlanterResource[] }) {
                 {texts.map((text, i) => {
                   const leads = differ && better !== undefined && values[i] === best;
                   return (
-                    <Cell key={columns[i]?.id} differs={differ}>
+                    <Cell key={columns[i]?.id}>
                       <Box as="span" fontWeight={leads ? 'bold' : 'normal'}>
                         {text}
                         {leads && <Mark text="best" />}
@@ -114,9 +114,7 @@ export function CompareTable({ planters }: { planters: PlanterResource[] }) {
             return (
               <Row key={what} label={what}>
                 {texts.map((text, i) => (
-                  <Cell key={columns[i]?.id} differs={differ}>
-                    {text || '–'}
-                  </Cell>
+                  <Cell key={columns[i]?.id}>{differ ? <b>{text || '–'}</b> : text || '–'}</Cell>
                 ))}
               </Row>
             );
@@ -165,17 +163,9 @@ function Row({ label, children }: { label: string; children: React.ReactNode }) 
   );
 }
 
-function Cell({ differs = false, children }: { differs?: boolean; children: React.ReactNode }) {
+function Cell({ children }: { children: React.ReactNode }) {
   return (
-    <Box
-      as="td"
-      verticalAlign="top"
-      py="2"
-      px="2"
-      bg={differs ? 'clayWash' : 'transparent'}
-      borderRight="4px solid"
-      borderColor="wall"
-    >
+    <Box as="td" verticalAlign="top" py="2" px="2" borderRight="4px solid" borderColor="wall">
       {children}
     </Box>
   );

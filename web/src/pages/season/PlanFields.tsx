@@ -37,6 +37,16 @@ const FILLINGS: Readonly<Record<Filling['kind'], { name: string }>> = {
   every: { name: 'every so many days' },
   never: { name: 'only on chosen days' },
 };
+/** What is planned, in half a sentence. */
+export const planLine = (
+  { filling }: SeasonPlan,
+  planted: string,
+  say: (text: string) => string,
+): string => {
+  const when =
+    filling.kind === 'every' ? `every ${filling.days} days` : FILLINGS[filling.kind].name;
+  return say(`Planted on ${writeDate(planted, 'long')}, filled ${when}`);
+};
 const EVERY: FieldSpec = { label: 'Days between', kind: 'count', min: 1, max: MOST_EVERY };
 const USUAL_EVERY = 7;
 

@@ -211,7 +211,9 @@ test('weather of one’s own: a file with bad rows is previewed; one that is non
   expect(screen.getByText(/Row 22: The least, 30, is above the greatest, 10/)).toBeTruthy();
   const user = userEvent.setup();
   await user.click(screen.getByRole('button', { name: 'Use these days' }));
-  expect(await screen.findByText(/Weather of ‘yard.csv’/)).toBeTruthy();
+  expect(
+    await screen.findByRole('option', { name: 'Days of yard.csv', selected: true }),
+  ).toBeTruthy();
   await waitFor(() =>
     expect(choice).toMatchObject({ site: 'own-days', days: { name: 'yard.csv' } }),
   );

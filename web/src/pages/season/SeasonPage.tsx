@@ -22,6 +22,7 @@ import { planterKey, useChangePlanter, useCreatePlanter, usePlanter } from '../.
 import { useLog } from '../../api/log';
 import { useSaveSeasonPlan, useSeasonPlan } from '../../api/season';
 import { useWeather } from '../../api/weather';
+import { useWords } from '../../app/preferences';
 import { notify } from '../../components/notices';
 import { Fetched, Page } from '../../components/Page';
 import { useView, Views } from '../../components/Views';
@@ -31,7 +32,7 @@ import { useAway, useOutlook, useSeason, useWhatIf } from '../../workers/season'
 import '../workshop/build.css';
 import { AwayView } from './AwayView';
 import { isDate } from './dates';
-import { PlanFields } from './PlanFields';
+import { PlanFields, planLine } from './PlanFields';
 import './season.css';
 import { SearchView } from './SearchView';
 import { SeasonView } from './SeasonView';
@@ -91,6 +92,7 @@ interface SeasonProps {
 function Season({ resource, choice, plan }: SeasonProps) {
   const { id, design } = resource;
   const view = useView(VIEWS);
+  const { say } = useWords();
   const site = useMemo(() => siteOf(choice), [choice]);
   const ownDays = choice.site === 'own-days' ? choice.days : null;
   const length = seasonDays(design.planting);
@@ -222,25 +224,28 @@ function Season({ resource, choice, plan }: SeasonProps) {
         </Text>
       </Box>
       <Views label="Views of the season" views={VIEWS} view={view} />
-      <Box className="season-head">
-        {view !== 'weather' && (
-          <PlanFields
-            planting={design.planting}
-            dayOnly={view === 'year'}
-            plan={plan}
-            planted={planted}
-            logged={logged !== null}
-            day={dayAfter(planted, Math.min(day, length - 1))}
-            onChange={save}
-          />
-        )}
-        <Text color="faint" hidden={view === 'weather'}>
-          Weather of {ownDays ? `‘${ownDays.name}’` : site.name}.{' '}
-          <Link to="?view=weather" replace style={{ textDecoration: 'underline' }}>
-            Another
-          </Link>
-        </Text>
-      </Box>
+      {view !== 'weather' && (
+        <details className="season-plan">
+          <summary>
+            {planLine(plan, planted, say)}, weather of {ownDays ? `‘${ownDays.name}’` : site.name}.{' '}
+            <u>Change</u>
+          </summary>
+          <Box className="season-head">
+            <PlanFields
+              planting={design.planting}
+              dayOnly={view === 'year'}
+              plan={plan}
+              planted={planted}
+              logged={logged !== null}
+              day={dayAfter(planted, Math.min(day, length - 1))}
+              onChange={save}
+            />
+            <Link to="?view=weather" className="season-weather">
+              Another weather
+            </Link>
+          </Box>
+        </details>
+      )}
       {trouble && (
         <Text role="alert" className="unsent">
           {trouble}

@@ -112,8 +112,8 @@ const Numbers = memo(function Numbers({ name, season }: { name: string; season: 
         />
       </details>
       <Text fontSize="sm" color="faint" mt="2">
-        All water is accounted for. The soil’s functions were worked out{' '}
-        {season.run.evaluations.toLocaleString('en')} times.
+        Not a drop is lost in the sum: what comes in is drunk, dries up, runs over or is still
+        there.
       </Text>
     </>
   );
