@@ -1,5 +1,5 @@
 import AxeBuilder from '@axe-core/playwright';
-import type { Page } from '@playwright/test';
+import type { Locator, Page } from '@playwright/test';
 import { designOf, expect, figure, openBench, saved, test } from './bench';
 
 /** What is wrong for those who cannot see or point well, but for trifles. */
@@ -42,12 +42,52 @@ test('a planter is changed, mended and undone with the keyboard alone', async ({
   await saved(page);
 });
 
+test('from the garden to a new planter that is mended, in fewer than sixty keys', async ({
+  page,
+}) => {
+  await page.goto('/');
+  await expect(page.getByRole('heading', { name: 'The garden' })).toBeVisible();
+  let keys = 0;
+  const press = async (...names: string[]) => {
+    for (const name of names) {
+      keys += 1;
+      await page.keyboard.press(name);
+    }
+  };
+  /** Tabs on until that has the focus. */
+  const tabTo = async (wanted: Locator) => {
+    const has = () => wanted.evaluate((one) => one === document.activeElement);
+    while (!(await has()) && keys < 100) await press('Tab');
+    expect(await has()).toBe(true);
+  };
+  await press('Tab');
+  await expect(page.getByRole('link', { name: 'To the content' })).toBeFocused();
+  await press('Enter');
+  await tabTo(page.getByRole('main').getByRole('link', { name: 'New planter' }));
+  await press('Enter');
+  await expect(page.getByRole('heading', { name: 'What have you got?' })).toBeVisible();
+  await tabTo(page.getByRole('button', { name: /^A pail, its lid/ }));
+  await press('Enter');
+  const grip = page.getByRole('slider', { name: 'Overflow lip' });
+  await expect(grip).toBeVisible();
+  await press('2', 'o');
+  await expect(grip).toBeFocused();
+  await press('Shift+ArrowUp', 'Shift+ArrowUp', 'Shift+ArrowUp', 'Shift+ArrowUp');
+  const remedy = page.getByRole('button', { name: /Move the mark/ });
+  await expect(remedy).toBeVisible();
+  await tabTo(remedy);
+  await press('Enter');
+  await expect(remedy).toBeHidden();
+  await saved(page);
+  expect(keys).toBeLessThan(60);
+});
+
 test('at phone width the drawing stays in sight above the work', async ({ page }) => {
   await page.setViewportSize({ width: 390, height: 844 });
   await openBench(page, designOf('bottle-pail'));
   await page.getByRole('button', { name: 'Soil', exact: true }).click();
   await page.getByLabel('What grows', { exact: true }).selectOption('Lettuce');
-  await page.getByLabel('Freeboard').scrollIntoViewIfNeeded();
+  await page.getByLabel('Freeboard', { exact: true }).scrollIntoViewIfNeeded();
   await expect(page.getByRole('img', { name: /Section through the planter/ })).toBeInViewport();
   const wide = await page.evaluate(() => document.documentElement.scrollWidth);
   expect(wide).toBeLessThanOrEqual(390);

@@ -162,6 +162,9 @@ test('a variant is made and stands beside the first, with what sets them apart',
   await page.getByRole('button', { name: /^2 Water/ }).click();
   await fill(page, 'Platform underside', '60');
   await saved(page);
+  // Back through the rooms, then to the page before.
+  await page.goBack();
+  await expect(page).not.toHaveURL(/room=water/);
   await page.goBack();
   const roots = page.getByRole('row', { name: /Root room/ });
   await expect(roots.getByText('best')).toHaveCount(1);

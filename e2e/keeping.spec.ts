@@ -17,7 +17,7 @@ const depthOf = async (page: Page, id: string): Promise<number> => {
     .freeboard;
 };
 async function setFreeboard(page: Page, words: string): Promise<void> {
-  const field = page.getByLabel('Freeboard');
+  const field = page.getByLabel('Freeboard', { exact: true });
   await field.fill(words);
   await field.press('Enter');
 }
@@ -38,7 +38,7 @@ test('a change made while the server is away outlives a reload, and is sent when
   await setFreeboard(page, '40 mm');
   await expect(page.getByText(/Kept here, trying again/)).toBeVisible();
   await page.reload();
-  await expect(page.getByLabel('Freeboard')).toHaveValue(/^40\s?mm$/);
+  await expect(page.getByLabel('Freeboard', { exact: true })).toHaveValue(/^40\s?mm$/);
   // It says so in the garden too.
   await page.goto('/');
   await expect(page.getByText(/kept on this device and not on the server yet/)).toBeVisible();
@@ -65,7 +65,7 @@ test('with slow answers a second edit before a reload is not lost and is no conf
   await setFreeboard(page, '45 mm');
   await page.unrouteAll({ behavior: 'ignoreErrors' });
   await page.reload();
-  await expect(page.getByLabel('Freeboard')).toHaveValue(/^45\s?mm$/);
+  await expect(page.getByLabel('Freeboard', { exact: true })).toHaveValue(/^45\s?mm$/);
   await expect.poll(() => depthOf(page, id)).toBeCloseTo(0.045, 6);
   await expect(page.getByRole('alertdialog')).toHaveCount(0);
 });
@@ -74,7 +74,7 @@ test('a reload with a conflict open brings it again, with both versions', async 
   page.on('dialog', (dialog) => void dialog.accept());
   const id = await newPlanter(page, 'Two windows');
   await page.goto(`/planters/${id}?room=soil`);
-  await expect(page.getByLabel('Freeboard')).toBeVisible();
+  await expect(page.getByLabel('Freeboard', { exact: true })).toBeVisible();
   const theirs = { ...design, name: 'Two windows', soil: { ...design.soil, freeboard: 0.06 } };
   await page.request.put(`/api/planters/${id}`, { data: { revision: 1, design: theirs } });
   await setFreeboard(page, '50 mm');
@@ -142,10 +142,12 @@ test('a season’s plan that could not be sent is sent when the page is opened a
     (route) => (route.request().method() === 'PUT' ? route.abort() : route.continue()),
   );
   await page.goto(`/planters/${id}/season`);
+  await page.getByText(/^Planted on /).click();
   await page.getByLabel('It is filled').selectOption('never');
   await expect.poll(filling).not.toBe('never');
   await page.unrouteAll({ behavior: 'ignoreErrors' });
   await page.reload();
+  await page.getByText(/^Planted on .*filled only on chosen days/).click();
   await expect(page.getByLabel('It is filled')).toHaveValue('never');
   await expect.poll(filling).toBe('never');
 });

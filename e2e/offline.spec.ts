@@ -22,13 +22,13 @@ test('installed, it opens without a server, shows what it last had, and sends wh
   expect(manifest).toMatchObject({ name: 'Huerta', display: 'standalone', start_url: '/' });
   await page.reload();
   await page.goto(`/planters/${id}?room=soil`);
-  await expect(page.getByLabel('Freeboard')).toHaveValue(/^25\s?mm$/);
+  await expect(page.getByLabel('Freeboard', { exact: true })).toHaveValue(/^25\s?mm$/);
 
   await context.setOffline(true);
   await page.goto(`/planters/${id}?room=soil`);
   await expect(page.getByText(/Not heard from home/)).toBeVisible();
-  await page.getByLabel('Freeboard').fill('44 mm');
-  await page.getByLabel('Freeboard').press('Enter');
+  await page.getByLabel('Freeboard', { exact: true }).fill('44 mm');
+  await page.getByLabel('Freeboard', { exact: true }).press('Enter');
   await expect(page.getByText(/Kept here, trying again/)).toBeVisible();
   // A tick on the build sheet, and a planter that is begun on the way.
   await page.goto(`/planters/${id}/build`);

@@ -1,4 +1,4 @@
-import { PAPER_IDS, progressEntrySchema } from '@huerta/core';
+import { DECIMAL_MARK_IDS, PAPER_IDS, progressEntrySchema } from '@huerta/core';
 import { z } from 'zod';
 
 /** How far a planter's build has come: answer to GET and PATCH /api/planters/:id/progress. */
@@ -14,6 +14,10 @@ export const sendProgressSchema = z.strictObject({
 export const fileQuerySchema = z.object({
   units: z.enum(['metric', 'us']).default('metric'),
   paper: z.enum(PAPER_IDS).default('a4'),
+  decimal: z
+    .enum(DECIMAL_MARK_IDS)
+    .optional()
+    .describe('How tables write numbers; a point by itself'),
 });
 export type FileQuery = z.infer<typeof fileQuerySchema>;
 

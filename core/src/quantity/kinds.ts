@@ -17,6 +17,10 @@ export interface UnitStyle {
   decimals: readonly { below: number; places: number }[];
   /** Write as whole and fractions instead of decimals: in how many parts. */
   parts?: number;
+  /** Within so much of a whole it is called by the whole, as shops do. */
+  snaps?: number;
+  /** Names of sizes on sale, by their real measure in SI; told with it. */
+  nominal?: readonly { name: string; real: number }[];
   /** Write in cups and spoons, to a quarter of a cup or half a spoon. */
   scoops?: boolean;
   /** Amounts under so much, in SI, are written in cups and spoons: times `per` they are m³. */
@@ -93,6 +97,16 @@ const cupsUnder = (per: number, after: string) => ({
 
 const sixteenths = { unit: 'in', symbol: 'in', decimals: whole, parts: 16 };
 
+/** Softwood as it is named and as it is planed (American Softwood Lumber Standard, PS 20), metres. */
+const LUMBER = [
+  { name: '1', real: 0.75 * INCH },
+  { name: '5/4', real: INCH },
+  { name: '2', real: 1.5 * INCH },
+  { name: '3', real: 2.5 * INCH },
+  { name: '4', real: 3.5 * INCH },
+  { name: '6', real: 5.5 * INCH },
+];
+
 export const KINDS = {
   /** Metres. A measure on the bench: millimetres or sixteenths of an inch. */
   length: {
@@ -137,9 +151,19 @@ export const KINDS = {
     units: lengths,
     style: {
       metric: { unit: 'm', symbol: 'm', decimals: [{ below: Infinity, places: 2 }] },
-      us: { unit: 'ft', symbol: 'ft', decimals: [{ below: Infinity, places: 1 }] },
+      us: { unit: 'ft', symbol: 'ft', decimals: [{ below: Infinity, places: 1 }], snaps: 0.2 },
     },
     example: { metric: '2 m', us: '10 ft' },
+  },
+  /** Metres. The thickness of a board or post: where it is one on sale in inches, by that name, with its real size. */
+  lumber: {
+    noun: 'thickness',
+    units: lengths,
+    style: {
+      metric: { unit: 'mm', symbol: 'mm', decimals: fewDecimals },
+      us: { ...sixteenths, nominal: LUMBER },
+    },
+    example: { metric: '28 mm', us: '1 1/2 in' },
   },
   /** Square metres of sheet. */
   area: {

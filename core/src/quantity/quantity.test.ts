@@ -122,6 +122,18 @@ describe('writing', () => {
     [1, 'days', 'metric', '1 day'],
     [Infinity, 'days', 'metric', '∞ days'],
     [0.255, 'share', 'metric', '26%'],
+    // By the foot as shops name it, with the real length a little more.
+    [2.4, 'stock', 'us', '8 ft'],
+    [3.048, 'stock', 'us', '10 ft'],
+    [2, 'stock', 'us', '6.6 ft'],
+    [2.4, 'stock', 'metric', '2.4 m'],
+    // Planed softwood: PS 20 names it by what it was sawn to.
+    [0.0381, 'lumber', 'us', '2 in lumber, really 1 1/2 in'],
+    [0.019, 'lumber', 'us', '1 in lumber, really 3/4 in'],
+    [0.028, 'lumber', 'us', '1 1/8 in'],
+    [0.0381, 'lumber', 'metric', '38 mm'],
+    [4, 'dose', 'us', '4 oz per ft³'],
+    [0.005, 'slope', 'us', '1/16 in per ft'],
   ] as const)('%d %s in %s is %s', (value, kind, system, text) =>
     expect(plain(writeQuantity(value, kind, system))).toBe(text),
   );

@@ -29,10 +29,16 @@ export function writeParts(value: number, kind: QuantityKind, system: UnitSystem
     return { number, symbol: `${symbol}${small.after}` };
   }
   const inUnit = value / (chosen.unit === '' ? 1 : (units[chosen.unit] ?? 1));
+  const named = chosen.nominal?.find(({ real }) => Math.abs(real - value) < NEAR);
+  if (named)
+    return { number: `${named.name} in lumber, really ${writeFraction(inUnit, 16)}`, symbol: 'in' };
   const number = chosen.parts ? writeFraction(inUnit, chosen.parts) : writeDecimal(inUnit, chosen);
   const singular = chosen.symbol === 'days' && number === '1';
   return { number, symbol: singular ? 'day' : chosen.symbol };
 }
+
+/** A board within so much of a size on sale is that size, metres. */
+const NEAR = 2e-3;
 
 /** Writes an SI value with its unit: `114 mm`, `4 1/2 in`, `11.4 L`. */
 export function writeQuantity(value: number, kind: QuantityKind, system: UnitSystem): string {
@@ -43,8 +49,11 @@ export function writeQuantity(value: number, kind: QuantityKind, system: UnitSys
 
 function writeDecimal(value: number, style: UnitStyle): string {
   const size = Math.abs(value);
+  const nearest = Math.round(value);
+  const snapped =
+    style.snaps !== undefined && nearest !== 0 && Math.abs(value - nearest) < style.snaps;
   const places = style.decimals.find((step) => size < step.below)?.places ?? 0;
-  const text = value.toFixed(places);
+  const text = snapped ? String(nearest) : value.toFixed(places);
   const trimmed = text.includes('.') ? text.replace(/\.?0+$/, '') : text;
   return trimmed === '-0' ? '0' : trimmed.replace('-', '−');
 }

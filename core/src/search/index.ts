@@ -1,5 +1,6 @@
 export {
   candidatesOf,
+  bestAt,
   frontOf,
   meets,
   score,

@@ -2,7 +2,7 @@ import { SITES } from '../catalog';
 import { weatherOf } from '../climate';
 import { applyPatch, invertOf, STARTING_POINTS } from '../design';
 import { contradictions } from '../planter';
-import { candidatesOf, frontOf, meets, score, type Scored } from '.';
+import { bestAt, candidatesOf, frontOf, meets, score, type Scored } from '.';
 
 const design = STARTING_POINTS[0]!.design;
 const weathers = [1, 2].map((seed) => weatherOf(SITES.vallesol, '2026-07-15', 30, seed));
@@ -35,6 +35,32 @@ test('more water lasts longer and leaves the roots less; the front holds no poin
   const deep = points.reduce((a, b) => (b.roots < a.roots ? b : a));
   const shallow = points.reduce((a, b) => (b.roots > a.roots ? b : a));
   expect(deep.days).toBeGreaterThan(shallow.days);
+});
+
+test('of designs that give the same one is shown, and each is named by what it is best at', () => {
+  const made = (days: number, roots: number, weight: number, cost: number): Scored => ({
+    ...{
+      patch: [{ path: ['name'], value: '' }],
+      base: 0.1,
+      lip: 0.08,
+      wick: 1,
+      mix: '',
+      faults: 0,
+    },
+    ...{ days, roots, weight, cost },
+  });
+  const long = made(12, 0.2, 30, 40);
+  const deep = made(6, 0.3, 28, 44);
+  const light = made(5, 0.25, 20, 38);
+  const front = frontOf([long, { ...long, lip: 0.09 }, deep, light, { ...light, mix: 'other' }]);
+  expect(front.map(({ days }) => days)).toEqual([12, 6, 5]);
+  expect(front.map((one) => bestAt(one, front))).toEqual([
+    'lasts longest',
+    'most root room',
+    'lightest, cheapest',
+  ]);
+  const now = { ...deep, roots: 0.2, patch: [] };
+  expect(bestAt(now, [...front, now])).toBe('as it is now');
 });
 
 test('wishes', () => {

@@ -163,7 +163,7 @@ export const meets = (one: Scored, wishes: Wishes): boolean =>
 
 /**
  * Those that no other beats in everything: days, root room, weight and cost, among those that bring no fault;
- * longest first.
+ * longest first, and of those that are equal in all four one.
  */
 export function frontOf(points: readonly Scored[]): Scored[] {
   const sound = points.filter(({ faults }) => faults === 0);
@@ -176,9 +176,29 @@ export function frontOf(points: readonly Scored[]): Scored[] {
       a.roots > b.roots + 1e-4 ||
       a.weight < b.weight - 0.05 ||
       a.cost < b.cost - 0.01);
+  const alike = (a: Scored, b: Scored): boolean =>
+    a.days === b.days &&
+    Math.abs(a.roots - b.roots) < 1e-3 &&
+    Math.abs(a.weight - b.weight) < 0.05 &&
+    Math.abs(a.cost - b.cost) < 0.01;
   return sound
     .filter((one) => !sound.some((other) => other !== one && beats(other, one)))
+    .filter((one, i, list) => list.findIndex((other) => alike(other, one)) === i)
     .sort((a, b) => b.days - a.days || b.roots - a.roots);
+}
+
+/** What a design is the best at of a list, in words; empty where others are as good or better at all. */
+export function bestAt(one: Scored, list: readonly Scored[]): string {
+  const alone = (better: (other: Scored) => boolean): boolean =>
+    list.every((other) => other === one || better(other));
+  const said = [
+    alone((other) => other.days < one.days) && 'lasts longest',
+    alone((other) => other.roots < one.roots - 1e-3) && 'most root room',
+    alone((other) => other.weight > one.weight + 0.05) && 'lightest',
+    alone((other) => other.cost > one.cost + 0.01) && 'cheapest',
+    one.patch.length === 0 && 'as it is now',
+  ];
+  return said.filter((words) => words !== false).join(', ');
 }
 
 /** Days of a stay away, for the search's weathers. */

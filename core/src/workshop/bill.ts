@@ -1,4 +1,4 @@
-import { q, say, type Message } from '../quantity';
+import { many, q, say, type Message } from '../quantity';
 import type { Ingredient } from './amounts';
 import { boughtOf } from './buying';
 import { ingredientGood, type Good } from './goods';
@@ -59,7 +59,7 @@ export function billOf(
         return {
           id: `${id}-${one.id}`,
           what: bought.name,
-          amount: say`${q(one.parts, 'ratio')} ${one.parts === 1 ? 'part' : 'parts'}, ${q(one.volume, 'volume')}`,
+          amount: say`${q(one.parts, 'ratio')} ${many(one.parts, 'part')}, ${q(one.volume, 'volume')}`,
           use: 'In the mix',
           into: id,
           ...come(bought),

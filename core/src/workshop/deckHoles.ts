@@ -1,6 +1,6 @@
 import type { Kind, Lot, Planter } from '../planter';
-import { q, say, type Message } from '../quantity';
-import { many, type Maker } from './maker';
+import { many, q, say, type Message } from '../quantity';
+import { type Maker } from './maker';
 import type { Spot } from './deck';
 
 /** The holes of the deck, each kind with what goes through it. */

@@ -146,7 +146,7 @@ const BOARD_LENGTHS = [2.4, 3, 3.6];
 /** Boards by their thickness and the height of the side that they make. */
 export function boardGood(thickness: number, height: number, timber = true): Good {
   const [t, h] = [Math.round(thickness * MM), Math.round(height * MM)];
-  const name = say`${timber ? 'Boards' : 'Panels'} ${q(thickness, 'length')} thick, to make ${q(height, 'length')} of height`;
+  const name = say`${timber ? 'Boards' : 'Panels'} ${q(thickness, timber ? 'lumber' : 'length')} thick, to make ${q(height, 'length')} of height`;
   const perMetre = height * (8 + 450 * thickness);
   const packs = BOARD_LENGTHS.map((size) => ({ size, price: cents(size * perMetre) }));
   return good(`board:${t}x${h}`, name, 'length', ...packs);
@@ -158,7 +158,7 @@ export const LEG = 0.07;
 export const legGood = (): Good =>
   good(
     'post',
-    say`Square post of ${q(LEG, 'length')}`,
+    say`Square post of ${q(LEG, 'length')} or thicker`,
     'length',
     ...BOARD_LENGTHS.map((size) => ({ size, price: cents(3.75 * size) })),
   );

@@ -350,9 +350,5 @@ export class Maker {
 /** What one kind of thing puts in. */
 export type Work<K extends Lot['kind']> = (lot: Lot<K>, maker: Maker) => void;
 
-/** Several of something in words: 1 leg, 2 legs. */
-export const many = (count: number, one: string, more = `${one}s`): string =>
-  count === 1 ? one : more;
-
 /** Size of a flat piece in words, with how many of it. */
 export const areaNeeded = ({ count, length, width }: SheetPiece): number => count * length * width;

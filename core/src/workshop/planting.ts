@@ -1,10 +1,10 @@
 import { FEEDS } from '../catalog';
 import { cropIn, FIELDS, type Planted } from '../design';
 import { plantingPlan } from '../planter';
-import { q, say, type Message } from '../quantity';
+import { many, q, say, type Message } from '../quantity';
 import { feedingOf, type Feeding } from './amounts';
 import { SMALL_GOODS } from './goods';
-import { many, type Maker } from './maker';
+import { type Maker } from './maker';
 import { measure } from './step';
 import { supportFor } from './supports';
 

@@ -1,9 +1,9 @@
 import { SUPPORTS } from '../catalog';
 import { cropIn, type Planted } from '../design';
 import { plantingPlan, type Planter } from '../planter';
-import { q, say, type Message } from '../quantity';
+import { many, q, say, type Message } from '../quantity';
 import { SMALL_GOODS } from './goods';
-import { many, type Maker } from './maker';
+import { type Maker } from './maker';
 
 /** What holds plants up: what is bought or cut for it, and how it is set. */
 

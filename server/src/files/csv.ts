@@ -1,5 +1,9 @@
 import {
   billOf,
+  BYTE_ORDER_MARK,
+  csvCell,
+  DECIMAL_MARKS,
+  type DecimalMark,
   sourcingOf,
   tell,
   type BuildSheet,
@@ -25,11 +29,24 @@ const round = (value: number, places = 3): number => Number(value.toFixed(places
  * What a spreadsheet would take for a formula begins with a quote instead; spaces that hold a number to
  * its unit are plain ones.
  */
-const csv = (rows: Record<string, string | number>[]): string =>
-  `${Papa.unparse(rows, { escapeFormulae: true })}\r\n`.replace(/[\u00a0\u202f]/g, ' ');
+function csv(rows: Record<string, string | number>[], mark: DecimalMark): string {
+  const cells = rows.map((row) =>
+    Object.fromEntries(Object.entries(row).map(([head, value]) => [head, csvCell(value, mark)])),
+  );
+  const text = Papa.unparse(cells, {
+    escapeFormulae: true,
+    delimiter: DECIMAL_MARKS[mark].between,
+  });
+  return `${BYTE_ORDER_MARK}${text}\r\n`.replace(/[\u00a0\u202f]/g, ' ');
+}
 
 /** The bill of materials: a line for each part, and the good with its packs and cost at its first line. */
-export function partsCsv(sheet: BuildSheet, list: ShoppingList, units: UnitSystem): string {
+export function partsCsv(
+  sheet: BuildSheet,
+  list: ShoppingList,
+  units: UnitSystem,
+  mark: DecimalMark = 'point',
+): string {
   return csv(
     billOf(sheet, list).map((one) => {
       const { what, amount, use, good, line, sourcing } = one;
@@ -47,11 +64,16 @@ export function partsCsv(sheet: BuildSheet, list: ShoppingList, units: UnitSyste
         currency: list.currency,
       };
     }),
+    mark,
   );
 }
 
 /** Every piece of every length, in the order in which it is sawn off. */
-export function cutsCsv(list: ShoppingList, units: UnitSystem): string {
+export function cutsCsv(
+  list: ShoppingList,
+  units: UnitSystem,
+  mark: DecimalMark = 'point',
+): string {
   const [unit, worth] = LENGTH[units];
   return csv(
     list.lines.flatMap(({ good, plan }) =>
@@ -68,5 +90,6 @@ export function cutsCsv(list: ShoppingList, units: UnitSystem): string {
         })),
       ),
     ),
+    mark,
   );
 }

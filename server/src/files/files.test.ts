@@ -76,6 +76,9 @@ test.each(STARTING_POINTS.map(({ id, group }) => [id, group] as const))(
       }
       const bill = await billFor(design, query.units);
       const printed = squeezed((await parsePdf(content)).text);
+      // Loose sheets find each other again.
+      if (pages.length > 1)
+        pages.forEach((_, i) => expect(printed).toContain(`${i + 1}of${pages.length}`));
       const unsaid = bill
         .flatMap(([what, amount, , buy]) => [what!, amount!, buy!])
         .filter((words) => !printed.includes(squeezed(words)));

@@ -39,11 +39,22 @@ export const type = (pdf: Pdf, font: FontId, size: number): Pdf =>
 /** Type size, in points, whose capitals are so high. @param capital metres */
 export const sizeFor = (capital: number): number => points(capital) / CAPITAL;
 
-/** Makes a PDF. `draw` adds every page by `pdf.addPage`. */
-export async function makePdf(title: string, draw: (pdf: Pdf) => void): Promise<Buffer> {
+/**
+ * Makes a PDF. `draw` adds every page by `pdf.addPage`.
+ *
+ * @param foot what stands at the foot of every page with its number, where there are several; nothing by default
+ */
+export async function makePdf(
+  title: string,
+  draw: (pdf: Pdf) => void,
+  foot?: string,
+): Promise<Buffer> {
   const pdf = new PDFDocument({
     autoFirstPage: false,
     margin: 0,
+    bufferPages: foot !== undefined,
+    lang: 'en',
+    displayTitle: true,
     info: { Title: title, Creator: 'Huerta', Producer: 'Huerta' },
   });
   for (const [name, file] of Object.entries(FONTS)) pdf.registerFont(name, file);
@@ -56,8 +67,33 @@ export async function makePdf(title: string, draw: (pdf: Pdf) => void): Promise<
     pdf.on('error', fail);
   });
   draw(pdf);
+  if (foot !== undefined) number(pdf, foot);
   pdf.end();
   return whole;
+}
+
+/** Edge of a sheet on which its number stands, points. */
+const FOOT = 20;
+
+/** Numbers pages at their foot: loose sheets find each other again. */
+function number(pdf: Pdf, foot: string): void {
+  const { count } = pdf.bufferedPageRange();
+  if (count < 2) return;
+  for (let i = 0; i < count; i += 1) {
+    pdf.switchToPage(i);
+    const { width, height } = pdf.page;
+    type(pdf, 'body', 8).text(foot, FOOT * 1.5, height - FOOT, {
+      width: width * 0.7,
+      height: 10,
+      ellipsis: true,
+      lineBreak: false,
+    });
+    pdf.text(`${i + 1} of ${count}`, width * 0.75, height - FOOT, {
+      width: width * 0.25 - FOOT * 1.5,
+      align: 'right',
+      lineBreak: false,
+    });
+  }
 }
 
 /** What pdfkit keeps of the face in hand; its types leave it out. */

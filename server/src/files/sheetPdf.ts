@@ -32,7 +32,7 @@ import {
   write,
   type Flow,
 } from './column';
-import { makePdf, type } from './paper';
+import { makePdf, type, type Pdf } from './paper';
 import { drawSection } from './sectionPdf';
 
 /** What the paper sheet is made of. */
@@ -53,7 +53,7 @@ const DECK_WIDE = 136;
 /** The whole build sheet on paper, legible in black and white. */
 export function sheetPdf(printed: Printed): Promise<Buffer> {
   const { planter, sheet, paper } = printed;
-  return makePdf(`Build: ${planter.design.name}`, (pdf) => {
+  const draw = (pdf: Pdf) => {
     const flow = beginFlow(pdf, paper);
     top(flow, printed);
     parts(flow, printed);
@@ -61,7 +61,9 @@ export function sheetPdf(printed: Printed): Promise<Buffer> {
     cuts(flow, printed);
     steps(flow, printed);
     cautions(flow, sheet.steps);
-  });
+  };
+  const { name } = planter.design;
+  return makePdf(`Build: ${name}`, draw, name);
 }
 
 function top(flow: Flow, { planter, assessment, sheet, shopping, units }: Printed): void {

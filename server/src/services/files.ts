@@ -105,11 +105,15 @@ export function fileService(
     },
     async parts(id, query) {
       const made = await work(id, query);
-      return named(made.design, 'parts.csv', partsCsv(made.sheet, await shop(made), query.units));
+      return named(
+        made.design,
+        'parts.csv',
+        partsCsv(made.sheet, await shop(made), query.units, query.decimal),
+      );
     },
     async cuts(id, query) {
       const made = await work(id, query);
-      return named(made.design, 'cuts.csv', cutsCsv(await shop(made), query.units));
+      return named(made.design, 'cuts.csv', cutsCsv(await shop(made), query.units, query.decimal));
     },
   };
 }

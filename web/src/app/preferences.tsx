@@ -1,14 +1,17 @@
 import {
+  DECIMAL_MARK_IDS,
   inWords,
   tell,
   writeParts,
   writeQuantity,
+  type DecimalMark,
   type Message,
   type QuantityKind,
   type UnitSystem,
   type WordStyle,
 } from '@huerta/core';
 import { setDateOrder, usualOrder, type DateOrder } from '../components/dates';
+import { setDecimalMark, usualMark } from '../components/saveCsv';
 import { createContext, use, useEffect, useMemo, useState, type ReactNode } from 'react';
 
 type ColourMode = 'light' | 'dark';
@@ -23,6 +26,9 @@ interface Preferences {
   /** British or American words. */
   style: WordStyle;
   setStyle(style: WordStyle): void;
+  /** How numbers stand in tables for a spreadsheet. */
+  decimal: DecimalMark;
+  setDecimal(mark: DecimalMark): void;
 }
 
 const PreferencesContext = createContext<Preferences | null>(null);
@@ -74,11 +80,16 @@ export function PreferencesProvider({ children }: { children: ReactNode }) {
   const [style, setStyle] = useState(() =>
     remembered<WordStyle>('huerta.words', ['british', 'american'], usualStyle(navigator.language)),
   );
+  const [decimal, setDecimal] = useState(() =>
+    remembered<DecimalMark>('huerta.decimal', DECIMAL_MARK_IDS, usualMark(navigator.language)),
+  );
+  setDecimalMark(decimal);
   // Before anything below is drawn, so that every date is written in this order.
   setDateOrder(dates);
   useEffect(() => remember('huerta.dates', dates), [dates]);
   useEffect(() => remember('huerta.units', units), [units]);
   useEffect(() => remember('huerta.words', style), [style]);
+  useEffect(() => remember('huerta.decimal', decimal), [decimal]);
   useEffect(() => {
     remember('huerta.mode', mode);
     const show = (shown: ColourMode) => {
@@ -97,8 +108,19 @@ export function PreferencesProvider({ children }: { children: ReactNode }) {
     };
   }, [mode]);
   const value = useMemo(
-    () => ({ units, setUnits, mode, setMode, dates, setDates, style, setStyle }),
-    [units, mode, dates, style],
+    () => ({
+      units,
+      setUnits,
+      mode,
+      setMode,
+      dates,
+      setDates,
+      style,
+      setStyle,
+      decimal,
+      setDecimal,
+    }),
+    [units, mode, dates, style, decimal],
   );
   return <PreferencesContext value={value}>{children}</PreferencesContext>;
 }

@@ -1,4 +1,4 @@
-import { WORD_STYLES } from '@huerta/core';
+import { DECIMAL_MARKS, WORD_STYLES } from '@huerta/core';
 import { usePreferences } from '../app/preferences';
 import { ChoiceField } from './ChoiceField';
 import { DATE_ORDERS } from './dates';
@@ -10,12 +10,19 @@ const UNITS = {
 
 /** How measures and dates are written on this device. */
 export function Writing() {
-  const { units, setUnits, dates, setDates, style, setStyle } = usePreferences();
+  const { units, setUnits, dates, setDates, style, setStyle, decimal, setDecimal } =
+    usePreferences();
   return (
     <>
       <ChoiceField label="Measures" value={units} choices={UNITS} onChoose={setUnits} />
       <ChoiceField label="Words" value={style} choices={WORD_STYLES} onChoose={setStyle} />
       <ChoiceField label="Dates" value={dates} choices={DATE_ORDERS} onChoose={setDates} />
+      <ChoiceField
+        label="Numbers in tables for a spreadsheet"
+        value={decimal}
+        choices={DECIMAL_MARKS}
+        onChoose={setDecimal}
+      />
     </>
   );
 }

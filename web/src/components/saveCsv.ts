@@ -1,10 +1,30 @@
+import { BYTE_ORDER_MARK, csvCell, DECIMAL_MARKS, type DecimalMark } from '@huerta/core';
 import Papa from 'papaparse';
+
+let mark: DecimalMark = 'point';
+
+/** Says how numbers are written in tables from now on. */
+export const setDecimalMark = (next: DecimalMark): void => {
+  mark = next;
+};
+
+/** The mark that people write where a browser’s language is spoken. */
+export const usualMark = (language: string): DecimalMark =>
+  new Intl.NumberFormat(language).format(1.5).includes(',') ? 'comma' : 'point';
 
 /** Saves rows as a CSV file under a name. */
 export function saveCsv(name: string, rows: readonly Record<string, string | number>[]): void {
-  const text = Papa.unparse([...rows], { escapeFormulae: true });
+  const cells = rows.map((row) =>
+    Object.fromEntries(Object.entries(row).map(([head, value]) => [head, csvCell(value, mark)])),
+  );
+  const text = Papa.unparse(cells, {
+    escapeFormulae: true,
+    delimiter: DECIMAL_MARKS[mark].between,
+  });
   const link = document.createElement('a');
-  link.href = URL.createObjectURL(new Blob([`${text}\r\n`], { type: 'text/csv' }));
+  link.href = URL.createObjectURL(
+    new Blob([`${BYTE_ORDER_MARK}${text}\r\n`], { type: 'text/csv' }),
+  );
   link.download = `${name.replace(/[^\p{L}\p{N}]+/gu, ' ').trim()}.csv`;
   link.click();
   URL.revokeObjectURL(link.href);

@@ -1,3 +1,4 @@
+import { many } from '../../quantity';
 import { MATERIAL_DENSITY } from '../../catalog';
 import type { BedDesign, PlanterDesign } from '../../design';
 import { shellVolume } from '../../vessel';
@@ -56,10 +57,10 @@ export const neck: Faces<'neck'> = {
 export const row: Faces<'row'> = {
   asked: bedOf('row'),
   place: (asked, site) => standingBeds('row', asked, site),
-  name: (_spec, count) => (count === 1 ? 'pail' : 'pails'),
+  name: (_spec, count) => many(count, 'pail'),
 };
 export const bag: Faces<'bag'> = {
   asked: bedOf('bag'),
   place: (asked, site) => standingBeds('bag', asked, site),
-  name: (_spec, count) => (count === 1 ? 'bag' : 'bags'),
+  name: (_spec, count) => many(count, 'bag'),
 };

@@ -1,6 +1,6 @@
 import { CLOTHS } from '../../catalog';
 import { soilBaseHeight, type ClothWickDesign } from '../../design';
-import { q, say } from '../../quantity';
+import { many, q, say } from '../../quantity';
 import { arrange, beside, type Circle, type Free } from '../../reservoir';
 import { grown, holdsCircle, shared } from '../../vessel';
 import { found } from '../contradiction';
@@ -44,7 +44,7 @@ export const cloth: Faces<'cloth'> = {
       room: () => Math.max(circles.length, 1),
     });
   },
-  name: (_spec, count) => (count === 1 ? 'cloth' : 'cloths'),
+  name: (_spec, count) => many(count, 'cloth'),
   spots: wickSpots,
   contradictions({ spec, index }, design, shape) {
     const top = soilBaseHeight(design);

@@ -1,3 +1,4 @@
+import { many } from '../../quantity';
 import { fillMedium } from '../../catalog';
 import { soilBaseHeight, type ColumnWickDesign } from '../../design';
 import { beside, fullest, type Circle, type Free } from '../../reservoir';
@@ -48,7 +49,7 @@ export const column: Faces<'column'> = {
       room: () => Math.max(fullest(room, wide, free).length, circles.length),
     });
   },
-  name: (_spec, count) => (count === 1 ? 'column' : 'columns'),
+  name: (_spec, count) => many(count, 'column'),
   spots: wickSpots,
   contradictions: ({ spec, index }, design, shape) => wickSizes(spec, index, design, shape),
 };

@@ -1,5 +1,5 @@
 import { soilBaseHeight, type CupWickDesign } from '../../design';
-import { q, say } from '../../quantity';
+import { many, q, say } from '../../quantity';
 import { beside, fullest, type Circle, type Free } from '../../reservoir';
 import { drainable, mixOf } from '../../soil';
 import { grown, shared, type Outline } from '../../vessel';
@@ -48,7 +48,7 @@ export const cup: Faces<'cup'> = {
           : Math.max(fullest(roomFor(spec, r, site), deckRadius(spec), freeFor(r, site)).length, n),
     });
   },
-  name: (_spec, count) => (count === 1 ? 'cup' : 'cups'),
+  name: (_spec, count) => many(count, 'cup'),
   spots: wickSpots,
   contradictions({ spec, index }, design, shape) {
     const noPlatform =

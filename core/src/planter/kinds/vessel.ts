@@ -1,3 +1,4 @@
+import { many } from '../../quantity';
 import { MATERIAL_DENSITY } from '../../catalog';
 import { perimeterOf, shellVolume, type Vessel } from '../../vessel';
 import { lot, only, type Faces } from '../piece';
@@ -84,5 +85,5 @@ export const patch: Faces<'patch'> = {
       })),
     });
   },
-  name: (_spec, count) => (count === 1 ? 'patch' : 'patches'),
+  name: (_spec, count) => many(count, 'patch', 'patches'),
 };

@@ -11,9 +11,9 @@ import {
   type Lot,
   type Planter,
 } from '../../planter';
-import { q, say } from '../../quantity';
+import { many, q, say } from '../../quantity';
 import { crateGood, drainPipe, layerGood, plainPipe, SMALL_GOODS, standingGood } from '../goods';
-import { many, type Maker, type Work } from '../maker';
+import { type Maker, type Work } from '../maker';
 import { measure } from '../step';
 
 /** What keeps the water's room open: how it is made, and set in. */

@@ -2,17 +2,9 @@ import { FITTINGS } from '../../catalog';
 import { baseStyle, boreOf, FIELDS, lipBelowMark, type OverflowDesign } from '../../design';
 
 import { HAND } from '../../planter';
-import { q, say, type Message } from '../../quantity';
+import { many, q, say, type Message } from '../../quantity';
 import { fittingGood, layerGood, SMALL_GOODS } from '../goods';
-import {
-  areaNeeded,
-  many,
-  nearestBit,
-  type Hole,
-  type Maker,
-  type WallMark,
-  type Work,
-} from '../maker';
+import { areaNeeded, nearestBit, type Hole, type Maker, type WallMark, type Work } from '../maker';
 import { measure } from '../step';
 import { roundTheWall, upTheWall } from '../wall';
 
@@ -106,7 +98,7 @@ function drill(maker: Maker, spec: Opening): Hole | null {
       ...(fixed && !inSet && bit > 0.004
         ? { tool: 'Borrow this bit: a fitting’s hole is its maker’s' }
         : {}),
-      where: say`${spec.count > 1 ? 'middles' : 'middle'} ${q(mark, 'length')} above the inside floor${along}${above}${beside}`,
+      where: say`${many(spec.count, 'middle')} ${q(mark, 'length')} above the inside floor${along}${above}${beside}`,
       why: say`overflow: its lip comes to ${q(asked, 'length')}`,
       lip: asked,
       marks,

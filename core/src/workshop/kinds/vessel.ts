@@ -1,8 +1,8 @@
 import { FORMER_CONTENTS, MATERIALS } from '../../catalog';
 import { FIELDS, sideOpenings, type FieldSpec, type PlanterDesign } from '../../design';
-import { q, say } from '../../quantity';
+import { many, q, say } from '../../quantity';
 import { boardGood, FLOOR_BOARD, legGood, linerGood, SMALL_GOODS, vesselGood } from '../goods';
-import { many, type Maker, type Work } from '../maker';
+import { type Maker, type Work } from '../maker';
 import { measure, type Measure } from '../step';
 
 /** The vessel: looked at, sawn, mended, built, lined and measured. */

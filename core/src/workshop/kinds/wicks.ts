@@ -1,9 +1,9 @@
 import { CLOTHS, FILLS } from '../../catalog';
 import { mixOf } from '../../soil';
-import { q, say, type Message } from '../../quantity';
+import { many, q, say, type Message } from '../../quantity';
 import type { ColumnWickDesign } from '../../design';
 import { clothGood, layerGood, SMALL_GOODS } from '../goods';
-import { areaNeeded, many, type Maker, type SheetPiece, type Work } from '../maker';
+import { areaNeeded, type Maker, type SheetPiece, type Work } from '../maker';
 
 /** Wicks: what each is made of, and how it is fitted. */
 
@@ -202,7 +202,7 @@ function sleeves(maker: Maker, spec: ColumnWickDesign, id: string, count: number
   maker.sheet('wick', piece);
   maker.part('wick', {
     id: piece.id,
-    what: count === 1 ? 'Sleeve of woven fabric' : 'Sleeves of woven fabric',
+    what: `${many(count, 'Sleeve')} of woven fabric`,
     amount: say`${count > 1 ? say`${q(count, 'count')} of ` : ''}${q(piece.length, 'span')} by ${q(piece.width, 'span')}`,
     use: 'Keep a column together in the water',
     good: layerGood('fabric'),

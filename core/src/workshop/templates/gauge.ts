@@ -1,6 +1,6 @@
 import type { Figures } from '../../assess';
 import type { Planter } from '../../planter';
-import { writeQuantity, type UnitSystem } from '../../quantity';
+import { many, writeQuantity, type UnitSystem } from '../../quantity';
 import { framed, line, text, type Template, type TemplateShape } from './template';
 
 /** Marks of a gauge: litres on the left, hot days on the right. */
@@ -56,7 +56,7 @@ function dayMarks({ storage, heights }: Planter, figures: Figures): Mark[] {
   for (let day = step; from + day * daily < whole + 1e-9; day += step) {
     marks.push({
       level: storage.heightFor(from + day * daily),
-      words: day === 1 ? '1 day' : `${day} days`,
+      words: `${day} ${many(day, 'day')}`,
     });
   }
   return marks;

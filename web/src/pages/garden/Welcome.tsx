@@ -2,6 +2,7 @@ import { Box, Button, Text } from '@chakra-ui/react';
 import { Link } from 'react-router';
 import { useWords } from '../../app/preferences';
 import { Writing } from '../../components/Writing';
+import { MoneyChoice } from './MoneyChoice';
 
 /** A garden with nothing in it yet: what Huerta does, and where to begin. */
 export function Welcome() {
@@ -13,9 +14,9 @@ export function Welcome() {
       </Text>
       <Text mt="2">
         Huerta draws a planter that waters itself to scale from the vessel that you have. It counts
-        {units === 'us' ? 'the gallons' : say('the litres')}, says what would go wrong before
-        anything is drilled, and makes the sheet to build by. Then it looks ahead through the
-        season: how often to fill, and whether it lasts while you are away.
+        the {units === 'us' ? 'gallons' : say('litres')}, says what would go wrong before anything
+        is drilled, and makes the sheet to build by. Then it looks ahead through the season: how
+        often to fill, and whether it lasts while you are away.
       </Text>
       <Box display="flex" gap="3" flexWrap="wrap" mt="4">
         <Button asChild variant="solid">
@@ -30,6 +31,7 @@ export function Welcome() {
       </Box>
       <Box display="grid" gridTemplateColumns={{ base: '1fr', sm: '1fr 1fr' }} gap="4" mt="6">
         <Writing />
+        <MoneyChoice />
       </Box>
     </Box>
   );

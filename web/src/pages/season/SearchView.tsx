@@ -4,6 +4,7 @@ import {
   buildSheet,
   candidatesOf,
   evaluate,
+  bestAt,
   frontOf,
   meets,
   NEW_BOOK,
@@ -164,8 +165,10 @@ interface FrontProps {
 const Front = memo(FrontChart, (a, b) => alike(a.front, b.front) && alike(a.good, b.good));
 
 function FrontChart({ front, good }: FrontProps) {
+  const { units } = useWords();
+  const [unit, symbol] = units === 'us' ? [0.0254, 'in'] : [0.01, 'cm'];
   const data = (list: readonly Scored[]) =>
-    list.map(({ days, roots }) => ({ days, roots: Math.round(roots * 1000) / 10 }));
+    list.map(({ days, roots }) => ({ days, roots: Math.round((roots / unit) * 10) / 10 }));
   return (
     <Box
       mt="4"
@@ -186,13 +189,19 @@ function FrontChart({ front, good }: FrontProps) {
             allowDecimals={false}
             stroke="var(--hu-colors-ink)"
             tick={{ fontSize: 14 }}
-            label={{ value: 'root room, cm', position: 'insideBottom', offset: -8, fontSize: 14 }}
+            label={{
+              value: `root room, ${symbol}`,
+              position: 'insideBottom',
+              offset: -8,
+              fontSize: 14,
+            }}
           />
           <YAxis
             type="number"
             dataKey="days"
             stroke="var(--hu-colors-ink)"
             tick={{ fontSize: 14 }}
+            label={{ value: 'days', angle: -90, position: 'insideLeft', offset: 12, fontSize: 14 }}
           />
           <Scatter
             data={data(front)}
@@ -244,9 +253,19 @@ function ChoicesTable({ design, list, write, currency }: ChoicesProps) {
         <Download size={18} aria-hidden /> As CSV
       </Button>
       <Table
-        head={['Sure for', 'Root room', 'Weighs full', 'Costs', 'Base, lip', 'Wick, mix', 'Open']}
+        head={[
+          'What for',
+          'Sure for',
+          'Root room',
+          'Weighs full',
+          'Costs',
+          'Base, lip',
+          'Wick, mix',
+          'Open',
+        ]}
         rows={list.slice(0, MOST_SHOWN).map((one, i) => [
           `${i}`,
+          bestAt(one, list) || 'between',
           write(one.days, 'days'),
           write(one.roots, 'span'),
           write(one.weight, 'mass'),

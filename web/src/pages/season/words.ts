@@ -1,4 +1,5 @@
-import type { Totals, SeasonAnswer } from '@huerta/core';
+import { many, type SeasonAnswer, type Totals } from '@huerta/core';
+
 import { writeDate } from '../../components/dates';
 import type { OutlookAnswer } from '../../workers/season';
 
@@ -45,7 +46,7 @@ export function difference(
   const parts: string[] = [];
   const fills = other.fills - base.fills;
   if (fills !== 0) {
-    const word = Math.abs(fills) === 1 ? 'filling' : 'fillings';
+    const word = many(Math.abs(fills), 'filling');
     parts.push(`${Math.abs(fills)} ${fills > 0 ? 'more' : 'fewer'} ${word}`);
   }
   const water = other.filled - base.filled;

@@ -26,7 +26,7 @@ export default function ShoppingPage() {
         <Text as="h1" fontSize="2xl">
           Shopping list
         </Text>
-        <Link className="not-printed" to="/prices" style={{ textDecoration: 'underline' }}>
+        <Link className="not-printed beside" to="/prices">
           Price book
         </Link>
       </Box>

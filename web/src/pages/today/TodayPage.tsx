@@ -1,6 +1,7 @@
 import { Box, Button, Text } from '@chakra-ui/react';
 import type { PlanterResource } from '@huerta/contract';
 import {
+  many,
   canOf,
   inOrder,
   TILL_IT_RAN,
@@ -132,7 +133,7 @@ function Lead({ round, working }: { round: Round; working: boolean }) {
     <Text fontSize="lg" role="status" mb="3">
       {writeDate(today, 'long')}.{' '}
       {water > 0
-        ? `About ${write(water, 'volume')} to carry, ${cans} ${cans > 1 ? 'cans' : 'can'} of ${write(canOf(units), 'volume')}.`
+        ? `About ${write(water, 'volume')} to carry, ${cans} ${many(cans, 'can')} of ${write(canOf(units), 'volume')}.`
         : Object.keys(round).length > 0 && !working
           ? 'Nothing has to be filled today.'
           : ''}

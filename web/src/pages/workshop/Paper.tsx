@@ -27,8 +27,9 @@ const canBeSet = (name: string): boolean => WRITABLE.test(name) && !PICTURE.test
 
 /** What can be taken along: paper sheet, templates, label, and the tables as files. */
 export function Paper({ id, name, paper, hasTemplates, hasCuts, onPaper }: PaperProps) {
-  const { units } = usePreferences();
+  const { units, decimal } = usePreferences();
   const query = { units, paper };
+  const table = { ...query, decimal };
   const { at, forPhones } = useLabelAddress();
   const label = { ...query, at, day: format(new Date(), 'yyyy-MM-dd') };
   return (
@@ -71,13 +72,13 @@ export function Paper({ id, name, paper, hasTemplates, hasCuts, onPaper }: Paper
           )}
         </li>
         <li>
-          <a className="file-link" href={fileAddress(id, 'parts.csv', query)} download>
+          <a className="file-link" href={fileAddress(id, 'parts.csv', table)} download>
             Parts (CSV)
           </a>
           {hasCuts && (
             <>
               {' '}
-              <a className="file-link" href={fileAddress(id, 'cuts.csv', query)} download>
+              <a className="file-link" href={fileAddress(id, 'cuts.csv', table)} download>
                 Cuts (CSV)
               </a>
             </>

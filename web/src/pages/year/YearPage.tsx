@@ -88,7 +88,7 @@ function Years({ planters, choice, entries }: YearsProps) {
       <div className="year-scroll">
         {years.map(({ planter, year }) => (
           <Box
-            as="section"
+            role="group"
             key={planter.id}
             mb="5"
             aria-label={[planter.design.name, planter.design.variant].filter(Boolean).join(', ')}

@@ -1,5 +1,6 @@
 import { Box, Button } from '@chakra-ui/react';
 import {
+  many,
   drainable,
   FIELDS,
   FILLS,
@@ -93,8 +94,7 @@ export function MixGroup() {
       />
       <Says>
         {write(figures.soilVolume, 'volume')} settled; buy {write(figures.looseVolume, 'volume')}{' '}
-        loose, which is {figures.bags} {figures.bags === 1 ? 'bag' : 'bags'} of{' '}
-        {write(soil.bag, 'volume')}.
+        loose, which is {figures.bags} {many(figures.bags, 'bag')} of {write(soil.bag, 'volume')}.
         {figures.aggregates.map(
           ({ medium: stone, volume, mass }) =>
             ` ${write(volume, 'volume')} of ${FILLS[stone].name.toLowerCase()}, about ${write(mass, 'mass')}.`,

@@ -1,0 +1,17 @@
+/** How tables are written for a spreadsheet: the mark in numbers, and with it what stands between columns. */
+
+export const DECIMAL_MARKS = {
+  point: { name: '1.5, columns by commas', between: ',' },
+  comma: { name: '1,5, columns by semicolons', between: ';' },
+} as const;
+export type DecimalMark = keyof typeof DECIMAL_MARKS;
+export const DECIMAL_MARK_IDS = Object.keys(DECIMAL_MARKS) as [DecimalMark, ...DecimalMark[]];
+
+/** What a spreadsheet knows UTF-8 by. */
+export const BYTE_ORDER_MARK = '\uFEFF';
+
+/** A cell as it is written: a number, also one that was rounded into text, with its mark; words as they are. */
+export function csvCell(value: string | number, mark: DecimalMark): string {
+  const text = String(value);
+  return mark === 'comma' && /^-?\d+\.\d+$/.test(text) ? text.replace('.', ',') : text;
+}

@@ -1,0 +1,68 @@
+import type { Page } from '@playwright/test';
+import { expect, test } from './bench';
+
+/** Every page at 400 percent of a window 1280 wide, and under a thumb. */
+
+const PAGES = [
+  '/',
+  '/new',
+  '/today',
+  '/year',
+  '/away',
+  '/shopping',
+  '/vessels',
+  '/prices',
+  '/compare',
+  '/settings',
+  '/help',
+  '/nowhere',
+  ...['', '?room=water', '?room=wick', '?room=soil', '/build', '/season', '/log', '/trouble'].map(
+    (part) => `planter${part}`,
+  ),
+];
+
+/** Opens a page, of a planter of the demo garden where it is one of a planter. */
+async function open(page: Page, path: string): Promise<void> {
+  const { planters } = (await (await page.request.get('/api/planters')).json()) as {
+    planters: { id: string; design: { name: string } }[];
+  };
+  const id = planters.find(({ design }) => design.name === 'Peppers on the kitchen step')?.id;
+  await page.goto(path.replace(/^planter/, `/planters/${id}`));
+  await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+  await page.waitForTimeout(300);
+}
+
+/** What one presses that is less than 44 pixels high, but for links within a sentence and what is hidden. */
+const small = (page: Page): Promise<string[]> =>
+  page.evaluate(() =>
+    [...document.querySelectorAll<HTMLElement>('a[href], button, select, summary, [role=slider]')]
+      .filter((one) => {
+        const { width, height } = one.getBoundingClientRect();
+        const { display, visibility } = getComputedStyle(one);
+        if (width === 0 || height === 0 || visibility === 'hidden') return false;
+        if (one.classList.contains('skip') || display === 'inline') return false;
+        return height < 43.5;
+      })
+      .map((one) => `${one.tagName} ${one.getAttribute('aria-label') ?? one.textContent}`),
+  );
+
+test('nothing has to be scrolled sideways at 400 percent', async ({ page }) => {
+  await page.setViewportSize({ width: 320, height: 640 });
+  const wide: string[] = [];
+  for (const path of PAGES) {
+    await open(page, path);
+    const width = await page.evaluate(() => document.documentElement.scrollWidth);
+    if (width > 320) wide.push(`${path}: ${width}`);
+  }
+  expect(wide).toEqual([]);
+});
+
+test('what one presses on a phone is as large as a thumb', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  const found: string[] = [];
+  for (const path of PAGES) {
+    await open(page, path);
+    found.push(...(await small(page)).map((words) => `${path}: ${words}`));
+  }
+  expect(found).toEqual([]);
+});
