@@ -36,7 +36,8 @@ export default defineConfig({
     baseURL: `http://localhost:${PORT}`,
     launchOptions: CHROMIUM,
     viewport: { width: 1280, height: 800 },
-    trace: 'retain-on-failure',
+    // Recording every step takes a quarter of the time: asked for where a failure is looked into.
+    trace: process.env.HUERTA_TRACE ? 'retain-on-failure' : 'off',
   },
   webServer: {
     command: 'node server/dist/main.js',

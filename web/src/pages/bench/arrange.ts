@@ -7,7 +7,7 @@ interface Size {
   height: number;
 }
 
-export interface Margin {
+interface Margin {
   left: number;
   right: number;
   top: number;
