@@ -193,7 +193,7 @@ test('from the bench to the sheet: holes that exist, cuts on bars, and what is s
   await page.getByRole('link', { name: 'Holes', exact: true }).click();
   await expect(page.getByRole('row', { name: /^Wall 1 20.mm, step drill/ })).toBeVisible();
   await page.getByRole('radio', { name: 'US units' }).click();
-  await expect(page.getByRole('row', { name: /^Wall 1 3\/4.in, step drill/ })).toBeVisible();
+  await expect(page.getByRole('row', { name: /^Wall 1\s3\/4.in, step drill/ })).toBeVisible();
   const { violations } = await new AxeBuilder({ page }).analyze();
   expect(violations.filter(({ impact }) => impact === 'serious').map(({ id }) => id)).toEqual([]);
 });

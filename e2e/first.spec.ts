@@ -59,7 +59,7 @@ interface Country {
 const COUNTRIES: readonly Country[] = [
   {
     locale: 'en-US',
-    tag: /\d+( \d+\/\d+)?\sin$/,
+    tag: /\d+(\s\d+\/\d+)?\sin$/,
     volume: /gal|cups?/,
     money: 'USD',
     paper: 'letter',

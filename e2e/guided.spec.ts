@@ -31,7 +31,7 @@ test('the open room, the units and the light are found again after a reload', as
   await page.getByRole('radio', { name: 'US units' }).click();
   await page.getByRole('button', { name: 'Dark, for the evening' }).click();
   await page.reload();
-  await expect(page.getByLabel('Hole in the platform')).toHaveValue(/^1 3\/8\sin$/);
+  await expect(page.getByLabel('Hole in the platform')).toHaveValue(/^1\s3\/8\sin$/);
   await expect(page.locator('html')).toHaveClass(/dark/);
   await page.getByRole('button', { name: 'Light, for the sun' }).click();
   await expect(page.locator('html')).not.toHaveClass(/dark/);

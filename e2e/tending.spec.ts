@@ -47,7 +47,7 @@ test('on a phone at the planter: a level is noted, and it is there on another de
     .toBe(1);
   const other = await browser.newPage({ locale: 'en-US' });
   await other.goto(`/planters/${id}/log`);
-  await expect(other.getByText(/^Dip stick: 1 9\/16.in$/)).toBeVisible();
+  await expect(other.getByText(/^Dip stick: 1\s9\/16.in$/)).toBeVisible();
   await other.close();
 });
 

@@ -85,7 +85,7 @@ describe('reading what people type', () => {
 
   test('what is scooped is written in cups and spoons', () => {
     const cup = 0.0002365882365;
-    expect(writeQuantity(1.5 * cup, 'scoop', 'us')).toBe('1 1/2\u00a0cups');
+    expect(writeQuantity(1.5 * cup, 'scoop', 'us')).toBe('1\u00a01/2\u00a0cups');
     expect(writeQuantity(cup / 4, 'scoop', 'us')).toBe('1/4\u00a0cup');
     expect(writeQuantity(cup / 8, 'scoop', 'us')).toBe('2\u00a0tbsp');
     expect(writeQuantity(cup / 100, 'scoop', 'us')).toBe('1/2\u00a0tbsp');
@@ -139,7 +139,10 @@ describe('writing', () => {
   );
 
   test('what is written reads back to within the rounding', () => {
-    const kinds = (Object.keys(KINDS) as QuantityKind[]).filter((k) => k !== 'count');
+    const kinds = (Object.keys(KINDS) as QuantityKind[]).filter(
+      // A count has no unit, and lumber is told by name.
+      (k) => k !== 'count' && k !== 'lumber',
+    );
     fc.assert(
       fc.property(
         fc.constantFrom(...kinds),

@@ -1,6 +1,6 @@
 import { kindOf, type QuantityKind, type UnitStyle, type UnitSystem } from './kinds';
 
-/** A no-break space, so that a number is never parted from its unit. */
+/** A no-break space, so that a number is never parted from its unit, nor a whole from its fraction. */
 const NBSP = '\u00a0';
 
 /** A quantity as text in two pieces, so that a screen can set the unit smaller. */
@@ -69,7 +69,7 @@ function writeScoops(value: number): WrittenQuantity {
   const quarters = inCups ? cups : Math.max(Math.round((value / SPOON) * 2), value > 0 ? 1 : 0) * 2;
   const whole = Math.floor(quarters / 4);
   const rest = VULGAR[quarters % 4] ?? '';
-  const number = [whole > 0 || rest === '' ? String(whole) : '', rest].filter(Boolean).join(' ');
+  const number = [whole > 0 || rest === '' ? String(whole) : '', rest].filter(Boolean).join(NBSP);
   const one = quarters <= 4;
   return { number, symbol: inCups ? (one ? 'cup' : 'cups') : 'tbsp' };
 }
@@ -85,7 +85,7 @@ function writeFraction(value: number, parts: number): string {
     bottom /= 2;
   }
   const fraction = top > 0 ? `${top}/${bottom}` : '';
-  const text = [whole > 0 || !fraction ? String(whole) : '', fraction].filter(Boolean).join(' ');
+  const text = [whole > 0 || !fraction ? String(whole) : '', fraction].filter(Boolean).join(NBSP);
   return value < 0 && text !== '0' ? `−${text}` : text;
 }
 

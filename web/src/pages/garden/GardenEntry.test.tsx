@@ -38,7 +38,6 @@ function shown(entry: Entry) {
         <GardenEntry
           entry={entry}
           by="test"
-          scale={400}
           height={200}
           wide
           chosen={null}

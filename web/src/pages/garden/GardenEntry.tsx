@@ -14,8 +14,6 @@ interface GardenEntryProps {
   entry: Entry;
   /** Whose drawing is asked for. */
   by: string;
-  /** Pixels per metre, shared by all entries. */
-  scale: number;
   height: number;
   /** Whether several stand side by side. */
   wide: boolean;
@@ -30,7 +28,7 @@ const STATE = { planned: null, begun: 'Being built', built: 'Built' } as const;
 
 /** One planter on the ledge: its section, what it gives, and the worst that is wrong with it. */
 export const GardenEntry = memo(function GardenEntry(props: GardenEntryProps) {
-  const { entry, by, scale, height, wide, chosen, onChoose, still } = props;
+  const { entry, by, height, wide, chosen, onChoose, still } = props;
   const { tell, write } = useWords();
   const { id, name, summary } = entry;
   const { worst, serious } = summary;
@@ -61,7 +59,7 @@ export const GardenEntry = memo(function GardenEntry(props: GardenEntryProps) {
               section={drawing}
               width={wide ? 260 : 112}
               height={wide ? height : 130}
-              {...(wide ? { scale } : {})}
+              bar={wide}
             />
           )}
         </Box>

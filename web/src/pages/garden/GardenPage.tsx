@@ -17,7 +17,7 @@ import { PrintedGarden } from './PrintedGarden';
 import { Search, useWanted } from './Search';
 import { Welcome } from './Welcome';
 
-/** All planters side by side at one scale, as they would stand along a wall. */
+/** All planters side by side, as they would stand along a wall. */
 export function GardenPage() {
   const garden = useGarden();
   return (
@@ -56,10 +56,6 @@ function Planters({ entries, by }: { entries: readonly Entry[]; by: string }) {
   const [wanted, want] = useWanted();
   const [chosen, setChosen] = useState<ReadonlySet<string> | null>(null);
   const shown = useMemo(() => found(entries, wanted), [entries, wanted]);
-  const tallest = useMemo(
-    () => Math.max(...entries.map(({ summary }) => summary.height)),
-    [entries],
-  );
   const printing = usePrinting();
   const choose = useCallback(
     (id: string) => setChosen((now) => new Set(toggled([...(now ?? [])], id))),
@@ -90,7 +86,7 @@ function Planters({ entries, by }: { entries: readonly Entry[]; by: string }) {
           </Button>
         </Text>
       )}
-      <Ledge entries={shown} tallest={tallest} by={by} chosen={chosen} onChoose={choose} />
+      <Ledge entries={shown} by={by} chosen={chosen} onChoose={choose} />
       {chosen && (
         <Chosen
           shown={shown}

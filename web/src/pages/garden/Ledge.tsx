@@ -3,8 +3,8 @@ import { useWindowVirtualizer } from '@tanstack/react-virtual';
 import { useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { GardenEntry } from './GardenEntry';
 
-/** Height of the tallest drawing on the ledge, pixels. */
-const TALLEST = 210;
+/** Height of a drawing on the ledge, pixels. */
+const TALL = 216;
 /** Least width of an entry where several stand side by side, pixels. */
 const LEAST_WIDE = 272;
 /** From this width on they stand side by side, pixels. */
@@ -14,16 +14,14 @@ const ALL = 80;
 
 interface LedgeProps {
   entries: readonly Entry[];
-  /** Of all in the garden, so that the scale does not jump when some are searched for. Metres. */
-  tallest: number;
   by: string;
   /** Which are chosen, while some are being chosen. */
   chosen: ReadonlySet<string> | null;
   onChoose(id: string): void;
 }
 
-/** Planters side by side at one scale, as they would stand along a wall; those far out of sight are left out. */
-export function Ledge({ entries, tallest, by, chosen, onChoose }: LedgeProps) {
+/** Planters side by side, each with a scale of its own; those far out of sight are left out. */
+export function Ledge({ entries, by, chosen, onChoose }: LedgeProps) {
   const list = useRef<HTMLDivElement>(null);
   const [{ columns, top, wide }, setPlace] = useState({ columns: 1, top: 0, wide: false });
   useLayoutEffect(() => {
@@ -80,8 +78,7 @@ export function Ledge({ entries, tallest, by, chosen, onChoose }: LedgeProps) {
               key={entry.id}
               entry={entry}
               by={by}
-              scale={TALLEST / tallest}
-              height={TALLEST + 6}
+              height={TALL}
               wide={wide}
               chosen={chosen ? chosen.has(entry.id) : null}
               onChoose={onChoose}
