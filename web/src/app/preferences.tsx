@@ -1,11 +1,13 @@
 import {
   DECIMAL_MARK_IDS,
   inWords,
+  PAPER_IDS,
   tell,
   writeParts,
   writeQuantity,
   type DecimalMark,
   type Message,
+  type PaperId,
   type QuantityKind,
   type UnitSystem,
   type WordStyle,
@@ -29,6 +31,9 @@ interface Preferences {
   /** How numbers stand in tables for a spreadsheet. */
   decimal: DecimalMark;
   setDecimal(mark: DecimalMark): void;
+  /** What lies in the printer: as chosen, else what is usual where people measure so. */
+  paper: PaperId;
+  setPaper(paper: PaperId): void;
 }
 
 const PreferencesContext = createContext<Preferences | null>(null);
@@ -83,6 +88,10 @@ export function PreferencesProvider({ children }: { children: ReactNode }) {
   const [decimal, setDecimal] = useState(() =>
     remembered<DecimalMark>('huerta.decimal', DECIMAL_MARK_IDS, usualMark(navigator.language)),
   );
+  const [chosenPaper, setPaper] = useState(() =>
+    remembered<PaperId | ''>('huerta.paper', PAPER_IDS, ''),
+  );
+  const paper = chosenPaper || (units === 'us' ? 'letter' : 'a4');
   setDecimalMark(decimal);
   // Before anything below is drawn, so that every date is written in this order.
   setDateOrder(dates);
@@ -90,6 +99,9 @@ export function PreferencesProvider({ children }: { children: ReactNode }) {
   useEffect(() => remember('huerta.units', units), [units]);
   useEffect(() => remember('huerta.words', style), [style]);
   useEffect(() => remember('huerta.decimal', decimal), [decimal]);
+  useEffect(() => {
+    if (chosenPaper) remember('huerta.paper', chosenPaper);
+  }, [chosenPaper]);
   useEffect(() => {
     remember('huerta.mode', mode);
     const show = (shown: ColourMode) => {
@@ -119,8 +131,10 @@ export function PreferencesProvider({ children }: { children: ReactNode }) {
       setStyle,
       decimal,
       setDecimal,
+      paper,
+      setPaper,
     }),
-    [units, mode, dates, style, decimal],
+    [units, mode, dates, style, decimal, paper],
   );
   return <PreferencesContext value={value}>{children}</PreferencesContext>;
 }

@@ -22,7 +22,7 @@ import { usePlanters } from '../../api/planters';
 import { useChangeRound, useRoundPlan } from '../../api/round';
 import { useSeasonPlans } from '../../api/season';
 import { useWeather } from '../../api/weather';
-import { useWords } from '../../app/preferences';
+import { usePreferences, useWords } from '../../app/preferences';
 import { writeDate } from '../../components/dates';
 import { notify } from '../../components/notices';
 import { Fetched, Page } from '../../components/Page';
@@ -266,7 +266,8 @@ interface VisitsProps {
 
 /** When somebody comes, what each takes then, and the sheet for them. */
 function Visits({ answer, absence, planters, names }: VisitsProps) {
-  const { write, units } = useWords();
+  const { write } = useWords();
+  const { units, paper } = usePreferences();
   const { visits, beyond } = answer;
   const [drawing, setDrawing] = useState(false);
   const draw = () => {
@@ -279,7 +280,7 @@ function Visits({ answer, absence, planters, names }: VisitsProps) {
       order,
       visits,
       units,
-      paper: units === 'us' ? 'letter' : 'a4',
+      paper,
     })
       .catch((error: Error) => notify(error.message))
       .finally(() => setDrawing(false));

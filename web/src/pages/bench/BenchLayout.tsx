@@ -11,7 +11,7 @@ import { usePrinting } from '../../components/usePrinting';
 import './bench.css';
 import { BenchBehind, useBench, useHistory } from './bench';
 import { ConflictDialog } from './ConflictDialog';
-import { Figures } from './Figures';
+import { Figures, FiguresSaid } from './Figures';
 import { Findings } from './Findings';
 import { PourControl } from './PourControl';
 import { PrintedBench } from './PrintedBench';
@@ -47,6 +47,7 @@ export const BenchLayout = memo(function BenchLayout({ saving }: { saving: Savin
       <Box className="not-printed" h={{ lg: '100dvh' }} display="flex" flexDirection="column">
         <BenchKeys setRoom={setRoom} openHelp={openHelp} />
         <BenchBehind untilRest>
+          <FiguresSaid />
           <BenchBar saving={saving} onHelp={openHelp} />
         </BenchBehind>
         {wide ? (

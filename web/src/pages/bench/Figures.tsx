@@ -1,3 +1,4 @@
+import { Box } from '@chakra-ui/react';
 import { cautiousDays, reportOf, SHOWN, type ReportId } from '@huerta/core';
 import { useWords } from '../../app/preferences';
 import { useBench } from './bench';
@@ -42,5 +43,19 @@ export function Figures({ compact }: { compact: boolean }) {
         );
       })}
     </dl>
+  );
+}
+
+/** The same in a sentence, for those who hear it: said when a line has come to rest. */
+export function FiguresSaid() {
+  const { assessment } = useBench();
+  const { write } = useWords();
+  const said = reportOf(assessment.figures, SHOWN.headline).map(
+    ({ label, value, kind }) => `${label}: ${write(value ?? 0, kind)}`,
+  );
+  return (
+    <Box as="p" srOnly aria-live="polite">
+      {said.join('; ')}
+    </Box>
   );
 }

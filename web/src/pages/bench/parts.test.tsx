@@ -1,11 +1,11 @@
 /** @jest-environment jsdom */
-import { screen, waitFor } from '@testing-library/react';
+import { act, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { applyPatch, STARTING_POINTS, type Patch } from '@huerta/core';
 import { show } from '../../testing/render';
 import { BenchProvider } from './bench';
 import { createBenchStore } from './benchStore';
-import { Figures } from './Figures';
+import { Figures, FiguresSaid } from './Figures';
 import { Findings } from './Findings';
 import { CheckRoom } from './rooms/CheckRoom';
 import { WickRoom } from './rooms/WickRoom';
@@ -48,6 +48,15 @@ describe('figures', () => {
     open([{ path: ['wicks', 0, 'foot'], value: 0.03 }], <Figures compact={false} />);
     expect(said('Water to use')).toMatch(/holds 4\.2.L, 1\.6.L too slow or too low/);
     expect(said('Between refills, hot')).toMatch(/^Between refills, hot\d+(\.5)?days?then \d/);
+  });
+
+  test('are said as one sentence too, which follows a change', async () => {
+    const { store } = open([], <FiguresSaid />);
+    const sentence = screen.getByText(/^Water to use: .*; Between refills, hot: .*; Root room: /);
+    expect(sentence.getAttribute('aria-live')).toBe('polite');
+    const before = sentence.textContent;
+    act(() => void store.change([{ path: ['soil', 'freeboard'], value: 0.06 }]));
+    await waitFor(() => expect(sentence.textContent).not.toBe(before));
   });
 
   test('with nothing planted and nothing leaving, nothing drinks', () => {

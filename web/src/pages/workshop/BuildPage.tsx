@@ -1,11 +1,11 @@
 import { Box, Text } from '@chakra-ui/react';
 import type { PlanterResource } from '@huerta/contract';
-import { buildSheet, evaluate, section, type PaperId } from '@huerta/core';
-import { useMemo, useState } from 'react';
+import { buildSheet, evaluate, section } from '@huerta/core';
+import { useMemo } from 'react';
 import { useParams } from 'react-router';
 import { usePriceBook } from '../../api/build';
 import { usePlanter } from '../../api/planters';
-import { useWords } from '../../app/preferences';
+import { usePreferences } from '../../app/preferences';
 import { Fetched, Page } from '../../components/Page';
 import { useView, Views } from '../../components/Views';
 import { SmallSection } from '../../drawing/SmallSection';
@@ -44,9 +44,8 @@ type View = keyof typeof VIEWS;
 
 function Sheet({ resource }: { resource: PlanterResource }) {
   const { id, design } = resource;
-  const { units } = useWords();
+  const { units, paper, setPaper } = usePreferences();
   const view = useView(VIEWS);
-  const [paper, setPaper] = useState<PaperId>(units === 'us' ? 'letter' : 'a4');
   const { planter, assessment } = useMemo(() => evaluate(design), [design]);
   const sheet = useMemo(
     () => buildSheet(planter, assessment.figures, units),
