@@ -81,7 +81,7 @@ test('US units are read and written, and switching rounds nothing', async ({ pag
   const id = await openBench(page, designOf('cloth-pail'), 'water');
   const before = await (await page.request.get(`/api/planters/${id}`)).json();
   await page.getByRole('radio', { name: 'US units' }).click();
-  await expect(page.getByLabel('Platform underside')).toHaveValue(/^3 15\/16\sin$/);
+  await expect(page.getByLabel('Platform underside')).toHaveValue(/^3\s15\/16\sin$/);
   await page.getByLabel('Platform underside').focus();
   await page.getByLabel('Platform underside').blur();
   await page.getByRole('radio', { name: 'Metric units' }).click();

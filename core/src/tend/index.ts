@@ -28,7 +28,7 @@ export {
   type TendedQuestion,
   type TendedState,
 } from './state';
-export { markOf, standingMark } from './mark';
+export { markOf, questionOf, standingMark } from './mark';
 export { sayDid } from './words';
 export {
   gardenAway,

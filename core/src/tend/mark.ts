@@ -1,6 +1,7 @@
-import type { MeasuredDay, WeatherChoice } from '../climate';
+import { siteOf, type MeasuredDay, type WeatherChoice } from '../climate';
 import type { PlanterDesign } from '../design';
 import type { LogEntry } from './entry';
+import type { TendedQuestion } from './state';
 
 /** Short marks of what something hangs on, the same wherever it says the same. */
 
@@ -40,4 +41,11 @@ export function standingMark(asked: StandingAsked): string {
     .join();
   const hangsOn = [choice, measured, design, logged].map(markOf);
   return [today, planted ?? 'never', ...hangsOn].join(' ');
+}
+
+/** What core is asked of it: the site of the weather, with days of one's own and of a station. */
+export function questionOf(asked: StandingAsked): TendedQuestion {
+  const { design, planted, entries, choice, measured, today } = asked;
+  const days = [...(choice.days?.days ?? []), ...measured];
+  return { design, planted, entries, site: siteOf(choice), days, today };
 }

@@ -1,9 +1,7 @@
 import {
   holding,
-  siteOf,
+  questionOf,
   standingMark,
-  type LogEntry,
-  type MeasuredDay,
   type PlanterDesign,
   type SeasonPlan,
   type TendedQuestion,
@@ -115,18 +113,4 @@ export function standingService(parts: Parts): StandingService {
       setInterval(attempt, HOUR_MS).unref();
     },
   };
-}
-
-/** What core is asked. */
-function questionOf(asked: {
-  design: PlanterDesign;
-  planted: string | null;
-  entries: readonly LogEntry[];
-  choice: WeatherChoice;
-  measured: readonly MeasuredDay[];
-  today: string;
-}): TendedQuestion {
-  const { design, planted, entries, choice, measured, today } = asked;
-  const days = [...(choice.days?.days ?? []), ...measured];
-  return { design, planted, entries, site: siteOf(choice), days, today };
 }

@@ -1,7 +1,7 @@
 import { LOG, type PlanterResource } from '@huerta/contract';
 import {
   standingMark,
-  siteOf,
+  questionOf,
   type GardenAbsence,
   type LogEntry,
   type SeasonPlan,
@@ -38,15 +38,13 @@ function useQuestions({ planters, plans, entries, choice }: RoundAsked) {
   const today = formatISO(new Date(), { representation: 'date' });
   return useMemo((): { id: string; question: TendedQuestion; by: string }[] | null => {
     if (!planters.every(({ id }) => plans[id])) return null;
-    const days = [...(choice.days?.days ?? []), ...measured];
-    const site = siteOf(choice);
     return planters.map(({ id, design }) => {
       const planted = plans[id]?.planted ?? null;
       const mine = entries.filter(({ planter }) => planter === id);
       const asked = { design, planted, entries: mine, choice, measured, today };
       return {
         id,
-        question: { design, planted, entries: mine, site, days, today },
+        question: questionOf(asked),
         by: standingMark(asked),
       };
     });
