@@ -10,6 +10,15 @@ export const DECIMAL_MARK_IDS = Object.keys(DECIMAL_MARKS) as [DecimalMark, ...D
 /** What a spreadsheet knows UTF-8 by. */
 export const BYTE_ORDER_MARK = '\uFEFF';
 
+/** Rows with every cell as it is written. */
+export const csvRows = (
+  rows: readonly Readonly<Record<string, string | number>>[],
+  mark: DecimalMark,
+): Record<string, string>[] =>
+  rows.map((row) =>
+    Object.fromEntries(Object.entries(row).map(([head, value]) => [head, csvCell(value, mark)])),
+  );
+
 /** A cell as it is written: a number, also one that was rounded into text, with its mark; words as they are. */
 export function csvCell(value: string | number, mark: DecimalMark): string {
   const text = String(value);

@@ -1,5 +1,12 @@
 export { inWords, usualWords, WORD_STYLES, type WordStyle } from './american';
-export { BYTE_ORDER_MARK, csvCell, DECIMAL_MARK_IDS, DECIMAL_MARKS, type DecimalMark } from './csv';
+export {
+  BYTE_ORDER_MARK,
+  csvCell,
+  csvRows,
+  DECIMAL_MARK_IDS,
+  DECIMAL_MARKS,
+  type DecimalMark,
+} from './csv';
 export { many } from './plural';
 export { portionOf } from './portion';
 export { type QuantityKind, type UnitSystem } from './kinds';

@@ -4,6 +4,24 @@
  * `factor` is what one of the unit is worth in SI.
  */
 
+import {
+  INCH,
+  US_GALLON,
+  POUND,
+  DAY,
+  spelled,
+  lengths,
+  volumes,
+  fewDecimals,
+  oneDecimal,
+  tenths,
+  whole,
+  threeDecimals,
+  cupsUnder,
+  sixteenths,
+  LUMBER,
+} from './units';
+
 /** The two ways of showing a quantity. The choice never changes a stored value. */
 export type UnitSystem = 'metric' | 'us';
 
@@ -17,8 +35,8 @@ export interface UnitStyle {
   decimals: readonly { below: number; places: number }[];
   /** Write as whole and fractions instead of decimals: in how many parts. */
   parts?: number;
-  /** Within so much of a whole it is called by the whole, as shops do. */
-  snaps?: number;
+  /** What lacks no more than this of a whole is called by the whole, as shops do; never what is longer. */
+  upTo?: number;
   /** Names of sizes on sale, by their real measure in SI; told with it. */
   nominal?: readonly { name: string; real: number }[];
   /** Write in cups and spoons, to a quarter of a cup or half a spoon. */
@@ -36,76 +54,6 @@ interface Kind {
   /** What to type, for error sentences. */
   example: Readonly<Record<UnitSystem, string>>;
 }
-
-const INCH = 0.0254;
-const US_GALLON = 231 * INCH ** 3;
-const POUND = 0.45359237;
-const DAY = 86_400;
-
-const spelled = (names: string, factor: number): Record<string, number> =>
-  Object.fromEntries(names.split(' ').map((name) => [name, factor]));
-
-const lengths = {
-  ...spelled('mm millimetre millimetres millimeter millimeters', 1e-3),
-  ...spelled('cm centimetre centimetres centimeter centimeters', 1e-2),
-  ...spelled('m metre metres meter meters', 1),
-  ...spelled("in inch inches \" ” ″ ''", INCH),
-  ...spelled("ft foot feet ' ’ ′", 12 * INCH),
-};
-
-const volumes = {
-  ...spelled('l litre litres liter liters', 1e-3),
-  ...spelled('ml millilitre millilitres milliliter milliliters', 1e-6),
-  ...spelled('m3 m³', 1),
-  ...spelled('gal gallon gallons', US_GALLON),
-  ...spelled('qt quart quarts', US_GALLON / 4),
-  ...spelled('pt pint pints', US_GALLON / 8),
-  ...spelled('cup cups', US_GALLON / 16),
-  ...spelled('tbsp tablespoon tablespoons', US_GALLON / 256),
-  ...spelled('tsp teaspoon teaspoons', US_GALLON / 768),
-  ...spelled('ft3 ft³ cuft', (12 * INCH) ** 3),
-  ...spelled('yd3 yd³ cuyd', (36 * INCH) ** 3),
-  ...spelled('in3 in³ cuin', INCH ** 3),
-};
-
-const fewDecimals = [
-  { below: 10, places: 1 },
-  { below: Infinity, places: 0 },
-];
-const oneDecimal = [
-  { below: 1, places: 2 },
-  { below: 100, places: 1 },
-  { below: Infinity, places: 0 },
-];
-const tenths = [
-  { below: 100, places: 1 },
-  { below: Infinity, places: 0 },
-];
-const whole = [{ below: Infinity, places: 0 }];
-const threeDecimals = [
-  { below: 0.1, places: 3 },
-  { below: 10, places: 2 },
-  { below: Infinity, places: 1 },
-];
-
-/** Under half a gallon people measure in cups. */
-const cupsUnder = (per: number, after: string) => ({
-  below: US_GALLON / 2 / per,
-  per,
-  after,
-});
-
-const sixteenths = { unit: 'in', symbol: 'in', decimals: whole, parts: 16 };
-
-/** Softwood as it is named and as it is planed (American Softwood Lumber Standard, PS 20), metres. */
-const LUMBER = [
-  { name: '1', real: 0.75 * INCH },
-  { name: '5/4', real: INCH },
-  { name: '2', real: 1.5 * INCH },
-  { name: '3', real: 2.5 * INCH },
-  { name: '4', real: 3.5 * INCH },
-  { name: '6', real: 5.5 * INCH },
-];
 
 export const KINDS = {
   /** Metres. A measure on the bench: millimetres or sixteenths of an inch. */
@@ -145,13 +93,23 @@ export const KINDS = {
     },
     example: { metric: '30 cm', us: '12 in' },
   },
-  /** Metres. A length of stock as it is sold. */
+  /** Metres. A length of stock that is needed or at hand. */
   stock: {
     noun: 'length',
     units: lengths,
     style: {
       metric: { unit: 'm', symbol: 'm', decimals: [{ below: Infinity, places: 2 }] },
-      us: { unit: 'ft', symbol: 'ft', decimals: [{ below: Infinity, places: 1 }], snaps: 0.2 },
+      us: { unit: 'ft', symbol: 'ft', decimals: [{ below: Infinity, places: 1 }] },
+    },
+    example: { metric: '2 m', us: '10 ft' },
+  },
+  /** Metres. A length of stock as it is sold: by the whole foot, where what is sold by it is that long or longer. */
+  pack: {
+    noun: 'length',
+    units: lengths,
+    style: {
+      metric: { unit: 'm', symbol: 'm', decimals: [{ below: Infinity, places: 2 }] },
+      us: { unit: 'ft', symbol: 'ft', decimals: [{ below: Infinity, places: 1 }], upTo: 0.2 },
     },
     example: { metric: '2 m', us: '10 ft' },
   },

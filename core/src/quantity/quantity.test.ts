@@ -123,13 +123,18 @@ describe('writing', () => {
     [Infinity, 'days', 'metric', '∞ days'],
     [0.255, 'share', 'metric', '26%'],
     // By the foot as shops name it, with the real length a little more.
-    [2.4, 'stock', 'us', '8 ft'],
-    [3.048, 'stock', 'us', '10 ft'],
-    [2, 'stock', 'us', '6.6 ft'],
-    [2.4, 'stock', 'metric', '2.4 m'],
+    [2.4, 'pack', 'us', '8 ft'],
+    [3.048, 'pack', 'us', '10 ft'],
+    [2, 'pack', 'us', '6.6 ft'],
+    [2.5, 'pack', 'us', '8.2 ft'],
+    [2.4, 'pack', 'metric', '2.4 m'],
+    // What is needed is never told shorter, or longer, than it is.
+    [1.88, 'stock', 'us', '6.2 ft'],
+    [1.8, 'stock', 'us', '5.9 ft'],
     // Planed softwood: PS 20 names it by what it was sawn to.
     [0.0381, 'lumber', 'us', '2 in lumber, really 1 1/2 in'],
     [0.019, 'lumber', 'us', '1 in lumber, really 3/4 in'],
+    [0.02, 'lumber', 'us', '13/16 in'],
     [0.028, 'lumber', 'us', '1 1/8 in'],
     [0.0381, 'lumber', 'metric', '38 mm'],
     [4, 'dose', 'us', '4 oz per ft³'],

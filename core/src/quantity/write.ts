@@ -37,8 +37,8 @@ export function writeParts(value: number, kind: QuantityKind, system: UnitSystem
   return { number, symbol: singular ? 'day' : chosen.symbol };
 }
 
-/** A board within so much of a size on sale is that size, metres. */
-const NEAR = 2e-3;
+/** A board within so much of a size on sale is that size: less than half a sixteenth. Metres. */
+const NEAR = 0.7e-3;
 
 /** Writes an SI value with its unit: `114 mm`, `4 1/2 in`, `11.4 L`. */
 export function writeQuantity(value: number, kind: QuantityKind, system: UnitSystem): string {
@@ -49,11 +49,10 @@ export function writeQuantity(value: number, kind: QuantityKind, system: UnitSys
 
 function writeDecimal(value: number, style: UnitStyle): string {
   const size = Math.abs(value);
-  const nearest = Math.round(value);
-  const snapped =
-    style.snaps !== undefined && nearest !== 0 && Math.abs(value - nearest) < style.snaps;
+  const next = Math.ceil(value);
+  const named = style.upTo !== undefined && next - value < style.upTo;
   const places = style.decimals.find((step) => size < step.below)?.places ?? 0;
-  const text = snapped ? String(nearest) : value.toFixed(places);
+  const text = named ? String(next) : value.toFixed(places);
   const trimmed = text.includes('.') ? text.replace(/\.?0+$/, '') : text;
   return trimmed === '-0' ? '0' : trimmed.replace('-', '−');
 }

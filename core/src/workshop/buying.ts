@@ -10,6 +10,10 @@ export const KIND_OF_UNIT: Readonly<Record<GoodUnit, QuantityKind>> = {
   mass: 'mass',
 };
 
+/** How the size of a pack of it is written. */
+export const packKind = (unit: GoodUnit): QuantityKind =>
+  unit === 'length' ? 'pack' : KIND_OF_UNIT[unit];
+
 /** An amount of a good, in words. */
 export const amountOf = ({ unit }: Pick<Good, 'unit'>, amount: number): Message =>
   say`${q(amount, KIND_OF_UNIT[unit])}`;
@@ -17,7 +21,7 @@ export const amountOf = ({ unit }: Pick<Good, 'unit'>, amount: number): Message 
 /** What is bought, in words: `2 × 20 L, 1 × 50 L`; of things by the piece only how many. */
 export function boughtOf({ unit }: Pick<Good, 'unit'>, bought: readonly Bought[]): Message {
   return bought.flatMap(({ count, size }, i): Message => {
-    const pack = unit === 'piece' && size === 1 ? say`` : say` × ${q(size, KIND_OF_UNIT[unit])}`;
+    const pack = unit === 'piece' && size === 1 ? say`` : say` × ${q(size, packKind(unit))}`;
     return say`${i > 0 ? ', ' : ''}${q(count, 'count')}${pack}`;
   });
 }

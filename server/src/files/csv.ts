@@ -1,7 +1,7 @@
 import {
   billOf,
   BYTE_ORDER_MARK,
-  csvCell,
+  csvRows,
   DECIMAL_MARKS,
   type DecimalMark,
   sourcingOf,
@@ -30,10 +30,7 @@ const round = (value: number, places = 3): number => Number(value.toFixed(places
  * its unit are plain ones.
  */
 function csv(rows: Record<string, string | number>[], mark: DecimalMark): string {
-  const cells = rows.map((row) =>
-    Object.fromEntries(Object.entries(row).map(([head, value]) => [head, csvCell(value, mark)])),
-  );
-  const text = Papa.unparse(cells, {
+  const text = Papa.unparse(csvRows(rows, mark), {
     escapeFormulae: true,
     delimiter: DECIMAL_MARKS[mark].between,
   });

@@ -1,4 +1,4 @@
-import { BYTE_ORDER_MARK, csvCell, DECIMAL_MARKS, type DecimalMark } from '@huerta/core';
+import { BYTE_ORDER_MARK, csvRows, DECIMAL_MARKS, type DecimalMark } from '@huerta/core';
 import Papa from 'papaparse';
 
 let mark: DecimalMark = 'point';
@@ -14,10 +14,7 @@ export const usualMark = (language: string): DecimalMark =>
 
 /** Saves rows as a CSV file under a name. */
 export function saveCsv(name: string, rows: readonly Record<string, string | number>[]): void {
-  const cells = rows.map((row) =>
-    Object.fromEntries(Object.entries(row).map(([head, value]) => [head, csvCell(value, mark)])),
-  );
-  const text = Papa.unparse(cells, {
+  const text = Papa.unparse(csvRows(rows, mark), {
     escapeFormulae: true,
     delimiter: DECIMAL_MARKS[mark].between,
   });

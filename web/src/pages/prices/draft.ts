@@ -1,5 +1,6 @@
 import {
   KIND_OF_UNIT,
+  packKind,
   packsIn,
   q,
   readQuantity,
@@ -27,7 +28,7 @@ export function draftOf(good: Good, book: PriceBook, units: UnitSystem): GoodDra
   const atHand = book.atHand[good.id];
   return {
     packs: packsIn(book, good).packs.map((pack) => ({
-      size: writeQuantity(pack.size, kind, units),
+      size: writeQuantity(pack.size, packKind(good.unit), units),
       price: price(pack.price),
     })),
     atHand: atHand === undefined ? '' : writeQuantity(atHand, kind, units),
@@ -51,7 +52,7 @@ export function readDraft(good: Good, draft: GoodDraft, units: UnitSystem): Draf
   const kind = KIND_OF_UNIT[good.unit];
   const errors: Record<string, string> = {};
   const packs = draft.packs.map(({ size, price: cost }, i) => {
-    const read = readQuantity(size, kind, units);
+    const read = readQuantity(size, packKind(good.unit), units);
     if (!read.ok) errors[`size ${i}`] = read.message;
     else if (read.value < 0.001) errors[`size ${i}`] = 'A pack holds more than nothing.';
     const amount = Number(cost.trim().replace(',', '.'));

@@ -15,7 +15,7 @@ import { useMemo, useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import { useCreatePlanter } from '../../api/planters';
 import { useVessels } from '../../api/vessels';
-import { TopBar } from '../../components/TopBar';
+import { Page } from '../../components/Page';
 import { Trouble } from '../../components/Trouble';
 import { SmallSection } from '../../drawing/SmallSection';
 
@@ -49,73 +49,61 @@ export default function StartPage() {
     });
   };
   return (
-    <Box minH="full">
-      <title>New planter · Huerta</title>
-      <TopBar />
-      <Box
-        as="main"
-        id="main"
-        tabIndex={-1}
-        outline="none"
-        px={{ base: '4', md: '8' }}
-        pt={{ base: '4', md: '6' }}
-        pb="16"
-      >
-        <Text as="h1" fontSize="2xl">
-          {mine ? `What goes into ${mine.name}?` : 'What have you got?'}
-        </Text>
-        <Text mt="1" mb="4" maxW="40rem">
-          Choose what is nearest. Every measure can be changed on the bench.
-        </Text>
-        {!mine && (
-          <Box
-            role="group"
-            aria-label="What is at hand"
-            display="flex"
-            flexWrap="wrap"
-            gap="2"
-            mb="6"
-          >
-            {(['all', ...groups] as Filter[]).map((group) => (
-              <Button
-                key={group}
-                aria-pressed={filter === group}
-                bg={filter === group ? 'ink' : 'transparent'}
-                color={filter === group ? 'wall' : 'ink'}
-                _hover={{ bg: filter === group ? 'ink' : 'clayWash' }}
-                onClick={() => setFilter(group)}
-              >
-                {group === 'all' ? 'Anything' : VESSEL_GROUPS[group].name}
-              </Button>
-            ))}
-          </Box>
-        )}
-        {create.error && (
-          <Box mb="6">
-            <Trouble title="The planter was not begun" detail={create.error.message} />
-          </Box>
-        )}
-        {points.length === 0 && (
-          <Text maxW="40rem">
-            None of the usual builds goes into this vessel as it is. Begin with one that is near,
-            and put your vessel in on the bench.
-          </Text>
-        )}
-        <Grid
-          templateColumns={{ base: '1fr', sm: '1fr 1fr', lg: 'repeat(4, 1fr)' }}
-          gap={{ base: '6', md: '8' }}
+    <Page title="New planter">
+      <Text as="h1" fontSize="2xl">
+        {mine ? `What goes into ${mine.name}?` : 'What have you got?'}
+      </Text>
+      <Text mt="1" mb="4" maxW="40rem">
+        Choose what is nearest. Every measure can be changed on the bench.
+      </Text>
+      {!mine && (
+        <Box
+          role="group"
+          aria-label="What is at hand"
+          display="flex"
+          flexWrap="wrap"
+          gap="2"
+          mb="6"
         >
-          {points.map((point) => (
-            <Choice
-              key={point.id}
-              point={point}
-              busy={create.isPending}
-              onChoose={() => begin(point.design)}
-            />
+          {(['all', ...groups] as Filter[]).map((group) => (
+            <Button
+              key={group}
+              aria-pressed={filter === group}
+              bg={filter === group ? 'ink' : 'transparent'}
+              color={filter === group ? 'wall' : 'ink'}
+              _hover={{ bg: filter === group ? 'ink' : 'clayWash' }}
+              onClick={() => setFilter(group)}
+            >
+              {group === 'all' ? 'Anything' : VESSEL_GROUPS[group].name}
+            </Button>
           ))}
-        </Grid>
-      </Box>
-    </Box>
+        </Box>
+      )}
+      {create.error && (
+        <Box mb="6">
+          <Trouble title="The planter was not begun" detail={create.error.message} />
+        </Box>
+      )}
+      {points.length === 0 && (
+        <Text maxW="40rem">
+          None of the usual builds goes into this vessel as it is. Begin with one that is near, and
+          put your vessel in on the bench.
+        </Text>
+      )}
+      <Grid
+        templateColumns={{ base: '1fr', sm: '1fr 1fr', lg: 'repeat(4, 1fr)' }}
+        gap={{ base: '6', md: '8' }}
+      >
+        {points.map((point) => (
+          <Choice
+            key={point.id}
+            point={point}
+            busy={create.isPending}
+            onChoose={() => begin(point.design)}
+          />
+        ))}
+      </Grid>
+    </Page>
   );
 }
 
