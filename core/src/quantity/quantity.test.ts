@@ -132,8 +132,8 @@ describe('writing', () => {
     [1.88, 'stock', 'us', '6.2 ft'],
     [1.8, 'stock', 'us', '5.9 ft'],
     // Planed softwood: PS 20 names it by what it was sawn to.
-    [0.0381, 'lumber', 'us', '2 in lumber, really 1 1/2 in'],
-    [0.019, 'lumber', 'us', '1 in lumber, really 3/4 in'],
+    [0.0381, 'lumber', 'us', '1 1/2 in (2-by lumber)'],
+    [0.019, 'lumber', 'us', '3/4 in (1-by lumber)'],
     [0.02, 'lumber', 'us', '13/16 in'],
     [0.028, 'lumber', 'us', '1 1/8 in'],
     [0.0381, 'lumber', 'metric', '38 mm'],

@@ -62,10 +62,10 @@ export const sixteenths = { unit: 'in', symbol: 'in', decimals: whole, parts: 16
 
 /** Softwood as it is named and as it is planed (American Softwood Lumber Standard, PS 20), metres. */
 export const LUMBER = [
-  { name: '1', real: 0.75 * INCH },
+  { name: '1-by', real: 0.75 * INCH },
   { name: '5/4', real: INCH },
-  { name: '2', real: 1.5 * INCH },
-  { name: '3', real: 2.5 * INCH },
-  { name: '4', real: 3.5 * INCH },
-  { name: '6', real: 5.5 * INCH },
+  { name: '2-by', real: 1.5 * INCH },
+  { name: '3-by', real: 2.5 * INCH },
+  { name: '4-by', real: 3.5 * INCH },
+  { name: '6-by', real: 5.5 * INCH },
 ];

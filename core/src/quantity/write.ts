@@ -30,8 +30,10 @@ export function writeParts(value: number, kind: QuantityKind, system: UnitSystem
   }
   const inUnit = value / (chosen.unit === '' ? 1 : (units[chosen.unit] ?? 1));
   const named = chosen.nominal?.find(({ real }) => Math.abs(real - value) < NEAR);
-  if (named)
-    return { number: `${named.name} in lumber, really ${writeFraction(inUnit, 16)}`, symbol: 'in' };
+  if (named) {
+    const real = writeFraction(inUnit, chosen.parts ?? 16);
+    return { number: real, symbol: `${chosen.symbol} (${named.name} lumber)` };
+  }
   const number = chosen.parts ? writeFraction(inUnit, chosen.parts) : writeDecimal(inUnit, chosen);
   const singular = chosen.symbol === 'days' && number === '1';
   return { number, symbol: singular ? 'day' : chosen.symbol };

@@ -28,6 +28,8 @@ export function Chooser({ label, planters, chosen, onToggle }: ChooserProps) {
   const places = [...new Set(shown.map(({ summary }) => summary.place))].sort((a, b) =>
     a.localeCompare(b),
   );
+  // The page says what to do where there is nothing to choose from.
+  if (planters.length === 0) return null;
   const picked = planters.filter(({ id }) => chosen.includes(id));
   const button = (planter: Entry) => (
     <PlanterButton

@@ -47,7 +47,15 @@ function Choice({ planters }: { planters: Entry[] }) {
         <Table ids={ids} />
       ) : (
         <Text mt="6" maxW="34rem">
-          {planters.length < LEAST ? (
+          {planters.length === 0 ? (
+            <>
+              Nothing is planned yet.{' '}
+              <Link to="/new" style={{ textDecoration: 'underline' }}>
+                Begin the first planter
+              </Link>
+              , and a second to compare it with.
+            </>
+          ) : planters.length < LEAST ? (
             <>
               There is only one planter to look at. Duplicate it in the{' '}
               <Link to="/" style={{ textDecoration: 'underline' }}>
