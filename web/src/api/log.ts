@@ -94,7 +94,8 @@ export function writer(): string {
 export function useWriteLog() {
   const client = useQueryClient();
   const keep = async (entries: readonly LogEntry[]) => {
-    // Shown at once; what the server has comes after.
+    // On this device first, then shown; what the server has comes after.
+    const kept = keepLogged(entries);
     await client.cancelQueries({ queryKey: ['log'] });
     const shows = (planter: string | null) => (now: LogEntry[] | undefined) =>
       now &&
@@ -102,7 +103,7 @@ export function useWriteLog() {
     client.setQueryData<LogEntry[]>(['log'], shows(null));
     for (const planter of new Set(entries.map((entry) => entry.planter)))
       client.setQueryData<LogEntry[]>(['log', planter], shows(planter));
-    await keepLogged(entries);
+    await kept;
     await client.invalidateQueries({ queryKey: ['log'] });
   };
   return {

@@ -9,7 +9,7 @@ import type {
   WeatherChoice,
 } from '@huerta/core';
 import { v4 as uuid } from 'uuid';
-import { shelf } from './store';
+import { safeShelf } from './store';
 
 /**
  * What was done on this device and is not on the server yet. It is put here before it is sent, and taken out
@@ -65,14 +65,28 @@ export interface Keeper {
   all(): Promise<Kept[]>;
 }
 
-const unsent = shelf<Kept>('unsent');
+/** Something laid down in place of what waits, or over it, so that both go out as one save. */
+interface Laid {
+  kept: Kept;
+  over: boolean;
+}
+
+const unsent = safeShelf<Kept, Laid>('unsent', {
+  key: ({ kept }) => kept.key,
+  join(now, { kept, over }) {
+    if (!now || !over) return kept;
+    if (now.saveId === kept.saveId) return now;
+    const after = [...now.after, now.saveId].slice(-MAX_UNANSWERED);
+    return { ...kept, base: now.base, after };
+  },
+});
 
 const newestFirst = (list: Kept[]): Kept[] => list.sort((a, b) => b.at - a.at);
 
 /** The browser's own database. */
 export const keeper: Keeper = {
   async put(kept) {
-    await unsent.change(kept.key, () => kept);
+    await unsent.add({ kept, over: false });
   },
   async get(key) {
     return (await unsent.get(key)) ?? null;
@@ -118,11 +132,7 @@ export async function keepChange<K extends Kind>(
     body,
     at: Date.now(),
   };
-  const kept = await unsent.change(key, (now) =>
-    now
-      ? { ...fresh, base: now.base, after: [...now.after, now.saveId].slice(-MAX_UNANSWERED) }
-      : fresh,
-  );
+  const kept = await unsent.add({ kept: fresh, over: true });
   wakeOutbox();
   return (kept ?? fresh) as Kept<K>;
 }

@@ -1,6 +1,6 @@
 import { merged, type ProgressEntry } from '@huerta/core';
 import { wakeOutbox } from './kept';
-import { shelf } from './store';
+import { safeShelf } from './store';
 
 /** Marks of builds that were made here and have not reached the server yet. */
 
@@ -10,7 +10,10 @@ export interface Marks {
   entries: ProgressEntry[];
 }
 
-const marks = shelf<Marks>('marks');
+const marks = safeShelf<Marks, Marks>('marks', {
+  key: ({ planter }) => planter,
+  join: (now, { planter, entries }) => ({ planter, entries: merged(now?.entries ?? [], entries) }),
+});
 
 /** What waits of one planter. */
 export const marksOf = async (planter: string): Promise<ProgressEntry[]> =>
@@ -18,21 +21,18 @@ export const marksOf = async (planter: string): Promise<ProgressEntry[]> =>
 
 export const allMarks = (): Promise<Marks[]> => marks.all();
 
-const change = (planter: string, next: (entries: ProgressEntry[]) => ProgressEntry[]) =>
-  marks.change(planter, (now) => {
-    const entries = next(now?.entries ?? []);
-    return entries.length > 0 ? { planter, entries } : undefined;
-  });
-
 /** Keeps a mark until the server has it. */
 export async function keepMark(planter: string, entry: ProgressEntry): Promise<void> {
-  await change(planter, (entries) => merged(entries, [entry]));
+  await marks.add({ planter, entries: [entry] });
   wakeOutbox();
 }
 
 /** Takes away what the server has; a newer mark for the same key stays. */
 export async function marksSent(planter: string, sent: readonly ProgressEntry[]): Promise<void> {
-  await change(planter, (entries) =>
-    entries.filter((one) => !sent.some(({ key, at }) => key === one.key && at === one.at)),
-  );
+  await marks.change(planter, (now) => {
+    const entries = (now?.entries ?? []).filter(
+      (one) => !sent.some(({ key, at }) => key === one.key && at === one.at),
+    );
+    return entries.length > 0 ? { planter, entries } : undefined;
+  });
 }

@@ -1,5 +1,6 @@
 import type { LogEntry, PlanterDesign, TendedState } from '@huerta/core';
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
+import { doneAhead, noteAhead, notedAhead } from './ahead';
 import type { Kept } from './kept';
 import type { Marks } from './marks';
 
@@ -94,6 +95,18 @@ export interface Shelf<T> {
   clear(): Promise<void>;
 }
 
+/** A shelf for what a person did: it is noted at once, so that a window closed the next moment loses nothing. */
+export interface SafeShelf<T, A> extends Shelf<T> {
+  /** Lays something down. @returns what lies there then */
+  add(what: A): Promise<T | undefined>;
+}
+
+/** How something that is laid down joins what lies there; laid down twice it is there once. */
+export interface Laying<T, A> {
+  key(what: A): string;
+  join(now: T | undefined, what: A): T;
+}
+
 type Name = 'unsent' | 'marks' | 'seen' | 'logged' | 'photos' | 'states';
 
 /** A shelf in the browser's database; where that fails, for as long as the page is open. */
@@ -143,5 +156,34 @@ export function shelf<T extends object>(name: Name): Shelf<T> {
         (db) => db.clear(name),
         () => here.clear(),
       ),
+  };
+}
+
+/** A shelf that notes ahead what is laid down, and begins with what an earlier page could only note. */
+export function safeShelf<T extends object, A>(
+  name: Name,
+  { key, join }: Laying<T, A>,
+): SafeShelf<T, A> {
+  const within = shelf<T>(name);
+  const lay = async (note: string | null, what: A) => {
+    const laid = await within.change(key(what), (now) => join(now, what));
+    doneAhead(note);
+    return laid;
+  };
+  let begun: Promise<unknown> | null = null;
+  const begin = () => {
+    begun ??= Promise.all(notedAhead(name).map((note) => lay(note.key, note.what as A)));
+    return begun;
+  };
+  return {
+    get: (of) => begin().then(() => within.get(of)),
+    all: () => begin().then(() => within.all()),
+    change: (of, next) => begin().then(() => within.change(of, next)),
+    clear: () => begin().then(() => within.clear()),
+    add: (what) => {
+      const before = begin();
+      const note = noteAhead(name, what);
+      return before.then(() => lay(note, what));
+    },
   };
 }

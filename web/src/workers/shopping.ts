@@ -1,14 +1,26 @@
-import type { PriceBook, Shopper, ShoppingList } from '@huerta/core';
+import type { Good, PlanterDesign, PriceBook, ShoppingList, UnitSystem } from '@huerta/core';
 import { ask } from './hands';
 import { idOf, useTold, type Known } from './useTold';
 
-/** The shopping list of some planters with its packs and cuts. */
+/** Designs as one question: the same ones ask nothing new, whatever list they lie in. */
+const named = (designs: readonly PlanterDesign[]): string => designs.map(idOf).join(' ');
+
+/** The shopping list of some designs with its packs and cuts. */
 export const useShopping = (
-  planters: readonly Shopper[],
+  designs: readonly PlanterDesign[],
+  units: UnitSystem,
   book: PriceBook | undefined,
 ): Known<ShoppingList> =>
   useTold({
-    key: book ? ['shopping', idOf(planters), idOf(book)] : null,
+    key: book ? ['shopping', named(designs), units, idOf(book)] : null,
     broke: 'Packs and cuts could not be worked out. Load the page again to try once more.',
-    ask: (signal) => ask(signal, (work) => work.shopping(planters, book as PriceBook)),
+    ask: (signal) => ask(signal, (work) => work.shopping(designs, units, book as PriceBook)),
+  });
+
+/** Every good that some designs take. */
+export const useGoods = (designs: readonly PlanterDesign[], units: UnitSystem): Known<Good[]> =>
+  useTold({
+    key: ['goods', named(designs), units],
+    broke: 'What your planters take could not be worked out. Load the page again to try once more.',
+    ask: (signal) => ask(signal, (work) => work.goods(designs, units)),
   });

@@ -10,6 +10,8 @@ import {
   readField,
   runSeason,
   score,
+  goodsOf,
+  shopperOf,
   shoppingFor,
   SITES,
   STARTING_POINTS,
@@ -29,7 +31,8 @@ import {
   type SeasonAsked,
   type SeasonPart,
   type SeasonParts,
-  type Shopper,
+  type Good,
+  type UnitSystem,
   type TendedQuestion,
   type TendedState,
   type ShoppingList,
@@ -122,8 +125,12 @@ export const work = {
       }
     }),
   trade: (design: PlanterDesign): TradePoint[] => tradeCurve(design),
-  shopping: (planters: readonly Shopper[], book: PriceBook): ShoppingList =>
-    shoppingFor(planters, book),
+  shopping: (designs: readonly PlanterDesign[], units: UnitSystem, book: PriceBook): ShoppingList =>
+    shoppingFor(
+      designs.map((design) => shopperOf(design, units)),
+      book,
+    ),
+  goods: (designs: readonly PlanterDesign[], units: UnitSystem): Good[] => goodsOf(designs, units),
   /** Scores candidates one after the other and tells of each, null where one could not be worked out. */
   search: (
     { design, candidates, weathers, planted, book }: SearchAsked,

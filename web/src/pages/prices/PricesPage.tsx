@@ -2,11 +2,9 @@ import { Box, Button, Text } from '@chakra-ui/react';
 import type { PlanterResource } from '@huerta/contract';
 import {
   CURRENCIES,
-  ingredientGood,
   packsIn,
   q,
   say,
-  SMALL_GOODS,
   type FieldSpec,
   type Good,
   type PriceBook,
@@ -22,8 +20,9 @@ import { keepDraft, readKeptDraft } from '../../components/keptDraft';
 import { notify } from '../../components/notices';
 import { useHeard } from '../../device/heard';
 import { QuantityField } from '../../components/QuantityField';
+import { Waiting } from '../../components/Waiting';
+import { useGoods } from '../../workers/shopping';
 import { Fetched, Page } from '../../components/Page';
-import { useShoppers } from '../shopping/useShoppers';
 import { draftOf, readDraft, withGood, type DraftErrors, type GoodDraft } from './draft';
 import { GoodRow } from './GoodRow';
 import './prices.css';
@@ -68,6 +67,7 @@ const KERF: FieldSpec = {
 };
 
 const DRAFT = 'huerta.prices.draft';
+const NO_GOODS: readonly Good[] = [];
 
 /** What was typed into the book and not saved. */
 interface KeptBook {
@@ -95,8 +95,9 @@ function Book({
   );
   const [errors, setErrors] = useState<Readonly<Record<string, DraftErrors>>>({});
   const save = useSavePriceBook();
-  const shoppers = useShoppers(planters, units);
-  const goods = useMemo(() => goodsOf(shoppers), [shoppers]);
+  const designs = useMemo(() => planters.map(({ design }) => design), [planters]);
+  const { value, trouble } = useGoods(designs, units);
+  const goods = value ?? NO_GOODS;
   const dirty =
     JSON.stringify(general) !== JSON.stringify(saved.book) || Object.keys(drafts).length > 0;
   useEffect(() => {
@@ -161,7 +162,7 @@ function Book({
         />
       </Box>
       <Box className="book-save">
-        <Button variant="solid" disabled={!dirty} onClick={keep}>
+        <Button variant="solid" disabled={!dirty || !value} onClick={keep}>
           Save the price book
         </Button>
         {wrongs > 0 && (
@@ -171,6 +172,12 @@ function Book({
           </Text>
         )}
       </Box>
+      {trouble && (
+        <Text role="alert" className="unsent">
+          {trouble}
+        </Text>
+      )}
+      {!value && !trouble && <Waiting what="what your planters take" />}
       {goods.map((good) => (
         <GoodRow
           key={good.id}
@@ -187,16 +194,4 @@ function Book({
       ))}
     </>
   );
-}
-
-/** Every good that the garden's planters take, and the usual small ones, each once. */
-function goodsOf(shoppers: ReturnType<typeof useShoppers>): Good[] {
-  const all: Good[] = shoppers.flatMap(({ parts }) =>
-    parts.flatMap(({ good, ingredients }) => [
-      ...(good ? [good] : []),
-      ...(ingredients ?? []).map(({ id }) => ingredientGood(id)),
-    ]),
-  );
-  all.push(...Object.values(SMALL_GOODS));
-  return [...new Map(all.map((good) => [good.id, good])).values()];
 }

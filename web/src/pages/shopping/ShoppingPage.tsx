@@ -15,7 +15,6 @@ import { useShopping } from '../../workers/shopping';
 import { Bars } from '../workshop/Bars';
 import '../workshop/build.css';
 import { Part, Table } from '../workshop/sheet';
-import { useShoppers } from './useShoppers';
 
 /** One shopping list over chosen planters: packs, cuts from shared lengths, and what each costs. */
 export default function ShoppingPage() {
@@ -73,8 +72,8 @@ function Chosen({ ids }: { ids: readonly string[] }) {
 function List({ planters }: { planters: readonly PlanterResource[] }) {
   const { units } = useWords();
   const prices = usePriceBook();
-  const shoppers = useShoppers(planters, units);
-  const { value: list, trouble } = useShopping(shoppers, prices.data?.book);
+  const designs = planters.map(({ design }) => design);
+  const { value: list, trouble } = useShopping(designs, units, prices.data?.book);
   if (prices.error && !prices.data) {
     return (
       <Trouble
@@ -85,7 +84,7 @@ function List({ planters }: { planters: readonly PlanterResource[] }) {
     );
   }
   // The list of another choice is not shown for this one.
-  const whole = list?.planters.length === shoppers.length ? list : null;
+  const whole = list?.planters.length === designs.length ? list : null;
   return (
     <>
       {trouble && (

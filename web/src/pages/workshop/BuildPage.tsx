@@ -54,18 +54,7 @@ function Sheet({ resource }: { resource: PlanterResource }) {
   const drawing = useMemo(() => section(planter), [planter]);
   const marking = useProgress(id);
   const prices = usePriceBook();
-  const shoppers = useMemo(
-    () => [
-      {
-        name: design.name,
-        parts: sheet.parts,
-        cuts: sheet.cuts,
-        usable: assessment.figures.usable,
-      },
-    ],
-    [design, sheet, assessment],
-  );
-  const { value: list, trouble } = useShopping(shoppers, prices.data?.book);
+  const { value: list, trouble } = useShopping([design], units, prices.data?.book);
   const serious = assessment.findings.filter(
     ({ severity }) => severity === 'danger' || severity === 'fault',
   ).length;
