@@ -66,7 +66,7 @@ test('dragging the overflow moves the litres with it, as one step to undo', asyn
 test('a remedy mends its finding in one press, and is undone in one', async ({ page }) => {
   const high = designOf('cloth-pail', [{ path: ['overflow', 'centre'], value: 0.115 }]);
   await openBench(page, high, 'water');
-  const finding = page.getByText(/it is 9.mm above, and roots will stand in water/);
+  const finding = page.getByText(/9.mm above the platform’s underside, roots stand in water/);
   await expect(finding).toBeVisible();
   await page.getByRole('button', { name: /Move the mark to 86.mm, lip 80.mm/ }).click();
   await expect(finding).toBeHidden();

@@ -1,6 +1,9 @@
 import { expect, test, type Page } from '@playwright/test';
 
-/** No label is cut, wraps, lies over another or over the drawing, at any width and in either system. */
+/**
+ * No label is cut, wraps, lies over another or over the drawing, at any width and in either system; no
+ * finding is longer than two lines on a desk.
+ */
 
 const SIZES = [
   { width: 1280, height: 800 },
@@ -29,6 +32,12 @@ const wrongWith = (page: Page): Promise<string[]> =>
     for (const tag of all('.grip b, .figures .figure-large')) {
       const line = parseFloat(getComputedStyle(tag).fontSize) * 1.9;
       if (boxOf(tag).height > line) wrong.push(`wraps: ${words(tag)}`);
+    }
+    if (innerWidth >= 1280) {
+      for (const finding of all('.findings p')) {
+        const lines = boxOf(finding).height / parseFloat(getComputedStyle(finding).lineHeight);
+        if (lines > 2.2) wrong.push(`longer than two lines: ${words(finding)}`);
+      }
     }
     const [stage] = all('.stage');
     if (!stage) return ['no stage'];

@@ -93,7 +93,7 @@ test('a tall tomato in a cage in a windy place tips when the water is low, and i
 }) => {
   const design = growing('cloth-pail', usualPlanted('tomato', 1, { support: 'cage' }));
   await openBench(page, { ...design, place: { ...design.place, wind: 'windy' } }, 'soil');
-  const finding = page.getByText(/tips it over when the water is low/);
+  const finding = page.getByText(/low on water it tips over/);
   await expect(finding).toBeVisible();
   const mend = page.getByRole('button', { name: /in a cage to a wall or pole/ }).first();
   await mend.click();

@@ -175,8 +175,8 @@ describe('findings', () => {
   test('the sentence carries the numbers, in either system', () => {
     const design = applyPatch(start('cloth-pail'), change(['overflow', 'centre'], 0.115));
     const { text, remedies } = findingsOf(design).find((f) => f.id === 'overflow-above')!;
-    expect(tell(text, 'metric').replaceAll('\u00a0', ' ')).toContain('it is 9 mm above');
-    expect(tell(text, 'us').replaceAll('\u00a0', ' ')).toContain('it is 3/8 in above');
+    expect(tell(text, 'metric').replaceAll('\u00a0', ' ')).toContain('lip: 9 mm above');
+    expect(tell(text, 'us').replaceAll('\u00a0', ' ')).toContain('lip: 3/8 in above');
     expect(tell(remedies[0]!.label, 'metric').replaceAll('\u00a0', ' ')).toBe(
       'Move the mark to 86 mm, lip 80 mm: leaves 3.7 L of 5.3 L to use',
     );

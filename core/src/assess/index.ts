@@ -2,7 +2,7 @@ export { assess, evaluate, type Assessment } from './assess';
 export { bringsNoFault, faultsOf, judge, settled, type Judgement, type Settled } from './judge';
 export { climbUnder, growingDepthOf, mixBelow, rootRoom, runsOver, type Figures } from './figures';
 export { partName } from './words';
-export { type Tilt } from './level';
+export { shimsOf, type Tilt } from './level';
 export { broughtAt, cautiousDays, daysToSay, type Autonomy } from './autonomy';
 export { type Amount, type Weight } from './weight';
 export { SEVERITIES, rank, type Finding, type Remedy, type Room, type Severity } from './finding';

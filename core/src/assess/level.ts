@@ -1,4 +1,5 @@
 import type { Planter } from '../planter';
+import { q, say, type Message } from '../quantity';
 
 /** What a floor out of level does to the water. Lengths in metres. */
 export interface Tilt {
@@ -38,4 +39,18 @@ export function tiltOf({ design, vessel, storage, heights }: Planter): Tilt {
     driest: Math.max(lip - (towards ? 2 * sx * a : 0) - sy * b, 0),
     holds: storage.volumeBelow(Math.max(middle, 0)),
   };
+}
+
+/** Thinner than this nobody puts anything under, metres. */
+const THIN = 5e-4;
+
+/** What to put under the low ends to bring the floor level; null where it is. The overflow is in the left wall. */
+export function shimsOf(
+  { shimAcross, shimAlong }: Tilt,
+  falls: 'away' | 'towards',
+): Message | null {
+  const side = falls === 'away' ? 'side away from the overflow' : 'side of the overflow';
+  const across = shimAcross > THIN ? say`${q(shimAcross, 'length')} under the ${side}` : null;
+  const along = shimAlong > THIN ? say`${q(shimAlong, 'length')} under the front` : null;
+  return across && along ? say`${across} and ${along}` : (across ?? along);
 }

@@ -80,7 +80,7 @@ export const MEDIA = {
     dryDensity: 450,
     settles: 0.2,
     wicks: false,
-    caution: 'On its own it slumps, packs and shrinks away from the wick as it rots.',
+    caution: 'On its own it slumps and shrinks away from the wick.',
   },
   'ground-soil': {
     name: 'Soil from the ground',
@@ -93,7 +93,7 @@ export const MEDIA = {
     dryDensity: 1300,
     settles: 0.12,
     wicks: false,
-    caution: 'It is heavy, packs tight above standing water and leaves roots without air.',
+    caution: 'It packs tight over water and leaves roots without air.',
   },
 } as const satisfies Record<string, Medium>;
 

@@ -1,5 +1,5 @@
 export { section, sectionBounds, vesselSection } from './section';
-export { plan, plantingView, type Plan } from './plan';
+export { plan, plantingView, planTurned, type Plan } from './plan';
 export {
   type Section,
   type Shape,

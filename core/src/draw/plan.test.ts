@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { STARTING_POINTS } from '../design';
 import { assemble } from '../planter';
 import { anyDesign } from '../testing/designs';
-import { plan, plantingView } from '.';
+import { plan, planTurned, plantingView } from '.';
 
 test('everything that stands on the floor is drawn inside the wall, apart from the rest', () => {
   fc.assert(
@@ -60,4 +60,24 @@ test('every plant that fits has its place on the soil, and none overlaps another
         ),
     );
   }
+});
+
+test('a plan turned by a quarter has its front on the left; four turns bring it back', () => {
+  const trough = STARTING_POINTS.find(({ id }) => id === 'trough-pipes')!.design;
+  const upright = plan(assemble(trough));
+  const lying = planTurned(upright);
+  const { bounds } = lying;
+  expect(bounds.right - bounds.left).toBeCloseTo(upright.bounds.top - upright.bounds.bottom, 12);
+  expect(bounds.top - bounds.bottom).toBeCloseTo(upright.bounds.right - upright.bounds.left, 12);
+  const front = upright.shapes.map(({ points }) => Math.min(...points.map(([, y]) => y)));
+  const left = lying.shapes.map(({ points }) => Math.min(...points.map(([x]) => x)));
+  expect(left).toEqual(front);
+  const again = planTurned(planTurned(planTurned(lying)));
+  expect(again.bounds).toEqual(upright.bounds);
+  again.shapes.forEach(({ points }, i) => {
+    points.forEach(([x, y], k) => {
+      expect(x).toBeCloseTo(upright.shapes[i]!.points[k]![0], 12);
+      expect(y).toBeCloseTo(upright.shapes[i]!.points[k]![1], 12);
+    });
+  });
 });

@@ -15,6 +15,14 @@ export interface Plan {
   shapes: readonly Shape[];
 }
 
+/** The same turned by a quarter, so that what lay in front lies on the left: for what is deeper than wide. */
+export function planTurned({ bounds: { left, right, bottom, top }, shapes }: Plan): Plan {
+  return {
+    bounds: { left: bottom, right: top, bottom: -right, top: -left },
+    shapes: shapes.map((shape) => ({ ...shape, points: shape.points.map(([x, y]) => [y, -x]) })),
+  };
+}
+
 /** Steps in a quarter of a turn, so that a wall looks round at any size. */
 const SMOOTH = 24;
 

@@ -1,3 +1,4 @@
+import { shimsOf } from '../assess';
 import { BEARERS, storageWith, type Kind, type Lot } from '../planter';
 import { q, say } from '../quantity';
 import type { Maker } from './maker';
@@ -64,8 +65,7 @@ export function test(maker: Maker): void {
   const { planter, figures } = maker;
   const { design, heights, vessel } = planter;
   const { volume, level, whole } = testPourOf(maker);
-  const { shimAcross, shimAlong } = figures.tilt;
-  const shim = Math.max(shimAcross, shimAlong);
+  const shims = shimsOf(figures.tilt, design.place.falls);
   const long = 2 * vessel.outlineAt(Math.min(heights.brim, vessel.depth)).a;
   const { supply } = design.reservoir;
   const runs = heights.invert !== null && design.overflow?.kind !== 'rim' && !supply;
@@ -81,7 +81,7 @@ export function test(maker: Maker): void {
     names.length > 0 ? say`, with ${listed(names)} in it and nothing else` : say`, still empty`;
   maker.say(
     'test',
-    say`Put it where it will stay, and level it${shim > 0.0005 ? say`: ${q(shim, 'length')} under the low side` : say``}.`,
+    say`Put it where it will stay, and level it${shims ? say`: ${shims}` : ''}.`,
     10,
   );
   maker.say(

@@ -15,6 +15,9 @@ interface QuantityFieldProps {
   help?: ReactNode;
 }
 
+/** Letters that half a row has room for: '45 11/16 in'. */
+const HALF = 11;
+
 /**
  * A field for a quantity in any unit. What is typed is read when the field is left or Enter is
  * pressed; what cannot be read or cannot be stays in the field with a sentence, and the design keeps
@@ -52,7 +55,11 @@ export function QuantityField({ spec, value, onCommit, label, help }: QuantityFi
   };
 
   return (
-    <Field.Root invalid={error !== null}>
+    // Beside another field there is no room for what is written long: it takes the whole row.
+    <Field.Root
+      invalid={error !== null}
+      {...(written.length > HALF ? { gridColumn: '1 / -1' } : {})}
+    >
       <Label>{label ?? spec.label}</Label>
       <Input
         value={draft ?? written}

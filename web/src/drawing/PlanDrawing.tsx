@@ -8,12 +8,14 @@ interface PlanDrawingProps {
   width: number;
   height: number;
   label: string;
+  /** What is written on its left: where its front is, when it is turned. */
+  left?: string;
 }
 
 const MARGIN = { left: 4, right: 4, top: 4, bottom: 30 };
 
 /** A view from above, as large as it fits, with its scale. */
-export function PlanDrawing({ drawing, width, height, label }: PlanDrawingProps) {
+export function PlanDrawing({ drawing, width, height, label, left }: PlanDrawingProps) {
   const view = fitView(drawing.bounds, width, height, MARGIN);
   return (
     <svg
@@ -31,6 +33,17 @@ export function PlanDrawing({ drawing, width, height, label }: PlanDrawingProps)
         grain={6}
         evenDots
       />
+      {left && (
+        <text
+          className="dimension-text"
+          x={view.x(drawing.bounds.left) - 8}
+          y={view.y((drawing.bounds.top + drawing.bounds.bottom) / 2)}
+          textAnchor="end"
+          dominantBaseline="middle"
+        >
+          {left}
+        </text>
+      )}
       <ScaleBar view={view} x={4} y={height - 6} text="beside" />
     </svg>
   );

@@ -1,6 +1,6 @@
 import { aggregateOf, grainOf, LAYERS, STANDING } from '../../catalog';
 import { baseStyle, USUAL_LYING, type PlanterDesign, type Vents } from '../../design';
-import { baseName, tightest, type Lot, type Planter } from '../../planter';
+import { baseName, tightest, type Lot } from '../../planter';
 import { q, say, type Message } from '../../quantity';
 import type { Remedy, Rule } from '../finding';
 import { downToMm, gapToKeep, moveBase, set } from '../moves';
@@ -41,7 +41,7 @@ export const fullOfStone: Rule = ({ design, planter }) => {
           id: 'full-of-stone',
           severity: 'note',
           room: 'water',
-          text: say`Lay pipes, boxes or bottles in the stone to hold more: to the overflow the base looks like ${q(looks, 'volume')} and holds ${q(holds, 'volume')}.`,
+          text: say`Lay pipes, boxes or bottles in the stone: the base looks like ${q(looks, 'volume')} and holds ${q(holds, 'volume')}.`,
           propose: pipes,
         },
       ]
@@ -55,7 +55,7 @@ export const rottingFill: Rule = ({ design: { reservoir } }) =>
           id: 'fill-rots',
           severity: 'note',
           room: 'water',
-          text: say`Plan to top the bed up and to renew the chip: it rots and sinks by a hand’s width over some seasons.`,
+          text: say`Plan to renew the chip in some seasons: it rots, and the bed sinks by a hand’s width.`,
         },
       ]
     : [];
@@ -86,14 +86,14 @@ export const partsVented: Rule = ({ planter }) =>
             id: `supports-airlock-${lot.index}`,
             severity: 'fault' as const,
             room: 'water' as const,
-            text: say`Give the ${name} a hole at the top to breathe: ${many ? 'they catch' : 'it catches'} air, and ${q(caught, 'volume')} of the reservoir stays empty.`,
+            text: say`Give the ${name} a hole at the top: ${many ? 'they catch' : 'it catches'} air, and ${q(caught, 'volume')} stays empty.`,
             propose,
           }
         : {
             id: `supports-sealed-${lot.index}`,
             severity: 'fault' as const,
             room: 'water' as const,
-            text: say`Open the ${name}: shut all round, ${q(caught, 'volume')} hold no water, and push up with ${q(caught * 998, 'mass')} when the reservoir fills.`,
+            text: say`Open the ${name}: shut all round, ${q(caught, 'volume')} hold no water and push up with ${q(caught * 998, 'mass')}.`,
             propose,
           },
     ];
@@ -143,7 +143,7 @@ export const partsFit: Rule = ({ planter }) =>
         patch: size.fields.map((key, i) => set(path(key), sizes[i])),
       };
     });
-    const turn = bentTooTight(planter, lot);
+    const turn = bentTooTight(lot);
     const stand =
       placed === 0
         ? say`none has room`
@@ -155,7 +155,7 @@ export const partsFit: Rule = ({ planter }) =>
         room: 'water' as const,
         text: turn
           ? say`${turn} ${placed === 0 ? 'None lies there.' : say`${q(placed, 'count')} of ${q(lot.wanted, 'count')} lie there.`}`
-          : say`Use fewer or smaller ones: of ${q(lot.wanted, 'count')} ${partName(lot, lot.wanted)} of ${size.says}, ${stand} beside the tube and wicks.`,
+          : say`Use fewer or smaller ones: of ${q(lot.wanted, 'count')} ${partName(lot, lot.wanted)} of ${size.says}, ${stand}.`,
         propose: () => {
           const room = lot.room();
           return [
@@ -170,12 +170,12 @@ export const partsFit: Rule = ({ planter }) =>
   });
 
 /** What is said of a pipe that would have to bend tighter than it can. */
-function bentTooTight({ floor }: Planter, lot: Lot): Message | null {
+function bentTooTight(lot: Lot): Message | null {
   if (lot.kind !== 'lying') return null;
   const { spec } = lot;
   if (spec.lay === 'runs' || spec.stiff) return null;
   const across = 2 * tightest(spec);
-  return say`Flexible pipe of ${q(spec.diameter, 'length')} bends no tighter than a turn ${q(across, 'length')} across at its middle, and the floor is ${q(2 * Math.min(floor.a, floor.b), 'length')} wide.`;
+  return say`Take thinner pipe: this coils no tighter than ${q(across, 'length')} across.`;
 }
 
 /** How far a crate's height may be from the base it bears before that is said, metres. */
@@ -257,7 +257,7 @@ export const platformSpan: Rule = ({ design, planter, figures }) => {
             id: 'fabric-sags',
             severity: 'watch',
             room: 'water',
-            text: say`Put something under the fabric: it spans ${q(figures.span, 'length')}, bears about ${q(FABRIC_SPAN, 'length')}, and sinks into the water.`,
+            text: say`Put something under the fabric: it spans ${q(figures.span, 'length')} and sags beyond about ${q(FABRIC_SPAN, 'length')}.`,
             propose: () => [
               ...more(name),
               {
@@ -286,7 +286,7 @@ export const platformSpan: Rule = ({ design, planter, figures }) => {
       id: 'platform-sags',
       severity: 'watch',
       room: 'water',
-      text: say`Stand more under the platform, or make it thicker: it spans ${q(figures.span, 'length')}, and ${q(reservoir.thickness, 'length')} thick it sags beyond about ${q(bears, 'length')}.`,
+      text: say`Stand more under the platform: it spans ${q(figures.span, 'length')}, and ${q(reservoir.thickness, 'length')} thick it sags beyond ${q(bears, 'length')}.`,
       propose: () => [
         ...more(name),
         ...[0.003, 0.004, 0.006, 0.01, 0.015, 0.02]

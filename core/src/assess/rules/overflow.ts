@@ -73,7 +73,7 @@ export const overflowHeight: Rule = ({ design, planter: { heights }, figures }) 
         id: 'overflow-above',
         severity: 'fault',
         room: 'water',
-        text: say`Bring the overflow’s lip ${stone ? 'down to' : say`${q(USUAL_AIR_GAP, 'length')} below`} ${what === 'the platform' ? 'the platform’s underside' : what}: it is ${q(-gap, 'length')} above, and roots will stand in water.`,
+        text: say`Lower the overflow’s lip: ${q(-gap, 'length')} above ${what === 'the platform' ? 'the platform’s underside' : what}, roots stand in water.`,
         propose,
       },
     ];
@@ -86,7 +86,7 @@ export const overflowHeight: Rule = ({ design, planter: { heights }, figures }) 
         id: 'air-gap-small',
         severity: 'watch',
         room: 'water',
-        text: say`Leave ${q(USUAL_AIR_GAP, 'length')} of air between the lip and ${what}: with ${q(gap, 'length')} roots get little air and grow into the water.`,
+        text: say`Leave ${q(USUAL_AIR_GAP, 'length')} of air above the lip: with ${q(gap, 'length')} roots get little air and grow into the water.`,
         propose,
       },
     ];
@@ -116,7 +116,7 @@ export const overflowMissing: Rule = ({ design, planter: { heights, vessel } }) 
       ? say`Add an overflow: rain falls in, and nothing stops the water below the roots.`
       : rain === 'covered' || !small
         ? say`Add an overflow: one fill too many and the roots stand in water.`
-        : say`Fill it by the gauge and never to the soil: there is no overflow, which indoors is a choice for a small vessel.`;
+        : say`Fill it by the gauge and never to the soil: without an overflow nothing else stops the water.`;
   return [
     {
       id: 'overflow-missing',
@@ -173,7 +173,7 @@ export const overflowEdges: Rule = ({ design, planter: { heights } }) => {
       id: 'overflow-edge',
       severity: 'fault',
       room: 'water',
-      text: say`Mark the overflow lower: ${q(overflow.diameter, 'length')} at ${q(overflow.centre, 'length')} reaches up to ${q(overflow.centre + radius, 'length')}, into ${baseName(design)} at ${q(heights.ceiling, 'length')}.`,
+      text: say`Mark the overflow lower: its hole reaches ${q(overflow.centre + radius, 'length')}, into ${baseName(design)} at ${q(heights.ceiling, 'length')}.`,
       propose: () => [
         ...smaller.slice(0, 3),
         {
@@ -196,7 +196,7 @@ export const valveHigh: Rule = ({ design, planter: { heights } }) => {
       id: 'valve-high',
       severity: 'fault',
       room: 'water',
-      text: say`Set the valve below the lip: at ${q(supply.level, 'length')}, over a lip at ${q(invert, 'length')}, the barrel’s ${q(supply.volume, 'volume')} run out onto the ground.`,
+      text: say`Set the valve below the lip at ${q(invert, 'length')}: at ${q(supply.level, 'length')} it lets the barrel’s ${q(supply.volume, 'volume')} run out.`,
       propose: () => [
         {
           label: say`Set the valve to ${q(level, 'length')}`,
@@ -262,7 +262,7 @@ export const overflowCapacity: Rule = ({ design, planter, figures }) => {
       id: 'overflow-storm',
       severity: 'fault',
       room: 'water',
-      text: say`Widen the overflow: in rain of ${q(place.storm, 'rainfall')} water climbs ${q(figures.stormClimb ?? 0, 'length')} above the lip, into the soil.`,
+      text: say`Widen the overflow: in rain of ${q(place.storm, 'rainfall')} water climbs ${q(figures.stormClimb ?? 0, 'length')} over the lip.`,
       propose: () => holesThatCarry(overflow, figures.rainIn, head),
     },
   ];

@@ -17,9 +17,9 @@ export const placesFit: Rule = ({ planter }) =>
     if (!first) return [];
     const alone = lot.wanted === 1 || first.number === null;
     const who = alone
-      ? say`The ${first.name}`
+      ? say`the ${first.name}`
       : others.length === 0
-        ? say`${capital(first.name)} ${q(first.number ?? 1, 'count')}`
+        ? say`${first.name} ${q(first.number ?? 1, 'count')}`
         : say`${q(others.length + 1, 'count')} of the ${q(lot.wanted, 'count')}`;
     const stands = lot.pieces.length >= lot.wanted;
     return [
@@ -28,8 +28,8 @@ export const placesFit: Rule = ({ planter }) =>
         severity: stands ? 'watch' : 'fault',
         room: ROOM_OF[lot.kind] ?? (lot.kind === 'crates' ? 'water' : 'wick'),
         text: stands
-          ? say`${who} does not fit where you put it and stands where there is room instead.`
-          : say`${who} ${others.length > 0 ? 'do not fit where you put them and are' : 'does not fit where you put it and is'} left out. Move ${others.length > 0 ? 'them' : 'it'} clear of walls and other things.`,
+          ? say`Move ${who}: it does not fit where you put it and stands where there is room.`
+          : say`Move ${who} clear of walls and other things: ${others.length > 0 ? 'they do' : 'it does'} not fit there and ${others.length > 0 ? 'are' : 'is'} left out.`,
         propose: () => [
           {
             label: say`Let Huerta choose the ${alone ? 'place' : 'places'}`,
@@ -39,5 +39,3 @@ export const placesFit: Rule = ({ planter }) =>
       },
     ];
   });
-
-const capital = (words: string): string => `${words.charAt(0).toUpperCase()}${words.slice(1)}`;

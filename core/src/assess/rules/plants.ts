@@ -28,7 +28,7 @@ export const feeding: Rule = ({ design: { soil, planting, pipes }, figures }) =>
       id: 'feed-liquid',
       severity: 'watch',
       room: 'soil',
-      text: say`Feed on top: what goes down the tube stays in the water, grows algae, smells, and its salts collect.`,
+      text: say`Feed on top: what goes down the tube grows algae, smells, and its salts collect.`,
       propose: () => [
         { label: say`Give it on top`, patch: [set(['soil', 'feedHow'], 'top')] },
         strip,
@@ -122,7 +122,7 @@ export const company: Rule = ({ design: { planting } }) => {
       id: 'feet-both',
       severity: 'note',
       room: 'soil',
-      text: say`Put ${cropIn(dry).name.toLowerCase()} where the soil is highest, or in a planter of its own: it wants dry feet, and ${cropIn(wet).name.toLowerCase()} wants wet ones.`,
+      text: say`Give ${cropIn(dry).name.toLowerCase()} a planter of its own: it wants dry feet, and ${cropIn(wet).name.toLowerCase()} wants wet ones.`,
     },
   ];
 };
@@ -179,8 +179,8 @@ export const crowding: Rule = ({ design: { planting }, planter }) => {
         room: 'soil',
         text:
           fit === 0
-            ? say`Leave ${crop} out, or plant it when the others are gone: at ${q(spacing, 'growth')} from plant to plant there is no room beside them.`
-            : say`Plant fewer: at ${q(spacing, 'growth')} the surface takes ${q(fit, 'count')} of ${q(count, 'count')} ${crop} plants. More shade each other and drink it dry.`,
+            ? say`Plant ${crop} when the others are gone: it wants ${q(spacing, 'growth')} from plant to plant.`
+            : say`Plant fewer: at ${q(spacing, 'growth')} from plant to plant ${q(fit, 'count')} of ${q(count, 'count')} ${crop} plants have room.`,
         propose: () => [
           {
             label: fit === 0 ? say`Leave ${crop} out` : say`Plant ${q(fit, 'count')}`,
@@ -197,7 +197,7 @@ export const crowding: Rule = ({ design: { planting }, planter }) => {
       id: 'plants-clash',
       severity: 'watch',
       room: 'soil',
-      text: say`${q(lost.length, 'count')} ${lost.length === 1 ? 'plant stands' : 'plants stand'} too near a wall, a tube or another plant where you put ${lost.length === 1 ? 'it' : 'them'}.`,
+      text: say`Move ${lost.length === 1 ? 'one plant' : say`${q(lost.length, 'count')} plants`}: too near a wall, a tube or another plant.`,
       propose: () => [
         {
           label: say`Leave their places to Huerta`,

@@ -74,7 +74,7 @@ export const deepSoil: Rule = ({ design, planter, figures }) => {
       id: 'soil-deep',
       severity: 'note',
       room: 'soil',
-      text: say`Water seedlings from the top until their roots are down: only ${q(reach, 'span')} of ${q(figures.growingDepth, 'span')} of mix get wet from below.`,
+      text: say`Water seedlings from the top: only the lower ${q(reach, 'span')} of ${q(figures.growingDepth, 'span')} get wet from below.`,
       ...(design.bed ? {} : { propose: raised }),
     },
   ];
@@ -93,7 +93,7 @@ export const upperFits: Rule = ({ design, planter }) => {
       id: 'upper-deep',
       severity: 'watch',
       room: 'soil',
-      text: say`The upper mix is to be ${q(upper.depth, 'length')} deep, and there are ${q(depth, 'length')} of soil: nothing is left of the lower mix.`,
+      text: say`Make the upper mix thinner: ${q(upper.depth, 'length')} of ${q(depth, 'length')} of soil leave nothing of the lower.`,
       propose: () => [
         {
           label: say`Make it ${q(half, 'length')} deep`,
@@ -129,7 +129,7 @@ export const mixWicks: Rule = ({ planter }) => {
       id: 'mix-poor',
       severity: 'fault',
       room: 'soil',
-      text: say`Use a wicking mix instead of ${mix.name.toLowerCase()}. ${mix.caution ?? ''}`,
+      text: say`Use a wicking mix, not ${mix.name.toLowerCase()}. ${mix.caution ?? ''}`,
       propose: () =>
         (['coir-perlite', 'compost-mix'] as const).map((medium) => ({
           label: say`Use ${MEDIA[medium].name.toLowerCase()}`,
@@ -147,7 +147,7 @@ export const filling: Rule = ({ design: { soil }, planter }) => {
       id: 'dry-fill',
       severity: 'watch',
       room: 'soil',
-      text: say`Moisten the mix first and water each layer: put in dry it sheds water and leaves gaps that no wick crosses.`,
+      text: say`Moisten the mix and water each layer: dry it sheds water and leaves gaps no wick crosses.`,
       propose: () => [
         { label: say`Plan to moisten it`, patch: [set(['soil', 'moistened'], true)] },
       ],
@@ -158,7 +158,7 @@ export const filling: Rule = ({ design: { soil }, planter }) => {
       id: 'settlement',
       severity: 'watch',
       room: 'soil',
-      text: say`Buy more mix: ${mix.name.toLowerCase()} settles by about ${q(mix.settles, 'share')} when first watered, and you allow ${q(soil.settlement, 'share')}.`,
+      text: say`Buy more mix: ${mix.name.toLowerCase()} settles by about ${q(mix.settles, 'share')}, and you allow ${q(soil.settlement, 'share')}.`,
       propose: () => [
         {
           label: say`Allow ${q(mix.settles, 'share')}`,
@@ -216,7 +216,7 @@ export const separator: Rule = ({ design }) => {
         id: 'separator-none',
         severity: 'watch',
         room: 'soil',
-        text: say`Lay fabric or mesh under the soil: nothing keeps it from washing down and filling the reservoir.`,
+        text: say`Lay fabric or mesh under the soil, or it washes down and fills the reservoir.`,
         propose: () => [
           { label: say`Lay woven fabric`, patch: [set(['layers'], [sheet('fabric', 0.001)])] },
           { label: say`Lay straw`, patch: [set(['layers'], [sheet('straw', 0.05)])] },

@@ -52,7 +52,7 @@ export const tips: Rule = ({ design, figures }) => {
       id: 'tips',
       severity: always ? 'fault' : 'watch',
       room: 'soil',
-      text: say`Tie it to something firm: a gust of ${q(wind.empty, 'speed')} tips it over when the water is low, of ${q(wind.full, 'speed')} when it is full, and here gusts reach ${q(wind.gust, 'speed')}.`,
+      text: say`Tie it to something firm: low on water it tips over at ${q(wind.empty, 'speed')}, and gusts here reach ${q(wind.gust, 'speed')}.`,
       propose: () => steadied(design, tallest),
     },
   ];

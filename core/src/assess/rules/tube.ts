@@ -36,7 +36,7 @@ export const tubeMissing: Rule = ({ design, planter }) => {
           id: 'tube-missing',
           severity: 'note',
           room: 'tube',
-          text: say`Add a fill tube: without one water washes fines down through the soil, and there is no way to dip the level.`,
+          text: say`Add a fill tube: without one nothing can be dipped, and water washes soil down.`,
           propose: () => [
             {
               label: say`Add a ${PIPES[tube.pipe].name} with a bevelled foot`,
@@ -60,7 +60,7 @@ export const tubeHole: Rule = ({ design: { fillTube, reservoir, bed } }) => {
         id: 'tube-hole-small',
         severity: 'fault',
         room: 'tube',
-        text: say`Make the tube’s hole wider: the ${name} is really ${q(outside, 'length')} across outside, and the hole ${q(fillTube.hole, 'length')}.`,
+        text: say`Make the tube’s hole of ${q(fillTube.hole, 'length')} wider: the ${name} is ${q(outside, 'length')} across outside.`,
         propose,
       },
     ];
@@ -71,7 +71,7 @@ export const tubeHole: Rule = ({ design: { fillTube, reservoir, bed } }) => {
         id: 'tube-hole-large',
         severity: 'watch',
         room: 'tube',
-        text: say`Make the tube’s hole smaller: ${q(fillTube.hole, 'length')} is ${q(fillTube.hole - outside, 'length')} wider than the pipe, and soil falls past it into the water.`,
+        text: say`Make the tube’s hole smaller: it is ${q(fillTube.hole - outside, 'length')} wider than the pipe, and soil falls past it.`,
         propose,
       },
     ];
@@ -89,7 +89,7 @@ export const tubeLength: Rule = ({ design: { fillTube }, planter }) => {
       id: 'tube-short',
       severity: 'watch',
       room: 'tube',
-      text: say`Cut the tube ${q(right, 'length')} long: it is ${q(short, 'length')} too short to stand proud of the rim, and soil falls into it.`,
+      text: say`Cut the tube ${q(right, 'length')} long: ${q(short, 'length')} shorter it ends below the rim, and soil falls in.`,
       propose: () => [
         {
           label: say`Cut it ${q(right, 'length')} long`,
@@ -165,7 +165,7 @@ export const tubeJoint: Rule = ({ design, planter }) => {
   if (fillTube.joint === 'cross' && outside > diameter * MOST_OF_PIPE + 1e-4) {
     return wrong(
       'tube-joint-wide',
-      say`Join it another way: an X for the ${name} takes ${q(outside, 'length')} of a pipe ${q(diameter, 'length')} wide, more than half, and it folds there.`,
+      say`Join it another way: an X of ${q(outside, 'length')} takes more than half of a pipe ${q(diameter, 'length')} wide.`,
       [...(stiff ? [joinBy('elbow')] : [joinBy('slit')]), ...thinnerPipe],
     );
   }
@@ -173,7 +173,7 @@ export const tubeJoint: Rule = ({ design, planter }) => {
     return wrong(
       'tube-joint-slit',
       stiff
-        ? say`Join them with a fitting, or cut an X in the crown: a rigid pipe does not close round the tube by a slit and a tie.`
+        ? say`Join them with a fitting or an X in the crown: no slit in a rigid pipe closes round a tube.`
         : say`The ${name} is wider than the pipe of ${q(diameter, 'length')} that should be tied round it.`,
       [joinBy('elbow'), joinBy('tee'), joinBy('cross'), ...thinnerPipe],
     );
@@ -184,7 +184,7 @@ export const tubeJoint: Rule = ({ design, planter }) => {
   ) {
     return wrong(
       'tube-joint-size',
-      say`Join them another way: ${fillTube.joint === 'elbow' ? 'an elbow' : 'a tee'} is for pipes of one size, and the ${name} is ${q(outside, 'length')}, the one on the floor ${q(diameter, 'length')}.`,
+      say`Join them another way: ${fillTube.joint === 'elbow' ? 'an elbow' : 'a tee'} is for pipes of one size, and these are ${q(outside, 'length')} and ${q(diameter, 'length')}.`,
       [...(stiff ? [] : [joinBy('slit')]), joinBy('cross'), ...thinnerPipe],
     );
   }
@@ -209,7 +209,7 @@ export const tubeEnds: Rule = ({ design: { fillTube, place }, planter }) => {
       id: 'tube-foot',
       severity: 'watch',
       room: 'tube',
-      text: say`Bevel or notch the tube’s foot: cut square it can seal itself against the floor, and water will not go down.`,
+      text: say`Bevel or notch the tube’s foot: cut square it can seal itself against the floor.`,
       propose: () => [{ label: say`Bevel the foot`, patch: [set(['fillTube', 'foot'], 'bevel')] }],
     });
   }
@@ -219,7 +219,7 @@ export const tubeEnds: Rule = ({ design: { fillTube, place }, planter }) => {
       severity: place.children ? 'danger' : 'watch',
       room: 'tube',
       text: place.children
-        ? say`Close the tube: it is open to the water, small children or animals come near, and it breeds mosquitoes.`
+        ? say`Close the tube: it is open to the water, and small children or animals come near.`
         : say`Close the tube between fills: mosquitoes breed in an open reservoir.`,
       propose: () => [
         { label: say`Close it with a cap`, patch: [set(['fillTube', 'cap'], 'cap')] },

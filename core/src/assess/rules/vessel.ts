@@ -2,6 +2,7 @@ import { aggregateOf } from '../../catalog';
 import { sideOpenings } from '../../design';
 import { q, say } from '../../quantity';
 import type { Draft, Rule } from '../finding';
+import { shimsOf } from '../level';
 import { set } from '../moves';
 
 export const formerContents: Rule = ({ design: { vessel } }) => {
@@ -11,7 +12,7 @@ export const formerContents: Rule = ({ design: { vessel } }) => {
         id: 'contents-harmful',
         severity: 'danger',
         room: 'vessel',
-        text: say`Choose another vessel, do not grow in this one: it held something harmful, which plastic soaks up and gives back to soil and roots.`,
+        text: say`Choose another vessel: it held something harmful, which the wall gives back to soil and roots.`,
       },
     ];
   }
@@ -21,7 +22,7 @@ export const formerContents: Rule = ({ design: { vessel } }) => {
         id: 'contents-unknown',
         severity: 'danger',
         room: 'vessel',
-        text: say`Use only a vessel that is new or held food: nobody knows what this one held. If you find out, say so under Vessel.`,
+        text: say`Use only a vessel that is new or held food: nobody knows what this one held.`,
       },
     ];
   }
@@ -32,7 +33,7 @@ export const material: Rule = ({ design: { vessel } }) => {
   const says = {
     unknown: say`The plastic has no code to go by. For food, look for 1, 2, 4 or 5 in the triangle on the base.`,
     other: say`Plastics coded 3, 6 and 7 are not the ones to grow food in. Look for 1, 2, 4 or 5.`,
-    'treated-wood': say`Keep a whole liner between, or use untreated boards: treated, painted or unknown timber gives its poison to soil and food.`,
+    'treated-wood': say`Keep a whole liner between, or use untreated boards: this timber gives its poison to food.`,
   };
   if (!(vessel.material in says)) return [];
   const text = says[vessel.material as keyof typeof says];
@@ -46,7 +47,7 @@ export const crack: Rule = ({ design: { vessel }, figures }) =>
           id: 'cracked',
           severity: 'fault',
           room: 'vessel',
-          text: say`Mend the crack and leak-test it full for a day, or choose another vessel: ${q(figures.standing, 'volume')} press on it.`,
+          text: say`Mend the crack and leak-test it for a day, or choose another vessel: ${q(figures.standing, 'volume')} press on it.`,
           propose: () => [
             { label: say`Plan to mend it first`, patch: [set(['vessel', 'cracked'], 'mended')] },
           ],
@@ -66,7 +67,7 @@ export const lowOpenings: Rule = ({ design }) => {
       id: 'openings-low',
       severity: 'watch',
       room: 'soil',
-      text: say`Fill in less soil: only ${q(height, 'length')} of side are left above it for the openings, too low to plant through.`,
+      text: say`Fill in less soil: the ${q(height, 'length')} of side above it are too low for the openings.`,
       propose: () => [
         {
           label: say`Leave ${q(WIDE_OPENING, 'length')} of freeboard`,
@@ -90,7 +91,7 @@ export const thinWall: Rule = ({ design: { vessel }, figures: { weight } }) =>
           id: 'thin-wall',
           severity: 'watch',
           room: 'vessel',
-          text: say`A wall of ${q(vessel.wall, 'length')} is thin for ${q(weight.full, 'mass')}: it cracks when it is moved or knocked. Stand it inside something, and do not move it full.`,
+          text: say`Stand it inside something and never move it full: its wall is thin for ${q(weight.full, 'mass')} and cracks.`,
         },
       ]
     : [];
@@ -108,7 +109,7 @@ export const softWall: Rule = ({ design: { vessel }, planter: { vessel: shape, h
           id: 'soft-wall',
           severity: 'watch',
           room: 'vessel',
-          text: say`Brace the soft wall across the top, or stand it in a frame: ${q(straight, 'span')} between corners bulge, and the platform drops at the edge.`,
+          text: say`Brace the soft wall across the top: ${q(straight, 'span')} between corners bulge, and the platform drops.`,
           propose: () => [
             { label: say`Plan to brace it`, patch: [set(['vessel', 'rigid'], true)] },
           ],
@@ -139,7 +140,7 @@ export const liner: Rule = ({ design: { vessel, reservoir }, figures }) => {
       id: 'liner-sharp',
       severity: vessel.liner === 'film' ? 'fault' : 'watch',
       room: 'vessel',
-      text: say`Lay old carpet or sand on the liner, or take rounded gravel: sharp stone under wet soil goes through ${vessel.liner === 'film' ? 'film' : 'a liner'}.`,
+      text: say`Lay old carpet or sand on the liner: sharp stone under wet soil goes through ${vessel.liner === 'film' ? 'film' : 'it'}.`,
       propose: () => [
         {
           label: say`Use rounded gravel`,
@@ -166,7 +167,7 @@ export const drainHole: Rule = ({ design: { vessel }, figures }) =>
           id: 'drain-hole',
           severity: 'fault',
           room: 'vessel',
-          text: say`Patch the old hole in the floor and leak-test before any soil goes in: it lets all ${q(figures.standing, 'volume')} run out.`,
+          text: say`Patch the old hole in the floor and leak-test it before any soil: it lets all ${q(figures.standing, 'volume')} out.`,
           propose: () => [
             { label: say`Plan to patch it first`, patch: [set(['vessel', 'drainHole'], 'mended')] },
           ],
@@ -182,7 +183,7 @@ export const colour: Rule = ({ design: { vessel, place } }) => {
       id: 'clear-wall',
       severity: 'watch',
       room: 'vessel',
-      text: say`Wrap or paint the wall: light gets through, and algae grow in the reservoir and take the roots’ air.`,
+      text: say`Wrap or paint the wall: light gets through, and algae take the roots’ air.`,
       propose: () => [wrap],
     });
   }
@@ -191,7 +192,7 @@ export const colour: Rule = ({ design: { vessel, place } }) => {
       id: 'dark-wall',
       severity: 'watch',
       room: 'vessel',
-      text: say`Wrap the wall, paint it light, or stand it in half shade: dark and in full sun it cooks the roots behind it.`,
+      text: say`Wrap the wall, paint it light or shade it: dark and in full sun it cooks the roots.`,
       propose: () => [wrap],
     });
   }
@@ -207,16 +208,9 @@ export const outOfLevel: Rule = ({ design, planter: { heights, vessel }, figures
   const { tilt } = figures;
   if (tilt.across <= LEVEL_ENOUGH || heights.invert === null) return [];
   const over = tilt.wettest - heights.ceiling;
-  const meant = tilt.shimAcross < 5e-4 && tilt.shimAlong < 5e-4;
-  const low = [
-    ...(tilt.shimAcross > 5e-4
-      ? [say`${q(tilt.shimAcross, 'length')} under the ${lowSide(design.place.falls)}`]
-      : []),
-    ...(tilt.shimAlong > 5e-4 ? [say`${q(tilt.shimAlong, 'length')} under the front`] : []),
-  ];
-  const shims = low[1] ? say`${low[0] ?? ''} and ${low[1]}` : (low[0] ?? say`a wedge`);
+  const shims = shimsOf(tilt, design.place.falls);
   const shim = {
-    label: say`Level it with ${shims}`,
+    label: say`Level it with ${shims ?? 'a wedge'}`,
     patch: [
       set(['place', 'slopeAcross'], 0),
       set(['place', 'slopeAlong'], 0),
@@ -229,13 +223,13 @@ export const outOfLevel: Rule = ({ design, planter: { heights, vessel }, figures
         id: 'level-wet',
         severity: 'fault',
         room: 'vessel',
-        text: say`Put ${shims}: the floor is ${q(tilt.across, 'length')} out of level, and at its low end water stands ${q(over, 'length')} above the base.`,
+        text: say`Level it: water stands ${q(over, 'length')} above the base at the low end.`,
         propose: () => [shim],
       },
     ];
   }
   // A fall that was built in on purpose is no mistake.
-  if (meant) return [];
+  if (!shims) return [];
   const less = figures.standing - tilt.holds > LITTLE * figures.standing;
   return [
     {
@@ -243,16 +237,12 @@ export const outOfLevel: Rule = ({ design, planter: { heights, vessel }, figures
       severity: 'watch',
       room: 'vessel',
       text: less
-        ? say`Put ${shims}: out of level it holds ${q(tilt.holds, 'volume')} instead of ${q(figures.standing, 'volume')}.`
-        : say`Put ${shims}: the water stands ${q(tilt.driest, 'length')} to ${q(Math.min(tilt.wettest, vessel.depth), 'length')} deep.`,
+        ? say`Level it: it holds ${q(tilt.holds, 'volume')} instead of ${q(figures.standing, 'volume')}.`
+        : say`Level it: the water stands ${q(tilt.driest, 'length')} to ${q(Math.min(tilt.wettest, vessel.depth), 'length')} deep.`,
       propose: () => [shim],
     },
   ];
 };
-
-/** The overflow is in the left wall of the section. */
-const lowSide = (falls: 'away' | 'towards'): string =>
-  falls === 'away' ? 'side away from the overflow' : 'side of the overflow';
 
 export const load: Rule = ({ design: { place }, figures: { weight } }) => {
   const drafts: Draft[] = [];
@@ -261,7 +251,7 @@ export const load: Rule = ({ design: { place }, figures: { weight } }) => {
       id: 'floor-load',
       severity: 'danger',
       room: 'vessel',
-      text: say`Ask the building’s owner or a structural engineer before it goes there: full it presses ${q(weight.pressure, 'pressure')}, and you gave ${q(place.floorLimit, 'pressure')} for the floor.`,
+      text: say`Ask a structural engineer first: full it presses ${q(weight.pressure, 'pressure')}, and you gave the floor ${q(place.floorLimit, 'pressure')}.`,
     });
   }
   if (weight.full > place.liftLimit) {
@@ -278,7 +268,7 @@ export const load: Rule = ({ design: { place }, figures: { weight } }) => {
       severity:
         place.floorLimit !== null && weight.supply.pressure > place.floorLimit ? 'danger' : 'note',
       room: 'vessel',
-      text: say`Ask the building’s owner before the supply barrel goes on a roof or balcony: full it weighs ${q(weight.supply.full, 'mass')}, ${q(weight.supply.pressure, 'pressure')}.`,
+      text: say`Ask the building’s owner first: the supply barrel weighs ${q(weight.supply.full, 'mass')} full, ${q(weight.supply.pressure, 'pressure')}.`,
     });
   }
   if (weight.carriers !== null && weight.carriers > 1) {
@@ -292,14 +282,14 @@ export const load: Rule = ({ design: { place }, figures: { weight } }) => {
   return drafts;
 };
 
-export const frost: Rule = ({ design: { place }, figures }) =>
+export const frost: Rule = ({ design: { place } }) =>
   place.frost && place.rain !== 'indoors'
     ? [
         {
           id: 'frost',
           severity: 'note',
           room: 'vessel',
-          text: say`Empty the ${q(figures.gross, 'volume')} and open the overflow before the first frost, or ice will split the vessel.`,
+          text: say`Empty it and open the overflow before the first frost, or ice will split the vessel.`,
         },
       ]
     : [];

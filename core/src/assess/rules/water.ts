@@ -13,15 +13,15 @@ const MUCH_WATER = 0.55;
 /** Water that lies open in a tray breeds mosquitoes and can drown a toddler. */
 export const openWater: Rule = ({ design, figures }) => {
   if (design.bed?.kind !== 'bag' || design.place.rain === 'indoors') return [];
-  const lies = say`${q(figures.standing, 'volume')} ${figures.hot.open > 0 ? say`lie open, of which ${q(figures.hot.open, 'daily')} dries up in heat` : 'lie open'}`;
+  const dries = figures.hot.open > 0 ? say`, and ${q(figures.hot.open, 'daily')} dries up` : '';
   return [
     {
       id: 'open-tray',
       severity: design.place.children ? 'danger' : 'watch',
       room: 'water',
       text: design.place.children
-        ? say`Cover the water around the bags, and empty the tray when nobody tends it: ${lies}, and small children or animals come near.`
-        : say`Cover the water around the bags, or let the tray run dry between fills: ${lies}, and mosquitoes breed in it within a week.`,
+        ? say`Cover the water round the bags: children or animals come near${dries}.`
+        : say`Cover the water round the bags: mosquitoes breed in it${dries}.`,
     },
   ];
 };
@@ -33,7 +33,7 @@ export const valveOnMains: Rule = ({ design }) =>
           id: 'valve-mains',
           severity: 'note',
           room: 'water',
-          text: say`Feed the float valve from a barrel. On the mains it needs a licensed plumber, and protection against backflow under local rules.`,
+          text: say`Feed the valve from a barrel: mains need a licensed plumber and a backflow guard.`,
         },
       ]
     : [];
@@ -75,7 +75,7 @@ export const lasting: Rule = ({ design, planter, figures }) => {
       id: 'days-short',
       severity: lasts.days < place.daysAway * 0.6 ? 'fault' : 'watch',
       room: 'water',
-      text: say`Store more water: ${after} (${q(figures.hot.total + figures.hot.open, 'daily')} leave it), and you asked for ${q(place.daysAway, 'days')}.`,
+      text: say`Store more water: ${after}, and you asked for ${q(place.daysAway, 'days')}.`,
       propose: () => {
         const gap = gapToKeep(design);
         const lowest = planter.heights.ceiling;

@@ -67,7 +67,7 @@ export const wickFoot: Rule = ({ design, planter }) =>
             id: `wick-foot-${i}`,
             severity: 'watch' as const,
             room: 'wick' as const,
-            text: say`Let the wick down to the floor: its foot hangs ${q(wick.foot, 'length')} above, and the ${q(planter.storage.volumeBelow(Math.min(wick.foot, planter.heights.brim)), 'volume')} below it stay there.`,
+            text: say`Let the wick down to the floor: the ${q(planter.storage.volumeBelow(Math.min(wick.foot, planter.heights.brim)), 'volume')} below its foot stay there.`,
             propose: () => [
               { label: say`Let it down to the floor`, patch: [set(['wicks', i, 'foot'], 0)] },
             ],
@@ -120,10 +120,10 @@ export const wickReach: Rule = (bench) => {
         severity: nothing ? ('fault' as const) : ('watch' as const),
         room: 'wick' as const,
         text: nothing
-          ? say`Shorten the way up: ${what.toLowerCase()} lifts water ${q(wick.reach, 'length')}, and from the full reservoir has ${q(atBrim, 'length')} to go. Nothing reaches the soil.`
+          ? say`Shorten the way up: ${what.toLowerCase()} lifts water ${q(wick.reach, 'length')} and has ${q(atBrim, 'length')} to go, even when full.`
           : wick.index === null
-            ? say`${what} lifts water only ${q(wick.reach, 'length')}: the lowest ${q(beyond, 'volume')} stay below, unless a wick goes down to the floor.`
-            : say`The wick must lift water ${q(wick.top, 'length')} from the floor and reaches ${q(wick.reach, 'length')}: the lowest ${q(beyond, 'volume')} stay below.`,
+            ? say`Let a wick down to the floor: ${what.toLowerCase()} lifts ${q(wick.reach, 'length')}, and ${q(beyond, 'volume')} stay below.`
+            : say`Shorten the way up: the wick lifts ${q(wick.reach, 'length')} of ${q(wick.top, 'length')}, and ${q(beyond, 'volume')} stay below.`,
         propose: () => [...other(), ...legs(), ...lower()],
       },
     ];
@@ -255,15 +255,15 @@ export const wickWeak: Rule = (bench) => {
   if (planter.wicks.length === 0 || figures.duty >= 1 || figures.delivery <= 0) return [];
   const days = figures.lastsHot.days + figures.lastsHot.reserve;
   const carries = days >= CARRIES && figures.duty >= NEARLY;
-  const asks = say`Give it more wick: on a hot day the plants ask ${q(figures.hot.total, 'daily')}, and ${q(figures.delivery, 'daily')} come up.`;
+  const asks = say`Give it more wick: a hot day takes ${q(figures.hot.total, 'volume')}`;
   return [
     {
       id: 'wick-weak',
       severity: carries ? 'watch' : 'fault',
       room: 'wick',
       text: carries
-        ? say`${asks} The soil makes up the rest for ${q(cautiousDays(days), 'days')}.`
-        : say`${asks} They will go limp over standing water.`,
+        ? say`${asks}, ${q(figures.delivery, 'volume')} come up, and the soil adds the rest for ${q(cautiousDays(days), 'days')}.`
+        : say`${asks}, and ${q(figures.delivery, 'volume')} come up. Plants wilt over water.`,
       propose: () => [
         ...stronger(bench, MARGIN / figures.duty),
         ...stronger(bench, 1.6 * (MARGIN / figures.duty)),
@@ -290,7 +290,7 @@ export const rootsFirst: Rule = (bench) => {
       id: 'roots-first',
       severity: 'note',
       room: 'wick',
-      text: say`Water from the top for ${first}: until roots are down at the water, ${q(beforeRoots.usable, 'volume')} of ${q(usable, 'volume')} come up.`,
+      text: say`Water from the top for ${first}: until roots are down, ${q(beforeRoots.usable, 'volume')} of ${q(usable, 'volume')} come up.`,
       propose: () => [addCloth(bench, 4), addColumns(bench, 4, 0.15), addColumns(bench, 8, 0.2)],
     },
   ];
@@ -319,7 +319,7 @@ export const wickStrands: Rule = (bench) => {
       id: 'stranded',
       severity: 'watch',
       room: 'wick',
-      text: say`Of ${q(figures.gross, 'volume')}, ${q(figures.stranded, 'volume')} come up too slowly for a hot day: fill it when it is down to ${q(figures.usableLevel, 'length')}.`,
+      text: say`Fill it at ${q(figures.usableLevel, 'length')}: the last ${q(figures.stranded, 'volume')} of ${q(figures.gross, 'volume')} come up too slowly in heat.`,
       propose: () => [
         ...stronger(bench, 1.5),
         ...stronger(bench, 2),

@@ -47,8 +47,8 @@ export const wicksFit: Rule = ({ planter }) =>
         room: 'wick' as const,
         text:
           placed === 0
-            ? say`Use smaller ones: there is no room for ${lot.wanted === 1 ? 'a' : 'any'} ${partName(lot, lot.wanted)} of ${q(across, 'length')} beside the tube and what else stands there.`
-            : say`Use fewer or smaller ones: ${q(placed, 'count')} of ${q(lot.wanted, 'count')} ${name} of ${q(across, 'length')} ${placed === 1 ? 'has' : 'have'} room beside the tube, and only ${placed === 1 ? 'that one counts' : 'those count'}.`,
+            ? say`Use smaller ones: no ${partName(lot, lot.wanted)} of ${q(across, 'length')} has room beside what else stands there.`
+            : say`Use fewer or smaller ones: only ${q(placed, 'count')} of ${q(lot.wanted, 'count')} ${name} of ${q(across, 'length')} ${placed === 1 ? 'has' : 'have'} room.`,
         propose: () => {
           const room = lot.room();
           return [
@@ -87,7 +87,7 @@ export const pailsWithout: Rule = ({ design, planter }) => {
       id: 'pail-without-wick',
       severity: 'fault',
       room: 'wick',
-      text: say`Give every pail a wick: ${q(dry, 'count')} of ${q(all, 'count')} ${dry === 1 ? 'has' : 'have'} none, and what grows there gets no water from below.`,
+      text: say`Give every pail a wick: ${q(dry, 'count')} of ${q(all, 'count')} ${dry === 1 ? 'has' : 'have'} none and ${dry === 1 ? 'gets' : 'get'} no water from below.`,
       propose: () => [
         {
           label: say`Give every pail one: ${q(all, 'count')}`,
@@ -124,7 +124,7 @@ export const clothFits: Rule = ({ design, planter }) =>
         room: 'wick',
         text: neck
           ? say`Bunched, this cloth is ${q(across, 'length')} across and does not go through a cap of ${q(design.bed?.kind === 'neck' ? design.bed.neckDiameter : 0, 'length')}.`
-          : say`Share the cloth over more holes: bunched in ${spec.holes === 1 ? 'one' : say`${q(spec.holes, 'count')}`} it needs ${q(bunchHole(spec), 'length')} each, and soil falls past it.`,
+          : say`Share the cloth over more holes: ${spec.holes === 1 ? 'one' : say`${q(spec.holes, 'count')}`} of ${q(bunchHole(spec), 'length')} each let soil fall past it.`,
         propose: () =>
           neck
             ? [
@@ -151,7 +151,7 @@ export const clothFits: Rule = ({ design, planter }) =>
         id: `cloth-spread-${index}`,
         severity: 'watch',
         room: 'wick',
-        text: say`Spread ${q(spec.spread, 'length')} from the middle the cloth would go beyond the wall, which is ${q(half, 'length')} away.`,
+        text: say`Spread the cloth less than ${q(spec.spread, 'length')}: the wall is ${q(half, 'length')} from the middle.`,
         propose: () => [
           {
             label: say`Spread it ${q(fits, 'length')}`,
@@ -177,7 +177,7 @@ export const cupHangs: Rule = ({ planter }) =>
         id: `cup-rim-${index}`,
         severity: 'fault',
         room: 'wick',
-        text: say`A hole that lets this cup through is ${q(cupHole(spec).least, 'length')} wide, and its rim is ${q(spec.rim, 'length')}: it falls through. A rim of ${q(rim, 'length')} holds it.`,
+        text: say`Take a cup with a rim of ${q(rim, 'length')}: its hole is ${q(cupHole(spec).least, 'length')}, and a rim of ${q(spec.rim, 'length')} falls through.`,
         propose: () => [
           ...(narrower > 0.02
             ? [
@@ -229,7 +229,7 @@ export const bridges: Rule = ({ planter }) => {
       id: 'hole-bridge',
       severity: 'fault',
       room: 'wick',
-      text: say`Leave ${q(BRIDGE, 'length')} between the hole for the ${who[0] ?? ''} and ${who[1] ?? ''}: with ${q(Math.max(least, 0), 'length')} the sheet tears.`,
+      text: say`Leave ${q(BRIDGE, 'length')} between the holes for ${who[0] ?? ''} and ${who[1] ?? ''}: at ${q(Math.max(least, 0), 'length')} the sheet tears.`,
       propose: () => [{ label: say`Let Huerta place them`, patch: moved }],
     },
   ];

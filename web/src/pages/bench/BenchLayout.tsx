@@ -57,6 +57,8 @@ export const BenchLayout = memo(function BenchLayout({ saving }: { saving: Savin
             display="grid"
             gridTemplateColumns={{
               base: '18.5rem minmax(0, 1fr) 19.5rem',
+              // Findings are two lines long here, and the drawing has half the window.
+              xl: '17rem minmax(0, 1fr) 22rem',
               '2xl': '18.5rem minmax(0, 1fr) 24rem',
             }}
           >

@@ -1,5 +1,5 @@
 import { Box, Button } from '@chakra-ui/react';
-import { plan, plantingView, sectionBounds } from '@huerta/core';
+import { plan, plantingView, planTurned, sectionBounds } from '@huerta/core';
 import { memo, useMemo, useState, type ReactNode } from 'react';
 import { useWords } from '../../app/preferences';
 import { PlanDrawing } from '../../drawing/PlanDrawing';
@@ -114,6 +114,9 @@ const ViewChoice = memo(function ViewChoice({ view, onView }: ViewChoiceProps) {
   );
 });
 
+/** So much deeper than wide a plan under the section is turned by a quarter. */
+const DEEP = 1.2;
+
 interface LivePlanProps {
   view: PlanView;
   beside: boolean;
@@ -124,10 +127,14 @@ interface LivePlanProps {
 
 function LivePlan({ view, beside, width, height }: LivePlanProps) {
   const { planter } = useBench();
-  const drawing = useMemo(
+  const upright = useMemo(
     () => (view === 'plants' ? plantingView(planter) : plan(planter)),
     [planter, view],
   );
+  const size = upright.bounds;
+  // Under the section there is more room across than down.
+  const turn = !beside && size.top - size.bottom > DEEP * (size.right - size.left);
+  const drawing = useMemo(() => (turn ? planTurned(upright) : upright), [turn, upright]);
   const { left, right, bottom, top } = drawing.bounds;
   const wide = planWidth({ width, height }) - 4;
   const tall = (wide * (top - bottom)) / (right - left) + 34;
@@ -138,9 +145,8 @@ function LivePlan({ view, beside, width, height }: LivePlanProps) {
       height={
         beside ? Math.min(tall, Math.max(height - 230, 120)) : planHeight({ width, height }) - 12
       }
-      label={
-        view === 'plants' ? 'Plants seen from above, to scale' : 'Floor seen from above, to scale'
-      }
+      {...(turn ? { left: 'front' } : {})}
+      label={`${view === 'plants' ? 'Plants' : 'Floor'} seen from above, to scale${turn ? ', its front on the left' : ''}`}
     />
   );
 }
