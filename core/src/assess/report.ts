@@ -96,7 +96,7 @@ const REPORT = {
     none: 'ample',
     better: 'more',
   },
-  mix: { label: 'Mix, loose', kind: 'volume', value: (f) => f.looseVolume },
+  mix: { label: 'Mix, loose', kind: 'loose', value: (f) => f.looseVolume },
   weightEmpty: { label: 'Weighs empty', kind: 'mass', value: (f) => f.weight.empty },
   weightDry: { label: 'With dry mix and stone', kind: 'mass', value: (f) => f.weight.dry },
   weightFull: { label: 'Weighs full', kind: 'mass', value: (f) => f.weight.full, better: 'less' },

@@ -3,8 +3,7 @@ import {
   baseStyle,
   changeBase,
   USUAL_AIR_GAP,
-  USUAL_CLOTH,
-  usualTube,
+  usualFor,
   type LayerDesign,
   type Patch,
   type PlanterDesign,
@@ -250,6 +249,7 @@ function wickMaterial({ design }: Planter): Question | null {
   const i = design.wicks.findIndex((wick) => wick.kind === 'cloth');
   const now = design.wicks[i];
   if (now?.kind !== 'cloth') return null;
+  const { cloth } = usualFor(design);
   // Strands of a rope are not as wide as legs of a cloth.
   const usualSizes = (material: ClothId): Patch =>
     CLOTHS[material].rope
@@ -259,9 +259,9 @@ function wickMaterial({ design }: Planter): Question | null {
           set(['wicks', i, 'thickness'], 0.012),
         ]
       : [
-          set(['wicks', i, 'legs'], USUAL_CLOTH.legs),
-          set(['wicks', i, 'width'], USUAL_CLOTH.width),
-          set(['wicks', i, 'thickness'], USUAL_CLOTH.thickness),
+          set(['wicks', i, 'legs'], cloth.legs),
+          set(['wicks', i, 'width'], cloth.width),
+          set(['wicks', i, 'thickness'], cloth.thickness),
         ];
   const says: Partial<Record<ClothId, string>> = {
     'cotton-cloth': 'The strongest wick there is, and an old shirt costs nothing. It rots.',
@@ -328,7 +328,7 @@ function fillTube({ design, heights }: Planter): Question | null {
       id: 'tube',
       name: 'A fill tube',
       says: 'Water goes where it belongs, and a stick in the tube tells how much is left.',
-      patch: design.fillTube ? [] : [set(['fillTube'], usualTube(heights.rim))],
+      patch: design.fillTube ? [] : [set(['fillTube'], usualFor(design).tube(heights.rim))],
     },
     {
       id: 'top',

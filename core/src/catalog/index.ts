@@ -3,6 +3,7 @@ export * from './sites';
 export * from './media';
 export * from './aggregates';
 export * from './cloths';
+export * from './bags';
 export * from './crops';
 export * from './drills';
 export * from './ingredients';

@@ -159,7 +159,7 @@ export const FIELDS = {
     freeboard: spec('Freeboard', 'length', 0, 0.3, 'Soil surface down from the rim.'),
     upper: spec('Depth of the upper mix', 'length', 0.02, 0.8, 'From the surface down.'),
     settlement: spec('Allowed for settling', 'share', 0, 0.5),
-    bag: spec('Bag size', 'volume', 0.001, 0.2),
+    bag: spec('Bag size', 'loose', 0.001, 0.2),
     feedDose: spec('Feed', 'dose', 0, 200),
     feedNitrogen: spec(
       'Nitrogen in it',

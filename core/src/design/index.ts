@@ -51,7 +51,7 @@ export { migrate, STEPS, type AnyDocument, type MigrationStep } from './migratio
 export { differences, SECTIONS, withParts, type DesignPart, type Difference } from './differences';
 export { applyPatch, type Change, type Patch } from './patch';
 export { baseOf, BASES, changeBase, standsOnFloor, type BaseId } from './builds';
-export { STARTING_POINTS, vesselFrom, type StartingPoint } from './presets';
+export { inInches, STARTING_POINTS, vesselFrom, vesselIn, type StartingPoint } from './presets';
 export {
   airCeiling,
   baseStyle,
@@ -82,5 +82,6 @@ export {
   usualTube,
   usualTubeLength,
 } from './usual';
+export { measuredIn, usualCup, usualFor, usualIn, type Usual } from './measured';
 export { overflowAs, usualBed, type BedKind } from './otherwise';
 export { inspected, putVessel, reshape, SHAPES } from './reshape';

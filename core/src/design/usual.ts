@@ -1,4 +1,4 @@
-import { bitFor, METRIC_BITS, PIPES, type PipeId } from '../catalog';
+import { bitFor, INCH_BITS, METRIC_BITS, PIPES, type PipeId } from '../catalog';
 import type {
   ClothWickDesign,
   ColumnWickDesign,
@@ -76,9 +76,10 @@ export const USUAL_LYING: PartOf<'lying'> = {
   length: 0,
 };
 
-/** The hole to drill for a pipe: its real outside with a little play, as a bit that exists. */
+/** The hole to drill for a pipe: its real outside with a little play, as a bit that is sold where the pipe is. */
 export function holeForPipe(pipe: PipeId): number {
-  return bitFor(PIPES[pipe].outside + PLAY, METRIC_BITS);
+  const { outside, family } = PIPES[pipe];
+  return bitFor(outside + PLAY, family === 'inch' ? INCH_BITS : METRIC_BITS);
 }
 
 /** Floor to rim and a hand's width, to the next whole millimetre. Metres. */
@@ -103,13 +104,14 @@ export function usualTube(depth: number, pipe: PipeId = 'mm-32'): FillTubeDesign
 /** A hole keeps this far under a platform, metres. */
 const CLEAR = 0.004;
 
-/** One screened hole whose lip leaves the usual air gap under `ceiling`, marked to the millimetre. */
+/** One screened hole whose lip leaves the usual air gap under `ceiling`, on a `mark` of the rule. */
 export function usualOverflow(
   ceiling: number,
   diameter = 0.012,
+  mark = 0.001,
 ): Extract<OverflowDesign, { kind: 'hole' }> {
   // The upper edge of the hole stays clear of what the soil stands on.
   const lip = Math.max(ceiling - Math.max(USUAL_AIR_GAP, diameter + CLEAR), ceiling / 2);
-  const centre = Math.floor((lip + diameter / 2) * 1000 + 1e-6) / 1000;
+  const centre = Math.floor((lip + diameter / 2) / mark + 1e-6) * mark;
   return { kind: 'hole', centre, diameter, count: 1, bearing: 0, screened: true };
 }

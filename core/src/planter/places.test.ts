@@ -34,7 +34,9 @@ test('a tube under a sheet keeps its bridge; put over the edge it stands elsewhe
   const { planter: moved, assessment } = evaluate(design);
   expect(placesOf(moved).find(({ id }) => id === tube.id)).toMatchObject({ stands: false });
   const finding = assessment.findings.find(({ id }) => id === 'places-tube-0')!;
-  expect(tell(finding.text, 'metric')).toMatch(/^Move the fill tube: it does not fit where you put it/);
+  expect(tell(finding.text, 'metric')).toMatch(
+    /^Move the fill tube: it does not fit where you put it/,
+  );
   const mended = applyPatch(design, finding.remedies[0]!.patch);
   expect(placesOf(assemble(mended))).toEqual(placesOf(planter));
 });

@@ -69,7 +69,11 @@ test('the sheet of any design with two mixes names both, and they add up', () =>
           figures.looseVolume,
           9,
         );
-        const list = shoppingFor([{ name: '', ...sheet, usable: figures.usable }], NEW_BOOK);
+        const list = shoppingFor(
+          [{ name: '', ...sheet, usable: figures.usable }],
+          NEW_BOOK,
+          'metric',
+        );
         expect(list.lines.every(({ wanted }) => wanted > 0)).toBe(true);
         expect(wetsTo(planter)).toBeLessThanOrEqual(
           planter.heights.surface - planter.heights.base + 1e-9,

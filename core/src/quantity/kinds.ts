@@ -20,6 +20,8 @@ import {
   cupsUnder,
   sixteenths,
   LUMBER,
+  CUBIC_FOOT,
+  DRY_QUART,
 } from './units';
 
 /** The two ways of showing a quantity. The choice never changes a stored value. */
@@ -41,6 +43,8 @@ export interface UnitStyle {
   nominal?: readonly { name: string; real: number }[];
   /** Write in cups and spoons, to a quarter of a cup or half a spoon. */
   scoops?: boolean;
+  /** Amounts under so much, in SI, are written in this unit instead. */
+  less?: { below: number; unit: string; symbol: string; decimals: UnitStyle['decimals'] };
   /** Amounts under so much, in SI, are written in cups and spoons: times `per` they are m³. */
   small?: { below: number; per: number; after: string };
 }
@@ -145,6 +149,21 @@ export const KINDS = {
       us: { unit: 'gal', symbol: 'gal', decimals: oneDecimal, small: cupsUnder(1, '') },
     },
     example: { metric: '19 L', us: '5 gal' },
+  },
+  /** Cubic metres of soil, mix and what else is sold loose in bags: litres, or cubic feet and dry quarts. */
+  loose: {
+    noun: 'volume',
+    units: { ...volumes, ...spelled('qt quart quarts', DRY_QUART) },
+    style: {
+      metric: { unit: 'l', symbol: 'L', decimals: oneDecimal },
+      us: {
+        unit: 'ft3',
+        symbol: 'ft³',
+        decimals: [{ below: 100, places: 1 }, ...whole],
+        less: { below: 0.95 * CUBIC_FOOT, unit: 'qt', symbol: 'qt', decimals: fewDecimals },
+      },
+    },
+    example: { metric: '20 L', us: '16 qt or 2 ft³' },
   },
   /** Kilograms. */
   mass: {

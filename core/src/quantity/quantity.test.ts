@@ -137,6 +137,11 @@ describe('writing', () => {
     [0.02, 'lumber', 'us', '13/16 in'],
     [0.028, 'lumber', 'us', '1 1/8 in'],
     [0.0381, 'lumber', 'metric', '38 mm'],
+    // Soil by the dry quart and the cubic foot, as its bags are.
+    [0.01762, 'loose', 'us', '16 qt'],
+    [0.0283168, 'loose', 'us', '1 ft³'],
+    [0.207, 'loose', 'us', '7.3 ft³'],
+    [0.02, 'loose', 'metric', '20 L'],
     [4, 'dose', 'us', '4 oz per ft³'],
     [0.005, 'slope', 'us', '1/16 in per ft'],
   ] as const)('%d %s in %s is %s', (value, kind, system, text) =>

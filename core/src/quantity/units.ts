@@ -2,6 +2,10 @@
 
 export const INCH = 0.0254;
 export const US_GALLON = 231 * INCH ** 3;
+export const FOOT = 12 * INCH;
+export const CUBIC_FOOT = FOOT ** 3;
+/** The dry quart that soil is sold by (NIST Handbook 44, Appendix C: 67.2006 in³). */
+export const DRY_QUART = 67.2006 * INCH ** 3;
 export const POUND = 0.45359237;
 export const DAY = 86_400;
 

@@ -28,6 +28,11 @@ export function writeParts(value: number, kind: QuantityKind, system: UnitSystem
     const { number, symbol } = writeScoops(volume);
     return { number, symbol: `${symbol}${small.after}` };
   }
+  const { less } = chosen;
+  if (less && value > 0 && value < less.below) {
+    const number = writeDecimal(value / (units[less.unit] ?? 1), less);
+    return { number, symbol: less.symbol };
+  }
   const inUnit = value / (chosen.unit === '' ? 1 : (units[chosen.unit] ?? 1));
   const named = chosen.nominal?.find(({ real }) => Math.abs(real - value) < NEAR);
   if (named) {
@@ -49,7 +54,7 @@ export function writeQuantity(value: number, kind: QuantityKind, system: UnitSys
   return symbol === '%' ? `${number}%` : `${number}${NBSP}${symbol}`;
 }
 
-function writeDecimal(value: number, style: UnitStyle): string {
+function writeDecimal(value: number, style: Pick<UnitStyle, 'decimals' | 'upTo'>): string {
   const size = Math.abs(value);
   const next = Math.ceil(value);
   const named = style.upTo !== undefined && next - value < style.upTo;

@@ -133,7 +133,7 @@ export function score(
     return daysLasted(run);
   });
   const { parts, cuts } = buildSheet(planter, figures, 'metric');
-  const list = shoppingFor([{ name: '', parts, cuts, usable: figures.usable }], book);
+  const list = shoppingFor([{ name: '', parts, cuts, usable: figures.usable }], book, 'metric');
   return {
     ...one,
     days: Math.floor(spreadOf(lasted).low + 1e-9),

@@ -2,7 +2,7 @@ import type { Figures } from '../assess';
 import { FEED_DOSES, FEEDS, ingredientOf, LIME_DENSITY, type IngredientId } from '../catalog';
 import { ingredientGood, mixGood, type Good } from './goods';
 import { cropIn, type PlanterDesign } from '../design';
-import { q, say, type Message } from '../quantity';
+import { q, say, type Message, type UnitSystem } from '../quantity';
 import { recipeOf } from '../soil';
 import { packsIn, type PriceBook } from './priceBook';
 
@@ -47,9 +47,9 @@ export function ingredientsOf(
  * What a cubic metre of loose mix costs by its parts, each at the best unit price in the book; the price
  * of the ready mix where it has no recipe.
  */
-export function mixPrice(soil: PlanterDesign['soil'], book: PriceBook): number {
+export function mixPrice(soil: PlanterDesign['soil'], book: PriceBook, units: UnitSystem): number {
   const best = (good: Good): number =>
-    Math.min(...packsIn(book, good).packs.map(({ size, price }) => price / size));
+    Math.min(...packsIn(book, good, units).packs.map(({ size, price }) => price / size));
   const cubicMetre = ingredientsOf({ soil }, 1);
   if (!cubicMetre) return best(mixGood(soil.medium));
   return cubicMetre.reduce((sum, { id, amount }) => sum + amount * best(ingredientGood(id)), 0);

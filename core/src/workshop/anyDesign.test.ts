@@ -42,7 +42,7 @@ test('the shopping list of any design covers what it takes, and costs what its l
         name: `${i}`,
         ...sheetOf(design, 'metric'),
       }));
-      const list = shoppingFor(shoppers, NEW_BOOK);
+      const list = shoppingFor(shoppers, NEW_BOOK, 'metric');
       expect(list.lines.reduce((sum, { cost }) => sum + cost, 0)).toBeCloseTo(list.total, 6);
       for (const { good, wanted, atHand, buy, plan, amounts } of list.lines) {
         const bought = buy.reduce((sum, { size, count }) => sum + size * count, 0);

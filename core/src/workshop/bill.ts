@@ -59,7 +59,7 @@ export function billOf(
         return {
           id: `${id}-${one.id}`,
           what: bought.name,
-          amount: say`${q(one.parts, 'ratio')} ${many(one.parts, 'part')}, ${q(one.volume, 'volume')}`,
+          amount: say`${q(one.parts, 'ratio')} ${many(one.parts, 'part')}, ${q(one.volume, 'loose')}`,
           use: 'In the mix',
           into: id,
           ...come(bought),

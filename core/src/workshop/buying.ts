@@ -6,7 +6,7 @@ export const KIND_OF_UNIT: Readonly<Record<GoodUnit, QuantityKind>> = {
   piece: 'count',
   length: 'stock',
   area: 'area',
-  volume: 'volume',
+  volume: 'loose',
   mass: 'mass',
 };
 

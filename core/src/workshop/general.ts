@@ -22,7 +22,7 @@ function upperMix(maker: Maker): void {
     {
       id: 'mix-upper',
       what: `${mediumOf(soil.upper.medium).name}, loose`,
-      amount: say`${q(figures.upperLoose, 'volume')}; ${q(figures.upperVolume, 'volume')} once it has settled`,
+      amount: say`${q(figures.upperLoose, 'loose')}; ${q(figures.upperVolume, 'loose')} once it has settled`,
       use: 'The upper mix, to the freeboard',
       good: mixGood(soil.upper.medium, soil.bag),
       quantity: figures.upperLoose,
@@ -44,7 +44,7 @@ export function fill(maker: Maker): void {
     {
       id: 'mix',
       what: soil.upper ? 'Growing mix below, loose' : 'Growing mix, loose',
-      amount: say`${q(lower, 'volume')}; ${q(figures.soilVolume - figures.upperVolume, 'volume')} once it has settled`,
+      amount: say`${q(lower, 'loose')}; ${q(figures.soilVolume - figures.upperVolume, 'loose')} once it has settled`,
       use: soil.upper ? 'Under the upper mix, down to the wicks' : 'Fills it to the freeboard',
       good: soil.recipe ? null : mixGood(soil.medium, soil.bag),
       quantity: lower,
@@ -122,7 +122,7 @@ export function fill(maker: Maker): void {
     'fill',
     seam !== null
       ? say`Fill ${each > 1 ? say`the ${q(each, 'count')} of them` : 'it'} in layers of a hand’s depth, each watered so that it settles now: the lower mix until ${q(bed.floor + bed.inside.depth - seam, 'length')} are left to the rim, then the upper one to ${q(soil.freeboard, 'length')} under it.`
-      : say`Fill ${each > 1 ? say`the ${q(each, 'count')} of them` : 'it'} in layers of a hand’s depth, each watered so that it settles now: ${packed ? 'what is left of the ' : ''}${q(figures.looseVolume, 'volume')} loose${each > 1 ? ' in all' : ''}, to ${q(soil.freeboard, 'length')} under the rim.`,
+      : say`Fill ${each > 1 ? say`the ${q(each, 'count')} of them` : 'it'} in layers of a hand’s depth, each watered so that it settles now: ${packed ? 'what is left of the ' : ''}${q(figures.looseVolume, 'loose')} loose${each > 1 ? ' in all' : ''}, to ${q(soil.freeboard, 'length')} under the rim.`,
     10 + Math.round(figures.looseVolume * 300),
   );
   maker.measure(

@@ -32,6 +32,8 @@ export type GoodUnit = 'piece' | 'length' | 'area' | 'volume' | 'mass';
 export interface Pack {
   /** How much is in it, in the good's unit. */
   size: number;
+  /** How much is in it where people buy by the foot and the pound, if not the usual size that is nearest. */
+  us?: number;
   /** What it costs. */
   price: number;
 }
@@ -114,7 +116,8 @@ const perMetre = (outside: number): number => 0.6 + 45 * outside;
 export function pipeGood(pipe: PipeId): Good {
   const { name, outside, family } = PIPES[pipe];
   const size = family === 'inch' ? INCH_LENGTH : METRIC_LENGTH;
-  return good(`pipe:${pipe}`, name, 'length', { size, price: cents(size * perMetre(outside)) });
+  const price = cents(size * perMetre(outside));
+  return good(`pipe:${pipe}`, name, 'length', { size, us: INCH_LENGTH, price });
 }
 
 /** Plain pipe that is known by its outside diameter only; a pipe by that name where there is one. */
@@ -126,6 +129,7 @@ export function plainPipe(outside: number): Good {
   const mm = Math.round(outside * MM);
   return good(`pipe:${mm}`, say`Pipe of ${q(outside, 'length')}`, 'length', {
     size: METRIC_LENGTH,
+    us: INCH_LENGTH,
     price: cents(METRIC_LENGTH * perMetre(outside)),
   });
 }
@@ -257,7 +261,11 @@ export function mixGood(medium: MediumId, bag = 0.02): Good {
   const { name } = MEDIA[medium];
   return medium === 'ground-soil'
     ? good('mix:ground-soil', name, 'volume', { size: 0.04, price: 0 })
-    : good(`mix:${medium}`, name, 'volume', { size: bag, price: cents(A_BAG + MIX_PRICE * bag) });
+    : good(`mix:${medium}`, name, 'volume', {
+        size: bag,
+        us: bag,
+        price: cents(A_BAG + MIX_PRICE * bag),
+      });
 }
 
 /** Prices of 10, 20 and 50 L of what is bought by the bag to be mixed. */

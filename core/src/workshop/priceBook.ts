@@ -1,5 +1,7 @@
 import { z } from 'zod';
+import type { UnitSystem } from '../quantity';
 import { CURRENCIES, CURRENCY_IDS, type Currency, type Good, type Pack } from './goods';
+import { soldIn } from './packs';
 
 /**
  * One's own prices, what lies in the shed, and how one buys. A good that is not in the book has its
@@ -40,15 +42,23 @@ export const NEW_BOOK: PriceBook = {
   offcuts: {},
 };
 
-/** The packs in which a good is bought by this book, and whether their prices are typical ones. */
+/**
+ * The packs in which a good is bought by this book, and whether their prices are typical ones.
+ *
+ * @param units typical packs are those on sale where people measure so
+ */
 export function packsIn(
   { currency, prices }: Pick<PriceBook, 'currency' | 'prices'>,
-  { id, packs }: Good,
+  { id, unit, packs }: Good,
+  units: UnitSystem,
 ): { packs: readonly Pack[]; typical: boolean } {
   const own = prices[currency]?.[id];
   if (own) return { packs: own, typical: false };
   return {
-    packs: packs.map((one) => ({ ...one, price: inCurrency(one.price, currency) })),
+    packs: packs.map((one) => {
+      const { size, price } = soldIn(one, unit, units);
+      return { size, price: inCurrency(price, currency) };
+    }),
     typical: true,
   };
 }

@@ -67,8 +67,8 @@ describe('packs', () => {
 });
 
 test('several planters share what is bought: one list costs no more than two', () => {
-  const both = shoppingFor([pail, tote], NEW_BOOK);
-  const apart = [pail, tote].map((one) => shoppingFor([one], NEW_BOOK).total);
+  const both = shoppingFor([pail, tote], NEW_BOOK, 'metric');
+  const apart = [pail, tote].map((one) => shoppingFor([one], NEW_BOOK, 'metric').total);
   expect(both.total).toBeLessThanOrEqual(apart[0]! + apart[1]! + 1e-9);
   expect(both.planters.reduce((sum, { cost }) => sum + cost, 0)).toBeCloseTo(both.total, 9);
   const [first] = both.planters;
@@ -85,7 +85,7 @@ test('what lies in the shed is used first, offcuts too', () => {
     atHand: { 'ingredient:coir': 1, cap: 1 },
     offcuts: { [tube]: [0.5] },
   };
-  const { lines } = shoppingFor([pail], book);
+  const { lines } = shoppingFor([pail], book, 'metric');
   const line = (id: string) => lines.find(({ good }) => good.id === id)!;
   expect(line(ingredientGood('coir').id).buy).toEqual([]);
   expect(line(SMALL_GOODS.cap.id)).toMatchObject({ wanted: 1, atHand: 1, cost: 0 });
@@ -102,15 +102,20 @@ test('a mix by parts of one’s own is bought by its parts, even where ready mix
     measured: { shrinks: 0.2, reach: 0.3 },
   };
   const own = shopper('cloth-pail', [{ path: ['soil', 'recipe'], value: recipe }]);
-  const { lines } = shoppingFor([own], { ...NEW_BOOK, mixing: 'ready' });
+  const { lines } = shoppingFor([own], { ...NEW_BOOK, mixing: 'ready' }, 'metric');
   const wanted = (id: string) => lines.find(({ good }) => good.id === id)!.wanted;
   const loose = own.parts.find(({ id }) => id === 'mix')!.quantity;
   expect(wanted('ingredient:coir')).toBeCloseTo((0.75 * loose) / 0.8, 9);
   // Sand is sold by weight.
   expect(wanted('fill:coarse-sand')).toBeCloseTo(((0.25 * loose) / 0.8) * 1600, 6);
   // 9.50 for 50 L of coir, 70 for a tonne of sand: (0.75 · 190 + 0.25 · 112) / 0.8 a cubic metre.
-  expect(mixPrice({ ...start('cloth-pail').soil, recipe }, NEW_BOOK)).toBeCloseTo(213.125, 6);
-  expect(mixPrice({ ...start('cloth-pail').soil, medium: 'ground-soil' }, NEW_BOOK)).toBe(0);
+  expect(mixPrice({ ...start('cloth-pail').soil, recipe }, NEW_BOOK, 'metric')).toBeCloseTo(
+    213.125,
+    6,
+  );
+  expect(mixPrice({ ...start('cloth-pail').soil, medium: 'ground-soil' }, NEW_BOOK, 'metric')).toBe(
+    0,
+  );
 });
 
 test('own prices count in their currency only; ready mix is bought instead of its ingredients', () => {
@@ -120,10 +125,12 @@ test('own prices count in their currency only; ready mix is bought instead of it
     prices: { EUR: { cap: [{ size: 1, price: 2.5 }] } },
   });
   const cap = (currency: 'EUR' | 'USD') =>
-    shoppingFor([pail], { ...book, currency }).lines.find(({ good }) => good.id === 'cap')!;
+    shoppingFor([pail], { ...book, currency }, 'metric').lines.find(
+      ({ good }) => good.id === 'cap',
+    )!;
   expect(cap('EUR')).toMatchObject({ cost: 2.5, typical: false });
   expect(cap('USD')).toMatchObject({ typical: true });
-  const ids = shoppingFor([pail], book).lines.map(({ good }) => good.id);
+  const ids = shoppingFor([pail], book, 'metric').lines.map(({ good }) => good.id);
   expect(ids).toContain('mix:coir-perlite');
   expect(ids).not.toContain('ingredient:coir');
 });
@@ -136,7 +143,7 @@ test('a price that is none is refused with a sentence', () => {
 
 test('every family has a price for each line, and a cost for each usable litre', () => {
   for (const { id, design } of STARTING_POINTS) {
-    const list = shoppingFor([shopper(id)], NEW_BOOK);
+    const list = shoppingFor([shopper(id)], NEW_BOOK, 'metric');
     for (const line of list.lines) {
       expect([line.good.id, Number.isFinite(line.cost), line.wanted > 0]).toEqual([
         line.good.id,
@@ -156,7 +163,7 @@ test.each(['own', 'ready'] as const)(
   (mixing) => {
     for (const { id } of STARTING_POINTS) {
       const one = shopper(id);
-      const list = shoppingFor([one], { ...NEW_BOOK, mixing });
+      const list = shoppingFor([one], { ...NEW_BOOK, mixing }, 'metric');
       const bill = billOf(one, list);
       expect(bill.filter(({ into }) => into === null).map((line) => line.id)).toEqual(
         one.parts.map((part) => part.id),

@@ -1,3 +1,4 @@
+import type { UnitSystem } from '../quantity';
 import { ingredientGood, type Currency, type Good } from './goods';
 import { packsFor, type Bought } from './buying';
 import { planCuts, type CutPlan, type Cut } from './cuts';
@@ -48,8 +49,12 @@ interface Demand {
   pieces: Cut[];
 }
 
-/** Everything that some planters take together, in packs on sale, with what lies at hand used first. */
-export function shoppingFor(planters: readonly Shopper[], book: PriceBook): ShoppingList {
+/** Everything that some planters take together, in packs on sale where people measure so, with what lies at hand used first. */
+export function shoppingFor(
+  planters: readonly Shopper[],
+  book: PriceBook,
+  units: UnitSystem,
+): ShoppingList {
   const demands = new Map<string, Demand>();
   const want = (good: Good, planter: number, amount: number, pieces: readonly Cut[] = []) => {
     if (amount <= 0) return;
@@ -74,7 +79,7 @@ export function shoppingFor(planters: readonly Shopper[], book: PriceBook): Shop
       want(good, i, length, named);
     }
   });
-  const lines = [...demands.values()].map((demand) => lineOf(demand, book));
+  const lines = [...demands.values()].map((demand) => lineOf(demand, book, units));
   return {
     currency: book.currency,
     lines,
@@ -89,9 +94,13 @@ export function shoppingFor(planters: readonly Shopper[], book: PriceBook): Shop
   };
 }
 
-function lineOf({ good, amounts, pieces }: Demand, book: PriceBook): ShoppingLine {
+function lineOf(
+  { good, amounts, pieces }: Demand,
+  book: PriceBook,
+  units: UnitSystem,
+): ShoppingLine {
   const wanted = amounts.reduce((sum, amount) => sum + amount, 0);
-  const { packs, typical } = packsIn(book, good);
+  const { packs, typical } = packsIn(book, good, units);
   const line = { good, wanted, amounts, typical };
   if (pieces.length > 0) {
     const offcuts = book.offcuts[good.id] ?? [];

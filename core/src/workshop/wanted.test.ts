@@ -15,10 +15,11 @@ test.each(['metric', 'us'] as const)(
     const asked = shoppingFor(
       designs.map((design) => shopperOf(design, units)),
       NEW_BOOK,
+      units,
     ).lines.map(({ good }) => good.id);
     expect(asked.filter((id) => !ids.includes(id))).toEqual([]);
     for (const good of goods) {
-      const { packs } = packsIn(NEW_BOOK, good);
+      const { packs } = packsIn(NEW_BOOK, good, units);
       expect([good.id, packs.every(({ size, price }) => size > 0 && price >= 0)]).toEqual([
         good.id,
         true,

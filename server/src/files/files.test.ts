@@ -50,7 +50,7 @@ async function billFor(design: PlanterDesign, units: UnitSystem): Promise<string
   const { planter, assessment } = evaluate(design);
   const sheet = buildSheet(planter, assessment.figures, units);
   const { usable } = assessment.figures;
-  return billOf(sheet, shoppingFor([{ name: '', ...sheet, usable }], book)).map((one) => [
+  return billOf(sheet, shoppingFor([{ name: '', ...sheet, usable }], book, units)).map((one) => [
     tell(one.what, units),
     tell(one.amount, units),
     one.use,

@@ -61,7 +61,7 @@ async function drawBuild(job: BuildJob): Promise<PaperResult> {
   if (what === 'sheet') {
     const { parts, cuts } = sheet;
     const { usable } = assessment.figures;
-    const shopping = shoppingFor([{ name: design.name, parts, cuts, usable }], book);
+    const shopping = shoppingFor([{ name: design.name, parts, cuts, usable }], book, units);
     const pdf = await sheetPdf({ planter, assessment, sheet, shopping, units, paper });
     return { ok: true, file: pdf };
   }

@@ -46,13 +46,13 @@ export function fileService(
     const { value: design } = await planters.get(id);
     const { planter, assessment } = evaluate(design);
     const sheet = buildSheet(planter, assessment.figures, units);
-    return { design, planter, assessment, sheet };
+    return { design, planter, assessment, sheet, units };
   };
-  const shop = async ({ design, assessment, sheet }: Awaited<ReturnType<typeof work>>) => {
+  const shop = async ({ design, assessment, sheet, units }: Awaited<ReturnType<typeof work>>) => {
     const { value: book } = await prices.get(ONLY);
     const { parts, cuts } = sheet;
     const usable = assessment.figures.usable;
-    return shoppingFor([{ name: design.name, parts, cuts, usable }], book);
+    return shoppingFor([{ name: design.name, parts, cuts, usable }], book, units);
   };
   const named = <T>(design: { name: string }, kind: string, content: T): NamedFile<T> => ({
     name: `${design.name.replace(/[^\p{L}\p{N}]+/gu, ' ').trim()} ${kind}`,

@@ -129,6 +129,7 @@ export const work = {
     shoppingFor(
       designs.map((design) => shopperOf(design, units)),
       book,
+      units,
     ),
   goods: (designs: readonly PlanterDesign[], units: UnitSystem): Good[] => goodsOf(designs, units),
   /** Scores candidates one after the other and tells of each, null where one could not be worked out. */

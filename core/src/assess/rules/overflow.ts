@@ -1,11 +1,11 @@
-import { METRIC_BITS } from '../../catalog';
 import {
   baseStyle,
   lipBelowMark,
   standsOnStone,
   USUAL_AIR_GAP,
-  usualOverflow,
+  usualFor,
   type OverflowDesign,
+  type PlanterDesign,
 } from '../../design';
 import { baseName } from '../../planter';
 import { q, say } from '../../quantity';
@@ -58,7 +58,7 @@ export const overflowHeight: Rule = ({ design, planter: { heights }, figures }) 
   };
   const drilled = (): Remedy[] =>
     overflow.kind === 'rim'
-      ? [0.016, 0.012].map((diameter) => drillOne(heights.ceiling, diameter))
+      ? [0.016, 0.012].map((diameter) => drillOne(design, heights.ceiling, diameter))
       : [];
   const propose = () => [
     ...drilled(),
@@ -123,16 +123,17 @@ export const overflowMissing: Rule = ({ design, planter: { heights, vessel } }) 
       severity: rain === 'open' ? 'fault' : rain === 'covered' || !small ? 'watch' : 'note',
       room: 'water',
       text,
-      propose: () => [0.012, 0.02, 0.006].map((diameter) => drillOne(heights.ceiling, diameter)),
+      propose: () =>
+        [0.012, 0.02, 0.006].map((diameter) => drillOne(design, heights.ceiling, diameter)),
     },
   ];
 };
 
 /** One hole in the usual place under the top of the base. */
-function drillOne(ceiling: number, diameter: number): Remedy {
-  const hole = usualOverflow(ceiling, diameter);
+function drillOne(design: PlanterDesign, ceiling: number, wanted: number): Remedy {
+  const hole = usualFor(design).hole(ceiling, wanted);
   return {
-    label: say`Drill one hole of ${q(diameter, 'length')}, marked at ${q(hole.centre, 'length')}`,
+    label: say`Drill one hole of ${q(hole.diameter, 'length')}, marked at ${q(hole.centre, 'length')}`,
     patch: [set(['overflow'], hole)],
   };
 }
@@ -151,7 +152,8 @@ export const overflowEdges: Rule = ({ design, planter: { heights } }) => {
   if (over <= 1e-6) return [];
   const lip = overflow.centre - lipBelowMark(overflow);
   const lower = downToMm(lip - over);
-  const smaller = METRIC_BITS.filter((bit) => bit < overflow.diameter && bit >= 0.008)
+  const smaller = usualFor(design)
+    .bits.filter((bit) => bit < overflow.diameter && bit >= 0.008)
     .reverse()
     .flatMap((bit): Remedy[] => {
       const count = Math.ceil(overflow.count * (overflow.diameter / bit) ** 2);
@@ -215,10 +217,15 @@ const MOST_HOLES = 5;
 type Hole = Extract<OverflowDesign, { kind: 'hole' }>;
 
 /**
- * Holes with the same lip that carry `inflow` before water is `head` above the lip: first more of the same
+ * Holes of `bits` with the same lip that carry `inflow` before water is `head` above the lip: first more of the same
  * size, then wider ones.
  */
-function holesThatCarry(overflow: OverflowDesign, inflow: number, head: number): Remedy[] {
+function holesThatCarry(
+  overflow: OverflowDesign,
+  bits: readonly number[],
+  inflow: number,
+  head: number,
+): Remedy[] {
   if (overflow.kind === 'rim') return [];
   const lip = overflow.centre - lipBelowMark(overflow);
   const { centre, diameter: now, count: many, screened, bearing } = overflow;
@@ -230,13 +237,14 @@ function holesThatCarry(overflow: OverflowDesign, inflow: number, head: number):
     outflow({ ...from, diameter, count }, head) > inflow;
   const counts = Array.from({ length: MOST_HOLES }, (_, i) => i + 1);
   const more = counts.filter((count) => count > from.count && carries(from.diameter, count));
-  const wider = METRIC_BITS.filter((bit) => bit > from.diameter && bit <= WIDEST_OVERFLOW).flatMap(
-    (diameter) =>
+  const wider = bits
+    .filter((bit) => bit > from.diameter && bit <= WIDEST_OVERFLOW)
+    .flatMap((diameter) =>
       counts
         .filter((count) => count >= from.count && carries(diameter, count))
         .slice(0, 1)
         .map((count) => ({ diameter, count })),
-  );
+    );
   const same = more.slice(0, 1).map((count) => ({ diameter: from.diameter, count }));
   return [...same, ...wider].map(({ diameter, count }) => {
     const mark = lip + diameter / 2;
@@ -263,7 +271,7 @@ export const overflowCapacity: Rule = ({ design, planter, figures }) => {
       severity: 'fault',
       room: 'water',
       text: say`Widen the overflow: in rain of ${q(place.storm, 'rainfall')} water climbs ${q(figures.stormClimb ?? 0, 'length')} over the lip.`,
-      propose: () => holesThatCarry(overflow, figures.rainIn, head),
+      propose: () => holesThatCarry(overflow, usualFor(design).bits, figures.rainIn, head),
     },
   ];
 };

@@ -1,5 +1,5 @@
 import { PIPES, PIPE_IDS } from '../../catalog';
-import { holeForPipe, usualTube, usualTubeLength, type FillTubeDesign } from '../../design';
+import { holeForPipe, usualFor, usualTubeLength, type FillTubeDesign } from '../../design';
 import { MOST_OF_PIPE } from '../../planter';
 import { q, say, type Message } from '../../quantity';
 import type { Bench, Draft, Remedy, Rule } from '../finding';
@@ -22,7 +22,7 @@ const lyingOf = (planter: Bench['planter']) =>
   planter.of('lying').find(({ pieces }) => pieces.length > 0);
 
 export const tubeMissing: Rule = ({ design, planter }) => {
-  const tube = usualTube(planter.heights.rim);
+  const tube = usualFor(design).tube(planter.heights.rim);
   // A tray is filled from its edge, a channel by its valve, a small bottle by lifting its top out.
   const otherwise =
     design.bed?.kind === 'bag' ||

@@ -2,7 +2,7 @@ import { CLOTHS } from '../../catalog';
 import { clothProperties } from '../../wick';
 import {
   cupOf,
-  USUAL_CLOTH,
+  usualFor,
   type ClothWickDesign,
   type ColumnWickDesign,
   type CupWickDesign,
@@ -23,8 +23,9 @@ const WELL_WITHIN = 0.6;
 /** Share of the reservoir that may be stranded before it is a weakness. */
 const MUCH_STRANDED = 0.4;
 
-export const wickMissing: Rule = ({ design, planter }) =>
-  planter.wicks.length > 0
+export const wickMissing: Rule = ({ design, planter }) => {
+  const { largeCup } = usualFor(design);
+  return planter.wicks.length > 0
     ? []
     : [
         {
@@ -39,16 +40,16 @@ export const wickMissing: Rule = ({ design, planter }) =>
             },
             {
               label: say`Add four wide legs of cotton cloth`,
-              patch: [set(['wicks'], [{ ...clothFor(design, 4), width: 0.1 }])],
+              patch: [set(['wicks'], [{ ...clothFor(design, 4), width: largeCup }])],
             },
             ...(design.reservoir.fill.length === 0
               ? [
                   {
-                    label: say`Hang in a packed cup of ${q(0.1, 'length')}`,
+                    label: say`Hang in a packed cup of ${q(largeCup, 'length')}`,
                     patch: [
                       set(
                         ['wicks'],
-                        [cupOf(0.1, design.bed?.kind === 'row' ? design.bed.count : 1)],
+                        [cupOf(largeCup, design.bed?.kind === 'row' ? design.bed.count : 1)],
                       ),
                     ],
                   },
@@ -57,6 +58,7 @@ export const wickMissing: Rule = ({ design, planter }) =>
           ],
         },
       ];
+};
 
 export const wickFoot: Rule = ({ design, planter }) =>
   design.wicks.flatMap((wick, i) =>
@@ -226,23 +228,24 @@ const clothInstead = ({ design }: Bench): Remedy[] =>
   design.wicks.flatMap((wick, i) =>
     wick.kind === 'cloth' && CLOTHS[wick.material].rope
       ? LEGS_INSTEAD.map((legs) => ({
-          label: say`Hang ${q(legs, 'count')} legs of cotton cloth instead, each ${q(USUAL_CLOTH.width, 'length')} wide`,
-          patch: [set(['wicks', i], { ...USUAL_CLOTH, legs, foot: wick.foot })],
+          label: say`Hang ${q(legs, 'count')} legs of cotton cloth instead, each ${q(usualFor(design).cloth.width, 'length')} wide`,
+          patch: [set(['wicks', i], { ...usualFor(design).cloth, legs, foot: wick.foot })],
         }))
       : [],
   );
 
 /** Adding cloth legs beside whatever is there. */
 const addCloth = (bench: Bench, legs: number): Remedy => ({
-  label: say`Add ${q(legs, 'count')} legs of cotton cloth, ${q(USUAL_CLOTH.width, 'length')} wide`,
+  label: say`Add ${q(legs, 'count')} legs of cotton cloth, ${q(usualFor(bench.design).cloth.width, 'length')} wide`,
   patch: [set(['wicks'], [...bench.design.wicks.slice(0, 5), clothFor(bench.design, legs)])],
 });
 
 /** So many legs of cloth, shared over the pails of a row where there is one. */
-const clothFor = ({ bed }: PlanterDesign, legs: number): ClothWickDesign => {
+const clothFor = (design: PlanterDesign, legs: number): ClothWickDesign => {
+  const { bed } = design;
   const places = bed?.kind === 'row' || bed?.kind === 'bag' ? bed.count : 1;
   const holes = Math.min(Math.max(places, Math.ceil(legs / LEGS_A_HOLE)), 12);
-  return { ...USUAL_CLOTH, legs: Math.min(legs * places, 24), holes };
+  return { ...usualFor(design).cloth, legs: Math.min(legs * places, 24), holes };
 };
 
 /** Days that the soil's reserve must carry for a wick that falls behind to be a weakness and no fault. */

@@ -6,6 +6,7 @@ import { BOX_ON_LEGS, FILM_BED, ROCK_BED, STONE_POT, TANK, TROUGH } from './larg
 import { BLANK, BOTTLE_PAIL, CLOTH_PAIL, CUP_PAIL } from './pails';
 import { BOTTLE, NESTED, POT_OFFCUTS, STICKS_PAIL, TOTE } from './small';
 
+export { inInches, vesselIn } from './inches';
 export { vesselFrom } from './parts';
 
 /** A design to begin from, and the words to choose it by. */

@@ -174,7 +174,7 @@ export function aggregates(maker: Maker): void {
     maker.part(step, {
       id: `fill-${medium}`,
       what: FILLS[medium].name,
-      amount: say`${q(volume, 'volume')}, ${q(mass, 'mass')}`,
+      amount: say`${q(volume, 'loose')}, ${q(mass, 'mass')}`,
       use: 'In the base, rinsed',
       good,
       quantity: good.unit === 'mass' ? mass : volume,

@@ -20,7 +20,7 @@ export function Figures({ compact }: { compact: boolean }) {
     lastsHot: Number.isFinite(lastsMild.days)
       ? `then ${write(cautiousDays(lastsHot.reserve), 'days')} more from the soil; mild ${write(cautiousDays(lastsMild.days), 'days')}`
       : 'nothing drinks from it',
-    growingDepth: `${write(figures.soilVolume, 'volume')} of mix`,
+    growingDepth: `${write(figures.soilVolume, 'loose')} of mix`,
     weightFull: `${write(weight.pressure, 'pressure')} on its floor`,
   };
   return (

@@ -112,7 +112,7 @@ function Book({
       const draft = drafts[good.id];
       if (!draft) continue;
       const read = readDraft(good, draft, units);
-      if (read.ok) book = withGood(book, good, read);
+      if (read.ok) book = withGood(book, good, read, units);
       else wrong[good.id] = read.errors;
     }
     setErrors(wrong);
@@ -184,7 +184,7 @@ function Book({
           good={good}
           draft={drafts[good.id] ?? draftOf(good, general, units)}
           errors={errors[good.id] ?? {}}
-          typical={packsIn(general, good).typical}
+          typical={packsIn(general, good, units).typical}
           currency={general.currency}
           onChange={(draft) => {
             setDrafts((now) => ({ ...now, [good.id]: draft }));

@@ -27,7 +27,7 @@ export function draftOf(good: Good, book: PriceBook, units: UnitSystem): GoodDra
   const offcuts = book.offcuts[good.id] ?? [];
   const atHand = book.atHand[good.id];
   return {
-    packs: packsIn(book, good).packs.map((pack) => ({
+    packs: packsIn(book, good, units).packs.map((pack) => ({
       size: writeQuantity(pack.size, packKind(good.unit), units),
       price: price(pack.price),
     })),
@@ -97,9 +97,10 @@ export function withGood(
   book: PriceBook,
   good: Good,
   entry: Extract<DraftReading, { ok: true }>,
+  units: UnitSystem,
 ): PriceBook {
   const { currency } = book;
-  const typical = packsIn({ currency, prices: {} }, good).packs;
+  const typical = packsIn({ currency, prices: {} }, good, units).packs;
   const same =
     typical.length === entry.packs.length &&
     typical.every(({ size, price: cost }, i) => {

@@ -60,7 +60,7 @@ export function SearchView({ design, weather, planted, leave }: SearchViewProps)
     const { planter, assessment } = evaluate(design);
     const { figures } = assessment;
     const { parts, cuts } = buildSheet(planter, figures, 'metric');
-    const own = shoppingFor([{ name: '', parts, cuts, usable: figures.usable }], book);
+    const own = shoppingFor([{ name: '', parts, cuts, usable: figures.usable }], book, 'metric');
     return {
       days: design.place.daysAway,
       roots: Math.round(figures.growingDepth * 80) / 100,

@@ -93,7 +93,7 @@ test('typical prices are not kept as one’s own; offcuts are read in any unit',
   const draft = draftOf(good, NEW_BOOK, 'metric');
   const same = readDraft(good, draft, 'metric');
   if (!same.ok) throw new Error('typical prices can be read');
-  expect(withGood(NEW_BOOK, good, same).prices).toEqual({ EUR: {} });
+  expect(withGood(NEW_BOOK, good, same, 'metric').prices).toEqual({ EUR: {} });
   const post = { ...good, id: 'post', unit: 'length' as const };
   const cut = readDraft(
     post,

@@ -3,6 +3,7 @@ import {
   putVessel,
   applyPatch,
   contradictions,
+  inInches,
   assemble,
   section,
   STARTING_POINTS,
@@ -15,6 +16,7 @@ import { useMemo, useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import { useCreatePlanter } from '../../api/planters';
 import { useVessels } from '../../api/vessels';
+import { useWords } from '../../app/preferences';
 import { Page } from '../../components/Page';
 import { Trouble } from '../../components/Trouble';
 import { SmallSection } from '../../drawing/SmallSection';
@@ -32,8 +34,11 @@ export default function StartPage() {
   const groups = (Object.keys(VESSEL_GROUPS) as VesselGroup[]).filter((group) =>
     STARTING_POINTS.some((point) => point.group === group),
   );
+  const { units } = useWords();
   const points = useMemo(() => {
-    const list = STARTING_POINTS.filter((point) => filter === 'all' || point.group === filter);
+    const list = STARTING_POINTS.filter((point) => filter === 'all' || point.group === filter).map(
+      (point) => (units === 'us' ? { ...point, design: inInches(point.design) } : point),
+    );
     if (!mine) return list;
     return list.flatMap((point): StartingPoint[] => {
       const design = applyPatch(point.design, putVessel(point.design, mine.vessel));
@@ -41,7 +46,7 @@ export default function StartPage() {
         ? [{ ...point, design }]
         : [];
     });
-  }, [filter, mine]);
+  }, [filter, mine, units]);
   const begin = (design: PlanterDesign) => {
     if (create.isPending) return;
     create.mutate(design, {

@@ -4,7 +4,7 @@ import {
   MATERIALS,
   shapeOf,
   vesselContradictions,
-  vesselFrom,
+  vesselIn,
   type VesselDesign,
 } from '@huerta/core';
 import { useState } from 'react';
@@ -24,10 +24,10 @@ interface MeasureDialogProps {
 
 /** Takes a vessel's measures, by tape or by pour, and keeps it. */
 export function MeasureDialog({ kept, onClose }: MeasureDialogProps) {
-  const { write } = useWords();
+  const { write, units } = useWords();
   const keep = useKeepVessel();
   const [name, setName] = useState(kept?.name ?? '');
-  const [vessel, setVessel] = useState<VesselDesign>(kept?.vessel ?? vesselFrom('pail-20'));
+  const [vessel, setVessel] = useState<VesselDesign>(kept?.vessel ?? vesselIn('pail-20', units));
   const [missing, setMissing] = useState('');
   const shape = shapeOf(vessel);
   const holds = shape.volumeBelow(shape.depth);

@@ -93,11 +93,11 @@ export function MixGroup() {
         path={['soil', 'moistened']}
       />
       <Says>
-        {write(figures.soilVolume, 'volume')} settled; buy {write(figures.looseVolume, 'volume')}{' '}
-        loose, which is {figures.bags} {many(figures.bags, 'bag')} of {write(soil.bag, 'volume')}.
+        {write(figures.soilVolume, 'loose')} settled; buy {write(figures.looseVolume, 'loose')}{' '}
+        loose, which is {figures.bags} {many(figures.bags, 'bag')} of {write(soil.bag, 'loose')}.
         {figures.aggregates.map(
           ({ medium: stone, volume, mass }) =>
-            ` ${write(volume, 'volume')} of ${FILLS[stone].name.toLowerCase()}, about ${write(mass, 'mass')}.`,
+            ` ${write(volume, 'loose')} of ${FILLS[stone].name.toLowerCase()}, about ${write(mass, 'mass')}.`,
         )}
       </Says>
     </Group>
@@ -248,12 +248,12 @@ function MixSays() {
   const mix = mixOf(soil);
   const made = recipeOf(soil);
   const book = prices.data?.book ?? NEW_BOOK;
-  const price = mixPrice(soil, book);
+  const price = mixPrice(soil, book, units);
   const air = drainable(mix, DRAINED);
   const { volume, name } = portionOf('soil', units);
   const weighs = write(mix.dryDensity * volume, units === 'us' ? 'mass' : 'dash');
-  // Ten litres or gallons: what stands in a barrow.
-  const ten = 10 * portionOf('water', units).volume;
+  // Ten litres, or a cubic foot.
+  const ten = units === 'us' ? volume : 10 * volume;
   return (
     <Says>
       {say(`Of each ${name}`)} {write(mix.thetaS, 'share')} is pores; drained overnight they hold{' '}
@@ -261,7 +261,7 @@ function MixSays() {
       air. Dry, it weighs {say(`${weighs} a ${name}`)}.
       {made &&
         made.parts.length > 1 &&
-        ` ${write(ten, 'volume')} of parts make ${write((1 - made.shrinks) * ten, 'volume')} of mix.`}
+        ` ${write(ten, 'loose')} of parts make ${write((1 - made.shrinks) * ten, 'loose')} of mix.`}
       {say(` About ${writeMoney(price * volume, book.currency)} a ${name}.`)}
     </Says>
   );

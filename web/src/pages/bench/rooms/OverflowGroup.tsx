@@ -6,7 +6,7 @@ import {
   invertOf,
   overflowAs,
   runsOver,
-  usualOverflow,
+  usualIn,
   type OverflowDesign,
   type OverflowKind,
 } from '@huerta/core';
@@ -28,11 +28,12 @@ const O = FIELDS.overflow;
 /** Where the water runs out: what it is made of, its mark, its lip, and what it can carry. */
 export function OverflowGroup() {
   const { design, planter, assessment, change } = useBench();
-  const { write, tell } = useWords();
+  const { write, tell, units } = useWords();
   const [refusal, setRefusal] = useState('');
   const { overflow } = design;
   const hose = climbUnder(planter, design.place.hose);
-  const add = () => change([{ path: ['overflow'], value: usualOverflow(planter.heights.ceiling) }]);
+  const add = () =>
+    change([{ path: ['overflow'], value: usualIn(units).hole(planter.heights.ceiling) }]);
   /** How high water rises above the lip, or that it runs over. */
   const climbs = (what: string, height: number): string =>
     runsOver(planter, height)

@@ -8,7 +8,7 @@ import {
   PIPE_USES,
   PIPES,
   TUBE_JOINTS,
-  usualTube,
+  usualIn,
   type ExtraPipe,
 } from '@huerta/core';
 import { useState } from 'react';
@@ -31,11 +31,11 @@ export function TubeRoom() {
 /** The pipe that water goes down by. */
 function FillTube() {
   const { design, planter, change } = useBench();
-  const { write, tell } = useWords();
+  const { write, tell, units } = useWords();
   const [refusal, setRefusal] = useState('');
   const { fillTube } = design;
   if (!fillTube) {
-    const tube = usualTube(planter.heights.rim);
+    const tube = usualIn(units).tube(planter.heights.rim);
     return (
       <>
         <Says>No fill tube: all water goes in from the top.</Says>

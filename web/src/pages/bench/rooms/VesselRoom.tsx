@@ -9,7 +9,8 @@ import {
   SAWINGS,
   VESSEL_GROUPS,
   VESSEL_IDS,
-  vesselFrom,
+  vesselIn,
+  type VesselId,
   VESSELS,
   vesselName,
   type VesselDesign,
@@ -127,7 +128,11 @@ function UsualSize() {
   const { tell, units } = useWords();
   const { data: mine = [] } = useVessels();
   const [refusal, setRefusal] = useState('');
-  const usual = VESSEL_IDS.find((id) => alike(vesselFrom(id), design.vessel));
+  const sizes = (id: VesselId) => vesselIn(id, units);
+  // A vessel keeps its name where the other system is looked through.
+  const usual = VESSEL_IDS.find((id) =>
+    (['metric', 'us'] as const).some((one) => alike(vesselIn(id, one), design.vessel)),
+  );
   const own = mine.find((one) => alike(one.vessel, design.vessel));
   const groups: ChoiceGroup[] = [
     { label: 'Here', options: [{ value: 'own', label: 'My own measures' }] },
@@ -152,7 +157,7 @@ function UsualSize() {
     const kept = mine.find((one) => one.id === value)?.vessel;
     if (!known && !kept) return;
     const { formerContents, colour } = design.vessel;
-    const next = kept ?? { ...vesselFrom(known ?? 'pail-20'), formerContents, colour };
+    const next = kept ?? { ...sizes(known ?? 'pail-20'), formerContents, colour };
     const refused = change(putVessel(design, next));
     setRefusal(refused ? `Not taken: ${tell(refused)}` : '');
   };

@@ -7,7 +7,6 @@ import {
   CLOTHS,
   FIELDS,
   MAX_WICKS,
-  USUAL_CLOTH,
   FILLS,
   broughtAt,
   clothProperties,
@@ -16,7 +15,8 @@ import {
   rootWays,
   stripHeight,
   USUAL_COLUMN,
-  USUAL_CUP,
+  usualCup,
+  usualIn,
   type ClothWickDesign,
   type ColumnWickDesign,
   type CupWickDesign,
@@ -32,7 +32,7 @@ import { Spots } from './Spots';
 /** The bridge from water to soil: what it is, and whether it is enough. */
 export function WickRoom() {
   const { design, change, planter } = useBench();
-  const { write, tell } = useWords();
+  const { write, tell, units } = useWords();
   const [refusal, setRefusal] = useState('');
   const { wicks } = design;
   const own = planter.wicks.filter((wick) => wick.index === null);
@@ -63,8 +63,8 @@ export function WickRoom() {
       )}
       {wicks.length < MAX_WICKS && (
         <Box display="flex" gap="2" flexWrap="wrap">
-          <Button onClick={() => add(USUAL_CLOTH)}>Add cloth</Button>
-          {cups && <Button onClick={() => add(USUAL_CUP)}>Add a packed cup</Button>}
+          <Button onClick={() => add(usualIn(units).cloth)}>Add cloth</Button>
+          {cups && <Button onClick={() => add(usualCup(units))}>Add a packed cup</Button>}
           <Button onClick={() => add(usualColumn(planter.floor))}>Add columns</Button>
         </Box>
       )}
