@@ -1,7 +1,15 @@
 import { INCH_BITS, PIPES, VESSEL_IDS } from '../../catalog';
 import { evaluate } from '../../assess';
 import { vesselContradictions, contradictions } from '../../planter';
-import { depthOf, measuredIn, STARTING_POINTS, usualFor, usualIn, vesselFrom } from '..';
+import {
+  depthOf,
+  measuredIn,
+  planterDesignSchema,
+  STARTING_POINTS,
+  usualFor,
+  usualIn,
+  vesselFrom,
+} from '..';
 import { inInches, vesselIn } from '.';
 
 /** Whoever measures in inches begins with what can be measured and bought there. */
@@ -18,6 +26,7 @@ describe.each(STARTING_POINTS.map((point) => [point.id, point] as const))(
     const [before, after] = [evaluate(design).assessment, evaluate(us).assessment];
 
     test('can be built, and finds nothing serious that it did not find in millimetres', () => {
+      expect(planterDesignSchema.parse(us)).toEqual(us);
       expect(contradictions(us)).toEqual([]);
       const known = before.findings.map(({ id }) => id);
       const fresh = after.findings.filter(

@@ -18,7 +18,7 @@ const EIGHTHS_FROM = 0.012;
 /** The names under which a design holds lengths that are measured, cut or filled. */
 const MEASURED: ReadonlySet<string> = new Set([
   ...['topDiameter', 'bottomDiameter', 'topLength', 'topWidth', 'bottomLength', 'bottomWidth'],
-  ...['length', 'width', 'depth', 'legs', 'diameter', 'bottom', 'rim', 'height', 'top', 'level'],
+  ...['length', 'width', 'depth', 'diameter', 'bottom', 'rim', 'height', 'top', 'level'],
   ...['spread', 'freeboard', 'foliage', 'spacing', 'foot', 'run', 'neckDiameter', 'shoulder'],
 ]);
 
@@ -66,11 +66,17 @@ function overflowIn(overflow: OverflowDesign | null, raised: number): OverflowDe
 
 /** A vessel of the catalogue, its measures on the marks of a rule in these units. */
 export const vesselIn = (id: VesselId, units: UnitSystem): VesselDesign =>
-  units === 'us' ? ruled(vesselFrom(id)) : vesselFrom(id);
+  units === 'us' ? vesselInInches(vesselFrom(id)) : vesselFrom(id);
+
+function vesselInInches(vessel: VesselDesign): VesselDesign {
+  const next = ruled(vessel);
+  // A box's legs are as long as they are sawn; those of a cloth are counted.
+  return next.kind === 'frame' ? { ...next, legs: onTheRule(next.legs) } : next;
+}
 
 /** A whole design in inches. */
 export function inInches(design: PlanterDesign): PlanterDesign {
-  const next = ruled(design);
+  const next = { ...ruled(design), vessel: vesselInInches(design.vessel) };
   const { fillTube } = design;
   const pipe = fillTube && inchPipe(fillTube.pipe, fillTube.joint === 'cross');
   const raised = next.reservoir.top - design.reservoir.top;
