@@ -79,7 +79,7 @@ export function DayDrawing({ planter, run, pores, day, onDay }: DayDrawingProps)
           }),
         )}
       </svg>
-      <label className="scrub">
+      <label className="scrub not-printed">
         <Text as="span" fontWeight="medium">
           {writeDate(at.date, 'long')}: water at {write(at.level, 'length')},{' '}
           {write(at.water, 'volume')}

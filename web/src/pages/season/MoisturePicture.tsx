@@ -57,7 +57,7 @@ export const MoisturePicture = memo(function MoisturePicture({
         role="img"
         aria-label={`Moisture of ${write(deep, 'span')} of soil, surface above, day by day`}
       />
-      <Text fontSize="sm" color="faint" className="moisture-key">
+      <Text fontSize="sm" color="faint" className="moisture-key in-colour">
         <span style={{ background: moistureColour(0.15) }} /> dry
         <span style={{ background: moistureColour(0.5) }} /> moist
         <span style={{ background: moistureColour(0.95) }} /> full of water. The surface is above.

@@ -228,7 +228,7 @@ function Season({ resource, choice, plan }: SeasonProps) {
         <details className="season-plan">
           <summary>
             {planLine(plan, planted, say)}, weather of {ownDays ? `‘${ownDays.name}’` : site.name}.{' '}
-            <u>Change</u>
+            <u className="not-printed">Change</u>
           </summary>
           <Box className="season-head">
             <PlanFields

@@ -8,6 +8,7 @@ import { memo, useDeferredValue } from 'react';
 import { Table } from '../workshop/sheet';
 import { DayDrawing } from './DayDrawing';
 import { saveCsv } from '../../components/saveCsv';
+import { usePrinting } from '../../components/usePrinting';
 import { LevelChart } from './LevelChart';
 import { MoisturePicture } from './MoisturePicture';
 import { seasonSentence } from './words';
@@ -61,9 +62,11 @@ export function SeasonView({
 /** The same in numbers. Set once for each season, however often the band over it grows. */
 const Numbers = memo(function Numbers({ name, season }: { name: string; season: SeasonAnswer }) {
   const { write } = useWords();
+  // On paper nothing can be unfolded.
+  const printing = usePrinting();
   return (
     <>
-      <details className="season-numbers">
+      <details className="season-numbers" {...(printing ? { open: true } : {})}>
         <summary>When to fill</summary>
         <Text>
           {season.run.days
@@ -80,7 +83,7 @@ const Numbers = memo(function Numbers({ name, season }: { name: string; season: 
             .join(', ') || 'Never in this season.'}
         </Text>
       </details>
-      <details className="season-numbers">
+      <details className="season-numbers not-printed">
         <summary>The numbers, day by day</summary>
         <Button my="2" onClick={() => keepCsv(name, season)}>
           <Download size={18} aria-hidden /> As CSV

@@ -10,7 +10,7 @@ const ROOM = 44;
 export function Bars({ name, buy, plan }: { name: string; buy: string; plan: CutPlan }) {
   const { write } = useWords();
   return (
-    <Box mb="5">
+    <Box mb="5" className="cut-plan">
       <Text fontWeight="medium">
         {name}: {buy || 'all from what is at hand'}
       </Text>

@@ -81,14 +81,15 @@ function Years({ planters, choice, entries }: YearsProps) {
     <>
       <Text maxW="44rem">
         {frostFree
-          ? `Frost is rare from ${writeDate(frostFree.from, 'long')} to ${writeDate(frostFree.to, 'long')}: hatched is when it comes.`
+          ? `Frost is rare from ${writeDate(frostFree.from, 'long')} to ${writeDate(frostFree.to, 'long')}: the hatched time is when it comes.`
           : 'It hardly ever freezes here.'}{' '}
-        Press a planter to move what grows in it.
+        <span className="not-printed">Press a planter to move what grows in it.</span>
       </Text>
       <div className="year-scroll">
         {years.map(({ planter, year }) => (
           <Box
             role="group"
+            className="in-colour"
             key={planter.id}
             mb="5"
             aria-label={[planter.design.name, planter.design.variant].filter(Boolean).join(', ')}
