@@ -154,7 +154,7 @@ test('the price book that two devices changed at once asks which to keep, part b
   });
   await page.getByRole('button', { name: 'Save the price book' }).click();
   const clash = page.getByRole('alertdialog', { name: /price book was changed elsewhere/ });
-  await expect(clash).toContainText('The saw takes: yours 3 mm, the other 7 mm');
+  await expect(clash).toContainText('Width of a saw cut: yours 3 mm, the other 7 mm');
   await clash.getByText(/^Growing mix/).click();
   await clash.getByRole('button', { name: 'Keep what is ticked' }).click();
   await expect

@@ -90,8 +90,8 @@ const REPORT = {
     none: 'ample',
   },
   duty: {
-    label: 'Comes up, of a hot day’s thirst',
-    kind: 'ratio',
+    label: 'Comes up, to a hot day’s thirst',
+    kind: 'times',
     value: (f) => (isAmple(f) ? null : f.duty),
     none: 'ample',
     better: 'more',
@@ -109,7 +109,7 @@ const REPORT = {
   perLeg: { label: 'On each leg', kind: 'mass', value: (f) => f.weight.perLeg },
   carriers: { label: 'People to carry it empty', kind: 'count', value: (f) => f.weight.carriers },
   stormClimb: {
-    label: 'Storm climbs above lip',
+    label: 'Hard rain climbs above the lip',
     kind: 'length',
     value: (f) => f.stormClimb,
     none: 'no overflow',

@@ -370,6 +370,16 @@ export const KINDS = {
     },
     example: { metric: '1.2', us: '1.2' },
   },
+  /** How many times as much. */
+  times: {
+    noun: 'ratio',
+    units: spelled('times x ×', 1),
+    style: {
+      metric: { unit: 'times', symbol: 'times', decimals: fewDecimals },
+      us: { unit: 'times', symbol: 'times', decimals: fewDecimals },
+    },
+    example: { metric: '1.2 times', us: '1.2 times' },
+  },
 } as const satisfies Record<string, Kind>;
 
 export type QuantityKind = keyof typeof KINDS;

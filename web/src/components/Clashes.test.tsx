@@ -69,7 +69,7 @@ test('all of mine goes over theirs, and taking theirs gives mine up', async () =
   expect(await first.now()).toMatchObject({ base: 7, body: mine });
 
   const other = await clash('prices', { book: { ...NEW_BOOK, kerf: 0.004 } }, { book: NEW_BOOK });
-  expect(other.dialog.getByText(/^The saw takes: yours 4.mm, the other 3.mm/)).toBeTruthy();
+  expect(other.dialog.getByText(/^Width of a saw cut: yours 4.mm, the other 3.mm/)).toBeTruthy();
   await other.user.click(other.dialog.getByRole('button', { name: 'Take the other' }));
   await waitFor(async () => expect(await other.now()).toBeNull());
 });

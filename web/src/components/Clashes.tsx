@@ -87,7 +87,7 @@ const PARTS: { [K in Kind]: readonly Part<Bodies[K]>[] } = {
   prices: [
     bookPart('Currency', 'currency', (currency) => currency),
     bookPart('Growing mix', 'mixing', (mixing) => (mixing === 'own' ? 'mixed at home' : 'ready')),
-    bookPart('The saw takes', 'kerf', (kerf, write) => write(kerf, 'length')),
+    bookPart('Width of a saw cut', 'kerf', (kerf, write) => write(kerf, 'length')),
     bookPart('Prices', 'prices', (prices) =>
       many(
         Object.values(prices).reduce((sum, one) => sum + countIn(one ?? {}), 0),

@@ -86,7 +86,7 @@ export function CompareTable({ planters }: { planters: PlanterResource[] }) {
               </Row>
             );
           })}
-          <Row label="Found">
+          <Row label="Findings">
             {columns.map(({ id, findings }) => {
               const grave = findings.filter(({ severity }) => severity !== 'note');
               return (

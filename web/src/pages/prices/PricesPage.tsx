@@ -59,11 +59,11 @@ const MIXING = {
   ready: { name: 'Bought ready mixed' },
 } as const;
 const KERF: FieldSpec = {
-  label: 'The saw takes',
+  label: 'Width of a saw cut',
   kind: 'length',
   min: 0,
   max: 0.02,
-  help: 'With each cut.',
+  help: 'Lost with each cut.',
 };
 
 const DRAFT = 'huerta.prices.draft';

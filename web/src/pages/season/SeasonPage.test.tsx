@@ -222,10 +222,10 @@ test('weather of one’s own: a file with bad rows is previewed; one that is non
 test('normals of one’s own are checked at the field and kept', async () => {
   const user = open('weather');
   await user.click(await screen.findByRole('button', { name: 'Make your own from these' }));
-  const july = screen.getByLabelText('Greatest °C, Jul');
+  const july = screen.getByLabelText('High °C, Jul');
   fireEvent.change(july, { target: { value: 'hot' } });
   await user.click(screen.getByRole('button', { name: 'Keep them as your own averages' }));
-  expect(screen.getByText('Greatest °C of Jul is a number from -40 to 55.')).toBeTruthy();
+  expect(screen.getByText('High °C of Jul is a number from -40 to 55.')).toBeTruthy();
   expect((july as HTMLInputElement).value).toBe('hot');
   fireEvent.change(july, { target: { value: '38' } });
   fireEvent.change(screen.getByLabelText('Latitude, degrees'), { target: { value: '90' } });

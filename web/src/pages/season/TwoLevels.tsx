@@ -65,7 +65,7 @@ export function TwoLevels({ days, other, label }: TwoLevelsProps) {
         </ResponsiveContainer>
       </Box>
       <Text fontSize="sm" color="faint">
-        In the evenings. Whole line: as it is. Dashed line:{' '}
+        In the evenings. Solid line: as it is. Dashed line:{' '}
         {label.charAt(0).toLowerCase() + label.slice(1)}.
       </Text>
       <details className="season-numbers">

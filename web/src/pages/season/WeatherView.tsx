@@ -21,8 +21,8 @@ type Normal = 'tMin' | 'tMax' | 'rain' | 'wetDays' | 'humidity' | 'wind' | 'sun'
 /** What each normal is, what it is shown times, and what it can be as shown. */
 const NORMALS: Readonly<Record<Normal, { name: string; times: number; min: number; max: number }>> =
   {
-    tMin: { name: 'Least °C', times: 1, min: -50, max: 40 },
-    tMax: { name: 'Greatest °C', times: 1, min: -40, max: 55 },
+    tMin: { name: 'Low °C', times: 1, min: -50, max: 40 },
+    tMax: { name: 'High °C', times: 1, min: -40, max: 55 },
     rain: { name: 'Rain mm', times: 1, min: 0, max: 1500 },
     wetDays: { name: 'Wet days', times: 1, min: 0, max: 29 },
     humidity: { name: 'Humidity %', times: 100, min: 5, max: 100 },

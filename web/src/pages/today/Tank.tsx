@@ -87,11 +87,11 @@ const SPECS = {
   size: { label: 'It holds', kind: 'volume', min: 0.01, max: 100 },
   roof: { label: 'Roof that fills it', kind: 'area', min: 0, max: 2000, help: 'Seen from above.' },
   firstFlush: {
-    label: 'Let away first',
+    label: 'First flush',
     kind: 'volume',
     min: 0,
     max: 1,
-    help: 'Of each rain, with the dust of the roof.',
+    help: 'Let run away at the start of each rain, with the dust of the roof.',
   },
   water: { label: 'In it this morning', kind: 'volume', min: 0, max: 100 },
 } as const satisfies Record<string, FieldSpec>;

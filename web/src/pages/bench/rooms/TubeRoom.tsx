@@ -73,7 +73,7 @@ function FillTube() {
         help={refusal}
       />
       <Says>
-        It is really {write(pipe.outside, 'length')} across outside and{' '}
+        It is {write(pipe.outside, 'length')} across outside and{' '}
         {write(pipe.inside, 'length')} inside. Drill {write(holeForPipe(fillTube.pipe), 'length')}.
       </Says>
       <Pair>
