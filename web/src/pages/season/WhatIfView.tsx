@@ -64,7 +64,15 @@ export function WhatIfView({ name, question, season, answers }: WhatIfViewProps)
         }
       />
       <Table
-        head={['The season', 'Fillings', 'Given', 'Days short', 'Days drowned', 'Lost', 'Difference']}
+        head={[
+          'The season',
+          'Fillings',
+          'Given',
+          'Days short',
+          'Days drowned',
+          'Lost',
+          'Difference',
+        ]}
         rows={[
           row('base', 'As it is', base, ''),
           ...(ticked.length > 1

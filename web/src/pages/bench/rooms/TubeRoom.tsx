@@ -73,8 +73,8 @@ function FillTube() {
         help={refusal}
       />
       <Says>
-        It is {write(pipe.outside, 'length')} across outside and{' '}
-        {write(pipe.inside, 'length')} inside. Drill {write(holeForPipe(fillTube.pipe), 'length')}.
+        It is {write(pipe.outside, 'length')} across outside and {write(pipe.inside, 'length')}{' '}
+        inside. Drill {write(holeForPipe(fillTube.pipe), 'length')}.
       </Says>
       <Pair>
         <Measure path={['fillTube', 'length']} spec={FIELDS.tube.length} value={fillTube.length} />
