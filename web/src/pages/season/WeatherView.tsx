@@ -5,6 +5,7 @@ import {
   SITES,
   type Months,
   type Site,
+  type UnitSystem,
   type WeatherChoice,
   type WeatherReading,
   siteOf,
@@ -12,34 +13,32 @@ import {
 import Papa from 'papaparse';
 import { useRef, useState } from 'react';
 import { useSaveWeather } from '../../api/weather';
+import { useWords } from '../../app/preferences';
 import { ChoiceField } from '../../components/ChoiceField';
 import { Table } from '../workshop/sheet';
+import {
+  FEET_IN_METRE,
+  MONTHS,
+  nameOf,
+  NORMALS,
+  plainNumber,
+  readNormal,
+  shownNormal,
+  type Normal,
+} from './normals';
 
-const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
-
-type Normal = 'tMin' | 'tMax' | 'rain' | 'wetDays' | 'humidity' | 'wind' | 'sun';
-/** What each normal is, what it is shown times, and what it can be as shown. */
-const NORMALS: Readonly<Record<Normal, { name: string; times: number; min: number; max: number }>> =
-  {
-    tMin: { name: 'Low °C', times: 1, min: -50, max: 40 },
-    tMax: { name: 'High °C', times: 1, min: -40, max: 55 },
-    rain: { name: 'Rain mm', times: 1, min: 0, max: 1500 },
-    wetDays: { name: 'Wet days', times: 1, min: 0, max: 29 },
-    humidity: { name: 'Humidity %', times: 100, min: 5, max: 100 },
-    wind: { name: 'Wind m/s', times: 1, min: 0, max: 20 },
-    sun: { name: 'Sun %', times: 100, min: 0, max: 100 },
-  };
-const KEYS = Object.keys(NORMALS) as Normal[];
 const MOST_BYTES = 5_000_000;
 const MOST_SHOWN = 12;
 
-const plainNumber = (text: string): number =>
-  text.trim() === '' ? NaN : Number(text.trim().replace(',', '.'));
+/** Metres in whole feet. */
+const feet = (metres: number): number => Math.round(metres * FEET_IN_METRE);
 
 /** Where the weather comes from: made-up places, normals of one's own, or days from a file. */
 export function WeatherView({ choice }: { choice: WeatherChoice }) {
   const save = useSaveWeather();
   const site = siteOf(choice);
+  const { units } = useWords();
+  const high = units === 'us' ? `${feet(site.altitude)} ft` : `${site.altitude} m`;
   const choices: Record<string, { name: string }> = {
     ...SITES,
     ...(choice.normals ? { 'own-normals': { name: choice.normals.name } } : {}),
@@ -55,7 +54,7 @@ export function WeatherView({ choice }: { choice: WeatherChoice }) {
         help={
           choice.site === 'own-days'
             ? 'One series of days: there are no bands.'
-            : `${Math.abs(site.latitude)}° ${site.latitude < 0 ? 'south' : 'north'}, ${site.altitude} m above the sea.`
+            : `${Math.abs(site.latitude)}° ${site.latitude < 0 ? 'south' : 'north'}, ${high} above the sea.`
         }
       />
       <Import site={site} onUse={(days) => save({ ...choice, site: 'own-days', days })} />
@@ -92,8 +91,8 @@ function Import({
         Days from a file
       </Text>
       <Text maxW="40rem">
-        A CSV with a heading: date (as 2026-05-01), tmin, tmax in °C and rain in mm. Columns for et0
-        (mm), wind (m/s), humidity (%) and sun (hours) are taken if they are there.
+        A CSV with a heading: date (as 2026-05-01), tmin and tmax in °C or °F, and rain in mm.
+        Columns for et0 (mm), wind (m/s), humidity (%) and sun (hours) are taken if they are there.
       </Text>
       <input
         ref={file}
@@ -136,14 +135,15 @@ function Preview({
   onUse(): void;
 }) {
   const { days, bad, filled, fahrenheit } = reading;
+  const { units } = useWords();
   const rain = days.reduce((sum, day) => sum + day.rain, 0) * 1000;
+  const fell = units === 'us' ? `${(rain / 25.4).toFixed(1)} in` : `${Math.round(rain)} mm`;
   return (
     <Box mt="3" role="status">
       <Text>
-        {days.length} days from {days[0]?.date} to {days[days.length - 1]?.date}, {Math.round(rain)}{' '}
-        mm of rain.
+        {days.length} days from {days[0]?.date} to {days[days.length - 1]?.date}, {fell} of rain.
         {filled > 0 && ` ${filled} missing days are filled with the day before.`}
-        {fahrenheit && ' The temperatures are in Fahrenheit and were turned into Celsius.'}
+        {fahrenheit && ' The temperatures are read as Fahrenheit.'}
       </Text>
       {bad.length > 0 && (
         <Box mt="2">
@@ -173,44 +173,50 @@ function Normals({ site, onKeep }: { site: Site; onKeep(normals: Site): void }) 
   const [drafts, setDrafts] = useState<Record<Normal, string[]> | null>(null);
   const [errors, setErrors] = useState<string[]>([]);
   const [latitude, setLatitude] = useState(String(site.latitude));
-  const [altitude, setAltitude] = useState(String(site.altitude));
-  const shown = (key: Normal, month: number) =>
-    String(Math.round((site[key][month] ?? 0) * NORMALS[key].times * 10) / 10);
-  const begin = () =>
+  const now = useWords().units;
+  // What is being typed keeps the units in which it was begun.
+  const [begun, setBegun] = useState<UnitSystem | null>(null);
+  const units = begun ?? now;
+  const [altitude, setAltitude] = useState('');
+  const shown = (key: Normal, month: number) => shownNormal(site, key, month, units);
+  const begin = () => {
+    setBegun(now);
+    setAltitude(String(now === 'us' ? feet(site.altitude) : site.altitude));
     setDrafts(
-      Object.fromEntries(KEYS.map((key) => [key, MONTHS.map((_, m) => shown(key, m))])) as Record<
-        Normal,
-        string[]
-      >,
+      Object.fromEntries(
+        NORMALS.map((key) => [key, MONTHS.map((_, m) => shown(key, m))]),
+      ) as Record<Normal, string[]>,
     );
+  };
   const keep = () => {
     if (!drafts) return;
     const wrong: string[] = [];
-    const [north, high] = [plainNumber(latitude), plainNumber(altitude)];
+    const north = plainNumber(latitude);
+    const high = plainNumber(altitude) / (units === 'us' ? FEET_IN_METRE : 1);
     if (!(Math.abs(north) <= POLAR)) {
       wrong.push(
         `Latitude is a number from -${POLAR} to ${POLAR}, south below zero. Nearer to a pole the sun stays up or down for weeks, and a day’s evaporation cannot be told by these formulas.`,
       );
     }
-    if (!(high >= -400 && high <= 5000)) wrong.push('Altitude is from -400 to 5000 m.');
+    if (!(high >= -400 && high <= 5000))
+      wrong.push(
+        `Height above the sea is from ${units === 'us' ? '-1300 to 16,400 ft' : '-400 to 5000 m'}.`,
+      );
     const values = Object.fromEntries(
-      KEYS.map((key) => {
-        const { name, times, min, max } = NORMALS[key];
-        return [
-          key,
-          drafts[key].map((text, m) => {
-            const value = plainNumber(text);
-            if (!(value >= min && value <= max)) {
-              wrong.push(`${name} of ${MONTHS[m]} is a number from ${min} to ${max}.`);
-            }
-            return value / times;
-          }) as unknown as Months,
-        ];
-      }),
+      NORMALS.map((key) => [
+        key,
+        drafts[key].map((text, m) => {
+          // What was not touched stays as it was kept, not as it was rounded to be shown.
+          if (text === shown(key, m)) return site[key][m] ?? 0;
+          const read = readNormal(text, key, m, units);
+          if (typeof read === 'string') wrong.push(read);
+          return read;
+        }) as unknown as Months,
+      ]),
     ) as Record<Normal, Months>;
     values.tMin.forEach((low, m) => {
       if (low >= (values.tMax[m] ?? 0))
-        wrong.push(`In ${MONTHS[m]} the least is not below the greatest.`);
+        wrong.push(`In ${MONTHS[m]} the low is not below the high.`);
     });
     setErrors(wrong);
     if (wrong.length > 0) return;
@@ -235,21 +241,21 @@ function Normals({ site, onKeep }: { site: Site; onKeep(normals: Site): void }) 
             <Field.HelperText>South below zero.</Field.HelperText>
           </Field.Root>
           <Field.Root>
-            <Field.Label>Above the sea, m</Field.Label>
+            <Field.Label>Above the sea, {units === 'us' ? 'ft' : 'm'}</Field.Label>
             <Input value={altitude} onChange={(event) => setAltitude(event.target.value)} />
           </Field.Root>
         </Box>
       )}
       <Table
-        head={['Month', ...KEYS.map((key) => NORMALS[key].name)]}
+        head={['Month', ...NORMALS.map((key) => nameOf(key, units))]}
         rows={MONTHS.map((month, m) => [
           month,
           month,
-          ...KEYS.map((key) =>
+          ...NORMALS.map((key) =>
             drafts ? (
               <Field.Root key={key}>
                 <Input
-                  aria-label={`${NORMALS[key].name}, ${month}`}
+                  aria-label={`${nameOf(key, units)}, ${month}`}
                   value={drafts[key][m] ?? ''}
                   minW="4rem"
                   onChange={(event) =>
