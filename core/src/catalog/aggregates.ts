@@ -5,10 +5,11 @@ import { SHEETS, SHEET_IDS, type SheetId } from './words';
  * Stone, sand and chip for the base of a planter.
  *
  * Porosity is `thetaS`, what never drains `thetaR`. Sand is after Carsel and Parrish (1988), made a
- * little tighter for a washed coarse sand; the rest are typical values, marked as such on screen.
+ * little tighter for a washed coarse sand; fine sand is the class mean of Schaap, Leij and van Genuchten (2001);
+ * medium sand lies between the two. The rest are typical values, marked as such on screen.
  *
  * Reach is how high water rises by the size of the grains after Lohman (1972, USGS Professional Paper 708):
- * coarse sand 135 mm, fine gravel of 2 to 5 mm 25 mm, and less as the inverse of the size beyond, so 12 mm in
+ * coarse sand 135 mm, medium sand 246 mm, fine sand 428 mm, fine gravel of 2 to 5 mm 25 mm, and less as the inverse of the size beyond, so 12 mm in
  * pea gravel of 8 mm, 6 mm in stone of 14 mm. Rubble and chip are porous themselves; theirs are typical.
  */
 
@@ -33,6 +34,32 @@ export const AGGREGATES = {
     Ks: 712.8 * CM_PER_DAY,
     reach: 0.135,
     dryDensity: 1600,
+    grain: 'sand',
+    angular: false,
+    rots: false,
+  },
+  'medium-sand': {
+    name: 'Medium sand, as for mortar',
+    thetaR: 0.055,
+    thetaS: 0.37,
+    alpha: 7.5,
+    n: 2.9,
+    Ks: 680 * CM_PER_DAY,
+    reach: 0.246,
+    dryDensity: 1600,
+    grain: 'sand',
+    angular: false,
+    rots: false,
+  },
+  'fine-sand': {
+    name: 'Fine sand, as for play',
+    thetaR: 0.053,
+    thetaS: 0.375,
+    alpha: 3.52,
+    n: 3.18,
+    Ks: 643 * CM_PER_DAY,
+    reach: 0.428,
+    dryDensity: 1580,
     grain: 'sand',
     angular: false,
     rots: false,

@@ -282,6 +282,23 @@ describe('where things stand', () => {
     expect(lot!.room()).toBeGreaterThanOrEqual(least);
   });
 
+  test('nine tubs stand round the cup, and eight beside the tube: nine would need more than a whole turn', () => {
+    const { design, deck, of } = planter('cup-pail');
+    const room = (fillTube: typeof design.fillTube) =>
+      assemble({ ...design, fillTube }).of('standing')[0]!.room();
+    expect([room(null), room(design.fillTube)]).toEqual([9, 8]);
+    // At the wall, a tub beside a tub and a tub beside the tube, which keeps its hole’s bridge to the edge.
+    const tub = discsOf(of('standing')[0]!)[0]!;
+    const wall = assemble(design).floor.a - tub.r;
+    const tube = { at: deck!.a - 0.008 - design.fillTube!.hole / 2, r: 0.016 };
+    const turn = (p: number, q: number, apart: number) =>
+      Math.acos((p * p + q * q - apart * apart) / (2 * p * q));
+    const between = turn(wall, wall, 2 * tub.r);
+    const beside = turn(wall, tube.at, tub.r + tube.r);
+    expect(8 * between + 2 * beside).toBeGreaterThan(2 * Math.PI);
+    expect(9 * between).toBeLessThan(2 * Math.PI);
+  });
+
   // What there is said to be room for stands when it is asked for, whatever number was typed before.
   test.each(['bottle-pail', 'pot-tub', 'cut-barrel'])('as many as %s has room for stand', (id) => {
     const before = planter(id);

@@ -1,5 +1,5 @@
 import { AGGREGATES, CLOTHS, MEDIA } from '../catalog';
-import { conductivity } from '../soil';
+import { conductivity, waterContent } from '../soil';
 import {
   clothDelivery,
   clothProperties,
@@ -113,6 +113,31 @@ describe('rise by the size of grains (Lohman 1972)', () => {
     expect([...reaches].sort((a, b) => b - a)).toEqual(reaches);
     // 25 mm in fine gravel of 3.5 mm, and the inverse of the size beyond.
     expect(AGGREGATES['pea-gravel'].reach).toBeCloseTo((0.025 * 3.5) / 8, 2);
+  });
+});
+
+describe('sand by its grains', () => {
+  const sands = (['coarse-sand', 'medium-sand', 'fine-sand'] as const).map((id) => AGGREGATES[id]);
+
+  test('the finer, the higher: 135, 246 and 428 mm (Lohman 1972)', () => {
+    expect(sands.map(({ reach }) => reach)).toEqual([0.135, 0.246, 0.428]);
+  });
+
+  test('at its reach a sand has let most of its water go, and well below it has not', () => {
+    for (const sand of sands) {
+      const held = (h: number) => (waterContent(sand, h) - sand.thetaR) / (sand.thetaS - sand.thetaR);
+      expect(held(1.6 * sand.reach)).toBeLessThan(0.35);
+      expect(held(0.3 * sand.reach)).toBeGreaterThan(0.7);
+    }
+  });
+
+  test('over the reach of the coarse one only the finer ones still bring up a hot day’s thirst', () => {
+    // 5 mm a day through 300 mm, to a soil that draws with a metre of suction.
+    const asked = 0.005 / 86_400;
+    const [coarse, medium, fine] = sands.map((sand) => columnFlux(sand, 0.3, 1));
+    expect(coarse).toBeLessThan(asked);
+    expect(medium).toBeGreaterThan(coarse!);
+    expect(fine).toBeGreaterThan(asked);
   });
 });
 

@@ -238,8 +238,8 @@ export function aggregateGood(medium: AggregateId): Good {
     `fill:${medium}`,
     name,
     'mass',
-    { size: 25, price: medium === 'coarse-sand' ? 4.5 : 5.5 },
-    { size: 1000, price: medium === 'coarse-sand' ? 70 : 90 },
+    { size: 25, price: grain === 'sand' ? 4.5 : 5.5 },
+    { size: 1000, price: grain === 'sand' ? 70 : 90 },
   );
 }
 
