@@ -17,7 +17,7 @@ import type { Circle } from '../reservoir';
 import { mixOf } from '../soil';
 import { columnAt, gridOf, widthFor, type Body, type Grid } from './grid';
 import { flowCurve, type FlowCurve } from './flowCurve';
-import { steadyFlow, type Problem } from './steady';
+import { steadyFlow, type Problem, type Steady } from './steady';
 
 /** Where in the soil of a planter the water gets to, on a day that goes on and on. */
 export interface Field {
@@ -75,26 +75,28 @@ export function moistureField(
     to: heights.surface,
     ...alike([...feeds.flatMap(({ discs }) => discs ?? []), ...plants]),
   };
-  const { a, b } = body.outlineAt(heights.surface);
-  const [long, broad] = [(body.alikeX ? 1 : 2) * a, (body.alikeY ? 1 : 2) * b];
-  const wide = widthFor(long, broad, fineness.layers, fineness.boxes);
-  const grid = gridOf(body, wide, fineness.layers);
-  const roots = rootsIn(grid, plants, heights.base, heights.surface);
   const beds = bed.places.length;
   const asks = demandOn(design, et, surfaceArea(planter), openWater(planter));
   const below = Math.min(
     rootSupply(rootWays(planter), level) / Math.max(asks.plants, 1e-15),
     FROM_BELOW,
   );
-  const thirst = (asks.plants * (1 - below)) / beds / grid.times;
-  const problem: Problem = {
-    grid,
-    media: mediaOf(planter, grid),
-    bottom: bottomOf(grid, feeds),
-    top: surfaceOf(grid, asks.surface / beds / grid.times),
-    sink: (h, taken, slope) => uptake(roots, thirst, h, taken, slope),
+  const on = (grid: Grid) => {
+    const roots = rootsIn(grid, plants, heights.base, heights.surface);
+    const thirst = (asks.plants * (1 - below)) / beds / grid.times;
+    const problem: Problem = {
+      grid,
+      media: mediaOf(planter, grid),
+      bottom: bottomOf(grid, feeds),
+      top: surfaceOf(grid, asks.surface / beds / grid.times),
+      sink: (h, taken, slope) => uptake(roots, thirst, h, taken, slope),
+    };
+    return { roots, thirst, problem };
   };
-  const flow = steadyFlow(problem, (z) => Math.min(level - z, -0.02));
+  const grids = gridsOf(body, fineness);
+  const grid = grids[grids.length - 1] as Grid;
+  const { roots, thirst, problem } = on(grid);
+  const flow = throughGrids(grids, (one) => (one === grid ? problem : on(one).problem), level);
   const shares = { wet: 0, easy: 0, dry: 0 };
   flow.h.forEach((h, c) => {
     shares[moistureAt(h)] += roots[c] as number;
@@ -108,6 +110,71 @@ export function moistureField(
     drunk: asked > 0 ? below + (1 - below) * (flow.taken / asked) : 1,
     imbalance: flow.imbalance,
   };
+}
+
+/** A grid with fewer boxes than this is begun from a guess. */
+const FEW_BOXES = 900;
+/** So many times fewer boxes has the grid that a fine one is begun from, and of layers. */
+const COARSER = { boxes: 6, layers: 2 };
+
+/** The grid that is asked for, and before it one or more that are coarser. */
+function gridsOf(body: Body, { boxes, layers }: Fineness): Grid[] {
+  const { a, b } = body.outlineAt(body.to);
+  const [long, broad] = [(body.alikeX ? 1 : 2) * a, (body.alikeY ? 1 : 2) * b];
+  const grid = gridOf(body, widthFor(long, broad, layers, boxes), layers);
+  if (boxes < FEW_BOXES || layers < 2 * COARSER.layers) return [grid];
+  const coarser = { boxes: boxes / COARSER.boxes, layers: Math.ceil(layers / COARSER.layers) };
+  return [...gridsOf(body, coarser), grid];
+}
+
+/** What is known of a flow on some grid. */
+interface KnownFlow {
+  grid: Grid;
+  h: Float64Array;
+}
+
+/** The flow on the last of some grids, each begun from what the one before it found. */
+function throughGrids(
+  grids: readonly Grid[],
+  problemOn: (grid: Grid) => Problem,
+  level: number,
+): Steady {
+  const guessed = (problem: Problem) =>
+    steadyFlow(problem, (_box, z) => Math.min(level - z, -0.02));
+  const onGrid = (grid: Grid, known: KnownFlow | null): Steady => {
+    const problem = problemOn(grid);
+    if (!known) return guessed(problem);
+    try {
+      return steadyFlow(problem, (box) => headFrom(known, grid, box), true);
+    } catch {
+      // What a coarser grid found may be no beginning; a guess always is one.
+      return guessed(problem);
+    }
+  };
+  let known: KnownFlow | null = null;
+  for (const grid of grids.slice(0, -1)) {
+    try {
+      known = { grid, h: onGrid(grid, known).h };
+    } catch {
+      known = null;
+    }
+  }
+  return onGrid(grids[grids.length - 1] as Grid, known);
+}
+
+/** The head that a coarser grid has where a box of a finer one stands: between the layers, of the nearest column. */
+function headFrom({ grid, h }: KnownFlow, fine: Grid, box: number): number {
+  const { nx, ny, nz, dx, dy, dz, x0, y0, z0 } = grid;
+  const { x, y } = columnAt(fine, Math.floor(box / fine.nz));
+  const z = fine.z0 + ((box % fine.nz) + 0.5) * fine.dz;
+  const within = (value: number, most: number) => Math.min(Math.max(value, 0), most);
+  const i = within(Math.floor((x - x0) / dx), nx - 1);
+  const j = within(Math.floor((y - y0) / dy), ny - 1);
+  const up = within((z - z0) / dz - 0.5, nz - 1);
+  const k = Math.min(Math.floor(up), nz - 2);
+  const at = (j * nx + i) * nz + k;
+  const [low, high] = [h[at] as number, h[at + 1] as number];
+  return low + (high - low) * (up - k);
 }
 
 /** A wick of the bed: where it meets the soil, all over or in discs, and its flow in each by suction. */
