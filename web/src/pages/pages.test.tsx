@@ -1,11 +1,12 @@
 /** @jest-environment jsdom */
 import { screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { vesselFrom } from '@huerta/core';
+import { PIPES, vesselFrom, type PlanterDesign } from '@huerta/core';
 import { answers, Around, designOf } from '../testing/bench';
 import { forgetSeen } from '../device/seen';
 import { gardenOf } from '../testing/entry';
 import { show } from '../testing/render';
+import { serveWith } from '../testing/worker';
 import ComparePage from './compare/ComparePage';
 import StartPage from './start/StartPage';
 import VesselsPage from './vessels/VesselsPage';
@@ -102,6 +103,43 @@ describe('what have you got', () => {
     const titles = screen.getAllByRole('heading', { level: 2 }).map((h) => h.textContent);
     expect(titles).toContain('A tote, its lid and pipe offcuts');
     expect(titles).not.toContain('A bottle and twine');
+  });
+});
+
+describe('in inches', () => {
+  beforeEach(() => localStorage.setItem('huerta.units', 'us'));
+  afterEach(() => localStorage.clear());
+
+  /** What was put into the garden. */
+  const begun = () => {
+    const put: { design: PlanterDesign }[] = [];
+    serveWith(({ method, path, body }) => {
+      if (method === 'PUT' && path.startsWith('/planters/')) {
+        put.push(body as { design: PlanterDesign });
+        return { id: path.split('/')[2], revision: 1, ...at, ...(body as object) };
+      }
+      return path === '/vessels' ? { vessels: [] } : null;
+    });
+    return put;
+  };
+
+  test('a new planter has inch pipe and measures on the marks of a rule', async () => {
+    const put = begun();
+    open(<StartPage />);
+    await userEvent.click(await screen.findByRole('button', { name: /^A pail, its lid/ }));
+    await waitFor(() => expect(put.length).toBeGreaterThan(0));
+    const { vessel, reservoir, fillTube } = put[0]!.design;
+    expect(PIPES[fillTube!.pipe].family).toBe('inch');
+    expect(reservoir.top / 0.0254).toBeCloseTo(4, 9);
+    expect(vessel.kind === 'round' && vessel.depth / 0.0254).toBeCloseTo(14.5, 9);
+  });
+
+  test('a vessel that is measured begins with a usual one in inches', async () => {
+    answers({ '/vessels': { vessels: [] } });
+    open(<VesselsPage />);
+    await userEvent.click(await screen.findByRole('button', { name: 'Measure the first vessel' }));
+    const depth = await screen.findByLabelText('Inside depth');
+    expect((depth as HTMLInputElement).value.replaceAll('\u00a0', ' ')).toBe('14 1/2 in');
   });
 });
 
