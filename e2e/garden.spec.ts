@@ -10,7 +10,7 @@ test('the demo garden shows each planter with what it gives and what is wrong', 
   const entry = page.getByRole('listitem').filter({ hasText: 'Aubergine, drilled too high' });
   await expect(entry).toContainText('to use');
   await expect(entry).toContainText('Fault');
-  await expect(entry).toContainText('roots will stand in water');
+  await expect(entry).toContainText('roots stand in water');
 });
 
 test('rename, duplicate, delete and take the deletion back', async ({ page }) => {
