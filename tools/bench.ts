@@ -1,4 +1,4 @@
-import { readdirSync, readFileSync } from 'node:fs';
+import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
 import { chromium, type Browser } from '@playwright/test';
@@ -281,42 +281,21 @@ async function pdfs() {
   return { sheet: await timed('sheet.pdf', 9), templates: await timed('templates.pdf', 9) };
 }
 
-/** Sixty pieces of many lengths, cut in the shopping list's worker. */
-async function cutting(browser: Browser) {
-  const page = await browser.newPage({ locale: 'en-GB' });
-  await page.goto(`${base}/shopping`);
-  const script = readdirSync(join(root, 'web/dist/assets')).find((name) =>
-    /^worker-.*js$/.test(name),
-  );
-  const lengths = Array.from({ length: 60 }, (_, i) => 0.15 + ((i * 37) % 60) / 66);
-  const good = { id: 'bench', name: ['bench'], unit: 'length', packs: [{ size: 2, price: 1 }] };
-  const pieces = lengths.map((length, i) => ({
+/** Sixty pieces of many lengths, cut from lengths of 2 m. */
+function cutting(core: Core) {
+  const pieces = Array.from({ length: 60 }, (_, i) => ({
     label: `${i}`,
-    length,
+    length: 0.15 + ((i * 37) % 60) / 66,
     count: 1,
-    part: '',
-    note: null,
   }));
-  const planters = [{ name: 'bench', parts: [], cuts: [{ good, pieces }], usable: 0.01 }];
-  const answers = (await page.evaluate(
-    `new Promise((done) => {
-      const worker = new Worker('/assets/${script}', { type: 'module' });
-      const times = [];
-      const book = ${JSON.stringify({ currency: 'EUR', mixing: 'own', kerf: 0.003, prices: {}, atHand: {}, offcuts: {} })};
-      const ask = () => { begin = performance.now(); worker.postMessage({ id: 'bench', type: 'APPLY', path: ['shopping'], argumentList: [{ type: 'RAW', value: ${JSON.stringify(planters)} }, { type: 'RAW', value: book }] }); };
-      let begin = 0;
-      worker.onmessage = ({ data }) => {
-        times.push(performance.now() - begin);
-        const { plan } = data.value.lines[0];
-        if (times.length < 9) ask();
-        else done({ times: times.slice(1), bought: plan.bought, bound: plan.bound, proven: plan.proven });
-      };
-      ask();
-    })`,
-  )) as { times: number[]; bought: number; bound: number; proven: boolean };
-  await page.close();
-  const { times, ...plan } = answers;
-  return { ms: round(median(times)), ...plan };
+  const cut = () => core.planCuts(pieces, { length: 2, kerf: 0.003, offcuts: [] });
+  const times = Array.from({ length: 9 }, () => {
+    const begin = performance.now();
+    cut();
+    return performance.now() - begin;
+  });
+  const { bought, bound, proven } = cut();
+  return { ms: round(median(times.slice(1))), bought, bound, proven };
 }
 
 const { folder, remove } = scratchFolder();
@@ -335,7 +314,7 @@ try {
     compareFourMs: async () => round(await comparing(browser)),
     buildSheet: () => sheets(core),
     pdf: () => pdfs(),
-    cutSixtyInWorker: () => cutting(browser),
+    cutSixty: () => cutting(core),
     season: () => seasons(core),
     moisture: () => fields(core),
     thirtyWeathersOnThePage: () => outlook(browser, base, PAIL),

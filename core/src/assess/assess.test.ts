@@ -172,6 +172,18 @@ describe('findings', () => {
     expect(findingsOf(design)[0]).toMatchObject({ id: 'tube-open', severity: 'danger' });
   });
 
+  test('a weak wick is told by what a hot day takes and what comes up of it', () => {
+    const design = applyPatch(start('cloth-pail'), change(['wicks', 0, 'width'], 0.002));
+    const { figures, findings } = evaluate(design).assessment;
+    const text = tell(findings.find(({ id }) => id === 'wick-weak')!.text, 'metric');
+    const litres = [...text.matchAll(/([\d.]+)\u00a0L/g)].map(([, number]) => Number(number));
+    const day = 86_400_000;
+    expect(litres).toHaveLength(2);
+    expect(Math.abs(litres[0]! - figures.hot.total * day)).toBeLessThan(0.006);
+    expect(Math.abs(litres[1]! - figures.delivery * day)).toBeLessThan(0.006);
+    expect(litres[1]).toBeGreaterThan(0);
+  });
+
   test('the sentence carries the numbers, in either system', () => {
     const design = applyPatch(start('cloth-pail'), change(['overflow', 'centre'], 0.115));
     const { text, remedies } = findingsOf(design).find((f) => f.id === 'overflow-above')!;

@@ -248,6 +248,8 @@ const clothFor = (design: PlanterDesign, legs: number): ClothWickDesign => {
   return { ...usualFor(design).cloth, legs: Math.min(legs * places, 24), holes };
 };
 
+/** Seconds. */
+const DAY = 86_400;
 /** Days that the soil's reserve must carry for a wick that falls behind to be a weakness and no fault. */
 const CARRIES = 3;
 /** Share of a hot day's thirst that must come up for that. */
@@ -258,15 +260,16 @@ export const wickWeak: Rule = (bench) => {
   if (planter.wicks.length === 0 || figures.duty >= 1 || figures.delivery <= 0) return [];
   const days = figures.lastsHot.days + figures.lastsHot.reserve;
   const carries = days >= CARRIES && figures.duty >= NEARLY;
-  const asks = say`Give it more wick: a hot day takes ${q(figures.hot.total, 'volume')}`;
+  const asks = say`Give it more wick: a hot day takes ${q(DAY * figures.hot.total, 'volume')}`;
+  const comes = q(DAY * figures.delivery, 'volume');
   return [
     {
       id: 'wick-weak',
       severity: carries ? 'watch' : 'fault',
       room: 'wick',
       text: carries
-        ? say`${asks}, ${q(figures.delivery, 'volume')} come up, and the soil adds the rest for ${q(cautiousDays(days), 'days')}.`
-        : say`${asks}, and ${q(figures.delivery, 'volume')} come up. Plants wilt over water.`,
+        ? say`${asks}, ${comes} come up, and the soil adds the rest for ${q(cautiousDays(days), 'days')}.`
+        : say`${asks}, and ${comes} come up. Plants wilt over water.`,
       propose: () => [
         ...stronger(bench, MARGIN / figures.duty),
         ...stronger(bench, 1.6 * (MARGIN / figures.duty)),
