@@ -106,17 +106,17 @@ export function createApp(options: AppOptions): Express {
   app.get('/api/about', (_request, response) => {
     response.json({ version: VERSION, demo, home: home !== undefined } satisfies About);
   });
-  // Before JSON is read: what is brought in is a picture, or a zip.
-  app.use('/api', photoRoutes(services.photos));
-  app.use('/api', gardenFileRoutes(services.gardenFile));
-  if (home) app.use('/api', backupRoutes(services.gardenFile, home.copies));
-  app.use(
-    '/api',
-    express.json({ limit: MAX_BODY_BYTES }),
-    ...(home ? [doorRoutes(home.keeper, home.secrets)] : []),
-    documentRoutes(services),
-    reportRoutes(services),
-  );
+  // First what is asked most. JSON is read where it is sent; pictures and zips are read by their own routes.
+  app.use('/api', express.json({ limit: MAX_BODY_BYTES }), documentRoutes(services));
+  app.use('/api', photoRoutes(services.photos), gardenFileRoutes(services.gardenFile));
+  if (home) {
+    app.use(
+      '/api',
+      backupRoutes(services.gardenFile, home.copies),
+      doorRoutes(home.keeper, home.secrets),
+    );
+  }
+  app.use('/api', reportRoutes(services));
   app.use('/api', () => {
     throw notFound('There is nothing at this address.');
   });

@@ -8,6 +8,7 @@ import { documentTable, type DocumentTable } from './documents';
 import { logTable, type LogTable } from './log';
 import { weatherDayTable, type WeatherDayTable } from './weatherDays';
 import { migrateDatabase } from './migrate';
+import { letGo } from './statements';
 import { photoTable, type PhotoTable } from './photos';
 import { defineProgress, type ProgressModel } from './progress';
 
@@ -98,6 +99,9 @@ export async function openDatabase(file: string): Promise<Database> {
     weatherDays: weatherDayTable(sequelize),
     photos: photoTable(sequelize),
     file,
-    close: () => sequelize.close(),
+    close: async () => {
+      await letGo(sequelize);
+      await sequelize.close();
+    },
   };
 }
