@@ -50,10 +50,10 @@ export function TopBar({ children }: { children?: ReactNode }) {
           <GardenWays />
         </Box>
       )}
-      {/* On the bench the mark of saving says it. */}
-      {!children && <Away />}
       <UnitSwitch />
       <ModeSwitch />
+      {/* On the bench the mark of saving says it. */}
+      {!children && <Away />}
     </Box>
   );
 }
@@ -67,11 +67,16 @@ function Away() {
   return (
     <Box
       role="status"
-      fontSize="xs"
-      lineHeight="1.2"
-      maxW="15rem"
+      fontSize="sm"
+      lineHeight="1.3"
+      // A line of its own under the others, whatever the width.
+      flex="1 0 100%"
+      order="3"
+      mx={{ base: '-3', md: '-5' }}
+      px={{ base: '3', md: '5' }}
+      py="1.5"
+      bg="strawWash"
       color="strawInk"
-      order={{ base: 2, md: 0 }}
     >
       <b>Not heard from home{when}.</b> This shows what was last seen; what you do is kept here and
       sent later.
