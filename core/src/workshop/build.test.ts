@@ -382,3 +382,13 @@ test('mulch that does not come up to the rim does not say so', () => {
   expect(last('panel-barrel')).not.toMatch(/rim/);
   expect(last('cloth-pail')).toMatch(/up to the rim/);
 });
+
+test('a metric pipe’s hole is made by the inch saw that is as wide; one between two saws is cut to a line', () => {
+  const toolOf = (value: number) =>
+    sheetOf('cloth-pail', 'us', [{ path: ['fillTube', 'hole'], value }]).holes.find(
+      ({ id }) => id === 'tube-0-deck',
+    )?.tool;
+  // 1 3/8 in is 34.9 mm; 36.5 mm lies between 1 3/8 and 1 1/2 in.
+  expect(toolOf(0.035)).toBe('Hole saw');
+  expect(toolOf(0.0365)).toBe('Knife or jigsaw, to a line');
+});

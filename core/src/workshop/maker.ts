@@ -96,12 +96,15 @@ type MaterialId = keyof typeof MATERIALS;
 const TWIST = 0.013;
 const STEP = 0.032;
 
+/** A bit that misses a width by less than this makes it: 1 3/8 in and 35 mm are one saw. Metres. */
+const SAME_BIT = 2e-4;
+
 /** The tool for a hole of this width in a material. */
 function toolFor(width: number, bits: readonly number[], material: MaterialId | null): string {
   if (material === 'clay') return width <= TWIST ? 'Masonry drill, wet' : 'Diamond hole saw, wet';
   if (width <= TWIST) return material === 'metal' ? 'Metal drill' : 'Twist drill';
   if (width <= STEP) return material === 'wood' ? 'Spade bit' : 'Step drill';
-  return bits.some((one) => Math.abs(one - width) < 1e-9)
+  return bits.some((one) => Math.abs(one - width) < SAME_BIT)
     ? 'Hole saw'
     : 'Knife or jigsaw, to a line';
 }
