@@ -285,7 +285,9 @@ describe('where things stand', () => {
   test('nine tubs stand round the cup, and eight beside the tube: nine would need more than a whole turn', () => {
     const { design, deck, of } = planter('cup-pail');
     const room = (fillTube: typeof design.fillTube) =>
-      assemble({ ...design, fillTube }).of('standing')[0]!.room();
+      assemble({ ...design, fillTube })
+        .of('standing')[0]!
+        .room();
     expect([room(null), room(design.fillTube)]).toEqual([9, 8]);
     // At the wall, a tub beside a tub and a tub beside the tube, which keeps its hole’s bridge to the edge.
     const tub = discsOf(of('standing')[0]!)[0]!;

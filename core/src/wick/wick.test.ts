@@ -125,7 +125,8 @@ describe('sand by its grains', () => {
 
   test('at its reach a sand has let most of its water go, and well below it has not', () => {
     for (const sand of sands) {
-      const held = (h: number) => (waterContent(sand, h) - sand.thetaR) / (sand.thetaS - sand.thetaR);
+      const held = (h: number) =>
+        (waterContent(sand, h) - sand.thetaR) / (sand.thetaS - sand.thetaR);
       expect(held(1.6 * sand.reach)).toBeLessThan(0.35);
       expect(held(0.3 * sand.reach)).toBeGreaterThan(0.7);
     }
