@@ -1,5 +1,5 @@
 import { bitFor, INCH_BITS, METRIC_BITS, PIPES } from '../catalog';
-import type { UnitSystem } from '../quantity';
+import { INCH, type UnitSystem } from '../quantity';
 import type { ClothWickDesign, FillTubeDesign, OverflowDesign, PlanterDesign } from './schema';
 import { cupOf, USUAL_CLOTH, usualOverflow, usualTube } from './usual';
 
@@ -8,7 +8,6 @@ import { cupOf, USUAL_CLOTH, usualOverflow, usualTube } from './usual';
  * and cups by the inch.
  */
 
-const INCH = 0.0254;
 /** What a measure may miss a mark of the rule by, metres. */
 const MISS = 1e-6;
 const on = (metres: number, step: number): boolean =>

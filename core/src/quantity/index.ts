@@ -7,7 +7,7 @@ export {
   DECIMAL_MARKS,
   type DecimalMark,
 } from './csv';
-export { CUBIC_FOOT, DRY_QUART, FOOT, POUND } from './units';
+export { CUBIC_FOOT, DRY_QUART, FOOT, INCH, POUND } from './units';
 export { many } from './plural';
 export { portionOf } from './portion';
 export { type QuantityKind, type UnitSystem } from './kinds';

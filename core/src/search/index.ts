@@ -7,5 +7,6 @@ export {
   SEARCH_DAYS,
   type Candidate,
   type Scored,
+  type Shop,
   type Wishes,
 } from './search';

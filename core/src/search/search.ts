@@ -1,11 +1,12 @@
 import { evaluate, faultsOf } from '../assess';
-import { buildSheet, NEW_BOOK, shoppingFor, type PriceBook } from '../workshop';
+import { asShopper, buildSheet, NEW_BOOK, shoppingFor, type PriceBook } from '../workshop';
 import { MEDIA, MEDIUM_IDS } from '../catalog';
 import { roomDay, type WeatherDay } from '../climate';
 import { applyPatch, type Patch, type PlanterDesign } from '../design';
 import { contradictions, levelsOf, moveLevel, assemble } from '../planter';
 import { daysLasted, plantsSuffer, runSeason, spreadOf } from '../season';
 import { mixOf, takeMix } from '../soil';
+import type { UnitSystem } from '../quantity';
 
 /** Other designs in the same vessel: tried, scored against what people wish for, and the best kept. */
 
@@ -105,6 +106,12 @@ function candidate(
   return { patch: whole, base, lip: invert, wick, mix: mixOf(changed.soil).name };
 }
 
+/** Where is bought: by whose prices, and in which packs. */
+export interface Shop {
+  book: PriceBook;
+  units: UnitSystem;
+}
+
 /**
  * Scores a candidate: how long it lasts without filling in some weathers, and what it costs.
  *
@@ -116,7 +123,7 @@ export function score(
   one: Candidate,
   weathers: readonly (readonly WeatherDay[])[],
   planted: string,
-  book: PriceBook = NEW_BOOK,
+  { book, units }: Shop = { book: NEW_BOOK, units: 'metric' },
   known: ReadonlySet<string> = faultsOf(design),
 ): Scored {
   const { planter, assessment } = evaluate(applyPatch(design, one.patch));
@@ -132,8 +139,8 @@ export function score(
     });
     return daysLasted(run);
   });
-  const { parts, cuts } = buildSheet(planter, figures, 'metric');
-  const list = shoppingFor([{ name: '', parts, cuts, usable: figures.usable }], book, 'metric');
+  const sheet = buildSheet(planter, figures, units);
+  const list = shoppingFor([asShopper('', sheet, figures)], book, units);
   return {
     ...one,
     days: Math.floor(spreadOf(lasted).low + 1e-9),

@@ -13,7 +13,13 @@ export {
 } from './buying';
 export { NEW_BOOK, packsIn, priceBookSchema, type PriceBook } from './priceBook';
 export { billOf, sourcingOf, type BillLine } from './bill';
-export { shoppingFor, type Shopper, type ShoppingLine, type ShoppingList } from './shopping';
+export {
+  asShopper,
+  shoppingFor,
+  type Shopper,
+  type ShoppingLine,
+  type ShoppingList,
+} from './shopping';
 export { goodsOf, shopperOf } from './wanted';
 export { buildSheet, type BuildSheet } from './sheet';
 export { STEP_IDS, type Check, type Measure, type Step, type StepId } from './step';

@@ -14,6 +14,13 @@ export interface Shopper {
   usable: number;
 }
 
+/** What a planter whose sheet is made brings to a shopping list. */
+export const asShopper = (
+  name: string,
+  { parts, cuts }: Pick<Shopper, 'parts' | 'cuts'>,
+  { usable }: Pick<Shopper, 'usable'>,
+): Shopper => ({ name, parts, cuts, usable });
+
 /** One good to buy, for all planters of the list together. Amounts in the good's unit. */
 export interface ShoppingLine {
   good: Good;

@@ -3,14 +3,14 @@ import type { PlanterDesign } from '../design';
 import type { UnitSystem } from '../quantity';
 import { ingredientGood, SMALL_GOODS, type Good } from './goods';
 import { buildSheet } from './sheet';
-import type { Shopper } from './shopping';
+import { asShopper, type Shopper } from './shopping';
 
 /** What a design brings to a shopping list, under its name and variant. */
 export function shopperOf(design: PlanterDesign, units: UnitSystem): Shopper {
   const { planter, assessment } = evaluate(design);
-  const { parts, cuts } = buildSheet(planter, assessment.figures, units);
+  const sheet = buildSheet(planter, assessment.figures, units);
   const name = design.variant ? `${design.name}, ${design.variant}` : design.name;
-  return { name, parts, cuts, usable: assessment.figures.usable };
+  return asShopper(name, sheet, assessment.figures);
 }
 
 /** Every good that some designs take, in the order in which they take it, and the usual small ones; each once. */

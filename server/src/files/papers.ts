@@ -1,4 +1,5 @@
 import {
+  asShopper,
   buildSheet,
   evaluate,
   shoppingFor,
@@ -59,9 +60,8 @@ async function drawBuild(job: BuildJob): Promise<PaperResult> {
   const { planter, assessment } = evaluate(design);
   const sheet = buildSheet(planter, assessment.figures, units);
   if (what === 'sheet') {
-    const { parts, cuts } = sheet;
-    const { usable } = assessment.figures;
-    const shopping = shoppingFor([{ name: design.name, parts, cuts, usable }], book, units);
+    const shopper = asShopper(design.name, sheet, assessment.figures);
+    const shopping = shoppingFor([shopper], book, units);
     const pdf = await sheetPdf({ planter, assessment, sheet, shopping, units, paper });
     return { ok: true, file: pdf };
   }

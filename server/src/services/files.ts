@@ -1,5 +1,6 @@
 import type { FileQuery, LabelQuery } from '@huerta/contract';
 import {
+  asShopper,
   buildSheet,
   evaluate,
   shoppingFor,
@@ -50,9 +51,7 @@ export function fileService(
   };
   const shop = async ({ design, assessment, sheet, units }: Awaited<ReturnType<typeof work>>) => {
     const { value: book } = await prices.get(ONLY);
-    const { parts, cuts } = sheet;
-    const usable = assessment.figures.usable;
-    return shoppingFor([{ name: design.name, parts, cuts, usable }], book, units);
+    return shoppingFor([asShopper(design.name, sheet, assessment.figures)], book, units);
   };
   const named = <T>(design: { name: string }, kind: string, content: T): NamedFile<T> => ({
     name: `${design.name.replace(/[^\p{L}\p{N}]+/gu, ' ').trim()} ${kind}`,

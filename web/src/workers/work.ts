@@ -28,6 +28,7 @@ import {
   type PlanterDesign,
   type PriceBook,
   type Scored,
+  type Shop,
   type SeasonAsked,
   type SeasonPart,
   type SeasonParts,
@@ -71,7 +72,7 @@ export interface SearchAsked {
   candidates: readonly Candidate[];
   weathers: readonly (readonly WeatherDay[])[];
   planted: string;
-  book: PriceBook;
+  shop: Shop;
 }
 
 /** What is told goes to the page by a way of its own and may come after the answer: it is waited for. */
@@ -134,7 +135,7 @@ export const work = {
   goods: (designs: readonly PlanterDesign[], units: UnitSystem): Good[] => goodsOf(designs, units),
   /** Scores candidates one after the other and tells of each, null where one could not be worked out. */
   search: (
-    { design, candidates, weathers, planted, book }: SearchAsked,
+    { design, candidates, weathers, planted, shop }: SearchAsked,
     tell: Tell<Scored | null>,
   ): Promise<void> =>
     heard(tell, (say) => {
@@ -142,7 +143,7 @@ export const work = {
       for (const one of candidates) {
         let point: Scored | null = null;
         try {
-          point = score(design, one, weathers, planted, book, known);
+          point = score(design, one, weathers, planted, shop, known);
         } catch {
           // Told as null: one design that cannot be worked out does not end the search.
         }

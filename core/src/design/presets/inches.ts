@@ -1,5 +1,5 @@
 import { INCH_BITS, PIPES, US_BAGS, type PipeId, type VesselId } from '../../catalog';
-import type { UnitSystem } from '../../quantity';
+import { INCH, type UnitSystem } from '../../quantity';
 import { depthOf } from '../heights';
 import type { OverflowDesign, PlanterDesign, VesselDesign } from '../schema';
 import { holeForPipe } from '../usual';
@@ -10,7 +10,6 @@ import { vesselFrom } from './parts';
  * of bits on sale, pipes by the sizes in the shop.
  */
 
-const INCH = 0.0254;
 /** From so long on measures are on quarters of an inch, below on eighths, and under that as they are. Metres. */
 const QUARTERS_FROM = 0.05;
 const EIGHTHS_FROM = 0.012;

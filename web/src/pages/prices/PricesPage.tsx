@@ -98,6 +98,8 @@ function Book({
   const designs = useMemo(() => planters.map(({ design }) => design), [planters]);
   const { value, trouble } = useGoods(designs, units);
   const goods = value ?? NO_GOODS;
+  // What was typed for goods is read when they are there; the rest of the book can be kept without them.
+  const unread = !value && Object.keys(drafts).length > 0;
   const dirty =
     JSON.stringify(general) !== JSON.stringify(saved.book) || Object.keys(drafts).length > 0;
   useEffect(() => {
@@ -162,7 +164,7 @@ function Book({
         />
       </Box>
       <Box className="book-save">
-        <Button variant="solid" disabled={!dirty || !value} onClick={keep}>
+        <Button variant="solid" disabled={!dirty || unread} onClick={keep}>
           Save the price book
         </Button>
         {wrongs > 0 && (
@@ -173,7 +175,7 @@ function Book({
         )}
       </Box>
       {trouble && (
-        <Text role="alert" className="unsent">
+        <Text role="alert" color="harm" mt="3">
           {trouble}
         </Text>
       )}

@@ -1,7 +1,6 @@
 import { Box, Button, Text } from '@chakra-ui/react';
 import {
   applyPatch,
-  buildSheet,
   candidatesOf,
   evaluate,
   bestAt,
@@ -9,6 +8,7 @@ import {
   meets,
   NEW_BOOK,
   SEARCH_DAYS,
+  shopperOf,
   shoppingFor,
   weatherOf,
   writeMoney,
@@ -52,15 +52,13 @@ const SPECS = {
 
 /** Other heights, wicks and mixes in the same vessel, and those that no other beats. */
 export function SearchView({ design, weather, planted, leave }: SearchViewProps) {
-  const { write } = useWords();
+  const { write, units } = useWords();
   const prices = usePriceBook();
   const book = prices.data?.book ?? NEW_BOOK;
   const { points, done, of, running, trouble, start, stop } = useSearch();
   const [wishes, setWishes] = useState<Wishes>(() => {
-    const { planter, assessment } = evaluate(design);
-    const { figures } = assessment;
-    const { parts, cuts } = buildSheet(planter, figures, 'metric');
-    const own = shoppingFor([{ name: '', parts, cuts, usable: figures.usable }], book, 'metric');
+    const { figures } = evaluate(design).assessment;
+    const own = shoppingFor([shopperOf(design, units)], book, units);
     return {
       days: design.place.daysAway,
       roots: Math.round(figures.growingDepth * 80) / 100,
@@ -79,7 +77,7 @@ export function SearchView({ design, weather, planted, leave }: SearchViewProps)
             )
           : [weather.days.filter(({ date }) => date >= leave).slice(0, SEARCH_DAYS)],
       planted,
-      book,
+      shop: { book, units },
     });
   // Drawn when there is time, so that a key never waits for the chart.
   const shown = useDeferredValue(points);

@@ -18,6 +18,7 @@ import { ChoiceField } from '../../components/ChoiceField';
 import { Table } from '../workshop/sheet';
 import {
   FEET_IN_METRE,
+  MM_IN_INCH,
   MONTHS,
   nameOf,
   NORMALS,
@@ -137,7 +138,7 @@ function Preview({
   const { days, bad, filled, fahrenheit } = reading;
   const { units } = useWords();
   const rain = days.reduce((sum, day) => sum + day.rain, 0) * 1000;
-  const fell = units === 'us' ? `${(rain / 25.4).toFixed(1)} in` : `${Math.round(rain)} mm`;
+  const fell = units === 'us' ? `${(rain / MM_IN_INCH).toFixed(1)} in` : `${Math.round(rain)} mm`;
   return (
     <Box mt="3" role="status">
       <Text>
@@ -253,7 +254,13 @@ function Normals({ site, onKeep }: { site: Site; onKeep(normals: Site): void }) 
           month,
           ...NORMALS.map((key) =>
             drafts ? (
-              <Field.Root key={key}>
+              <Field.Root
+                key={key}
+                invalid={
+                  errors.length > 0 &&
+                  typeof readNormal(drafts[key][m] ?? '', key, m, units) === 'string'
+                }
+              >
                 <Input
                   aria-label={`${nameOf(key, units)}, ${month}`}
                   value={drafts[key][m] ?? ''}

@@ -18,7 +18,7 @@ interface Column {
 
 const FAHRENHEIT = { times: 1.8, plus: 32, places: 0 };
 const CELSIUS = { times: 1, places: 1 };
-const MM_IN_INCH = 25.4;
+export const MM_IN_INCH = 25.4;
 const MPH_IN_METRES_A_SECOND = 1 / 0.44704;
 export const FEET_IN_METRE = 1 / 0.3048;
 
