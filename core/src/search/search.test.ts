@@ -2,6 +2,7 @@ import { SITES } from '../catalog';
 import { weatherOf } from '../climate';
 import { applyPatch, invertOf, STARTING_POINTS } from '../design';
 import { contradictions } from '../planter';
+import { NEW_BOOK, shopperOf, shoppingFor } from '../workshop';
 import { bestAt, candidatesOf, frontOf, meets, score, type Scored } from '.';
 
 const design = STARTING_POINTS[0]!.design;
@@ -35,6 +36,18 @@ test('more water lasts longer and leaves the roots less; the front holds no poin
   const deep = points.reduce((a, b) => (b.roots < a.roots ? b : a));
   const shallow = points.reduce((a, b) => (b.roots > a.roots ? b : a));
   expect(deep.days).toBeGreaterThan(shallow.days);
+});
+
+test('a candidate costs what its own shopping list says, in the packs of the shelf it is bought from', () => {
+  const [one] = candidatesOf(design);
+  const costs = (['metric', 'us'] as const).map((units) => {
+    const shop = { book: NEW_BOOK, units };
+    const { cost } = score(design, one!, weathers.slice(0, 1), '2026-05-01', shop);
+    const own = shopperOf(applyPatch(design, one!.patch), units);
+    expect(cost).toBe(shoppingFor([own], NEW_BOOK, units).total);
+    return cost;
+  });
+  expect(costs[0]).not.toBe(costs[1]);
 });
 
 test('of designs that give the same one is shown, and each is named by what it is best at', () => {

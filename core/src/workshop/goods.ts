@@ -120,11 +120,19 @@ export function pipeGood(pipe: PipeId): Good {
   return good(`pipe:${pipe}`, name, 'length', { size, us: INCH_LENGTH, price });
 }
 
+/** The pipe on sale that is this wide outside, if there is one. */
+const pipeOf = (outside: number): PipeId | undefined =>
+  (Object.keys(PIPES) as PipeId[]).find((id) => Math.abs(PIPES[id].outside - outside) < 5e-4);
+
+/** What fittings for a pipe are asked for by: the pipe's name, or how wide it is. */
+export function fittingSize(outside: number): Message {
+  const known = pipeOf(outside);
+  return known ? say`for ${PIPES[known].name}` : say`of ${q(outside, 'length')}`;
+}
+
 /** Plain pipe that is known by its outside diameter only; a pipe by that name where there is one. */
 export function plainPipe(outside: number): Good {
-  const known = (Object.keys(PIPES) as PipeId[]).find(
-    (id) => Math.abs(PIPES[id].outside - outside) < 5e-4,
-  );
+  const known = pipeOf(outside);
   if (known) return pipeGood(known);
   const mm = Math.round(outside * MM);
   return good(`pipe:${mm}`, say`Pipe of ${q(outside, 'length')}`, 'length', {

@@ -52,6 +52,22 @@ describe.each(STARTING_POINTS.map((point) => [point.id, point] as const))(
       expect(measuredIn(design)).toBe('metric');
     });
 
+    test('what is sawn from rigid pipe is of a pipe on sale, so that elbows and tees fit', () => {
+      const outsides: number[] = Object.values(PIPES).map(({ outside }) => outside);
+      for (const part of us.reservoir.parts) {
+        if (part.kind === 'ring' && part.cutEnd) continue;
+        const sawn =
+          part.kind === 'ring' ||
+          (part.kind === 'standing' && part.what === 'pipe') ||
+          (part.kind === 'lying' && part.stiff);
+        if (sawn && 'diameter' in part) expect(outsides).toContain(part.diameter);
+      }
+      const stiff = us.reservoir.parts.find((part) => part.kind === 'lying' && part.stiff);
+      if (stiff?.kind === 'lying' && us.fillTube?.joint === 'tee') {
+        expect(PIPES[us.fillTube.pipe].outside).toBe(stiff.diameter);
+      }
+    });
+
     test('in inches already it stays as it is', () => {
       expect(inInches(us)).toEqual(us);
     });

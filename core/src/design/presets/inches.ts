@@ -1,7 +1,7 @@
 import { INCH_BITS, PIPES, US_BAGS, type PipeId, type VesselId } from '../../catalog';
 import { INCH, type UnitSystem } from '../../quantity';
 import { depthOf } from '../heights';
-import type { OverflowDesign, PlanterDesign, VesselDesign } from '../schema';
+import type { OverflowDesign, PartDesign, PlanterDesign, VesselDesign } from '../schema';
 import { holeForPipe } from '../usual';
 import { vesselFrom } from './parts';
 
@@ -42,16 +42,40 @@ function ruled<T>(thing: T, name = ''): T {
 const closest = (wanted: number, sizes: readonly number[]): number =>
   sizes.reduce((best, one) => (Math.abs(one - wanted) < Math.abs(best - wanted) ? one : best));
 
+const INCHES = (Object.keys(PIPES) as PipeId[]).filter((id) => PIPES[id].family === 'inch');
+
 /** The inch pipe that is nearest to another outside; for an X in a pipe one that is no wider. */
 function inchPipe(pipe: PipeId, noWider: boolean): PipeId {
-  const inches = (Object.keys(PIPES) as PipeId[]).filter(
-    (id) => PIPES[id].family === 'inch' && (!noWider || PIPES[id].outside <= PIPES[pipe].outside),
-  );
+  const inches = INCHES.filter((id) => !noWider || PIPES[id].outside <= PIPES[pipe].outside);
+  return nearestPipe(PIPES[pipe].outside, inches) ?? pipe;
+}
+
+function nearestPipe(wanted: number, among: readonly PipeId[]): PipeId | undefined {
   const outside = closest(
-    PIPES[pipe].outside,
-    inches.map((id) => PIPES[id].outside),
+    wanted,
+    among.map((id) => PIPES[id].outside),
   );
-  return inches.find((id) => PIPES[id].outside === outside) ?? pipe;
+  return among.find((id) => PIPES[id].outside === outside);
+}
+
+/** Outside and wall of the inch pipe on sale that is nearest to a pipe. Metres. */
+function onSale(diameter: number): { diameter: number; wall: number } {
+  const { outside, inside } = PIPES[nearestPipe(diameter, INCHES) ?? 'in-1'];
+  return { diameter: outside, wall: (outside - inside) / 2 };
+}
+
+/** A part that is sawn from rigid pipe is of a pipe on sale, so that its fittings fit. */
+function ofInchPipe(part: PartDesign): PartDesign {
+  switch (part.kind) {
+    case 'ring':
+      return part.cutEnd ? part : { ...part, ...onSale(part.diameter) };
+    case 'standing':
+      return part.what === 'pipe' ? { ...part, ...onSale(part.diameter) } : part;
+    case 'lying':
+      return part.stiff ? { ...part, ...onSale(part.diameter) } : part;
+    default:
+      return part;
+  }
 }
 
 /** The hole of a bit on sale, marked on a sixteenth, its lip as far under the base as it was. */
@@ -83,6 +107,7 @@ export function inInches(design: PlanterDesign): PlanterDesign {
   const taller = Math.max(deeper + (design.bed ? raised : 0), 0);
   return {
     ...next,
+    reservoir: { ...next.reservoir, parts: next.reservoir.parts.map(ofInchPipe) },
     soil: { ...next.soil, bag: closest(design.soil.bag, US_BAGS) },
     overflow: overflowIn(design.overflow, raised),
     fillTube:

@@ -12,7 +12,15 @@ import {
   type Planter,
 } from '../../planter';
 import { many, q, say } from '../../quantity';
-import { crateGood, drainPipe, layerGood, plainPipe, SMALL_GOODS, standingGood } from '../goods';
+import {
+  crateGood,
+  drainPipe,
+  fittingSize,
+  layerGood,
+  plainPipe,
+  SMALL_GOODS,
+  standingGood,
+} from '../goods';
 import { type Maker, type Work } from '../maker';
 import { measure } from '../step';
 
@@ -183,7 +191,7 @@ export const lying: Work<'lying'> = (lot, maker) => {
     maker.part('supports', {
       id: `${id}-elbows`,
       what: 'Elbows for the pipe',
-      amount: say`${q(elbows, 'count')} of ${q(spec.diameter, 'length')}`,
+      amount: say`${q(elbows, 'count')} ${fittingSize(spec.diameter)}`,
       use: 'Turn the loop’s corners',
       good: SMALL_GOODS.elbow,
       quantity: elbows,
