@@ -11,6 +11,8 @@ import {
   changeBase,
   FIELDS,
   migrate,
+  MORE_PARTS,
+  PART_KINDS,
   planterDesignSchema,
   standsOnFloor,
   STARTING_POINTS,
@@ -213,4 +215,25 @@ describe('the catalogue', () => {
       else expect(reach).toBeLessThan(0.1);
     }
   });
+});
+
+describe('every kind of support', () => {
+  test.each(PART_KINDS)('%s is the base of something that people build', (kind) => {
+    const from = STARTING_POINTS.find(({ id }) => id === 'cut-barrel')?.design ?? design;
+    const kinds = Object.keys(BASES).map(
+      (base) => applyPatch(from, changeBase(from, base as BaseId)).reservoir.parts[0]?.kind,
+    );
+    expect(kinds).toContain(kind);
+  });
+
+  test.each(MORE_PARTS.map(([label, part]) => [label, part] as const))(
+    '%s can be added to a base and are what they were',
+    (_label, part) => {
+      const { reservoir } = design;
+      const more = { ...design, reservoir: { ...reservoir, parts: [...reservoir.parts, part] } };
+      const read = planterDesignSchema.parse(JSON.parse(JSON.stringify(more)));
+      expect(read.reservoir.parts.at(-1)).toEqual(part);
+      expect(PART_KINDS).toContain(part.kind);
+    },
+  );
 });

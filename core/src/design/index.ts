@@ -4,7 +4,6 @@ export {
   MAX_FILLS,
   MAX_INGREDIENTS,
   MAX_LAYERS,
-  MAX_SPOTS,
   MAX_PARTS,
   MAX_PIPES,
   MAX_WICKS,
@@ -46,6 +45,8 @@ export {
   type Planted,
   type PlantingDesign,
 } from './plantingSchema';
+export { MAX_SPOTS } from './spots';
+export { MORE_PARTS, PART_KINDS, USUAL_LYING } from './supports';
 export { vesselDesignSchema } from './vesselSchema';
 export { migrate, STEPS, type AnyDocument, type MigrationStep } from './migrations';
 export { differences, SECTIONS, withParts, type DesignPart, type Difference } from './differences';
@@ -77,7 +78,6 @@ export {
   USUAL_CLOTH,
   USUAL_COLUMN,
   USUAL_CUP,
-  USUAL_LYING,
   usualOverflow,
   usualTube,
   usualTubeLength,

@@ -14,6 +14,7 @@ import {
 } from '../catalog';
 import { FIELDS } from './fields';
 import { number } from './number';
+import { spot } from './spots';
 
 /** What grows in a planter: a list of plantings, each with its days from the planter's first on. */
 
@@ -58,8 +59,6 @@ export const MAX_PLANTINGS = 12;
 const MAX_PLANTS = 400;
 /** Longest that a plan looks ahead, days. */
 export const LONGEST_PLAN = 730;
-
-const spot = z.strictObject({ x: number(FIELDS.at.x), y: number(FIELDS.at.y) });
 
 const plantedSchema = z.strictObject({
   crop: z.enum(CROP_IDS),

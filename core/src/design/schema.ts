@@ -3,7 +3,6 @@ import {
   CAP_IDS,
   CLOTH_FORM_IDS,
   CLOTH_IDS,
-  CRATE_IDS,
   FEED_HOW_IDS,
   FEED_IDS,
   FILL_IDS,
@@ -16,9 +15,7 @@ import {
   PIPE_IDS,
   PIPE_USE_IDS,
   RAIN_IDS,
-  RUN_IDS,
   SPOT_IDS,
-  STANDING_IDS,
   SUN_IDS,
   TUBE_JOINT_IDS,
   VENT_IDS,
@@ -27,6 +24,8 @@ import {
 import { FIELDS } from './fields';
 import { number } from './number';
 import { plantingSchema } from './plantingSchema';
+import { spot, spots } from './spots';
+import { PART_SCHEMAS } from './supports';
 import { bedSchema, vesselDesignSchema } from './vesselSchema';
 
 /**
@@ -38,68 +37,7 @@ import { bedSchema, vesselDesignSchema } from './vesselSchema';
 /** Raised whenever the document changes shape; `migrations.ts` has a step for each. */
 export const DESIGN_VERSION = 6;
 
-const vents = z.enum(VENT_IDS);
-
-/** A place on the floor that was chosen by hand, from the middle of the section's own view. */
-const spot = z.strictObject({ x: number(FIELDS.at.x), y: number(FIELDS.at.y) });
-export const MAX_SPOTS = 24;
-const spots = z
-  .array(spot)
-  .max(MAX_SPOTS)
-  .nullable()
-  .describe('Where they stand, or null to leave it to Huerta');
-
-const S = FIELDS.support;
-const part = z.discriminatedUnion('kind', [
-  z.strictObject({
-    kind: z.literal('ring'),
-    cutEnd: z.boolean().describe('The vessel’s own cut end, turned over'),
-    diameter: number(S.diameter),
-    wall: number(S.wall),
-    vents,
-  }),
-  z.strictObject({
-    kind: z.literal('standing'),
-    what: z.enum(STANDING_IDS),
-    count: number(S.count),
-    diameter: number(S.diameter),
-    wall: number(S.wall),
-    vents,
-  }),
-  z.strictObject({
-    kind: z.literal('lying'),
-    lay: z.enum(RUN_IDS),
-    count: number(S.runs),
-    diameter: number(S.diameter),
-    wall: number(S.wall),
-    sock: z.boolean().describe('In a fabric sock'),
-    stiff: z.boolean().describe('Rigid: turns corners by elbows, not by bending'),
-    length: number(S.runLength),
-  }),
-  z.strictObject({
-    kind: z.literal('crates'),
-    what: z.enum(CRATE_IDS),
-    count: number(S.count),
-    length: number(S.length),
-    width: number(S.width),
-    height: number(S.height),
-    voids: number(S.voids),
-    cut: z.boolean().describe('Cut down to the base and round tube and wicks'),
-    at: spots,
-  }),
-  z.strictObject({
-    kind: z.literal('arch'),
-    width: number(S.archWidth),
-    own: z.boolean().describe('Cut from the vessel’s own wall, and curved as that is'),
-    wall: number(S.wall),
-    vents,
-  }),
-  z.strictObject({
-    kind: z.literal('sticks'),
-    diameter: number(S.stick),
-    spacing: number(S.stickSpacing),
-  }),
-]);
+const part = z.discriminatedUnion('kind', PART_SCHEMAS);
 
 export const MAX_PARTS = 6;
 export const MAX_FILLS = 3;
@@ -314,9 +252,7 @@ export type ReservoirDesign = PlanterDesign['reservoir'];
 export type LayerDesign = PlanterDesign['layers'][number];
 export type SpotDesign = z.infer<typeof spot>;
 export type FillLayer = ReservoirDesign['fill'][number];
-export type PartDesign = z.infer<typeof part>;
-export type PartKind = PartDesign['kind'];
-export type PartOf<K extends PartKind> = Extract<PartDesign, { kind: K }>;
+export type { PartDesign, PartKind, PartOf } from './supports';
 export type OverflowDesign = z.infer<typeof overflow>;
 export type OverflowKind = OverflowDesign['kind'];
 export type WickDesign = PlanterDesign['wicks'][number];
@@ -326,7 +262,7 @@ export type ColumnWickDesign = z.infer<typeof columnWick>;
 export type FillTubeDesign = z.infer<typeof fillTube>;
 export type ExtraPipe = PlanterDesign['pipes'][number];
 export type RecipeDesign = z.infer<typeof recipe>;
-export type Vents = z.infer<typeof vents>;
+export type Vents = (typeof VENT_IDS)[number];
 
 /** The document's JSON Schema, for people who write planter files by other means. */
 export function planterJsonSchema(): object {

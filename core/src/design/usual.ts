@@ -5,7 +5,6 @@ import type {
   CupWickDesign,
   FillTubeDesign,
   OverflowDesign,
-  PartOf,
 } from './schema';
 
 /** Parts as they are usually made: what a new one begins with, on the bench and in remedies. */
@@ -62,18 +61,6 @@ export const USUAL_COLUMN: ColumnWickDesign = {
   diameter: 0.1,
   foot: 0,
   at: null,
-};
-
-/** The pipe that comes out of the ground of most sheds, for laying on a floor. */
-export const USUAL_LYING: PartOf<'lying'> = {
-  kind: 'lying',
-  lay: 'runs',
-  count: 1,
-  diameter: 0.08,
-  wall: 0.0015,
-  sock: true,
-  stiff: false,
-  length: 0,
 };
 
 /** The hole to drill for a pipe: its real outside with a little play, as a bit that is sold where the pipe is. */

@@ -1,11 +1,11 @@
 import { airCeiling, invertOf, soilBaseHeight, type PlanterDesign } from '../design';
 import { shapeOf, turned, type Outline, type Vessel } from '../vessel';
 import { bedOf, cutAcross, deckOutline, floorOf } from './floor';
-import { jointsOf, type Joint } from './joints';
+import { jointsOf } from './joints';
 import { KIND_FACES, PLACING } from './kinds';
 import { storageOf, type Storage } from './litres';
 import { obstacles } from './obstacles';
-import type { Asked, Bed, Kind, Lot, Site } from './piece';
+import type { Asked, Bed, Joint, Kind, Lot, Site } from './piece';
 import { resolveWicks, type Wick } from './wicks';
 
 /** A design put together: every thing in its place. Heights are metres above the inside floor. */
@@ -49,27 +49,30 @@ export interface Heights {
 type Built = Pick<Planter, 'vessel' | 'bed' | 'floor' | 'deck' | 'lots' | 'storage' | 'wicks'>;
 
 /**
- * What was put together lately, by the parts of the document that it was made from. A patch leaves the
- * parts of a document that it does not touch as they were, so while an overflow is dragged or a remedy
- * is tried, these are found and not worked out again.
+ * What a planter was put together to, by the parts of the document that it was made from. A patch leaves
+ * the parts of a document that it does not touch as they were, so while an overflow is dragged or a remedy
+ * is tried, these are found and not worked out again. Kept as long as the document's vessel is.
  */
-const lately: { parts: readonly unknown[]; built: Built }[] = [];
-const LATELY = 8;
+const memos = new WeakMap<PlanterDesign['vessel'], { parts: readonly unknown[]; built: Built }[]>();
+/** Changes of one planter that are remembered: it as it is, and the remedies that are tried on it. */
+const REMEMBERED = 8;
 
 /** What the places of things, litres and wicks hang on. */
 function partsOf(design: PlanterDesign): readonly unknown[] {
   // The overflow gives way to nothing, and is placed anew each time.
-  const { vessel, bed, reservoir, wicks, fillTube, pipes, soil, layers } = design;
-  return [vessel, bed, reservoir, wicks, fillTube, pipes, soil, layers];
+  const { bed, reservoir, wicks, fillTube, pipes, soil, layers } = design;
+  return [bed, reservoir, wicks, fillTube, pipes, soil, layers];
 }
 
 function builtFrom(design: PlanterDesign): Built {
   const parts = partsOf(design);
-  const known = lately.find((one) => one.parts.every((part, i) => part === parts[i]));
+  const memo = memos.get(design.vessel) ?? [];
+  memos.set(design.vessel, memo);
+  const known = memo.find((one) => one.parts.every((part, i) => part === parts[i]));
   if (known) return known.built;
   const built = put(design);
-  lately.unshift({ parts, built });
-  lately.length = Math.min(lately.length, LATELY);
+  memo.unshift({ parts, built });
+  memo.length = Math.min(memo.length, REMEMBERED);
   return built;
 }
 

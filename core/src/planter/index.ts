@@ -22,8 +22,9 @@ export {
 } from './assemble';
 export { bitOf, deckOpenings, deckSheet, drilledTo, type Opening } from './deck';
 export { cutAcross, PLATFORM_PLAY } from './floor';
-export { BEARERS, FLOOR, GROUND, type Joint } from './joints';
-export { KIND_FACES, nameOf } from './kinds';
+export { FLOOR, GROUND } from './joining';
+export { BEARERS } from './joints';
+export { KIND_FACES, nameOf, sizeOf } from './kinds';
 export { GIVEN_UP_AT } from './kinds/column';
 export { radiiOf } from './kinds/cup';
 export { archLength, archProfile, riseOf } from './kinds/arch';
@@ -51,6 +52,7 @@ export {
   type Bed,
   type Footprint,
   type Kind,
+  type Joint,
   type Lot,
   type Piece,
   type Specs,

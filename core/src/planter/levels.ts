@@ -3,8 +3,10 @@ import {
   depthOf,
   FIELDS,
   lipBelowMark,
+  PART_KINDS,
   soilBaseHeight,
   type FieldSpec,
+  type PartKind,
   type Patch,
   type PlanterDesign,
 } from '../design';
@@ -115,7 +117,7 @@ function highestStanding(design: PlanterDesign, from: number, to: number): numbe
   const shape = shapeOf(design.vessel);
   const stands = (top: number): boolean => {
     const raised = { ...design, reservoir: { ...design.reservoir, top } };
-    return PARTS.every((kind) => fits(kind, raised, shape));
+    return PART_KINDS.every((kind) => fits(kind, raised, shape));
   };
   if (
     shape.bends.every((z) => z <= from || shape.areaAt(z) >= shape.areaAt(from) - 1e-12) ||
@@ -132,14 +134,8 @@ function highestStanding(design: PlanterDesign, from: number, to: number): numbe
   return low;
 }
 
-const PARTS = ['ring', 'standing', 'crates', 'arch'] as const;
-
 /** Whether a kind of part can be as it is asked for. */
-function fits<K extends (typeof PARTS)[number]>(
-  kind: K,
-  design: PlanterDesign,
-  shape: Vessel,
-): boolean {
+function fits<K extends PartKind>(kind: K, design: PlanterDesign, shape: Vessel): boolean {
   const faces = KIND_FACES[kind];
   return (faces.asked(design) as readonly Asked<K>[]).every(
     (one) => (faces.contradictions?.(one, design, shape) ?? []).length === 0,

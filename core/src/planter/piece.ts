@@ -9,12 +9,14 @@ import type {
   FillTubeDesign,
   LayerDesign,
   OverflowDesign,
+  PartKind,
   PartOf,
   PlanterDesign,
   ReservoirDesign,
   SpotDesign,
   VesselDesign,
 } from '../design';
+import type { Message } from '../quantity';
 import type { Outline, Vessel } from '../vessel';
 import type { Circle, Rectangle } from '../reservoir';
 import type { Contradiction } from './contradiction';
@@ -30,17 +32,14 @@ import type { Run, Solid } from './solid';
 type Overflow<K extends OverflowDesign['kind']> = Extract<OverflowDesign, { kind: K }>;
 type BedOf<K extends BedDesign['kind']> = Extract<BedDesign, { kind: K }>;
 
+/** Supports are said in the design as they are, whatever kinds there are of them. */
+type PartSpecs = { [K in PartKind]: PartOf<K> };
+
 /** What the design says of a thing of each kind. */
-export interface Specs {
+export interface Specs extends PartSpecs {
   vessel: VesselDesign;
   liner: Extract<VesselDesign, { kind: 'frame' }>;
   patch: VesselDesign;
-  lying: PartOf<'lying'>;
-  ring: PartOf<'ring'>;
-  standing: PartOf<'standing'>;
-  crates: PartOf<'crates'>;
-  arch: PartOf<'arch'>;
-  sticks: PartOf<'sticks'>;
   fill: FillLayer;
   platform: ReservoirDesign;
   tube: FillTubeDesign;
@@ -165,6 +164,38 @@ export interface Spots {
   many: boolean;
 }
 
+/**
+ * How the things of a planter hold together. `a` is the one that is put to `b`; `b` is another lot's id,
+ * or the ground that all stand on.
+ */
+export interface Joint {
+  kind:
+    | 'stands-on'
+    | 'rests-on'
+    | 'goes-through'
+    | 'hangs-in'
+    | 'packed-round'
+    | 'lies-over'
+    | 'lines'
+    | 'sealed-into'
+    | 'joined-to'
+    | 'tied-to'
+    | 'cut-from'
+    | 'caps';
+  a: string;
+  b: string;
+}
+
+/** What the joints of a planter are found by, once all is placed. */
+export interface Together {
+  readonly lots: readonly Lot[];
+  readonly heights: { readonly ceiling: number };
+  /** Whether a lot keeps the water's room open and bears what lies over it. */
+  bears(lot: Lot): boolean;
+}
+
+export type Join<K extends Kind> = (lot: Lot<K>, together: Together) => Joint[];
+
 /** Everything about one kind of thing. */
 export interface Faces<K extends Kind> {
   /** The entries of a design that ask for it. */
@@ -173,8 +204,14 @@ export interface Faces<K extends Kind> {
   place(asked: Asked<K>, site: Site): Lot<K>;
   /** What it is called, in the plural where there are several. */
   name(spec: Specs[K], count: number): string;
+  /** What it rests on, goes through, hangs in, lines or is tied to. */
+  joints: Join<K>;
   /** Whether it keeps the water's room open and bears what lies over it. */
   bears?: true;
+  /** How its top is spoken of where soil lies straight on it, by its name for one and for several. */
+  top?(one: string, many: string): string;
+  /** Fields of its size that can be made smaller where it has no room, and what is written of them. */
+  size?(spec: Specs[K]): { fields: readonly string[]; says: Message };
   /** Where the design keeps the places that were chosen for it by hand; left out where it has none. */
   spots?(index: number, design: PlanterDesign): Spots | null;
   /** Measures of it that cannot be. */

@@ -1,6 +1,6 @@
 import { aggregateOf, grainOf, LAYERS, STANDING } from '../../catalog';
 import { baseStyle, USUAL_LYING, type PlanterDesign, type Vents } from '../../design';
-import { baseName, tightest, type Lot } from '../../planter';
+import { baseName, sizeOf, tightest, type Lot } from '../../planter';
 import { q, say, type Message } from '../../quantity';
 import type { Remedy, Rule } from '../finding';
 import { downToMm, gapToKeep, moveBase, set } from '../moves';
@@ -101,28 +101,6 @@ export const partsVented: Rule = ({ planter }) =>
 
 /** A smaller one of something that has no room, as a share of its size. */
 const SMALLER = [0.8, 0.65, 0.5, 0.3];
-
-/** Sizes of a part that can be made smaller, by its kind: their fields and what is written of them. */
-function sizeOf(lot: Lot): { fields: readonly string[]; says: Message } | null {
-  if (lot.kind === 'crates') {
-    const { length, width } = lot.spec;
-    return {
-      fields: ['length', 'width'],
-      says: say`${q(length, 'length')} by ${q(width, 'length')}`,
-    };
-  }
-  if (lot.kind === 'arch') {
-    return {
-      fields: ['width'],
-      says: say`${q(lot.spec.width, 'length')}`,
-    };
-  }
-  if (lot.kind === 'ring' || lot.kind === 'standing' || lot.kind === 'lying') {
-    const { diameter } = lot.spec;
-    return { fields: ['diameter'], says: say`${q(diameter, 'length')}` };
-  }
-  return null;
-}
 
 export const partsFit: Rule = ({ planter }) =>
   planter.lots.flatMap((lot) => {

@@ -1,4 +1,11 @@
-import { leavePlaces, placesOfLot, type Lot, type Place, type Planter } from '../../planter';
+import {
+  BEARERS,
+  leavePlaces,
+  placesOfLot,
+  type Lot,
+  type Place,
+  type Planter,
+} from '../../planter';
 import { q, say } from '../../quantity';
 import type { Draft, Room, Rule } from '../finding';
 
@@ -26,7 +33,7 @@ export const placesFit: Rule = ({ planter }) =>
       {
         id: `places-${lot.id}`,
         severity: stands ? 'watch' : 'fault',
-        room: ROOM_OF[lot.kind] ?? (lot.kind === 'crates' ? 'water' : 'wick'),
+        room: ROOM_OF[lot.kind] ?? (BEARERS.includes(lot.kind) ? 'water' : 'wick'),
         text: stands
           ? say`Move ${who}: it does not fit where you put it and stands where there is room.`
           : say`Move ${who} clear of walls and other things: ${others.length > 0 ? 'they do' : 'it does'} not fit there and ${others.length > 0 ? 'are' : 'is'} left out.`,

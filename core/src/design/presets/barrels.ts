@@ -1,4 +1,5 @@
-import { cupOf, USUAL_LYING, usualOverflow, usualTube } from '../usual';
+import { cupOf, usualOverflow, usualTube } from '../usual';
+import { USUAL_LYING } from '../supports';
 import { inVessel } from './inVessel';
 import { CLOTH_PAIL } from './pails';
 import { filled, MARKER, MIX, planting, platform, standing } from './parts';

@@ -1,5 +1,6 @@
 import type { VesselDesign } from '../schema';
-import { cupOf, USUAL_CLOTH, USUAL_COLUMN, USUAL_LYING, usualOverflow, usualTube } from '../usual';
+import { cupOf, USUAL_CLOTH, USUAL_COLUMN, usualOverflow, usualTube } from '../usual';
+import { USUAL_LYING } from '../supports';
 import { inVessel } from './inVessel';
 import { CLOTH_PAIL } from './pails';
 import { FABRIC, filled, MARKER, MIX, planting, vesselFrom } from './parts';

@@ -3,6 +3,7 @@ import { q, say } from '../../quantity';
 import { clearBetween, reachAt, segmentArea, type Vessel } from '../../vessel';
 import { waterUnderTrappedAir, type Rectangle } from '../../reservoir';
 import { found } from '../contradiction';
+import { cutFromVessel, standing } from '../joining';
 import { among, boxed, lot, type Faces } from '../piece';
 import { vault } from '../solid';
 import { DENSITY } from './standings';
@@ -75,6 +76,9 @@ export const arch: Faces<'arch'> = {
       },
     );
   },
+  joints: (lot) => [...standing(lot), ...(lot.spec.own ? cutFromVessel(lot) : [])],
+  top: () => 'the top of the panel',
+  size: ({ width }) => ({ fields: ['width'], says: say`${q(width, 'length')}` }),
   name: () => 'panel',
   contradictions({ spec, index }, design, shape) {
     const sizes = partSizes({ spec, index }, design, shape, {

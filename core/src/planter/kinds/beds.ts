@@ -2,6 +2,7 @@ import { many } from '../../quantity';
 import { MATERIAL_DENSITY } from '../../catalog';
 import type { BedDesign, PlanterDesign } from '../../design';
 import { shellVolume } from '../../vessel';
+import { onFloor, onSupports, onVessel } from '../joining';
 import { lot, only, type Asked, type Faces, type Kind, type Lot, type Site } from '../piece';
 import { walls } from '../solid';
 
@@ -47,20 +48,24 @@ function standingBeds<K extends BedKind>(kind: K, asked: Asked<K>, site: Site): 
 export const nested: Faces<'nested'> = {
   asked: bedOf('nested'),
   place: (asked, site) => standingBeds('nested', asked, site),
+  joints: onSupports,
   name: () => 'upper vessel',
 };
 export const neck: Faces<'neck'> = {
   asked: bedOf('neck'),
   place: (asked, site) => standingBeds('neck', asked, site),
+  joints: onVessel,
   name: () => 'upper part of the bottle',
 };
 export const row: Faces<'row'> = {
   asked: bedOf('row'),
   place: (asked, site) => standingBeds('row', asked, site),
+  joints: onVessel,
   name: (_spec, count) => many(count, 'pail'),
 };
 export const bag: Faces<'bag'> = {
   asked: bedOf('bag'),
   place: (asked, site) => standingBeds('bag', asked, site),
+  joints: onFloor,
   name: (_spec, count) => many(count, 'bag'),
 };

@@ -5,6 +5,7 @@ import { arrange, beside, type Circle, type Free } from '../../reservoir';
 import { grown, holdsCircle, shared } from '../../vessel';
 import { found } from '../contradiction';
 import { BRIDGE, bunchAcross, bunchHole, clothSection } from '../openings';
+import { wickJoints } from '../joining';
 import { among, disc, lot, type Faces, type Site } from '../piece';
 import { cylinder } from '../solid';
 import { DENSITY, standingPlaces, wickSpots } from './standings';
@@ -44,6 +45,7 @@ export const cloth: Faces<'cloth'> = {
       room: () => Math.max(circles.length, 1),
     });
   },
+  joints: wickJoints('goes-through'),
   name: (_spec, count) => many(count, 'cloth'),
   spots: wickSpots,
   contradictions({ spec, index }, design, shape) {

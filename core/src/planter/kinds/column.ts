@@ -5,6 +5,7 @@ import { beside, fullest, type Circle, type Free } from '../../reservoir';
 import { drainable, mixOf } from '../../soil';
 import { grown, shared, type Outline } from '../../vessel';
 import { BRIDGE, PLAY } from '../openings';
+import { wickJoints } from '../joining';
 import { among, disc, lot, type Faces, type Site } from '../piece';
 import { cylinder } from '../solid';
 import { hollows, standingPlaces, wickSpots } from './standings';
@@ -49,6 +50,7 @@ export const column: Faces<'column'> = {
       room: () => Math.max(fullest(room, wide, free).length, circles.length),
     });
   },
+  joints: wickJoints('goes-through'),
   name: (_spec, count) => many(count, 'column'),
   spots: wickSpots,
   contradictions: ({ spec, index }, design, shape) => wickSizes(spec, index, design, shape),

@@ -11,6 +11,7 @@ import {
 } from '../../reservoir';
 import { clearBetween } from '../../vessel';
 import { found } from '../contradiction';
+import { packedRound, standing, upright } from '../joining';
 import { among, boxed, lot, NO_ROOM, type Faces, type Site } from '../piece';
 import { cuboid, type Solid } from '../solid';
 import { DENSITY } from './standings';
@@ -56,6 +57,16 @@ export const crates: Faces<'crates'> = {
       },
     );
   },
+  joints: (lot, together) => [
+    ...standing(lot),
+    // A crate that is cut out stands round what goes up through it.
+    ...(lot.spec.cut ? packedRound(lot, together, upright) : []),
+  ],
+  top: (_one, many) => `the ${many}’ tops`,
+  size: ({ length, width }) => ({
+    fields: ['length', 'width'],
+    says: say`${q(length, 'length')} by ${q(width, 'length')}`,
+  }),
   name: ({ what }, count) =>
     count === 1 ? CRATE_KINDS[what].one : what === 'former' ? 'boxes' : `${what}s`,
   spots(index, { reservoir }) {

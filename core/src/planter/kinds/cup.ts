@@ -5,6 +5,7 @@ import { drainable, mixOf } from '../../soil';
 import { grown, shared, type Outline } from '../../vessel';
 import { found } from '../contradiction';
 import { BRIDGE, CUP_WALL, cupHole } from '../openings';
+import { wickJoints } from '../joining';
 import { among, disc, lot, type Faces, type Site } from '../piece';
 import { frustum } from '../solid';
 import { GIVEN_UP_AT } from './column';
@@ -48,6 +49,7 @@ export const cup: Faces<'cup'> = {
           : Math.max(fullest(roomFor(spec, r, site), deckRadius(spec), freeFor(r, site)).length, n),
     });
   },
+  joints: wickJoints('hangs-in'),
   name: (_spec, count) => many(count, 'cup'),
   spots: wickSpots,
   contradictions({ spec, index }, design, shape) {

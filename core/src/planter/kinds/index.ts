@@ -1,3 +1,4 @@
+import type { Message } from '../../quantity';
 import type { Faces, Kind, Lot } from '../piece';
 import { arch } from './arch';
 import { bag, neck, nested, row } from './beds';
@@ -55,4 +56,10 @@ export const PLACING = Object.keys(KIND_FACES) as readonly Kind[];
 export function nameOf(lot: Lot, count = lot.pieces.length): string {
   const name = KIND_FACES[lot.kind].name as (spec: unknown, count: number) => string;
   return name(lot.spec, count);
+}
+
+/** Sizes of a lot that can be made smaller where it has no room, or null where there are none. */
+export function sizeOf(lot: Lot): { fields: readonly string[]; says: Message } | null {
+  const { size } = KIND_FACES[lot.kind] as unknown as Faces<Kind>;
+  return size?.(lot.spec as never) ?? null;
 }

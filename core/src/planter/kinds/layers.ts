@@ -2,6 +2,7 @@ import { grainOf } from '../../catalog';
 import { deckHeight, layerTop, soilBaseHeight } from '../../design';
 import { q, say } from '../../quantity';
 import { found } from '../contradiction';
+import { onFloor, over, overBase, overLayers, packedRound, upright } from '../joining';
 import { among, lot, only, type Faces } from '../piece';
 import { inside } from '../solid';
 
@@ -30,6 +31,14 @@ export const fill: Faces<'fill'> = {
       height: to,
     });
   },
+  joints: (lot, together) => [
+    ...packedRound(
+      lot,
+      together,
+      (other) => other.pieces.length > 0 && (together.bears(other) || upright(other)),
+    ),
+    ...over(lot, () => onFloor(lot)),
+  ],
   name: () => 'fill',
   contradictions({ spec, index }, { reservoir }) {
     const below = reservoir.fill[index - 1];
@@ -71,6 +80,7 @@ export const layer: Faces<'layer'> = {
       height: to,
     });
   },
+  joints: (lot, together) => over(lot, () => overBase(lot, together)),
   name: () => 'layer',
 };
 
@@ -89,5 +99,6 @@ export const mulch: Faces<'mulch'> = {
         bore: null,
       })),
     }),
+  joints: overLayers,
   name: ({ mulch: what }) => (what === 'cover' ? 'cover' : 'mulch'),
 };

@@ -3,6 +3,7 @@ import { leastWidth, type PartOf, type PlanterDesign } from '../../design';
 import { q, say } from '../../quantity';
 import { clearBetween, grown, reachAt, type Outline, type Vessel } from '../../vessel';
 import { found } from '../contradiction';
+import { standing } from '../joining';
 import { among, lot, type Faces } from '../piece';
 import { lengthOf, tubing, type Run } from '../solid';
 import { DENSITY, hollows } from './standings';
@@ -65,6 +66,8 @@ export const lying: Faces<'lying'> = {
       },
     );
   },
+  joints: standing,
+  size: ({ diameter }) => ({ fields: ['diameter'], says: say`${q(diameter, 'length')}` }),
   name: ({ lay }, count) =>
     lay === 'runs'
       ? count === 1

@@ -9,6 +9,7 @@ import { q, say } from '../../quantity';
 import type { Outline, Vessel } from '../../vessel';
 import { found, type Contradiction } from '../contradiction';
 import { HAND } from '../openings';
+import { intoVessel, joinedToVessel, throughLiner, throughVessel } from '../joining';
 import { lot, only, type Asked, type Faces, type Lot, type Site } from '../piece';
 
 /** Where the water goes out, and where it comes in by itself. */
@@ -133,24 +134,28 @@ function impossible(overflow: Opening, shape: Vessel): Contradiction[] {
 export const hole: Faces<'hole'> = {
   asked: asksFor('hole'),
   place: (asked, site) => opening('hole', asked, site),
+  joints: throughVessel,
   name: () => 'overflow',
   contradictions: ({ spec }, _design, shape) => impossible(spec, shape),
 };
 export const fitting: Faces<'fitting'> = {
   asked: asksFor('fitting'),
   place: (asked, site) => opening('fitting', asked, site),
+  joints: (lot, together) => [...intoVessel(lot), ...throughLiner(lot, together)],
   name: () => 'overflow fitting',
   contradictions: ({ spec }, _design, shape) => impossible(spec, shape),
 };
 export const rows: Faces<'rows'> = {
   asked: asksFor('rows'),
   place: (asked, site) => opening('rows', asked, site),
+  joints: throughVessel,
   name: () => 'air holes',
   contradictions: ({ spec }, _design, shape) => impossible(spec, shape),
 };
 export const rim: Faces<'rim'> = {
   asked: asksFor('rim'),
   place: (asked, { vessel }) => lot('rim', asked, { height: vessel.depth }),
+  joints: throughVessel,
   name: () => 'rim',
 };
 
@@ -177,6 +182,7 @@ export const supply: Faces<'supply'> = {
       ],
       height: asked.spec.level,
     }),
+  joints: joinedToVessel,
   name: () => 'supply barrel',
   contradictions({ spec }, design) {
     const depth = depthOf(design.vessel);

@@ -4,6 +4,14 @@ import { grown, holdsCircle, reachAt, type Outline } from '../../vessel';
 import { restsAt } from '../floor';
 import { BRIDGE, PLAY } from '../openings';
 import {
+  baseLots,
+  onFloor,
+  onPipeOrFloor,
+  restsOnFirst,
+  throughDeck,
+  throughLayers,
+} from '../joining';
+import {
   among,
   disc,
   lot,
@@ -33,6 +41,11 @@ const spots = (index: number, { pipes }: PlanterDesign): Spots | null => {
 export const inspection: Faces<'inspection'> = {
   asked: ({ pipes }) => among(pipes, ({ use }) => use === 'inspection'),
   place: (asked, site) => standingPipe('inspection', asked, site),
+  joints: (lot, together) => [
+    ...throughDeck(lot, together),
+    ...throughLayers(lot, together),
+    ...((lot.pieces[0]?.from ?? 0) < 1e-6 ? onFloor(lot) : onPipeOrFloor(lot, together)),
+  ],
   name: () => 'inspection pipe',
   spots,
   contradictions: ({ spec, index }, design) =>
@@ -42,6 +55,7 @@ export const inspection: Faces<'inspection'> = {
 export const worm: Faces<'worm'> = {
   asked: ({ pipes }) => among(pipes, ({ use }) => use === 'worm'),
   place: (asked, site) => standingPipe('worm', asked, site),
+  joints: (lot, together) => restsOnFirst(lot, baseLots(together)),
   name: () => 'worm tube',
   spots,
   contradictions: ({ spec, index }, design) =>

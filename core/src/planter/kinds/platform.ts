@@ -1,3 +1,4 @@
+import { onSupports } from '../joining';
 import { only, lot, type Faces } from '../piece';
 import { slab } from '../solid';
 import { DENSITY } from './standings';
@@ -28,6 +29,7 @@ export const platform: Faces<'platform'> = {
       mass: body.below(top + thickness) * DENSITY.plastic,
     });
   },
+  joints: onSupports,
   name: ({ parts }) =>
     parts.some((part) => part.kind === 'ring' && part.cutEnd) ? 'cut end' : 'platform',
 };

@@ -1,3 +1,5 @@
+import { q, say } from '../../quantity';
+import { cutFromVessel, standing } from '../joining';
 import { among, lot, type Faces, type Piece } from '../piece';
 import { cylinder } from '../solid';
 import { DENSITY, hollows, RING_SLACK } from './standings';
@@ -60,6 +62,8 @@ export const ring: Faces<'ring'> = {
       },
     );
   },
+  joints: (lot) => [...standing(lot), ...(lot.spec.cutEnd ? cutFromVessel(lot) : [])],
+  size: ({ diameter }) => ({ fields: ['diameter'], says: say`${q(diameter, 'length')}` }),
   name: ({ cutEnd }) => (cutEnd ? 'cut end' : 'ring'),
   contradictions: (asked, design, shape) =>
     partSizes(asked, design, shape, {

@@ -1,6 +1,8 @@
 import { STANDING } from '../../catalog';
 import { arrange, fullest } from '../../reservoir';
 import { clearBetween } from '../../vessel';
+import { q, say } from '../../quantity';
+import { standing as onTheFloor } from '../joining';
 import { among, disc, lot, type Faces } from '../piece';
 import { cylinder } from '../solid';
 import { DENSITY, hollows, insideRing } from './standings';
@@ -44,6 +46,9 @@ export const standing: Faces<'standing'> = {
       },
     );
   },
+  joints: onTheFloor,
+  top: (_one, many) => `the ${many}’ tops`,
+  size: ({ diameter }) => ({ fields: ['diameter'], says: say`${q(diameter, 'length')}` }),
   name: ({ what }, count) => (count === 1 ? STANDING[what].one : `${STANDING[what].one}s`),
   contradictions: (asked, design, shape) =>
     partSizes(asked, design, shape, {

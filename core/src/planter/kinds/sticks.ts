@@ -1,5 +1,6 @@
 import { q, say } from '../../quantity';
 import { found } from '../contradiction';
+import { packedRound, standing } from '../joining';
 import { among, lot, type Faces } from '../piece';
 import { inside } from '../solid';
 import { DENSITY } from './standings';
@@ -49,6 +50,10 @@ export const sticks: Faces<'sticks'> = {
       },
     );
   },
+  joints: (lot, together) => [
+    ...standing(lot),
+    ...packedRound(lot, together, (other) => other.outerBelow(together.heights.ceiling) > 0),
+  ],
   name: () => 'sticks',
   contradictions: ({ spec, index }) =>
     spec.spacing < spec.diameter - 1e-9

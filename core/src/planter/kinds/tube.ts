@@ -5,6 +5,7 @@ import { holdsCircle } from '../../vessel';
 import { found, type Contradiction } from '../contradiction';
 import { restsAt } from '../floor';
 import { BRIDGE } from '../openings';
+import { onPipeOrFloor, throughDeck, throughLayers, tiedToVessel } from '../joining';
 import { disc, lot, only, runsOf, type Faces, type Piece, type Site } from '../piece';
 import { cylinder, tubing, type Run } from '../solid';
 import { DENSITY, hollows } from './standings';
@@ -63,6 +64,12 @@ export const tube: Faces<'tube'> = {
       mass: (Math.PI / 4) * (outside ** 2 - inside ** 2) * (spec.length + spec.run) * DENSITY.pipe,
     });
   },
+  joints: (lot, together) => [
+    ...throughDeck(lot, together),
+    ...throughLayers(lot, together),
+    ...onPipeOrFloor(lot, together),
+    ...tiedToVessel(lot),
+  ],
   name: () => 'fill tube',
   spots: (_index, { fillTube }) =>
     fillTube && {

@@ -1,6 +1,7 @@
 import { many } from '../../quantity';
 import { MATERIAL_DENSITY } from '../../catalog';
 import { perimeterOf, shellVolume, type Vessel } from '../../vessel';
+import { intoVessel, liningVessel, onGround } from '../joining';
 import { lot, only, type Faces } from '../piece';
 import { walls } from '../solid';
 
@@ -37,6 +38,7 @@ export const vessel: Faces<'vessel'> = {
       height: shape.depth,
       mass: shellOf(asked.spec, shape) * MATERIAL_DENSITY[asked.spec.material],
     }),
+  joints: onGround,
   name: ({ kind }) => (kind === 'frame' ? 'box' : 'vessel'),
 };
 
@@ -61,6 +63,7 @@ export const liner: Faces<'liner'> = {
       mass:
         (shape.areaAt(0) + perimeterOf(shape.outlineAt(0)) * shape.depth) * LINER * LINER_DENSITY,
     }),
+  joints: liningVessel,
   name: () => 'liner',
 };
 
@@ -85,5 +88,6 @@ export const patch: Faces<'patch'> = {
       })),
     });
   },
+  joints: intoVessel,
   name: (_spec, count) => many(count, 'patch', 'patches'),
 };

@@ -1,6 +1,6 @@
 import { FILLS, grainOf, LAYERS, MULCHES, type SheetId } from '../../catalog';
 import { layerTop, mulchDepth, type LayerDesign } from '../../design';
-import { surfaceArea, type Planter } from '../../planter';
+import { BEARERS, surfaceArea, type Planter } from '../../planter';
 import { q, say } from '../../quantity';
 import { layerGood, SMALL_GOODS } from '../goods';
 import { areaNeeded, type Maker, type Work } from '../maker';
@@ -13,7 +13,7 @@ export const fill: Work<'fill'> = ({ spec, index }, maker) => {
   const { design, lots } = maker.planter;
   const around = lots.some(
     ({ kind, pieces }) =>
-      pieces.length > 0 && ['lying', 'standing', 'crates', 'arch', 'column', 'cup'].includes(kind),
+      pieces.length > 0 && (BEARERS.includes(kind) || kind === 'column' || kind === 'cup'),
   );
   const up = say`up to ${q(layerTop(design, spec), 'length')}`;
   const round = around ? ' around what stands there' : '';

@@ -12,11 +12,10 @@ import {
   layerTop,
   MAX_FILLS,
   MAX_PARTS,
+  MORE_PARTS,
   settled,
-  USUAL_LYING,
   type BaseId,
   BEARERS,
-  type PartDesign,
   type Patch,
   type PlanterDesign,
 } from '@huerta/core';
@@ -32,33 +31,6 @@ const COVERS = {
   platform: { name: 'A rigid platform' },
   none: { name: 'Nothing rigid' },
 } as const;
-
-/** A part of each kind to add to a mixed base. */
-const NEW_PARTS: readonly (readonly [label: string, part: PartDesign])[] = [
-  [
-    'bottles',
-    { kind: 'standing', what: 'bottle', count: 3, diameter: 0.065, wall: 0.0004, vents: 'both' },
-  ],
-  [
-    'short pipes',
-    { kind: 'standing', what: 'pipe', count: 4, diameter: 0.05, wall: 0.0024, vents: 'both' },
-  ],
-  ['a lying pipe', { ...USUAL_LYING, diameter: 0.05 }],
-  [
-    'boxes',
-    {
-      kind: 'crates',
-      what: 'former',
-      count: 2,
-      length: 0.1,
-      width: 0.08,
-      height: 0.1,
-      voids: 0.95,
-      cut: true,
-      at: null,
-    },
-  ],
-];
 
 /** What keeps the soil out of the water: parts, what lies round them, and what covers them. */
 export function BaseGroup() {
@@ -149,7 +121,7 @@ export function BaseGroup() {
             Add to it
           </Text>
           <Box display="flex" gap="2" flexWrap="wrap">
-            {NEW_PARTS.map(([label, part]) => (
+            {MORE_PARTS.map(([label, part]) => (
               <Button
                 key={label}
                 px="2"

@@ -1,0 +1,37 @@
+import { z } from 'zod';
+import { VENT_IDS } from '../../catalog';
+import { FIELDS } from '../fields';
+import { number } from '../number';
+import { inMix, mm, support } from './support';
+
+const S = FIELDS.support;
+
+export const arch = support({
+  schema: z.strictObject({
+    kind: z.literal('arch'),
+    width: number(S.archWidth),
+    own: z.boolean().describe('Cut from the vessel’s own wall, and curved as that is'),
+    wall: number(S.wall),
+    vents: z.enum(VENT_IDS),
+  }),
+  bases: {
+    arch: {
+      name: 'A curved panel laid in',
+      flat: true,
+      like: () => true,
+      usual: (width) => ({
+        ...inMix(),
+        parts: [
+          {
+            kind: 'arch',
+            width: mm(width * 0.75, S.archWidth.min),
+            wall: 0.004,
+            own: false,
+            vents: 'both',
+          },
+        ],
+      }),
+    },
+  },
+  more: [],
+});

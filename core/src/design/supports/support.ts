@@ -1,0 +1,48 @@
+import type { z } from 'zod';
+import type { FillId } from '../../catalog';
+
+/**
+ * What can keep the soil up out of the water. Each kind of support says in a file of its own how it
+ * stands in the document, which usual bases are made of it, and what one more of it begins with.
+ */
+
+/** What lies round the parts of a base and over them. */
+export interface Around {
+  cover: 'platform' | 'none';
+  fill: { medium: FillId; upTo: number }[];
+}
+
+/** A usual base, made of parts of one kind. */
+export interface UsualBase<Part> {
+  name: string;
+  /** Whether it stands on the floor, and so needs a flat one. */
+  flat: boolean;
+  /** Whether a base of this one part is of this sort. */
+  like(part: Part, around: Around): boolean;
+  /** Its parts with what lies round them, in a vessel this wide with this height to fill. Metres. */
+  usual(width: number, top: number): Around & { parts: Part[] };
+}
+
+interface Support<Schema extends z.ZodType, Bases> {
+  schema: Schema;
+  bases: Bases;
+  /** What can be added to a base by a press, with what stands on the button. */
+  more: readonly (readonly [label: string, part: z.infer<Schema>])[];
+}
+
+/** One kind of support, held to what every kind has to say. */
+export const support = <
+  Schema extends z.ZodType,
+  Bases extends Record<string, UsualBase<z.infer<Schema>>>,
+>(
+  kind: Support<Schema, Bases>,
+): Support<Schema, Bases> => kind;
+
+/** Metres on whole millimetres, and no smaller than can be made. */
+export const mm = (length: number, least = 0.02): number =>
+  Math.max(Math.round(length * 1000) / 1000, least);
+
+/** Only mix lies round it, up to its top. */
+export const inMix = (): Around => ({ cover: 'none', fill: [{ medium: 'mix', upTo: 1 }] });
+export const underPlatform = (): Around => ({ cover: 'platform', fill: [] });
+export const bare = (): Around => ({ cover: 'none', fill: [] });
