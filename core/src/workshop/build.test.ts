@@ -392,3 +392,48 @@ test('a metric pipe’s hole is made by the inch saw that is as wide; one betwee
   expect(toolOf(0.035)).toBe('Hole saw');
   expect(toolOf(0.0365)).toBe('Knife or jigsaw, to a line');
 });
+
+describe('where a builder would stumble', () => {
+  const says = (id: string, step: StepId, patch: Patch = []) =>
+    sheetOf(id, 'metric', patch)
+      .steps.find((one) => one.id === step)!
+      .doing.map((text) => plain(tell(text, 'metric')))
+      .join(' ');
+
+  test('half a barrel on its side is wedged before it is levelled, a standing one is not', () => {
+    expect(says('lying-barrel', 'test')).toMatch(/wedged on both long sides.*, and level it/);
+    expect(says('cut-barrel', 'test')).not.toMatch(/wedged/);
+  });
+
+  test('straw over the base leaves its wick open, and shuts nothing off elsewhere', () => {
+    expect(says('stick-pail', 'layers')).toMatch(/Leave it open over each cup/);
+    const marker = says('tank-crates', 'layers');
+    expect(marker).toMatch(/straw or moss over that/);
+    expect(marker).not.toMatch(/Leave it open/);
+  });
+
+  test('each pail of a row gets a fabric of its own; sand that lifts is not told to meet mix', () => {
+    expect(says('gutter-pails', 'layers')).toMatch(/over the floor of each pail/);
+    expect(says('cup-pail', 'layers')).toMatch(/over each cup, so that mix meets mix/);
+    expect(says('tank-crates', 'layers')).toMatch(/over each cup and column, so that the wick/);
+  });
+
+  test('the barrel that feeds a channel comes with its tap and its hose', () => {
+    const { parts } = sheetOf('gutter-pails');
+    expect(parts.map(({ id }) => id)).toEqual(
+      expect.arrayContaining(['supply', 'valve', 'barrel-tap', 'hose']),
+    );
+    expect(says('gutter-pails', 'tube')).toMatch(/tap in.*Join it to the tap by hose/);
+  });
+
+  test('what is in the water at the test has the name that its own step gives it', () => {
+    expect(says('film-bed', 'test')).toMatch(/with the pipe, the tube and the boxes in it/);
+    expect(says('cup-pail', 'test')).toMatch(/with the tubs in it and nothing else/);
+    expect(says('bag-tray', 'stand')).toMatch(/Pour the test water out/);
+  });
+
+  test('what is drilled is named', () => {
+    expect(says('cup-pail', 'supports')).toMatch(/Drill each tub/);
+    expect(says('bottle-pail', 'supports')).toMatch(/Drill each bottle/);
+  });
+});

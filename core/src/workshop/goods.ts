@@ -317,6 +317,8 @@ export const SMALL_GOODS = {
   dipStick: each('dip-stick', 'Lath or dowel for the dip stick', 1.2),
   supply: each('supply', 'Supply barrel', 25),
   valve: each('valve', 'Float valve with its hose tail', 9),
+  barrelTap: each('barrel-tap', 'Barrel tap with its seal', 6),
+  hose: good('hose', 'Garden hose', 'length', { size: 5, price: 8 }),
   bag: each('bag', 'Fabric bag or pot', 5),
   screws: good('screws', 'Outdoor screws, twice the boards’ thickness', 'piece', {
     size: 50,

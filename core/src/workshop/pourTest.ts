@@ -1,5 +1,5 @@
 import { shimsOf } from '../assess';
-import { BEARERS, storageWith, type Kind, type Lot } from '../planter';
+import { BEARERS, nameOf, storageWith, type Kind, type Lot } from '../planter';
 import { q, say } from '../quantity';
 import type { Maker } from './maker';
 import { measure, type StepId } from './step';
@@ -69,19 +69,16 @@ export function test(maker: Maker): void {
   const long = 2 * vessel.outlineAt(Math.min(heights.brim, vessel.depth)).a;
   const { supply } = design.reservoir;
   const runs = heights.invert !== null && design.overflow?.kind !== 'rim' && !supply;
+  const rolls = design.vessel.kind === 'lying';
   const stands = inTest(maker);
   const names = [
-    ...new Set(
-      planter.lots
-        .filter((lot) => stands(lot) && lot.pieces.length > 0)
-        .map(({ kind }) => IN_IT[kind] ?? ''),
-    ),
+    ...new Set(planter.lots.filter((lot) => stands(lot) && lot.pieces.length > 0).map(inItOf)),
   ].filter(Boolean);
   const within =
     names.length > 0 ? say`, with ${listed(names)} in it and nothing else` : say`, still empty`;
   maker.say(
     'test',
-    say`Put it where it will stay, and level it${shims ? say`: ${shims}` : ''}.`,
+    say`Put it where it will stay${rolls ? ', wedged on both long sides so that it cannot roll' : ''}, and level it${shims ? say`: ${shims}` : ''}.`,
     10,
   );
   maker.say(
@@ -138,15 +135,13 @@ export function test(maker: Maker): void {
   );
 }
 
-const IN_IT: Partial<Record<Kind, string>> = {
-  ...Object.fromEntries(BEARERS.map((kind) => [kind, 'the supports'])),
-  lying: 'the pipes',
-  crates: 'the crates',
-  arch: 'the panel',
-  sticks: 'the sticks',
-  tube: 'the tube',
-  inspection: 'the tube',
-};
+/** What stands in the water by then, by the name that its own step gives it. */
+const inItOf = (lot: Lot): string =>
+  lot.kind === 'tube' || lot.kind === 'inspection'
+    ? 'the tube'
+    : BEARERS.includes(lot.kind)
+      ? `the ${nameOf(lot)}`
+      : '';
 
 /** Names in a row, the last joined by ‘and’. */
 const listed = (names: readonly string[]): string =>

@@ -132,7 +132,7 @@ export const standing: Work<'standing'> = (lot, maker) => {
     vents(maker, lot, label, VENTS_A_SUPPORT, spec.what === 'pot');
     maker.say(
       'supports',
-      say`Drill ${n === 1 ? 'it' : 'each'} near the foot and near the top, so that ${n === 1 ? 'it fills and does' : 'they fill and do'} not float${HOLED[spec.what] ?? ''}.`,
+      say`Drill ${n === 1 ? `the ${name}` : `each ${nameOf(lot, 1)}`} near the foot and near the top, so that ${n === 1 ? 'it fills and does' : 'they fill and do'} not float${HOLED[spec.what] ?? ''}.`,
     );
   }
   maker.tools('supports', 'Tape', 'Marker', ...(pipe ? ['Saw'] : []));

@@ -189,7 +189,7 @@ export const bag: Work<'bag'> = ({ spec, id }, maker) => {
   });
   maker.say(
     'stand',
-    say`Stand ${spec.count === 1 ? 'the bag' : say`${q(spec.count, 'count')} bags`} in the tray so that ${spec.count === 1 ? 'it' : 'each'} can be lifted out.`,
+    say`Pour the test water out: filled bags take up its room. Stand ${spec.count === 1 ? 'the bag' : say`${q(spec.count, 'count')} bags`} in the tray so that ${spec.count === 1 ? 'it' : 'each'} can be lifted out.`,
     5,
   );
   setIn(maker, 'stand');

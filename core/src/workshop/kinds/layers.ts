@@ -1,6 +1,6 @@
 import { FILLS, grainOf, LAYERS, MULCHES, type SheetId } from '../../catalog';
 import { layerTop, mulchDepth, type LayerDesign } from '../../design';
-import { BEARERS, surfaceArea, type Planter } from '../../planter';
+import { BEARERS, nameOf, surfaceArea, type Lot, type Planter } from '../../planter';
 import { q, say } from '../../quantity';
 import { layerGood, SMALL_GOODS } from '../goods';
 import { areaNeeded, type Maker, type Work } from '../maker';
@@ -48,7 +48,13 @@ export const layer: Work<'layer'> = ({ spec, id, index }, maker) => {
   const low = bed.inside.outlineAt(heights.base - bed.floor);
   const n = bed.places.length;
   const area = n * bed.inside.areaAt(heights.base - bed.floor);
-  const over = index === 0 ? say`over the base` : say`over that`;
+  // Beds of their own get a layer each.
+  const over =
+    index > 0
+      ? 'over that'
+      : n > 1
+        ? `over the floor of each ${nameOf(bedLot(planter), 1)}`
+        : 'over the base';
   const grain = grainOf(spec.what);
   if (grain) {
     maker.tools('layers', 'Rake');
@@ -69,7 +75,7 @@ export const layer: Work<'layer'> = ({ spec, id, index }, maker) => {
     });
     maker.say(
       'layers',
-      say`Lay ${q(spec.thickness, 'length')} of straw or moss ${over}: ${index === design.layers.length - 1 && index > 0 ? 'it marks where to stop digging in later years' : 'it keeps the soil up'}.`,
+      say`Lay ${q(spec.thickness, 'length')} of straw or moss ${over}: ${index === design.layers.length - 1 && index > 0 ? 'it marks where to stop digging in later years' : 'it keeps the soil up'}${index === 0 ? leftOpen(planter) : ''}.`,
       8,
     );
   } else {
@@ -105,16 +111,36 @@ export const layer: Work<'layer'> = ({ spec, id, index }, maker) => {
   maker.after('layers', 'fill');
 };
 
+/** Loose stuff straight over the base parts a wick from the soil, unless it is left open there. */
+function leftOpen({ wicks }: Planter): string {
+  const kinds = new Set(wicks.map(({ kind }) => kind));
+  if (kinds.has('cloth')) return '. Draw the wick up through it, and spread it on top';
+  return kinds.has('cup') || kinds.has('column')
+    ? `. Leave it open over each ${kinds.has('cup') ? 'cup' : 'column'}: there mix must meet mix`
+    : '';
+}
+
 /** Where a sheet is cut for what comes up through it. */
 function cutFor(planter: Planter): string {
   const kinds = new Set(planter.wicks.map(({ kind }) => kind));
-  const open = kinds.has('cup') ? 'cup' : kinds.has('column') ? 'column' : null;
+  const open = ['cup' as const, 'column' as const].filter((kind) => kinds.has(kind)).join(' and ');
+  // What a column lifts is handed on to what it is made of, or to what lies over it.
+  const sandy = planter.of('column').some(({ spec }) => spec.medium !== 'mix');
+  const meets = !open
+    ? ''
+    : !kinds.has('column') || !sandy
+      ? ', so that mix meets mix'
+      : ', so that the wick touches what lies over it';
   return [
     planter.design.fillTube ? '; cut a cross for the tube' : '',
     kinds.has('cloth') ? '; draw the wick up through a slit and spread it on top' : '',
-    open ? `; cut it away over each ${open}, so that mix meets mix` : '',
+    open ? `; cut it away over each ${open}${meets}` : '',
   ].join('');
 }
+
+/** What holds the soil where that is not the vessel. */
+const bedLot = ({ lots }: Planter): Lot =>
+  lots.find(({ kind }) => kind === 'row' || kind === 'bag') ?? (lots[0] as Lot);
 
 const under = (layers: readonly LayerDesign[], index: number): string =>
   index === layers.length - 1

@@ -250,12 +250,15 @@ export const rows: Work<'rows'> = ({ spec }, maker) => {
 
 export const rim: Work<'rim'> = () => undefined;
 
+/** Hose from a barrel that stands beside the planter, metres. */
+const SUPPLY_HOSE = 2;
+
 export const supply: Work<'supply'> = ({ spec }, maker) => {
   maker.part('tube', {
     id: 'supply',
     what: 'Supply barrel',
     amount: say`${q(spec.volume, 'volume')}, ${q(spec.diameter, 'length')} across`,
-    use: 'Stands beside it, higher than the channel',
+    use: 'Stands beside it, higher than its rim',
     good: SMALL_GOODS.supply,
     quantity: 1,
   });
@@ -267,13 +270,34 @@ export const supply: Work<'supply'> = ({ spec }, maker) => {
     good: SMALL_GOODS.valve,
     quantity: 1,
   });
-  maker.tools('tube', 'Tape', 'Screwdriver');
+  maker.part('tube', {
+    id: 'barrel-tap',
+    what: 'Barrel tap',
+    amount: say`1, low in the barrel’s side`,
+    use: 'Lets the water out of the barrel',
+    good: SMALL_GOODS.barrelTap,
+    quantity: 1,
+  });
+  maker.part('tube', {
+    id: 'hose',
+    what: 'Hose',
+    amount: say`${q(SUPPLY_HOSE, 'span')}, with two clips`,
+    use: 'From the barrel to the valve',
+    good: SMALL_GOODS.hose,
+    quantity: SUPPLY_HOSE,
+  });
+  maker.tools('tube', 'Tape', 'Screwdriver', 'Drill');
   maker.say(
     'tube',
-    say`Fit the float valve so that the water stands at ${q(spec.level, 'length')}, and join it by hose to the barrel of ${q(spec.volume, 'volume')}, which stands higher. Cover the barrel.`,
-    30,
+    say`Stand the barrel of ${q(spec.volume, 'volume')} beside it on a firm block, its floor above the planter’s rim. Drill it for the tap as the tap’s maker says, a hand above its floor, and seal the tap in.`,
+    25,
   );
-  maker.warn('tube', 'mains', 'electricity');
+  maker.say(
+    'tube',
+    say`Hang the float valve from the rim, or put it through a hole of its own size above the overflow’s lip. Join it to the tap by hose, and set its float so that the water stands at ${q(spec.level, 'length')}. Cover the barrel.`,
+    20,
+  );
+  maker.warn('tube', 'cutting', 'mains', 'electricity');
   maker.after('tube', 'test');
   maker.after('overflow', 'tube');
 };

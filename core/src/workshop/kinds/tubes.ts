@@ -109,7 +109,11 @@ export const tube: Work<'tube'> = (lot, maker) => {
     );
   }
   if (atWall) {
-    maker.say('tube', say`Fix it to the wall with the clip, so that no child pulls it out.`, 5);
+    maker.say(
+      'tube',
+      say`Clip it to the wall close under the rim, so that no child pulls it out.`,
+      5,
+    );
     maker.part('tube', {
       id: `${id}-clip`,
       what: 'Clip',
