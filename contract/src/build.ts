@@ -17,7 +17,7 @@ export const fileQuerySchema = z.object({
   decimal: z
     .enum(DECIMAL_MARK_IDS)
     .optional()
-    .describe('How tables write numbers; a point by itself'),
+    .describe('How numbers are written; with a point by itself'),
 });
 export type FileQuery = z.infer<typeof fileQuerySchema>;
 

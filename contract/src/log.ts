@@ -74,6 +74,7 @@ export const neighbourSchema = z.strictObject({
     .max(40),
   units: fileQuerySchema.shape.units,
   paper: fileQuerySchema.shape.paper,
+  decimal: fileQuerySchema.shape.decimal,
 });
 export type Neighbour = z.infer<typeof neighbourSchema>;
 

@@ -159,8 +159,49 @@ describe('weather of one’s own', () => {
     const reading = read('date,tmin,tmax,rain', ...hot);
     expect(reading.fahrenheit).toBe(true);
     expect(reading.days[0]).toMatchObject({ tMin: 10, tMax: expect.closeTo(24, 9) });
+    expect(reading.inches).toBe(true);
     expect(refused('a,b,c', '1,2,3')).toMatch(/no column for ‘date’, ‘tmin’, ‘tmax’, ‘rain’/);
     expect(refused('date,tmin,tmax,rain', ...days(1, 3))).toMatch(/Only 3 days/);
     expect(refused('date,tmin,tmax,rain')).toBe('The file holds no rows.');
+  });
+
+  test('a heading says its unit: a table in °F, inches and mph gives the weather of the one in °C, mm and m/s', () => {
+    const dates = Array.from({ length: 8 }, (_, i) => `2026-05-0${i + 1}`);
+    const metric = read(
+      'date,tmin (°C),tmax (°C),rain (mm),wind (m/s),et0 (mm)',
+      ...dates.map((date) => `${date},10,24,25.4,4.4704,5.08`),
+    );
+    const us = read(
+      'Date,Low °F,High °F,Rain in,Wind mph,et0 (in)',
+      ...dates.map((date) => `${date},50,75.2,1,10,0.2`),
+    );
+    expect([metric.fahrenheit, metric.inches]).toEqual([false, false]);
+    expect([us.fahrenheit, us.inches]).toEqual([true, true]);
+    us.days.forEach((day, i) => {
+      const same = metric.days[i]!;
+      expect(day.date).toBe(same.date);
+      for (const key of ['tMin', 'tMax', 'rain', 'et'] as const)
+        expect(day[key]).toBeCloseTo(same[key], 9);
+    });
+    expect(us.days[0]!.rain).toBeCloseTo(0.0254, 12);
+  });
+
+  test('wind by its unit is the same air: in km/h, mph, knots and m/s', () => {
+    const dates = Array.from({ length: 8 }, (_, i) => `2026-05-0${i + 1}`);
+    const airy = (heading: string, wind: number) =>
+      read(`date,tmin,tmax,rain,${heading}`, ...dates.map((date) => `${date},10,24,0,${wind}`))
+        .days[0]!.et;
+    const calm = airy('wind', 5);
+    expect(airy('wind (km/h)', 18)).toBeCloseTo(calm, 12);
+    expect(airy('wind mph', 5 / 0.44704)).toBeCloseTo(calm, 12);
+    expect(airy('windspeed (knots)', (5 * 3600) / 1852)).toBeCloseTo(calm, 12);
+    expect(airy('wind', 1)).toBeLessThan(calm);
+  });
+
+  test('rain in millimetres beside °F stays millimetres where its heading says so', () => {
+    const hot = days(1, 8).map((row) => row.replace(/,10,24,0$/, ',50,75.2,5'));
+    const reading = read('date,tmin,tmax,rain (mm)', ...hot);
+    expect([reading.fahrenheit, reading.inches]).toEqual([true, false]);
+    expect(reading.days[0]!.rain).toBeCloseTo(0.005, 12);
   });
 });

@@ -1,3 +1,14 @@
+export {
+  altitudeUnit,
+  MONTHS,
+  normalName,
+  NORMALS,
+  plainNumber,
+  readNormal,
+  shownAltitude,
+  shownNormal,
+  type Normal,
+} from './averages';
 export { demandOn, dryingOf, exposureOf, type Demand, type OpenWater } from './demand';
 export {
   hargreavesEt,

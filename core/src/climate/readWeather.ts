@@ -1,4 +1,5 @@
 import type { Site } from '../catalog';
+import { INCH } from '../quantity';
 import { referenceEt, type DayAir } from './et0';
 import { dayOfYear, daysBetween, type WeatherDay } from './weather';
 
@@ -9,7 +10,15 @@ export interface BadRow {
 }
 
 export type WeatherReading =
-  | { ok: true; days: WeatherDay[]; bad: BadRow[]; filled: number; fahrenheit: boolean }
+  | {
+      ok: true;
+      days: WeatherDay[];
+      bad: BadRow[];
+      filled: number;
+      /** In what the table was read, where that is not °C and mm. */
+      fahrenheit: boolean;
+      inches: boolean;
+    }
   | { ok: false; message: string };
 
 type Column = 'date' | 'tMin' | 'tMax' | 'rain' | 'et' | 'wind' | 'humidity' | 'sun';
@@ -52,8 +61,9 @@ const MM_A_DAY = 1e-3 / 86_400;
 
 /**
  * Reads daily weather from the rows of a table. Needs date (2026-05-01), least and greatest temperature
- * in °C and rain in mm; evapotranspiration (mm), wind (m/s), humidity (%) and sun (h) are taken where
- * they are there. Rows that cannot be are named; short gaps are bridged, and said.
+ * and rain; evapotranspiration, wind, humidity (%) and sun (h) are taken where they are there. A heading
+ * may say its unit: `tmax (°F)`, `rain in`, `wind mph`. Without, a summer beyond any on Earth is in °F, and
+ * rain beside °F is in inches; wind is in m/s. Rows that cannot be are named; short gaps are bridged, and said.
  *
  * @param rows cells as text, the heading first
  * @param site for what is not in the table
@@ -70,7 +80,8 @@ export function readWeather(rows: readonly (readonly string[])[], site: Site): W
   }
   const tops = body.map((row) => number(row[at.tMax as number])).filter((t) => !Number.isNaN(t));
   const mean = tops.reduce((sum, t) => sum + t, 0) / Math.max(tops.length, 1);
-  const fahrenheit = mean > SURELY_FAHRENHEIT;
+  const units = unitsOf(head, at, mean);
+  const { fahrenheit, inches } = units;
   const celsius = (t: number): number => (fahrenheit ? ((t - 32) * 5) / 9 : t);
   const bad: BadRow[] = [];
   const days: WeatherDay[] = [];
@@ -91,7 +102,7 @@ export function readWeather(rows: readonly (readonly string[])[], site: Site): W
       return;
     }
     const [tMin, tMax] = [celsius(number(cell('tMin'))), celsius(number(cell('tMax')))];
-    const rain = number(cell('rain'));
+    const rain = number(cell('rain')) * units.rain;
     if (Number.isNaN(tMin) || Number.isNaN(tMax)) {
       refuse('A temperature is missing or is no number.');
       return;
@@ -105,15 +116,15 @@ export function readWeather(rows: readonly (readonly string[])[], site: Site): W
       return;
     }
     if (Number.isNaN(rain) || rain < 0 || rain > MOST_RAIN_MM) {
-      refuse('Rain is in millimetres of that day, 0 or more.');
+      refuse(`Rain is in ${inches ? 'inches' : 'millimetres'} of that day, 0 or more.`);
       return;
     }
     const place = { ...site, latitude: (site.latitude * Math.PI) / 180 };
-    const given = number(cell('et'));
+    const given = number(cell('et')) * units.et;
     const et =
       given >= 0 && given < 25
         ? given * MM_A_DAY
-        : referenceEt(airOf(cell, tMin, tMax), place, dayOfYear(date));
+        : referenceEt(airOf(cell, tMin, tMax, units.wind), place, dayOfYear(date));
     days.push({ date, tMin, tMax, rain: rain * MM, et });
   });
   const whole = bridge(days);
@@ -124,13 +135,19 @@ export function readWeather(rows: readonly (readonly string[])[], site: Site): W
     );
   }
   if (whole.cut) bad.push({ row: 0, message: whole.cut });
-  return { ok: true, days: whole.days, bad, filled: whole.filled, fahrenheit };
+  return { ok: true, days: whole.days, bad, filled: whole.filled, fahrenheit, inches };
 }
 
 const no = (message: string): WeatherReading => ({ ok: false, message });
 
 function columnsOf(head: readonly string[]): Partial<Record<Column, number>> {
-  const plain = head.map((title) => title.toLowerCase().replace(/\(.*?\)|\[.*?\]|[^a-z0-9]/g, ''));
+  const plain = head.map((title) =>
+    title
+      .toLowerCase()
+      .replace(/\(.*?\)|\[.*?\]/g, '')
+      .replace(UNIT_WORDS, '')
+      .replace(/[^a-z0-9]/g, ''),
+  );
   const found: Partial<Record<Column, number>> = {};
   for (const column of Object.keys(HEADINGS) as Column[]) {
     const index = plain.findIndex((title) => HEADINGS[column].includes(title));
@@ -139,14 +156,63 @@ function columnsOf(head: readonly string[]): Partial<Record<Column, number>> {
   return found;
 }
 
+/** What one of a column's unit is worth in °C steps, mm, mm and m/s, by its heading or by what stands in it. */
+interface Units {
+  fahrenheit: boolean;
+  inches: boolean;
+  rain: number;
+  et: number;
+  wind: number;
+}
+
+const MM_IN_INCH = 1000 * INCH;
+const WINDS: readonly (readonly [RegExp, number])[] = [
+  [/mph|miles/, 0.44704],
+  [/km|kph/, 1 / 3.6],
+  [/kn|kt/, 1852 / 3600],
+];
+
+function unitsOf(
+  head: readonly string[],
+  at: Partial<Record<Column, number>>,
+  meanHigh: number,
+): Units {
+  const title = (column: Column): string => (head[at[column] ?? -1] ?? '').toLowerCase();
+  const inInches = (column: Column): boolean => /\b(in|inch|inches)\b|["″]/.test(title(column));
+  const inMillimetres = (column: Column): boolean => /\b(mm|millimet)/.test(title(column));
+  const says = `${title('tMin')} ${title('tMax')}`;
+  const fahrenheit = /°\s*f|\bf\b|fahrenheit/.test(says)
+    ? true
+    : !/°\s*c|\bc\b|celsius/.test(says) && meanHigh > SURELY_FAHRENHEIT;
+  const worth = (column: Column): number =>
+    inInches(column) || (fahrenheit && !inMillimetres(column)) ? MM_IN_INCH : 1;
+  const wind = WINDS.find(([unit]) => unit.test(title('wind').replace('wind', '')));
+  return {
+    fahrenheit,
+    inches: worth('rain') > 1,
+    rain: worth('rain'),
+    // Evapotranspiration is told in millimetres unless its own heading says otherwise.
+    et: inInches('et') ? MM_IN_INCH : 1,
+    wind: wind?.[1] ?? 1,
+  };
+}
+
+/** Units at the end of a heading. */
+const UNIT_WORDS = /[\s_,]+(in|inch|inches|mm|mph|km\/?h|kph|m\/s|knots|°?\s*[cf]|%|h)\s*$/;
+
 const number = (text: string | undefined): number =>
   text === undefined || text.trim() === '' ? NaN : Number(text.trim().replace(',', '.'));
 
 const isDate = (text: string): boolean =>
   /^\d{4}-\d{2}-\d{2}$/.test(text) && !Number.isNaN(Date.parse(`${text}T00:00:00Z`));
 
-function airOf(cell: (column: Column) => string | undefined, tMin: number, tMax: number): DayAir {
-  const wind = number(cell('wind'));
+function airOf(
+  cell: (column: Column) => string | undefined,
+  tMin: number,
+  tMax: number,
+  inMetres: number,
+): DayAir {
+  const wind = number(cell('wind')) * inMetres;
   const humidity = number(cell('humidity'));
   const sun = number(cell('sun'));
   return {

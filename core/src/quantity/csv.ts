@@ -1,8 +1,8 @@
-/** How tables are written for a spreadsheet: the mark in numbers, and with it what stands between columns. */
+/** The mark in numbers, and with it what stands between the columns of a table for a spreadsheet. */
 
 export const DECIMAL_MARKS = {
-  point: { name: '1.5, columns by commas', between: ',' },
-  comma: { name: '1,5, columns by semicolons', between: ';' },
+  point: { name: '1.5 (tables by commas)', between: ',' },
+  comma: { name: '1,5 (tables by semicolons)', between: ';' },
 } as const;
 export type DecimalMark = keyof typeof DECIMAL_MARKS;
 export const DECIMAL_MARK_IDS = Object.keys(DECIMAL_MARKS) as [DecimalMark, ...DecimalMark[]];

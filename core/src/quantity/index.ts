@@ -21,3 +21,4 @@ export {
   type WrittenQuantity,
 } from './write';
 export { say, tell, q, type Message } from './message';
+export { wordsIn, type Words } from './words';

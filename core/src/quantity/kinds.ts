@@ -273,6 +273,16 @@ export const KINDS = {
     },
     example: { metric: '75 mm/h', us: '3 in/h' },
   },
+  /** Metres of water that fell in all. */
+  rain: {
+    noun: 'rain',
+    units: { ...spelled('mm', 1e-3), ...spelled('in inch inches', INCH) },
+    style: {
+      metric: { unit: 'mm', symbol: 'mm', decimals: whole },
+      us: { unit: 'in', symbol: 'in', decimals: oneDecimal },
+    },
+    example: { metric: '20 mm', us: '0.8 in' },
+  },
   /** Metres per second, as wind blows. */
   speed: {
     noun: 'speed',

@@ -1,4 +1,5 @@
 import { inWords, usualWords, type WordStyle } from './american';
+import type { DecimalMark } from './csv';
 import type { QuantityKind, UnitSystem } from './kinds';
 import { writeQuantity } from './write';
 
@@ -36,12 +37,13 @@ export function tell(
   message: Message,
   system: UnitSystem,
   style: WordStyle = usualWords(system),
+  mark: DecimalMark = 'point',
 ): string {
   return message
     .map((part) =>
       typeof part === 'string'
         ? inWords(part, style)
-        : writeQuantity(part.value, part.kind, system),
+        : writeQuantity(part.value, part.kind, system, mark),
     )
     .join('');
 }

@@ -1,6 +1,16 @@
 import fc from 'fast-check';
 import { KINDS } from './kinds';
-import { q, readQuantity, say, tell, writeQuantity, type QuantityKind, type UnitSystem } from '.';
+import {
+  q,
+  readQuantity,
+  say,
+  tell,
+  wordsIn,
+  writeQuantity,
+  type QuantityKind,
+  type UnitSystem,
+} from '.';
+import { writeNumber } from './write';
 
 const plain = (text: string) => text.replaceAll('\u00a0', ' ');
 const read = (text: string, kind: QuantityKind = 'length', system: UnitSystem = 'metric') => {
@@ -173,5 +183,51 @@ describe('writing', () => {
     const message = say`Lip at ${q(0.118, 'length')}, ${say`holds ${q(0.0114, 'volume')}`}.`;
     expect(plain(tell(message, 'metric'))).toBe('Lip at 118 mm, holds 11.4 L.');
     expect(plain(tell(message, 'us'))).toBe('Lip at 4 5/8 in, holds 3 gal.');
+  });
+});
+
+describe('the decimal comma', () => {
+  test.each([
+    [1344, 0, '1344', '1344'],
+    [11.4, 1, '11.4', '11,4'],
+    [0.354, 2, '0.35', '0,35'],
+    [2, 1, '2', '2'],
+    [-0.04, 1, '0', '0'],
+    [-2.5, 1, '−2.5', '−2,5'],
+    [1234567.891, 2, '1234567.89', '1234567,89'],
+  ])('%d to %d places is %s, or %s', (value, places, point, comma) => {
+    expect(writeNumber(value, places)).toBe(point);
+    expect(writeNumber(value, places, 'comma')).toBe(comma);
+  });
+
+  test('is in every quantity and sentence, and never in a fraction of an inch', () => {
+    const words = wordsIn('metric', 'comma');
+    expect(plain(words.write(0.0114, 'volume'))).toBe('11,4 L');
+    expect(plain(words.tell(say`Pour in ${q(0.0114, 'volume')}, no more.`))).toBe(
+      'Pour in 11,4 L, no more.',
+    );
+    expect(words.parts(0.0114, 'volume').number).toBe('11,4');
+    expect(plain(wordsIn('us', 'comma').write(0.1143, 'length'))).toBe('4 1/2 in');
+    expect(plain(words.money(4.5, 'EUR'))).toBe('4,50 €');
+    expect(plain(wordsIn('us').money(4.5, 'USD'))).toBe('$4.50');
+  });
+
+  test('changes nothing but the mark, and what is written so is read as what it was', () => {
+    const kinds = Object.keys(KINDS) as QuantityKind[];
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...kinds),
+        fc.constantFrom<UnitSystem>('metric', 'us'),
+        fc.double({ min: 0, max: 3, noNaN: true }),
+        (kind, units, value) => {
+          const [point, comma] = [wordsIn(units), wordsIn(units, 'comma')].map((words) =>
+            words.write(value, kind),
+          );
+          expect(comma).toBe(point!.replace(/(\d)\.(\d)/g, '$1,$2'));
+          const [a, b] = [point!, comma!].map((text) => readQuantity(plain(text), kind, units));
+          expect(b).toEqual(a!.ok ? a : expect.objectContaining({ ok: false }));
+        },
+      ),
+    );
   });
 });

@@ -1,3 +1,4 @@
+import type { DecimalMark } from './csv';
 import { kindOf, type QuantityKind, type UnitStyle, type UnitSystem } from './kinds';
 
 /** A no-break space, so that a number is never parted from its unit, nor a whole from its fraction. */
@@ -13,9 +14,15 @@ export interface WrittenQuantity {
  * Writes an SI value in the chosen system, rounded as a person would say it.
  *
  * @param value in SI
+ * @param mark between whole numbers and their decimals
  * @returns number and unit apart; infinite values give '∞', non-numbers '–'
  */
-export function writeParts(value: number, kind: QuantityKind, system: UnitSystem): WrittenQuantity {
+export function writeParts(
+  value: number,
+  kind: QuantityKind,
+  system: UnitSystem,
+  mark: DecimalMark = 'point',
+): WrittenQuantity {
   const { units, style } = kindOf(kind);
   const chosen = style[system];
   if (Number.isNaN(value)) return { number: '–', symbol: chosen.symbol };
@@ -30,7 +37,7 @@ export function writeParts(value: number, kind: QuantityKind, system: UnitSystem
   }
   const { less } = chosen;
   if (less && value > 0 && value < less.below) {
-    const number = writeDecimal(value / (units[less.unit] ?? 1), less);
+    const number = writeDecimal(value / (units[less.unit] ?? 1), less, mark);
     return { number, symbol: less.symbol };
   }
   const inUnit = value / (chosen.unit === '' ? 1 : (units[chosen.unit] ?? 1));
@@ -39,7 +46,9 @@ export function writeParts(value: number, kind: QuantityKind, system: UnitSystem
     const real = writeFraction(inUnit, chosen.parts ?? 16);
     return { number: real, symbol: `${chosen.symbol} (${named.name} lumber)` };
   }
-  const number = chosen.parts ? writeFraction(inUnit, chosen.parts) : writeDecimal(inUnit, chosen);
+  const number = chosen.parts
+    ? writeFraction(inUnit, chosen.parts)
+    : writeDecimal(inUnit, chosen, mark);
   const singular = chosen.symbol === 'days' && number === '1';
   return { number, symbol: singular ? 'day' : chosen.symbol };
 }
@@ -48,20 +57,49 @@ export function writeParts(value: number, kind: QuantityKind, system: UnitSystem
 const NEAR = 0.7e-3;
 
 /** Writes an SI value with its unit: `114 mm`, `4 1/2 in`, `11.4 L`. */
-export function writeQuantity(value: number, kind: QuantityKind, system: UnitSystem): string {
-  const { number, symbol } = writeParts(value, kind, system);
+export function writeQuantity(
+  value: number,
+  kind: QuantityKind,
+  system: UnitSystem,
+  mark: DecimalMark = 'point',
+): string {
+  const { number, symbol } = writeParts(value, kind, system, mark);
   if (symbol === '') return number;
   return symbol === '%' ? `${number}%` : `${number}${NBSP}${symbol}`;
 }
 
-function writeDecimal(value: number, style: Pick<UnitStyle, 'decimals' | 'upTo'>): string {
+function writeDecimal(
+  value: number,
+  style: Pick<UnitStyle, 'decimals' | 'upTo'>,
+  mark: DecimalMark,
+): string {
   const size = Math.abs(value);
   const next = Math.ceil(value);
   const named = style.upTo !== undefined && next - value < style.upTo;
   const places = style.decimals.find((step) => size < step.below)?.places ?? 0;
-  const text = named ? String(next) : value.toFixed(places);
-  const trimmed = text.includes('.') ? text.replace(/\.?0+$/, '') : text;
-  return trimmed === '-0' ? '0' : trimmed.replace('-', '−');
+  return writeNumber(named ? next : value, places, mark);
+}
+
+/** Languages that write so; thousands stay together, as on a rule or a bag. */
+const LANGUAGE: Readonly<Record<DecimalMark, string>> = { point: 'en', comma: 'de' };
+const writers = new Map<string, Intl.NumberFormat>();
+
+/**
+ * A bare number, with so many places at the most and no zeros after the last that counts.
+ *
+ * @returns `1344`, `11.4`, `0,35`, `−2`
+ */
+export function writeNumber(value: number, places: number, mark: DecimalMark = 'point'): string {
+  const key = `${mark}${places}`;
+  const writer =
+    writers.get(key) ??
+    new Intl.NumberFormat(LANGUAGE[mark], {
+      maximumFractionDigits: places,
+      useGrouping: false,
+      signDisplay: 'negative',
+    });
+  writers.set(key, writer);
+  return writer.format(value).replace('-', '−');
 }
 
 const CUP = kindOf('scoop').units.cup as number;

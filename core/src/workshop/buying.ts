@@ -1,4 +1,4 @@
-import type { Currency, Good, GoodUnit, Pack } from './goods';
+import type { Good, GoodUnit, Pack } from './goods';
 import { q, say, type Message, type QuantityKind } from '../quantity';
 
 /** How an amount of a good is written. */
@@ -25,10 +25,6 @@ export function boughtOf({ unit }: Pick<Good, 'unit'>, bought: readonly Bought[]
     return say`${i > 0 ? ', ' : ''}${q(count, 'count')}${pack}`;
   });
 }
-
-/** A sum of money as it is written in English. */
-export const writeMoney = (value: number, currency: Currency): string =>
-  new Intl.NumberFormat('en', { style: 'currency', currency }).format(value);
 
 /** How many packs of one size. */
 export interface Bought extends Pack {

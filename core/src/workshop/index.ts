@@ -2,15 +2,7 @@ export * from './goods';
 export { planCuts, type Bar, type CutPlan, type Cut, type Stock } from './cuts';
 export { deckOf, type Deck, type Spot } from './deck';
 export { feedingOf, ingredientsOf, mixPrice, type Feeding, type Ingredient } from './amounts';
-export {
-  amountOf,
-  boughtOf,
-  KIND_OF_UNIT,
-  packKind,
-  packsFor,
-  writeMoney,
-  type Bought,
-} from './buying';
+export { amountOf, boughtOf, KIND_OF_UNIT, packKind, packsFor, type Bought } from './buying';
 export { NEW_BOOK, packsIn, priceBookSchema, type PriceBook } from './priceBook';
 export { billOf, sourcingOf, type BillLine } from './bill';
 export {
@@ -43,6 +35,7 @@ export {
   type Template,
   type TemplateShape,
   type Tile,
+  markedWith,
 } from './templates';
 export {
   AS_BUILT,

@@ -5,7 +5,7 @@ import {
   DECIMAL_MARKS,
   type DecimalMark,
   sourcingOf,
-  tell,
+  wordsIn,
   type BuildSheet,
   type Good,
   type ShoppingList,
@@ -44,16 +44,17 @@ export function partsCsv(
   units: UnitSystem,
   mark: DecimalMark = 'point',
 ): string {
+  const { tell } = wordsIn(units, mark);
   return csv(
     billOf(sheet, list).map((one) => {
       const { what, amount, use, good, line, sourcing } = one;
       const [unit, worth] = good ? UNITS[good.unit][units] : ['', 1];
       return {
-        part: tell(what, units),
-        'how much': tell(amount, units),
+        part: tell(what),
+        'how much': tell(amount),
         where: use,
-        buy: tell(sourcingOf(one), units),
-        good: good && sourcing !== 'above' ? tell(good.name, units) : '',
+        buy: tell(sourcingOf(one)),
+        good: good && sourcing !== 'above' ? tell(good.name) : '',
         wanted: line ? round(line.wanted / worth) : '',
         'at hand': line ? round(line.atHand / worth) : '',
         unit: line ? unit : '',
@@ -71,12 +72,13 @@ export function cutsCsv(
   units: UnitSystem,
   mark: DecimalMark = 'point',
 ): string {
+  const { tell } = wordsIn(units, mark);
   const [unit, worth] = LENGTH[units];
   return csv(
     list.lines.flatMap(({ good, plan }) =>
       (plan?.bars ?? []).flatMap((bar, i) =>
         bar.pieces.map((piece) => ({
-          stock: tell(good.name, units),
+          stock: tell(good.name),
           length: i + 1,
           'at hand': bar.atHand ? 'yes' : 'no',
           [`length ${unit}`]: round(bar.length / worth, 2),

@@ -13,6 +13,7 @@ import {
   sourcingOf,
   STARTING_POINTS,
   tell,
+  wordsIn,
 } from '@huerta/core';
 import jsQR from 'jsqr';
 import Papa from 'papaparse';
@@ -92,6 +93,29 @@ test.each(STARTING_POINTS.map(({ id, group }) => [id, group] as const))(
     }
   },
 );
+
+test('with a decimal comma, no number on any paper has a point', async () => {
+  const id = await make('coil-barrel', 'Two and a half');
+  const query = { ...metric, decimal: 'comma' } as const;
+  const { value: design } = await services.planters.get(id);
+  const { planter, assessment } = evaluate(design);
+  const usual = buildSheet(planter, assessment.figures, 'metric');
+  const label = { ...query, at: 'http://10.0.0.7:4700', day: '2026-05-01' };
+  const sheet = squeezed((await parsePdf((await services.files.sheet(id, query)).content)).text);
+  expect(sheet).not.toMatch(/\d\.\d/);
+  for (const step of usual.steps)
+    for (const one of step.doing)
+      expect(sheet).toContain(squeezed(wordsIn('metric', 'comma').tell(one)));
+  const strip = await services.files.template(id, 'dip-stick', 'svg', query);
+  expect(
+    String(strip.content)
+      .match(/>[^<]*</g)!
+      .join(' '),
+  ).not.toMatch(/\d\.\d/);
+  // An address is no number.
+  const paper = await parsePdf((await services.files.label(id, label)).content);
+  expect(paper.text).not.toMatch(/\d\.\d[^.]*\bL\b/);
+});
 
 test('any name in Latin, Greek or Cyrillic letters is written as it is on every paper', async () => {
   const name = 'Łąka őő Ελιά Ογουρτσιά Огурцы žů';

@@ -1,12 +1,4 @@
-import {
-  cropIn,
-  inWords,
-  usualWords,
-  writeQuantity,
-  type Planter,
-  type PaperId,
-  type UnitSystem,
-} from '@huerta/core';
+import { cropIn, type Planter, type PaperId, type Words } from '@huerta/core';
 import QRCode from 'qrcode';
 import { addSheet, makePdf, points, type, type Pdf } from './paper';
 
@@ -19,7 +11,7 @@ export interface Labelled {
   day: string;
   /** Where its page opens. */
   link: string;
-  units: UnitSystem;
+  words: Words;
   paper: PaperId;
 }
 
@@ -52,7 +44,7 @@ interface Box {
 
 function label(
   pdf: Pdf,
-  { planter, gross, day, link, units }: Labelled,
+  { planter, gross, day, link, words }: Labelled,
   box: Box,
   size: number,
 ): void {
@@ -65,9 +57,7 @@ function label(
   const grown = design.planting.crops.filter(({ count, from }) => count > 0 && from === 0);
   const grows =
     grown
-      .map(
-        (one) => `${one.count} × ${one.own?.name ?? inWords(cropIn(one).name, usualWords(units))}`,
-      )
+      .map((one) => `${one.count} × ${one.own?.name ?? words.say(cropIn(one).name)}`)
       .join(', ') || 'Nothing planted yet';
   type(pdf, 'heading', size).text(design.name, left, points(box.y) + 6, {
     width,
@@ -78,7 +68,7 @@ function label(
   const rows = [
     grows,
     day,
-    `Takes ${writeQuantity(gross, 'volume', units)} when empty`,
+    `Takes ${words.write(gross, 'volume')} when empty`,
     ...(design.variant ? [design.variant] : []),
   ];
   const text = size * 0.6;

@@ -3,8 +3,8 @@ import {
   LEAVE_ALONE,
   pourWords,
   section,
-  tell,
-  writeQuantity,
+  wordsIn,
+  type DecimalMark,
   type PaperId,
   type PlanterDesign,
   type UnitSystem,
@@ -25,6 +25,7 @@ export interface NeighbourJob {
     fills: readonly { id: string; volume: number; most: number }[];
   }[];
   units: UnitSystem;
+  decimal?: DecimalMark;
   paper: PaperId;
 }
 
@@ -78,10 +79,10 @@ const fillsOf = ({ visits }: NeighbourJob, id: string) =>
   );
 
 /** On which days, and how much water each takes. */
-function come({ visits, units }: NeighbourJob): string {
+function come({ visits, units, decimal }: NeighbourJob): string {
   const days = visits.map(({ date, fills }) => {
     const water = fills.reduce((sum, { volume }) => sum + volume, 0);
-    return `${dayWords(date, units)} (${writeQuantity(water, 'volume', units)})`;
+    return `${dayWords(date, units)} (${wordsIn(units, decimal).write(water, 'volume')})`;
   });
   return `Please come on ${days.length > 1 ? `${days.slice(0, -1).join(', ')} and ${days.at(-1)}` : days[0]}.`;
 }
@@ -94,6 +95,7 @@ function planterRow(
   row: number,
 ): void {
   const { units } = job;
+  const words = wordsIn(units, job.decimal);
   need(flow, row);
   const { pdf, y } = flow;
   const { x, width } = here(flow);
@@ -113,7 +115,7 @@ function planterRow(
     ellipsis: true,
   });
   const place = design.place.name ? `${design.place.name}. ` : '';
-  type(pdf, 'body', 7.5).text(`${place}${tell(pourWords(planter), units)}`, beside, y + 17, {
+  type(pdf, 'body', 7.5).text(`${place}${words.tell(pourWords(planter))}`, beside, y + 17, {
     width: half,
     height: row - 18,
     ellipsis: true,
@@ -129,7 +131,7 @@ function planterRow(
     const down = y + 5 + Math.floor(i / BESIDE) * LINE;
     square(flow, at, down, BOX);
     type(pdf, 'body', 7.5).text(dayWords(date, units), at + BOX + 3, down, { lineBreak: false });
-    type(pdf, 'bold', 8.5).text(writeQuantity(volume, 'volume', units), at + BOX + 3, down + 9.5, {
+    type(pdf, 'bold', 8.5).text(words.write(volume, 'volume'), at + BOX + 3, down + 9.5, {
       lineBreak: false,
     });
   });

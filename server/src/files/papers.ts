@@ -2,9 +2,12 @@ import {
   asShopper,
   buildSheet,
   evaluate,
+  markedWith,
   shoppingFor,
   stateOf,
   tilesOf,
+  wordsIn,
+  type DecimalMark,
   type PaperId,
   type PlanterDesign,
   type PriceBook,
@@ -23,6 +26,7 @@ export interface BuildJob {
   design: PlanterDesign;
   book: PriceBook;
   units: UnitSystem;
+  decimal?: DecimalMark;
   paper: PaperId;
 }
 
@@ -57,16 +61,18 @@ export async function drawPaper(job: PaperJob): Promise<PaperResult> {
 
 async function drawBuild(job: BuildJob): Promise<PaperResult> {
   const { what, design, book, units, paper } = job;
+  const words = wordsIn(units, job.decimal);
   const { planter, assessment } = evaluate(design);
   const sheet = buildSheet(planter, assessment.figures, units);
   if (what === 'sheet') {
     const shopper = asShopper(design.name, sheet, assessment.figures);
     const shopping = shoppingFor([shopper], book, units);
-    const pdf = await sheetPdf({ planter, assessment, sheet, shopping, units, paper });
+    const pdf = await sheetPdf({ planter, assessment, sheet, shopping, words, paper });
     return { ok: true, file: pdf };
   }
+  const marked = sheet.templates.map((one) => markedWith(one, words.mark));
   const sheets = sheet.templates.reduce((sum, one) => sum + tilesOf(one, paper).length, 0);
   if (sheets === 0) return { ok: false, why: 'none', sheets };
   if (sheets > MOST_SHEETS) return { ok: false, why: 'too-many', sheets };
-  return { ok: true, file: await templatesPdf(design.name, sheet.templates, paper) };
+  return { ok: true, file: await templatesPdf(design.name, marked, paper) };
 }

@@ -1,4 +1,4 @@
-import { writeQuantity, type Ink, type Section, type Shape, type UnitSystem } from '@huerta/core';
+import type { Ink, Section, Shape, Words } from '@huerta/core';
 import { type, type Pdf } from './paper';
 
 /** The section in black and white, for paper. */
@@ -55,17 +55,17 @@ const BELOW = 14;
 const APART = 9;
 const DOTS = 5;
 
-/** Draws a section into a box. All in points; y runs down. @param units of its measures; without, it has none */
+/** Draws a section into a box. All in points; y runs down. @param words of its measures; without, it has none */
 export function drawSection(
   pdf: Pdf,
   section: Section,
   box: { x: number; y: number; width: number; height: number },
-  units: UnitSystem | null,
+  words: Words | null,
 ): void {
   const { bounds } = section;
   const scale = Math.min(
-    (box.width - (units ? BESIDE : 0)) / (bounds.right - bounds.left),
-    (box.height - (units ? BELOW : 0)) / (bounds.top - bounds.bottom),
+    (box.width - (words ? BESIDE : 0)) / (bounds.right - bounds.left),
+    (box.height - (words ? BELOW : 0)) / (bounds.top - bounds.bottom),
   );
   const x = (value: number) => box.x + (value - bounds.left) * scale;
   const y = (value: number) => box.y + (bounds.top - value) * scale;
@@ -97,9 +97,9 @@ export function drawSection(
     pdf.moveTo(x(left), y(level)).lineTo(x(right), y(level)).stroke();
   }
   pdf.restore();
-  if (!units) return;
-  heights(pdf, section, x, y, units);
-  widths(pdf, section, x, y, units);
+  if (!words) return;
+  heights(pdf, section, x, y, words);
+  widths(pdf, section, x, y, words);
 }
 
 function dotted(
@@ -131,7 +131,7 @@ function heights(
   { dimensions }: Section,
   x: (value: number) => number,
   y: (value: number) => number,
-  units: UnitSystem,
+  words: Words,
 ): void {
   const upright = dimensions
     .filter(({ side }) => side === 'right')
@@ -150,9 +150,9 @@ function heights(
       .moveTo(at - 3, high)
       .lineTo(at + 3, high)
       .stroke();
-    const words = Math.max((low + high) / 2 - 4, last + APART);
-    last = words;
-    type(pdf, 'body', 8).text(`${label} ${writeQuantity(value, 'length', units)}`, at + 6, words, {
+    const beside = Math.max((low + high) / 2 - 4, last + APART);
+    last = beside;
+    type(pdf, 'body', 8).text(`${label} ${words.write(value, 'length')}`, at + 6, beside, {
       lineBreak: false,
     });
   }
@@ -163,12 +163,12 @@ function widths(
   { dimensions, bounds }: Section,
   x: (value: number) => number,
   y: (value: number) => number,
-  units: UnitSystem,
+  words: Words,
 ): void {
   const across = dimensions.find(({ side }) => side === 'bottom');
   if (!across) return;
   type(pdf, 'body', 8).text(
-    `${across.label} ${writeQuantity(across.value, 'length', units)}`,
+    `${across.label} ${words.write(across.value, 'length')}`,
     x(across.from[0]),
     y(bounds.bottom) + 3,
     { width: Math.max(x(across.to[0]) - x(across.from[0]), 90), align: 'center' },

@@ -5,9 +5,6 @@ import {
   section,
   SHOWN,
   sourcingOf,
-  tell,
-  writeMoney,
-  writeQuantity,
   type Assessment,
   type BuildSheet,
   type CutPlan,
@@ -16,10 +13,8 @@ import {
   type Planter,
   type ShoppingList,
   type Step,
-  type UnitSystem,
-  inWords,
+  type Words,
   portionOf,
-  usualWords,
 } from '@huerta/core';
 import {
   beginFlow,
@@ -41,7 +36,8 @@ export interface Printed {
   assessment: Assessment;
   sheet: BuildSheet;
   shopping: ShoppingList;
-  units: UnitSystem;
+  /** How its measures and numbers are written. */
+  words: Words;
   paper: PaperId;
 }
 
@@ -66,7 +62,7 @@ export function sheetPdf(printed: Printed): Promise<Buffer> {
   return makePdf(`Build: ${name}`, draw, name);
 }
 
-function top(flow: Flow, { planter, assessment, sheet, shopping, units }: Printed): void {
+function top(flow: Flow, { planter, assessment, sheet, shopping, words }: Printed): void {
   const { design } = planter;
   const { figures, findings } = assessment;
   write(flow, `Build: ${design.name}`, 'heading', 18, 0, 2);
@@ -78,21 +74,21 @@ function top(flow: Flow, { planter, assessment, sheet, shopping, units }: Printe
     flow.pdf,
     section(planter),
     { x, y, width: SECTION_WIDE, height: SECTION_HIGH },
-    units,
+    words,
   );
   const beside = x + SECTION_WIDE + 12;
   const [own] = shopping.planters;
   const lines: [string, string][] = [
     ...reportOf(figures, SHOWN.paper).map(({ short, kind, value, none }): [string, string] => [
       short,
-      value === null ? none : writeQuantity(value, kind, units),
+      value === null ? none : words.write(value, kind),
     ]),
-    ['Cost of all', writeMoney(shopping.total, shopping.currency)],
+    ['Cost of all', words.money(shopping.total, shopping.currency)],
     ...(own?.perUsable != null
       ? [
           [
-            inWords(`For a usable ${portionOf('water', units).name}`, usualWords(units)),
-            writeMoney(own.perUsable * portionOf('water', units).volume, shopping.currency),
+            words.say(`For a usable ${portionOf('water', words.units).name}`),
+            words.money(own.perUsable * portionOf('water', words.units).volume, shopping.currency),
           ] as [string, string],
         ]
       : []),
@@ -108,8 +104,8 @@ function top(flow: Flow, { planter, assessment, sheet, shopping, units }: Printe
   }
   const serious = findings.filter(({ severity }) => severity === 'danger' || severity === 'fault');
   if (serious.length > 0) {
-    const words = `Still to mend before anything is cut: ${serious.map(({ text }) => tell(text, units)).join(' ')}`;
-    type(flow.pdf, 'bold', 8.5).text(words, beside, at + 4, {
+    const mend = `Still to mend before anything is cut: ${serious.map(({ text }) => words.tell(text)).join(' ')}`;
+    type(flow.pdf, 'bold', 8.5).text(mend, beside, at + 4, {
       width: width - SECTION_WIDE - 12 - (sheet.deck ? DECK_WIDE : 0),
       height: Math.max(y + SECTION_HIGH - at, 20),
       ellipsis: true,
@@ -141,23 +137,23 @@ function drawDeck(flow: Flow, deck: Deck, box: { x: number; y: number; size: num
   });
 }
 
-function parts(flow: Flow, { sheet, shopping, units }: Printed): void {
+function parts(flow: Flow, { sheet, shopping, words }: Printed): void {
   heading(flow, 'What it takes');
   table(
     flow,
     ['Part', 'How much', 'Where', 'Buy'],
     [0.22, 0.34, 0.26, 0.18],
     billOf(sheet, shopping).map((one) => [
-      `${one.into === null ? '' : '– '}${tell(one.what, units)}`,
-      tell(one.amount, units),
+      `${one.into === null ? '' : '– '}${words.tell(one.what)}`,
+      words.tell(one.amount),
       one.use,
-      tell(sourcingOf(one), units),
+      words.tell(sourcingOf(one)),
     ]),
   );
-  for (const words of sheet.feeding.says) write(flow, tell(words, units), 'body', 8, 0, 1);
+  for (const one of sheet.feeding.says) write(flow, words.tell(one), 'body', 8, 0, 1);
 }
 
-function holes(flow: Flow, { sheet, units }: Printed): void {
+function holes(flow: Flow, { sheet, words }: Printed): void {
   if (sheet.holes.length === 0) return;
   heading(flow, 'Holes');
   table(
@@ -167,27 +163,27 @@ function holes(flow: Flow, { sheet, units }: Printed): void {
     sheet.holes.map((hole) => [
       hole.part,
       String(hole.count),
-      `${writeQuantity(hole.bit, 'length', units)} ${hole.tool.toLowerCase()}`,
-      tell(hole.where, units),
-      tell(hole.why, units),
+      `${words.write(hole.bit, 'length')} ${hole.tool.toLowerCase()}`,
+      words.tell(hole.where),
+      words.tell(hole.why),
     ]),
   );
 }
 
-function cuts(flow: Flow, { sheet, shopping, units }: Printed): void {
+function cuts(flow: Flow, { sheet, shopping, words }: Printed): void {
   const lines = shopping.lines.filter(({ plan }) => plan !== null);
   if (lines.length === 0 && sheet.sheets.length === 0) return;
   heading(flow, 'Cuts');
   for (const { good, plan, buy } of lines) {
     if (!plan) continue;
-    const words = `${tell(good.name, units)}: ${buy.length > 0 ? tell(boughtOf(good, buy), units) : 'from what is at hand'}`;
+    const bought = `${words.tell(good.name)}: ${buy.length > 0 ? words.tell(boughtOf(good, buy)) : 'from what is at hand'}`;
     need(flow, 34);
-    write(flow, words, 'bold', 8.5, 0, 2);
-    bars(flow, plan, units);
+    write(flow, bought, 'bold', 8.5, 0, 2);
+    bars(flow, plan, words);
   }
   const notes = sheet.cuts.flatMap(({ pieces }) => pieces.filter(({ note }) => note !== null));
   for (const { label, note } of notes) {
-    if (note) write(flow, `${label}: ${tell(note, units)}.`, 'body', 8, 0, 2);
+    if (note) write(flow, `${label}: ${words.tell(note)}.`, 'body', 8, 0, 2);
   }
   if (sheet.sheets.length > 0) {
     flow.y += 4;
@@ -197,8 +193,8 @@ function cuts(flow: Flow, { sheet, shopping, units }: Printed): void {
       [0.22, 0.26, 0.52],
       sheet.sheets.map(({ what, count, length, width, from }) => [
         count > 1 ? `${what}, ${count} of them` : what,
-        `${writeQuantity(length, 'length', units)} by ${writeQuantity(width, 'length', units)}`,
-        tell(from, units),
+        `${words.write(length, 'length')} by ${words.write(width, 'length')}`,
+        words.tell(from),
       ]),
     );
   }
@@ -207,7 +203,7 @@ function cuts(flow: Flow, { sheet, shopping, units }: Printed): void {
 const BAR = 12;
 
 /** Lengths as bars with their pieces; equal bars once, with how many. */
-function bars(flow: Flow, plan: CutPlan, units: UnitSystem): void {
+function bars(flow: Flow, plan: CutPlan, words: Words): void {
   const same = new Map<string, { bar: CutPlan['bars'][number]; count: number }>();
   for (const bar of plan.bars) {
     const id = `${bar.length} ${bar.pieces.map(({ length }) => length).join(' ')}`;
@@ -228,10 +224,10 @@ function bars(flow: Flow, plan: CutPlan, units: UnitSystem): void {
       const from = left + (piece.at / bar.length) * whole;
       const wide = (piece.length / bar.length) * whole;
       pdf.lineWidth(0.8).rect(from, flow.y, wide, BAR).fillAndStroke('#eee', '#000');
-      const words = writeQuantity(piece.length, 'length', units);
+      const long = words.write(piece.length, 'length');
       type(pdf, 'body', 7.5);
-      if (pdf.widthOfString(words) < wide - 2) {
-        pdf.text(words, from, flow.y + 2, { width: wide, align: 'center', lineBreak: false });
+      if (pdf.widthOfString(long) < wide - 2) {
+        pdf.text(long, from, flow.y + 2, { width: wide, align: 'center', lineBreak: false });
       }
     }
     flow.y += BAR + 4;
@@ -243,7 +239,7 @@ const BOX = 9;
 const SMALL = 7.5;
 const INDENT = 15;
 
-function steps(flow: Flow, { sheet, units }: Printed): void {
+function steps(flow: Flow, { sheet, words }: Printed): void {
   heading(flow, 'Steps', 120);
   inColumns(flow, 2);
   const letters = lettersOf(sheet.steps);
@@ -255,16 +251,16 @@ function steps(flow: Flow, { sheet, units }: Printed): void {
     const warned = step.cautions.map(({ id }) => letters.get(id)).join(', ');
     const tools = [step.tools.join(', '), warned ? `Caution ${warned}` : ''].filter(Boolean);
     write(flow, tools.join('. '), 'bold', 7.5, INDENT, 0.5);
-    for (const words of step.doing) write(flow, tell(words, units), 'body', SMALL, INDENT, 1);
+    for (const one of step.doing) write(flow, words.tell(one), 'body', SMALL, INDENT, 1);
     for (const { must } of step.checks) {
       need(flow, 12);
       square(flow, here(flow).x + INDENT, flow.y + 1.5, 6);
-      write(flow, tell(must, units), 'body', SMALL, INDENT + 11, 1);
+      write(flow, words.tell(must), 'body', SMALL, INDENT + 11, 1);
     }
     for (const { label, planned, kind } of step.measures) {
       write(
         flow,
-        `${label}: ${writeQuantity(planned, kind, units)} planned, built ____________`,
+        `${label}: ${words.write(planned, kind)} planned, built ____________`,
         'body',
         SMALL,
         INDENT,

@@ -3,7 +3,9 @@ import {
   asShopper,
   buildSheet,
   evaluate,
+  markedWith,
   shoppingFor,
+  wordsIn,
   type PlanterDesign,
   type PriceBook,
   type Template,
@@ -64,8 +66,8 @@ export function fileService(
   ): Promise<NamedFile<Buffer>> => {
     const { value: design } = await planters.get(id);
     const { value: book } = await prices.get(ONLY);
-    const { units, paper } = query;
-    const result = await papers.draw({ what, design, book, units, paper });
+    const { units, decimal, paper } = query;
+    const result = await papers.draw({ what, design, book, units, decimal, paper });
     if (result.ok) {
       return named(
         design,
@@ -88,18 +90,20 @@ export function fileService(
       const { design, sheet } = await work(id, query);
       const template = sheet.templates.find((one: Template) => one.id === wanted);
       if (!template) throw notFound('This planter has no such template.');
-      const content = as === 'svg' ? templateSvg(template) : templateDxf(template);
+      const marked = markedWith(template, query.decimal ?? 'point');
+      const content = as === 'svg' ? templateSvg(marked) : templateDxf(marked);
       return named(design, `${template.title.toLowerCase()}.${as}`, content);
     },
     async label(id, query) {
       const { design, planter, assessment } = await work(id, query);
       const link = new URL(`/planters/${id}`, query.at).href;
-      const { units, paper, day } = query;
+      const { units, decimal, paper, day } = query;
+      const words = wordsIn(units, decimal);
       const gross = assessment.figures.standing;
       return named(
         design,
         'label.pdf',
-        await labelPdf({ planter, gross, day, link, units, paper }),
+        await labelPdf({ planter, gross, day, link, words, paper }),
       );
     },
     async parts(id, query) {

@@ -1,7 +1,7 @@
 /** @jest-environment jsdom */
 import { render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { say } from '@huerta/core';
+import { q, say } from '@huerta/core';
 import { PreferencesProvider, usePreferences, useWords } from './preferences';
 
 window.matchMedia ??= (query) =>
@@ -14,6 +14,7 @@ function Shown() {
     <>
       <output>{[units, paper, decimal, dates, style].join(' ')}</output>
       <p>{tell(say`Water the aubergine.`)}</p>
+      <p aria-label="poured">{tell(say`Pour ${q(0.0114, 'volume')}.`)}</p>
       <button onClick={() => setUnits('us')}>Inches</button>
       <button onClick={() => setPaper('a4')}>A4</button>
       <button onClick={() => setStyle('british')}>British</button>
@@ -56,4 +57,13 @@ test('messages are told in the chosen words', async () => {
   expect(screen.getByText('Water the eggplant.')).toBeTruthy();
   await user.click(screen.getByRole('button', { name: 'British' }));
   expect(screen.getByText('Water the aubergine.')).toBeTruthy();
+});
+
+test.each([
+  ['de-DE', 'Pour 11,4 L.'],
+  ['en-GB', 'Pour 11.4 L.'],
+  ['en-US', 'Pour 3 gal.'],
+])('numbers are written as in %s: %s', (language, words) => {
+  open(language);
+  expect(screen.getByLabelText('poured').textContent!.replaceAll('\u00a0', ' ')).toBe(words);
 });

@@ -1,15 +1,11 @@
 import {
   DECIMAL_MARK_IDS,
-  inWords,
   PAPER_IDS,
-  tell,
-  writeParts,
-  writeQuantity,
+  wordsIn,
   type DecimalMark,
-  type Message,
   type PaperId,
-  type QuantityKind,
   type UnitSystem,
+  type Words,
   type WordStyle,
 } from '@huerta/core';
 import { setDateOrder, usualOrder, type DateOrder } from '../components/dates';
@@ -28,7 +24,7 @@ interface Preferences {
   /** British or American words. */
   style: WordStyle;
   setStyle(style: WordStyle): void;
-  /** How numbers stand in tables for a spreadsheet. */
+  /** The mark in numbers, on screen, on paper and in tables. */
   decimal: DecimalMark;
   setDecimal(mark: DecimalMark): void;
   /** What lies in the printer: as chosen, else what is usual where people measure so. */
@@ -145,18 +141,8 @@ export function usePreferences(): Preferences {
   return preferences;
 }
 
-/** Ways of writing quantities and messages in the chosen units. */
-export function useWords() {
-  const { units, style } = usePreferences();
-  return useMemo(
-    () => ({
-      units,
-      /** A text of Huerta's own, in the chosen words. */
-      say: (text: string) => inWords(text, style),
-      tell: (message: Message) => tell(message, units, style),
-      write: (value: number, kind: QuantityKind) => writeQuantity(value, kind, units),
-      parts: (value: number, kind: QuantityKind) => writeParts(value, kind, units),
-    }),
-    [units, style],
-  );
+/** How everything is written, as it was chosen. */
+export function useWords(): Words {
+  const { units, style, decimal } = usePreferences();
+  return useMemo(() => wordsIn(units, decimal, style), [units, style, decimal]);
 }

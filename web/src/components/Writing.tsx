@@ -17,12 +17,7 @@ export function Writing() {
       <ChoiceField label="Measures" value={units} choices={UNITS} onChoose={setUnits} />
       <ChoiceField label="Words" value={style} choices={WORD_STYLES} onChoose={setStyle} />
       <ChoiceField label="Dates" value={dates} choices={DATE_ORDERS} onChoose={setDates} />
-      <ChoiceField
-        label="Numbers in tables for a spreadsheet"
-        value={decimal}
-        choices={DECIMAL_MARKS}
-        onChoose={setDecimal}
-      />
+      <ChoiceField label="Numbers" value={decimal} choices={DECIMAL_MARKS} onChoose={setDecimal} />
     </>
   );
 }

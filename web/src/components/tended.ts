@@ -1,10 +1,9 @@
-import type { Surprise, TendedState, Thirst } from '@huerta/core';
-import type { useWords } from '../app/preferences';
+import type { Surprise, TendedState, Thirst, Words } from '@huerta/core';
 import { writeDate } from './dates';
 
 /** How a tended planter stands, in sentences. */
 
-type Write = ReturnType<typeof useWords>['write'];
+type Write = Words['write'];
 
 /** How far off a factor may be, as people say it. */
 function sureTo({ low, high }: Thirst['factor']): string {
@@ -23,14 +22,14 @@ const FEW = 2;
 const AS_EXPECTED = 0.06;
 
 /** What was learned of its thirst. */
-export function sayThirst({ thirst }: TendedState): string {
+export function sayThirst({ thirst }: TendedState, { number }: Words): string {
   const { factor, readings } = thirst;
   if (readings < FEW) {
     return 'Its own thirst is not known yet: note two fillings until it runs, with the litres, or dip it now and then.';
   }
   if (Math.abs(factor.middle - 1) < AS_EXPECTED)
     return `It drinks about what Huerta expected, from ${readings} readings, sure ${sureTo(factor)}.`;
-  return `It drinks ${factor.middle.toFixed(2).replace(/0$/, '')} times what Huerta expected, from ${readings} readings, sure ${sureTo(factor)}.`;
+  return `It drinks ${number(factor.middle, 2)} times what Huerta expected, from ${readings} readings, sure ${sureTo(factor)}.`;
 }
 
 /** When it is to be filled, as a day with a range: what four times of five holds. */

@@ -1,6 +1,6 @@
 import type { Figures } from '../../assess';
 import type { Planter } from '../../planter';
-import type { UnitSystem } from '../../quantity';
+import type { DecimalMark, UnitSystem } from '../../quantity';
 import type { Deck } from '../deck';
 import type { Hole } from '../maker';
 import { dipStick, floatScale } from './gauge';
@@ -31,4 +31,18 @@ export function templatesOf(
     gauge ? dipStick(planter, figures, set) : null,
     floatScale(planter, figures, set),
   ].filter((template) => template !== null);
+}
+
+/** A template with its numbers as they are written with `mark`. All words on it are Huerta's own. */
+export function markedWith(template: Template, mark: DecimalMark): Template {
+  if (mark === 'point') return template;
+  const marked = (text: string) => text.replace(/(\d)\.(\d)/g, '$1,$2');
+  return {
+    ...template,
+    title: marked(template.title),
+    says: marked(template.says),
+    shapes: template.shapes.map((shape) =>
+      shape.kind === 'text' ? { ...shape, text: marked(shape.text) } : shape,
+    ),
+  };
 }

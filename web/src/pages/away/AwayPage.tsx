@@ -267,7 +267,7 @@ interface VisitsProps {
 /** When somebody comes, what each takes then, and the sheet for them. */
 function Visits({ answer, absence, planters, names }: VisitsProps) {
   const { write } = useWords();
-  const { units, paper } = usePreferences();
+  const { units, paper, decimal } = usePreferences();
   const { visits, beyond } = answer;
   const [drawing, setDrawing] = useState(false);
   const draw = () => {
@@ -281,6 +281,7 @@ function Visits({ answer, absence, planters, names }: VisitsProps) {
       visits,
       units,
       paper,
+      decimal,
     })
       .catch((error: Error) => notify(error.message))
       .finally(() => setDrawing(false));

@@ -67,7 +67,8 @@ function Log({ resource, entries, choice, plan }: Tending) {
 /** How it stands today, worked out in a worker. */
 function Stands({ resource, entries, choice, plan }: Tending) {
   const { id, design } = resource;
-  const { write } = useWords();
+  const words = useWords();
+  const { write } = words;
   const planters = useMemo(() => [resource], [resource]);
   const plans = useMemo(() => ({ [id]: plan }), [id, plan]);
   const { value, trouble } = useRound({ planters, plans, entries, choice });
@@ -93,7 +94,7 @@ function Stands({ resource, entries, choice, plan }: Tending) {
           : 'No filling is noted yet, so this is worked out from the day of planting. '}
         {sayLevel(state, write)}
       </Text>
-      <Text>{sayThirst(state)}</Text>
+      <Text>{sayThirst(state, words)}</Text>
       {state.duties.length > 0 && <Duties planter={id} name={design.name} duties={state.duties} />}
       <Surprises planter={id} surprises={state.thirst.surprises} />
       <Suspense fallback={null}>

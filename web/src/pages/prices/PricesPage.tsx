@@ -84,7 +84,8 @@ function Book({
   saved: { revision: number; book: PriceBook };
   planters: PlanterResource[];
 }) {
-  const { units } = useWords();
+  const words = useWords();
+  const { units } = words;
   // What was typed before a reload is there again; if the book was saved elsewhere since, only the goods’ own.
   const [before] = useState(() => readKeptDraft<KeptBook>(DRAFT));
   const [general, setGeneral] = useState<PriceBook>(
@@ -184,7 +185,7 @@ function Book({
         <GoodRow
           key={good.id}
           good={good}
-          draft={drafts[good.id] ?? draftOf(good, general, units)}
+          draft={drafts[good.id] ?? draftOf(good, general, words)}
           errors={errors[good.id] ?? {}}
           typical={packsIn(general, good, units).typical}
           currency={general.currency}

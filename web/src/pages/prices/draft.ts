@@ -1,4 +1,5 @@
 import {
+  csvCell,
   KIND_OF_UNIT,
   packKind,
   packsIn,
@@ -6,10 +7,10 @@ import {
   readQuantity,
   say,
   tell,
-  writeQuantity,
   type Good,
   type PriceBook,
   type UnitSystem,
+  type Words,
 } from '@huerta/core';
 
 /** What is typed for one good, as text, so that nothing typed is lost. */
@@ -19,20 +20,18 @@ export interface GoodDraft {
   offcuts: string;
 }
 
-const price = (value: number): string => value.toFixed(2);
-
 /** A good's fields as the book has them. */
-export function draftOf(good: Good, book: PriceBook, units: UnitSystem): GoodDraft {
+export function draftOf(good: Good, book: PriceBook, { units, mark, write }: Words): GoodDraft {
   const kind = KIND_OF_UNIT[good.unit];
   const offcuts = book.offcuts[good.id] ?? [];
   const atHand = book.atHand[good.id];
   return {
     packs: packsIn(book, good, units).packs.map((pack) => ({
-      size: writeQuantity(pack.size, packKind(good.unit), units),
-      price: price(pack.price),
+      size: write(pack.size, packKind(good.unit)),
+      price: csvCell(pack.price.toFixed(2), mark),
     })),
-    atHand: atHand === undefined ? '' : writeQuantity(atHand, kind, units),
-    offcuts: offcuts.map((length) => writeQuantity(length, 'length', units)).join(', '),
+    atHand: atHand === undefined ? '' : write(atHand, kind),
+    offcuts: offcuts.map((length) => write(length, 'length')).join('; '),
   };
 }
 
@@ -65,7 +64,8 @@ export function readDraft(good: Good, draft: GoodDraft, units: UnitSystem): Draf
   });
   const hand = readAmount(draft.atHand);
   const offcuts = draft.offcuts
-    .split(/[,;]/)
+    // A comma between two digits is the decimal mark.
+    .split(/;|,(?!\d)/)
     .map((text) => text.trim())
     .filter(Boolean)
     .map((text) => {

@@ -11,13 +11,13 @@ import {
   shopperOf,
   shoppingFor,
   weatherOf,
-  writeMoney,
   type FieldSpec,
   type PlanterDesign,
   type Scored,
   type Site,
   type WeatherDay,
   type Wishes,
+  type Words,
 } from '@huerta/core';
 import { Download, Search, Square } from 'lucide-react';
 import { memo, useDeferredValue, useState } from 'react';
@@ -52,7 +52,8 @@ const SPECS = {
 
 /** Other heights, wicks and mixes in the same vessel, and those that no other beats. */
 export function SearchView({ design, weather, planted, leave }: SearchViewProps) {
-  const { write, units } = useWords();
+  const words = useWords();
+  const { units } = words;
   const prices = usePriceBook();
   const book = prices.data?.book ?? NEW_BOOK;
   const { points, done, of, running, trouble, start, stop } = useSearch();
@@ -142,7 +143,7 @@ export function SearchView({ design, weather, planted, leave }: SearchViewProps)
         <Choices
           design={design}
           list={good.length > 0 ? good : front}
-          write={write}
+          words={words}
           currency={book.currency}
         />
       )}
@@ -217,8 +218,8 @@ function FrontChart({ front, good }: FrontProps) {
 interface ChoicesProps {
   design: PlanterDesign;
   list: readonly Scored[];
-  write: ReturnType<typeof useWords>['write'];
-  currency: Parameters<typeof writeMoney>[1];
+  words: Words;
+  currency: string;
 }
 
 const MOST_SHOWN = 14;
@@ -228,11 +229,12 @@ const Choices = memo(
   (a, b) =>
     alike(a.list, b.list) &&
     a.design === b.design &&
-    a.write === b.write &&
+    a.words === b.words &&
     a.currency === b.currency,
 );
 
-function ChoicesTable({ design, list, write, currency }: ChoicesProps) {
+function ChoicesTable({ design, list, words, currency }: ChoicesProps) {
+  const { write, money } = words;
   const create = useCreatePlanter();
   const navigate = useNavigate();
   const open = (one: Scored) => {
@@ -267,7 +269,7 @@ function ChoicesTable({ design, list, write, currency }: ChoicesProps) {
           write(one.days, 'days'),
           write(one.roots, 'span'),
           write(one.weight, 'mass'),
-          writeMoney(one.cost, currency),
+          money(one.cost, currency),
           `${write(one.base, 'length')}, ${one.lip === null ? 'none' : write(one.lip, 'length')}`,
           `${one.wick === 1 ? 'as it is' : `${one.wick} times`}, ${one.mix.toLowerCase()}`,
           <Button key="open" disabled={create.isPending} onClick={() => open(one)}>

@@ -1,6 +1,15 @@
 import { Box, Button, Field, Input, Text } from '@chakra-ui/react';
 import {
+  altitudeUnit,
+  MONTHS,
+  normalName,
+  NORMALS,
+  plainNumber,
   POLAR,
+  readNormal,
+  shownAltitude,
+  shownNormal,
+  type Normal,
   readWeather,
   SITES,
   type Months,
@@ -16,30 +25,16 @@ import { useSaveWeather } from '../../api/weather';
 import { useWords } from '../../app/preferences';
 import { ChoiceField } from '../../components/ChoiceField';
 import { Table } from '../workshop/sheet';
-import {
-  FEET_IN_METRE,
-  MM_IN_INCH,
-  MONTHS,
-  nameOf,
-  NORMALS,
-  plainNumber,
-  readNormal,
-  shownNormal,
-  type Normal,
-} from './normals';
 
 const MOST_BYTES = 5_000_000;
 const MOST_SHOWN = 12;
-
-/** Metres in whole feet. */
-const feet = (metres: number): number => Math.round(metres * FEET_IN_METRE);
 
 /** Where the weather comes from: made-up places, normals of one's own, or days from a file. */
 export function WeatherView({ choice }: { choice: WeatherChoice }) {
   const save = useSaveWeather();
   const site = siteOf(choice);
   const { units } = useWords();
-  const high = units === 'us' ? `${feet(site.altitude)} ft` : `${site.altitude} m`;
+  const high = `${shownAltitude(site.altitude, units)} ${units === 'us' ? 'ft' : 'm'}`;
   const choices: Record<string, { name: string }> = {
     ...SITES,
     ...(choice.normals ? { 'own-normals': { name: choice.normals.name } } : {}),
@@ -135,16 +130,17 @@ function Preview({
   reading: Extract<WeatherReading, { ok: true }>;
   onUse(): void;
 }) {
-  const { days, bad, filled, fahrenheit } = reading;
-  const { units } = useWords();
-  const rain = days.reduce((sum, day) => sum + day.rain, 0) * 1000;
-  const fell = units === 'us' ? `${(rain / MM_IN_INCH).toFixed(1)} in` : `${Math.round(rain)} mm`;
+  const { days, bad, filled, fahrenheit, inches } = reading;
+  const { write } = useWords();
+  const rain = days.reduce((sum, day) => sum + day.rain, 0);
+  const fell = write(rain, 'rain');
   return (
     <Box mt="3" role="status">
       <Text>
         {days.length} days from {days[0]?.date} to {days[days.length - 1]?.date}, {fell} of rain.
         {filled > 0 && ` ${filled} missing days are filled with the day before.`}
         {fahrenheit && ' The temperatures are read as Fahrenheit.'}
+        {inches && ' The rain is read as inches.'}
       </Text>
       {bad.length > 0 && (
         <Box mt="2">
@@ -174,15 +170,15 @@ function Normals({ site, onKeep }: { site: Site; onKeep(normals: Site): void }) 
   const [drafts, setDrafts] = useState<Record<Normal, string[]> | null>(null);
   const [errors, setErrors] = useState<string[]>([]);
   const [latitude, setLatitude] = useState(String(site.latitude));
-  const now = useWords().units;
+  const { units: now, mark } = useWords();
   // What is being typed keeps the units in which it was begun.
   const [begun, setBegun] = useState<UnitSystem | null>(null);
   const units = begun ?? now;
   const [altitude, setAltitude] = useState('');
-  const shown = (key: Normal, month: number) => shownNormal(site, key, month, units);
+  const shown = (key: Normal, month: number) => shownNormal(site, key, month, units, mark);
   const begin = () => {
     setBegun(now);
-    setAltitude(String(now === 'us' ? feet(site.altitude) : site.altitude));
+    setAltitude(String(shownAltitude(site.altitude, now)));
     setDrafts(
       Object.fromEntries(
         NORMALS.map((key) => [key, MONTHS.map((_, m) => shown(key, m))]),
@@ -193,7 +189,7 @@ function Normals({ site, onKeep }: { site: Site; onKeep(normals: Site): void }) 
     if (!drafts) return;
     const wrong: string[] = [];
     const north = plainNumber(latitude);
-    const high = plainNumber(altitude) / (units === 'us' ? FEET_IN_METRE : 1);
+    const high = plainNumber(altitude) * altitudeUnit(units);
     if (!(Math.abs(north) <= POLAR)) {
       wrong.push(
         `Latitude is a number from -${POLAR} to ${POLAR}, south below zero. Nearer to a pole the sun stays up or down for weeks, and a day’s evaporation cannot be told by these formulas.`,
@@ -248,7 +244,7 @@ function Normals({ site, onKeep }: { site: Site; onKeep(normals: Site): void }) 
         </Box>
       )}
       <Table
-        head={['Month', ...NORMALS.map((key) => nameOf(key, units))]}
+        head={['Month', ...NORMALS.map((key) => normalName(key, units))]}
         rows={MONTHS.map((month, m) => [
           month,
           month,
@@ -262,7 +258,7 @@ function Normals({ site, onKeep }: { site: Site; onKeep(normals: Site): void }) 
                 }
               >
                 <Input
-                  aria-label={`${nameOf(key, units)}, ${month}`}
+                  aria-label={`${normalName(key, units)}, ${month}`}
                   value={drafts[key][m] ?? ''}
                   minW="4rem"
                   onChange={(event) =>

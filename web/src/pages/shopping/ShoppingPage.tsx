@@ -1,6 +1,6 @@
 import { Box, Button, Text } from '@chakra-ui/react';
 import type { Entry, PlanterResource } from '@huerta/contract';
-import { amountOf, boughtOf, portionOf, writeMoney, type ShoppingList } from '@huerta/core';
+import { amountOf, boughtOf, portionOf, type ShoppingList } from '@huerta/core';
 import { Printer } from 'lucide-react';
 import { Link } from 'react-router';
 import { usePriceBook } from '../../api/build';
@@ -98,10 +98,11 @@ function List({ planters }: { planters: readonly PlanterResource[] }) {
 }
 
 function Lines({ list }: { list: ShoppingList }) {
-  const { tell, say, units } = useWords();
+  const words = useWords();
+  const { tell, say, units } = words;
   const water = portionOf('water', units);
   const { currency } = list;
-  const money = (value: number) => writeMoney(value, currency);
+  const money = (value: number) => words.money(value, currency);
   const several = list.planters.length > 1;
   const typical = list.lines.some((line) => line.typical && line.cost > 0);
   return (

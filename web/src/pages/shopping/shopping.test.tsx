@@ -1,7 +1,7 @@
 /** @jest-environment jsdom */
 import { screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { NEW_BOOK, SMALL_GOODS, type PriceBook } from '@huerta/core';
+import { NEW_BOOK, SMALL_GOODS, wordsIn, type PriceBook } from '@huerta/core';
 import { Around, designOf } from '../../testing/bench';
 import { gardenOf } from '../../testing/entry';
 import { show } from '../../testing/render';
@@ -90,7 +90,7 @@ test('while the server is away a book is kept, which is said, and nothing typed 
 
 test('typical prices are not kept as one’s own; offcuts are read in any unit', () => {
   const good = SMALL_GOODS.cap;
-  const draft = draftOf(good, NEW_BOOK, 'metric');
+  const draft = draftOf(good, NEW_BOOK, wordsIn('metric'));
   const same = readDraft(good, draft, 'metric');
   if (!same.ok) throw new Error('typical prices can be read');
   expect(withGood(NEW_BOOK, good, same, 'metric').prices).toEqual({ EUR: {} });

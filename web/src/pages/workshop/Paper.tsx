@@ -28,8 +28,7 @@ const canBeSet = (name: string): boolean => WRITABLE.test(name) && !PICTURE.test
 /** What can be taken along: paper sheet, templates, label, and the tables as files. */
 export function Paper({ id, name, paper, hasTemplates, hasCuts, onPaper }: PaperProps) {
   const { units, decimal } = usePreferences();
-  const query = { units, paper };
-  const table = { ...query, decimal };
+  const query = { units, paper, decimal };
   const { at, forPhones } = useLabelAddress();
   const label = { ...query, at, day: format(new Date(), 'yyyy-MM-dd') };
   return (
@@ -72,13 +71,13 @@ export function Paper({ id, name, paper, hasTemplates, hasCuts, onPaper }: Paper
           )}
         </li>
         <li>
-          <a className="file-link" href={fileAddress(id, 'parts.csv', table)} download>
+          <a className="file-link" href={fileAddress(id, 'parts.csv', query)} download>
             Parts (CSV)
           </a>
           {hasCuts && (
             <>
               {' '}
-              <a className="file-link" href={fileAddress(id, 'cuts.csv', table)} download>
+              <a className="file-link" href={fileAddress(id, 'cuts.csv', query)} download>
                 Cuts (CSV)
               </a>
             </>

@@ -1,12 +1,5 @@
 import { Text } from '@chakra-ui/react';
-import {
-  billOf,
-  portionOf,
-  sourcingOf,
-  writeMoney,
-  type BuildSheet,
-  type ShoppingList,
-} from '@huerta/core';
+import { billOf, portionOf, sourcingOf, type BuildSheet, type ShoppingList } from '@huerta/core';
 import { Link } from 'react-router';
 import { useWords } from '../../app/preferences';
 import { Part, Table } from './sheet';
@@ -18,7 +11,7 @@ interface PartsProps {
 
 /** What it takes, what of it is bought, and what that costs. */
 export function Parts({ sheet, list }: PartsProps) {
-  const { tell, say, units } = useWords();
+  const { tell, say, units, money } = useWords();
   const water = portionOf('water', units);
   const currency = list?.currency ?? 'EUR';
   const rows = billOf(sheet, list).map((one) => {
@@ -36,9 +29,9 @@ export function Parts({ sheet, list }: PartsProps) {
       tell(amount),
       use,
       tell(sourcingOf(one)),
-      line?.buy.map(({ price }) => writeMoney(price, currency)).join(', ') ?? '',
+      line?.buy.map(({ price }) => money(price, currency)).join(', ') ?? '',
       line && line.buy.length > 0
-        ? `${writeMoney(line.cost, currency)}${line.typical && line.cost > 0 ? '*' : ''}`
+        ? `${money(line.cost, currency)}${line.typical && line.cost > 0 ? '*' : ''}`
         : '',
     ] as const;
   });
@@ -48,14 +41,12 @@ export function Parts({ sheet, list }: PartsProps) {
       <Table
         head={['Part', 'How much', 'Where', 'Buy', 'Unit price', 'Cost']}
         rows={rows}
-        {...(list
-          ? { foot: ['All of it', '', '', '', '', writeMoney(list.total, list.currency)] }
-          : {})}
+        {...(list ? { foot: ['All of it', '', '', '', '', money(list.total, list.currency)] } : {})}
       />
       {own?.perUsable != null && list && (
         <Text mt="3">
-          That is {writeMoney(own.perUsable * water.volume, list.currency)} for each{' '}
-          {say(water.name)} that the plants can use.
+          That is {money(own.perUsable * water.volume, list.currency)} for each {say(water.name)}{' '}
+          that the plants can use.
         </Text>
       )}
       {sheet.feeding.says.map((words, i) => (

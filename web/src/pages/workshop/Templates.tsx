@@ -1,5 +1,5 @@
 import { Box, Text } from '@chakra-ui/react';
-import { PAPERS, tilesOf, type BuildSheet, type PaperId } from '@huerta/core';
+import { markedWith, PAPERS, tilesOf, type BuildSheet, type PaperId } from '@huerta/core';
 import { fileAddress } from '../../api/build';
 import { usePreferences } from '../../app/preferences';
 import { Part } from './sheet';
@@ -12,15 +12,17 @@ interface TemplatesProps {
 
 /** Templates at 1:1, each to look at and to take away. */
 export function Templates({ id, sheet, paper }: TemplatesProps) {
-  const { units } = usePreferences();
+  const { units, decimal } = usePreferences();
   return (
     <Part title="Templates at 1:1">
       {sheet.templates.length === 0 && <Text>Nothing of this planter needs a template.</Text>}
       <Box className="templates">
-        {sheet.templates.map((template) => {
+        {sheet.templates.map((plain) => {
+          const template = markedWith(plain, decimal);
           const { id: name, title, says } = template;
           const sheets = tilesOf(template, paper).length;
-          const file = (as: string) => fileAddress(id, `templates/${name}.${as}`, { units });
+          const file = (as: string) =>
+            fileAddress(id, `templates/${name}.${as}`, { units, decimal });
           return (
             <Box as="section" key={name} className="template" aria-label={title}>
               <img src={file('svg')} alt={`${title}, small`} />

@@ -15,7 +15,6 @@ import {
   recipeOf,
   RECIPES,
   shrinkageOf,
-  writeMoney,
   type IngredientId,
   type MediumId,
   type RecipeDesign,
@@ -242,7 +241,7 @@ const DRAINED = 0.1;
 /** What the mix holds, weighs and costs. */
 function MixSays() {
   const { design } = useBench();
-  const { write, say, units } = useWords();
+  const { write, say, units, money } = useWords();
   const prices = usePriceBook();
   const { soil } = design;
   const mix = mixOf(soil);
@@ -262,7 +261,7 @@ function MixSays() {
       {made &&
         made.parts.length > 1 &&
         ` ${write(ten, 'loose')} of parts make ${write((1 - made.shrinks) * ten, 'loose')} of mix.`}
-      {say(` About ${writeMoney(price * volume, book.currency)} a ${name}.`)}
+      {say(` About ${money(price * volume, book.currency)} a ${name}.`)}
     </Says>
   );
 }

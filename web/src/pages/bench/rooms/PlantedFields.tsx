@@ -11,6 +11,7 @@ import {
   type Crop,
   type Patch,
   type Planted,
+  type Words,
 } from '@huerta/core';
 import { useMemo } from 'react';
 import { useWords } from '../../../app/preferences';
@@ -33,13 +34,14 @@ interface PlantedFieldsProps {
 /** One planting: what, how many, where, when, how it comes in and what holds it. */
 export function PlantedFields({ planted, of, onGone }: PlantedFieldsProps) {
   const { design, planter, change } = useBench();
-  const { write, say } = useWords();
+  const words = useWords();
+  const { write, say } = words;
   const path = ['planting', 'crops', of];
   const crop = cropIn(planted);
   const name = (planted.own?.name ?? say(crop.name)).toLowerCase();
   const { room } = useMemo(() => plantingPlan(planter), [planter]);
   const beds = planter.bed.places.length;
-  const close = closeOf(planted);
+  const close = closeOf(planted, words);
   const set = (key: keyof Planted, value: unknown): Patch => [{ path: [...path, key], value }];
   return (
     <>
@@ -161,7 +163,7 @@ export function PlantedFields({ planted, of, onGone }: PlantedFieldsProps) {
   );
 }
 
-type Write = ReturnType<typeof useWords>['write'];
+type Write = Words['write'];
 
 /** What a crop wants, in a line. */
 function wantsOf({ roots, likes, feet, kcFrom }: Crop, write: Write): string {
@@ -172,10 +174,10 @@ function wantsOf({ roots, likes, feet, kcFrom }: Crop, write: Write): string {
 }
 
 /** What standing closer than in the open costs in water, once it is worth a word. */
-function closeOf(planted: Planted): string {
+function closeOf(planted: Planted, { number }: Words): string {
   const more = closeness(planted);
   return planted.count > 1 && more >= COSTLY
-    ? `So close, a surface drinks up to ${more.toFixed(1)} times what it would at the distance of open ground.`
+    ? `So close, a surface drinks up to ${number(more, 1)} times what it would at the distance of open ground.`
     : '';
 }
 const COSTLY = 1.3;

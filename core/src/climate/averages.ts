@@ -1,4 +1,5 @@
-import type { Site, UnitSystem } from '@huerta/core';
+import type { Site } from '../catalog';
+import { csvCell, FOOT, INCH, type DecimalMark, type UnitSystem } from '../quantity';
 
 /** The monthly averages of a site as people read and type them: a table of numbers in their own units. */
 
@@ -18,9 +19,8 @@ interface Column {
 
 const FAHRENHEIT = { times: 1.8, plus: 32, places: 0 };
 const CELSIUS = { times: 1, places: 1 };
-export const MM_IN_INCH = 25.4;
+const MM_IN_INCH = 1000 * INCH;
 const MPH_IN_METRES_A_SECOND = 1 / 0.44704;
-export const FEET_IN_METRE = 1 / 0.3048;
 
 const SAME: Readonly<Record<'wetDays' | 'humidity' | 'sun', Column>> = {
   wetDays: { name: 'Wet days', times: 1, places: 1 },
@@ -59,7 +59,7 @@ const BOUNDS: Readonly<Record<Normal, readonly [number, number]>> = {
   sun: [0, 1],
 };
 
-export const nameOf = (key: Normal, units: UnitSystem): string => COLUMNS[units][key].name;
+export const normalName = (key: Normal, units: UnitSystem): string => COLUMNS[units][key].name;
 
 const round = (value: number, places: number): number => Number(value.toFixed(places)) + 0;
 
@@ -69,8 +69,18 @@ const shownAs = (kept: number, key: Normal, units: UnitSystem): number => {
 };
 
 /** One average of a site as it is shown. @param month 0 is January */
-export const shownNormal = (site: Site, key: Normal, month: number, units: UnitSystem): string =>
-  String(shownAs(site[key][month] ?? 0, key, units));
+export const shownNormal = (
+  site: Site,
+  key: Normal,
+  month: number,
+  units: UnitSystem,
+  mark: DecimalMark = 'point',
+): string => csvCell(shownAs(site[key][month] ?? 0, key, units), mark);
+
+/** An altitude as it is typed, in metres or feet; and what it is in metres. */
+export const shownAltitude = (metres: number, units: UnitSystem): number =>
+  Math.round(metres / altitudeUnit(units));
+export const altitudeUnit = (units: UnitSystem): number => (units === 'us' ? FOOT : 1);
 
 /** A number as it is typed, with a point or a comma; not a number where it is none. */
 export const plainNumber = (text: string): number =>

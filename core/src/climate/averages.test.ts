@@ -1,5 +1,14 @@
-import { SITES, type Site } from '@huerta/core';
-import { MONTHS, nameOf, NORMALS, plainNumber, readNormal, shownNormal } from './normals';
+import { SITES, type Site } from '../catalog';
+import {
+  altitudeUnit,
+  MONTHS,
+  normalName,
+  NORMALS,
+  plainNumber,
+  readNormal,
+  shownAltitude,
+  shownNormal,
+} from './averages';
 
 const site: Site = SITES.vallesol;
 
@@ -45,10 +54,22 @@ test('what cannot be is said with what can, in the units that it was typed in', 
   expect(readNormal('200', 'tMax', 6, 'us')).toBe('High °F of Jul is a number from -40 to 131.');
   expect(readNormal('-1', 'rain', 0, 'us')).toBe('Rain in of Jan is a number from 0 to 59.1.');
   expect(readNormal('131', 'tMax', 6, 'us')).toBeCloseTo(55, 9);
-  expect(nameOf('wind', 'us')).toBe('Wind mph');
+  expect(normalName('wind', 'us')).toBe('Wind mph');
+});
+
+test('an altitude is told in metres or feet, and reads back within half of one', () => {
+  expect(shownAltitude(720, 'metric')).toBe(720);
+  expect(shownAltitude(720, 'us')).toBe(2362);
+  for (const units of ['metric', 'us'] as const)
+    expect(Math.abs(shownAltitude(720, units) * altitudeUnit(units) - 720)).toBeLessThanOrEqual(
+      altitudeUnit(units) / 2,
+    );
 });
 
 test('a comma is a decimal comma, and nothing is no number', () => {
+  const warm = { ...site, tMin: site.tMin.map(() => 3.5) } as unknown as Site;
+  expect(shownNormal(warm, 'tMin', 3, 'metric', 'comma')).toBe('3,5');
+  expect(readNormal('3,5', 'tMin', 3, 'metric')).toBe(3.5);
   expect(plainNumber(' 3,5 ')).toBe(3.5);
   expect(plainNumber('')).toBeNaN();
   expect(readNormal('', 'rain', 3, 'metric')).toMatch(/^Rain mm of Apr is a number/);
