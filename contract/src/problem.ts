@@ -13,6 +13,7 @@ export const PROBLEM_KINDS = [
   'not-let-in',
   'too-many',
   'too-much-work',
+  'garden-damaged',
   'internal',
 ] as const;
 export type ProblemKind = (typeof PROBLEM_KINDS)[number];

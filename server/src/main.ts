@@ -14,6 +14,7 @@ import { createApp } from './http/app';
 import { servicesOf } from './services';
 import { readSettings } from './settings';
 import { copiesOf } from './services/copies';
+import { openOrMend } from './mend';
 import { openDatabase } from './store/database';
 
 /** How often it is seen whether the garden changed and is to be copied. */
@@ -43,11 +44,12 @@ async function main(): Promise<void> {
   const webRoot = resolve(settings.web);
 
   const file = join(folder, 'huerta.sqlite');
-  const database = await openDatabase(file);
+  const [order, target] = process.argv.slice(2);
+  const database =
+    order === 'backup' ? await openDatabase(file) : await openOrMend(file, port, logger);
   // The day of pictures and tests stands still on both sides.
   const today = demo && demoDay ? () => demoDay : undefined;
   const services = servicesOf(database, await programMark(), today);
-  const [order, target] = process.argv.slice(2);
   if (order === 'backup') {
     const path = resolve(target ?? `huerta ${new Date().toISOString().slice(0, 10)}.zip`);
     await writeFile(path, await services.gardenFile.take());

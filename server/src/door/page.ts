@@ -1,11 +1,5 @@
-/** What a device gets that was not let in: how to be, and nothing else. Its script is `/let-in.js`. */
-export const LET_IN_PAGE = `<!doctype html>
-<html lang="en">
-  <head>
-    <meta charset="utf-8" />
-    <meta name="viewport" content="width=device-width, initial-scale=1" />
-    <title>Huerta</title>
-    <style>
+/** How the few pages look that are not of the application. */
+export const LOOKS = `
       :root { color-scheme: light dark; --wall: #f6f1e4; --ink: #1e2a22; --clay: #a3441f; --harm: #98161a; }
       @media (prefers-color-scheme: dark) {
         :root { --wall: #14201c; --ink: #efe8d6; --clay: #e98a5e; --harm: #ff9c92; }
@@ -19,7 +13,17 @@ export const LET_IN_PAGE = `<!doctype html>
       button { min-height: 2.75rem; margin-top: 1rem; padding: 0 1rem; font: inherit; font-weight: bold;
         color: var(--wall); background: var(--clay); border: none; border-radius: 2px; }
       [role='alert'] { color: var(--harm); font-weight: bold; }
-    </style>
+`;
+
+/** What a device gets that was not let in: how to be, and nothing else. Its script is `/let-in.js`. */
+export const LET_IN_PAGE = `<!doctype html>
+<html lang="en">
+  <head>
+    <meta charset="utf-8" />
+    <meta name="viewport" content="width=device-width, initial-scale=1" />
+    <title>Huerta</title>
+    <style>
+${LOOKS}    </style>
   </head>
   <body>
     <main>

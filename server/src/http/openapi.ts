@@ -42,6 +42,7 @@ const STATUS: Readonly<Record<ProblemKind, number>> = {
   'foreign-host': 403,
   'foreign-page': 403,
   'not-let-in': 401,
+  'garden-damaged': 503,
   'not-found': 404,
   conflict: 409,
   'too-large': 413,

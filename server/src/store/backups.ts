@@ -123,6 +123,34 @@ export async function putBack(
   }
 }
 
+/**
+ * Puts a copy in the place of a garden that cannot be read. The damaged file and its log are kept beside it.
+ *
+ * @param file of the garden, which nothing holds open; @param day of the copy
+ * @param stamp in the names of what is kept; @param migrate opens a database and brings it up to date
+ * @throws Error when the copy cannot be read either: then nothing has changed
+ */
+export async function putInPlace(
+  file: string,
+  day: string,
+  stamp: string,
+  migrate: (copy: string) => Promise<void>,
+): Promise<void> {
+  const copy = join(dirname(file), 'putting-in-place.sqlite');
+  await rm(copy, { force: true });
+  await copyFile(backupFile(file, day), copy);
+  try {
+    await migrate(copy);
+    for (const end of ['', '-wal', '-shm']) {
+      const there = await stat(`${file}${end}`).catch(() => null);
+      if (there) await rename(`${file}${end}`, `${file}.damaged-${stamp}${end}`);
+    }
+    await rename(copy, file);
+  } finally {
+    for (const end of ['', '-wal', '-shm']) await rm(`${copy}${end}`, { force: true });
+  }
+}
+
 /** Runs statements on a connection of their own, so that no other work falls into their transaction. */
 async function runScript(file: string, sql: string): Promise<void> {
   const connection = await new Promise<sqlite3.Database>((done, fail) => {

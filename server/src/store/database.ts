@@ -35,18 +35,27 @@ async function makeFolder(file: string): Promise<void> {
   }
 }
 
-/** @throws Error when SQLite finds its file damaged */
+/** @throws DamagedGarden when SQLite finds its file damaged */
 async function mustBeWhole(sequelize: Sequelize, file: string): Promise<void> {
   const [rows] = await sequelize.query('PRAGMA quick_check(1)');
   const [first] = rows as { quick_check?: string }[];
   if (first?.quick_check !== 'ok') throw await damaged(file);
 }
 
-async function damaged(file: string): Promise<Error> {
-  const last = (await backupsOf(file)).at(-1);
-  const copy = last ? `the last one, ${backupFile(file, last)},` : 'a good copy';
-  return new Error(`the garden in ${file} is damaged. Put ${copy} in its place and start again.`);
+/** A garden whose file SQLite finds damaged, with the days of its copies, oldest first. */
+export class DamagedGarden extends Error {
+  constructor(
+    readonly file: string,
+    readonly days: readonly string[],
+  ) {
+    const last = days.at(-1);
+    const copy = last ? `the last one, ${backupFile(file, last)},` : 'a good copy';
+    super(`the garden in ${file} is damaged. Put ${copy} in its place and start again.`);
+  }
 }
+
+const damaged = async (file: string): Promise<DamagedGarden> =>
+  new DamagedGarden(file, await backupsOf(file));
 
 /** What SQLite says when it cannot open a file, as a sentence with the path. */
 async function inWords(error: unknown, file: string): Promise<unknown> {
@@ -70,6 +79,7 @@ async function inWords(error: unknown, file: string): Promise<unknown> {
  * that nothing acknowledged is lost to a power cut.
  *
  * @param file path of the database
+ * @throws DamagedGarden; Error with a sentence for what else can be wrong with a file
  */
 export async function openDatabase(file: string): Promise<Database> {
   await makeFolder(file);

@@ -61,6 +61,8 @@ async function send(path: string, method: Route['method'], asked: Asked): Promis
   const problem = problemSchema.safeParse(await response.json().catch(() => null));
   if (problem.success) {
     if (problem.data.kind === 'not-let-in') await shutOut();
+    // At home its copies are offered there; what was seen and not sent stays on this device.
+    if (problem.data.kind === 'garden-damaged') window.location.assign('/api/mend');
     throw new RefusedError(problem.data);
   }
   throw new UnreachableError();
