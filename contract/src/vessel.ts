@@ -15,5 +15,17 @@ export type KeepVessel = z.infer<typeof keepVesselSchema>;
 /** Body of PUT /api/vessels/:id. */
 export const saveVesselSchema = z.strictObject({ ...SAVE_MARK, ...VESSEL });
 
+/** Answer to GET /api/vessels/:id/history: what it was before its saves, newest first. */
+export const vesselHistorySchema = z.object({
+  revisions: z.array(
+    z.object({
+      revision: z.int().min(1),
+      /** When that revision was written. */
+      at: z.iso.datetime(),
+      vessel: vesselDesignSchema,
+    }),
+  ),
+});
+
 /** Answer to GET /api/vessels. */
 export const vesselListSchema = z.object({ vessels: z.array(vesselResourceSchema) });

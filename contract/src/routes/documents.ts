@@ -22,6 +22,7 @@ import { assessmentReportSchema, reportQuerySchema, sheetReportSchema } from '..
 import {
   keepVesselSchema,
   saveVesselSchema,
+  vesselHistorySchema,
   vesselListSchema,
   vesselResourceSchema,
 } from '../vessel';
@@ -122,6 +123,13 @@ export const VESSELS = routes({
     body: saveVesselSchema,
     answer: vesselResourceSchema,
     problems: [...GONE, ...SAVED],
+  },
+  history: {
+    method: 'get',
+    path: '/vessels/:id/history',
+    about: 'What it was before its saves, newest first.',
+    answer: vesselHistorySchema,
+    problems: GONE,
   },
   remove: {
     method: 'delete',

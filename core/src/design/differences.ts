@@ -4,6 +4,7 @@ import {
   FEEDS,
   FILLS,
   LAYERS,
+  MATERIALS,
   MEDIA,
   MULCHES,
   PIPES,
@@ -13,7 +14,7 @@ import {
 } from '../catalog';
 import { q, say, type Message } from '../quantity';
 import { FIELDS, type FieldSpec } from './fields';
-import type { PlanterDesign } from './schema';
+import type { PlanterDesign, VesselDesign } from './schema';
 
 /** What two versions of a design have otherwise, in words, part by part. */
 
@@ -67,7 +68,7 @@ const NAMES: Readonly<
 > = {
   crop: ['What grows', CROPS],
   medium: ['Filled with', { ...FILLS, ...MEDIA }],
-  material: ['Material', CLOTHS],
+  material: ['Material', { ...CLOTHS, ...MATERIALS }],
   mulch: ['Surface', MULCHES],
   feed: ['Feed', FEEDS],
   what: ['Made of', LAYERS],
@@ -84,6 +85,10 @@ export function differences(before: PlanterDesign, after: PlanterDesign): Differ
     return says.length > 0 ? [{ section, says: unique(says) }] : [];
   });
 }
+
+/** What is otherwise of a vessel, in words. */
+export const vesselDifferences = (before: VesselDesign, after: VesselDesign): Message[] =>
+  unique(between('vessel', 'vessel', before, after));
 
 /**
  * A design with some parts of another. Whether its measures go together is for whoever asks.

@@ -49,7 +49,14 @@ export { MAX_SPOTS } from './spots';
 export { MORE_PARTS, PART_KINDS, USUAL_LYING } from './supports';
 export { vesselDesignSchema } from './vesselSchema';
 export { migrate, STEPS, type AnyDocument, type MigrationStep } from './migrations';
-export { differences, SECTIONS, withParts, type DesignPart, type Difference } from './differences';
+export {
+  differences,
+  SECTIONS,
+  vesselDifferences,
+  withParts,
+  type DesignPart,
+  type Difference,
+} from './differences';
 export { applyPatch, type Change, type Patch } from './patch';
 export { baseOf, BASES, changeBase, standsOnFloor, type BaseId } from './builds';
 export { inInches, STARTING_POINTS, vesselFrom, vesselIn, type StartingPoint } from './presets';

@@ -8,10 +8,11 @@ import {
   planterResourceSchema,
   problemSchema,
   sheetReportSchema,
+  vesselHistorySchema,
   vesselListSchema,
   type PlanterResource,
 } from '@huerta/contract';
-import { applyPatch, evaluate, STARTING_POINTS, vesselFrom } from '@huerta/core';
+import { applyPatch, depthOf, evaluate, STARTING_POINTS, vesselFrom } from '@huerta/core';
 import { servicesOf } from '../services';
 import { openDatabase, type Database } from '../store/database';
 import { createApp } from './app';
@@ -225,9 +226,20 @@ describe('vessels that were measured', () => {
     const list = async () =>
       vesselListSchema.parse((await api.get('/api/vessels')).body).vessels.map(({ name }) => name);
     expect(await list()).toEqual(['The larger tote']);
+    const deeper = { ...changed, vessel: vesselFrom('pail-20') };
+    await api
+      .put(`/api/vessels/${body.id}`)
+      .send({ revision: 2, ...deeper })
+      .expect(200);
+    const was = await api.get(`/api/vessels/${body.id}/history`).expect(200);
+    const { revisions } = vesselHistorySchema.parse(was.body);
+    expect(revisions.map(({ revision, vessel }) => [revision, depthOf(vessel)])).toEqual([
+      [2, depthOf(kept.vessel)],
+      [1, depthOf(kept.vessel)],
+    ]);
     await api.delete(`/api/vessels/${body.id}`).expect(204);
     expect(await list()).toEqual([]);
-    expect(problemOf(await put(2)).status).toBe(404);
+    expect(problemOf(await put(3)).status).toBe(404);
     await api.post(`/api/vessels/${body.id}/restore`).expect(200);
     expect(await list()).toEqual(['The larger tote']);
   });

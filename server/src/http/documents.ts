@@ -90,6 +90,9 @@ function vesselRoutes(router: Router, vessels: Services['vessels']): void {
   serve(router, VESSELS.save, async ({ id, body: { name, vessel, ...mark } }) =>
     answer(await vessels.save(id, saveOf(mark), { name, value: vessel })),
   );
+  serve(router, VESSELS.history, async ({ id }) => ({
+    revisions: (await vessels.history(id)).map(({ value, ...one }) => ({ ...one, vessel: value })),
+  }));
   serve(router, VESSELS.remove, ({ id }) => vessels.remove(id));
   serve(router, VESSELS.restore, async ({ id }) => answer(await vessels.restore(id)));
 }

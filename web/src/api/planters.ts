@@ -89,7 +89,11 @@ export function useDrawing({ id, revision }: Entry, by: string, wanted: boolean)
 export function useHistory(id: string) {
   return useQuery({
     queryKey: [...one(id), 'history'],
-    queryFn: async () => (await callRoute(PLANTERS.history, { id })).revisions,
+    queryFn: async () =>
+      (await callRoute(PLANTERS.history, { id })).revisions.map(({ design, ...one }) => ({
+        ...one,
+        value: design,
+      })),
     staleTime: 0,
   });
 }

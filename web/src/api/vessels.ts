@@ -40,6 +40,19 @@ export function useKeepVessel() {
   });
 }
 
+/** What a vessel was before its saves, newest first. */
+export function useVesselHistory(id: string) {
+  return useQuery({
+    queryKey: [...LIST, id, 'history'],
+    queryFn: async () =>
+      (await callRoute(VESSELS.history, { id })).revisions.map(({ vessel, ...one }) => ({
+        ...one,
+        value: vessel,
+      })),
+    staleTime: 0,
+  });
+}
+
 export function useDeleteVessel() {
   const client = useQueryClient();
   return useMutation({

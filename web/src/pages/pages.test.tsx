@@ -1,7 +1,7 @@
 /** @jest-environment jsdom */
 import { screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { PIPES, vesselFrom, type PlanterDesign } from '@huerta/core';
+import { depthOf, PIPES, vesselFrom, type PlanterDesign } from '@huerta/core';
 import { answers, Around, designOf } from '../testing/bench';
 import { forgetSeen } from '../device/seen';
 import { gardenOf } from '../testing/entry';
@@ -176,5 +176,31 @@ describe('my vessels', () => {
     await user.clear(depth);
     await user.type(depth, '0.4 m{Enter}');
     await waitFor(() => expect(dialog.textContent).toMatch(/Holds 22\.\d.L/));
+  });
+
+  test('what it was before is told in words and put back by a press', async () => {
+    const now = vesselFrom('pail-15');
+    const before = { ...now, depth: depthOf(now) - 0.05, material: 'metal' as const };
+    const mine = { id: id(7), revision: 2, name: 'Olive pail', vessel: now, ...at };
+    answers({
+      [`/vessels/${id(7)}/history`]: {
+        revisions: [{ revision: 1, at: at.createdAt, vessel: before }],
+      },
+      '/vessels': { vessels: [mine] },
+    });
+    open(<VesselsPage />);
+    const user = userEvent.setup();
+    await user.click(await screen.findByRole('button', { name: 'Change Olive pail' }));
+    const dialog = await screen.findByRole('dialog', { name: 'Measure Olive pail again' });
+    const holds = () => /Holds ([\d.]+)/.exec(dialog.textContent ?? '')?.[1];
+    const full = holds();
+    await user.click(within(dialog).getByRole('button', { name: 'Show earlier versions' }));
+    const earlier = await within(dialog).findByRole('list', { name: 'Earlier versions' });
+    await waitFor(() => expect(earlier.textContent).toMatch(/Inside depth: 235.mm, then 285.mm/));
+    expect(earlier.textContent).toMatch(/Material: .*metal.*, then/i);
+    await user.click(within(earlier).getByRole('button', { name: /^Put back/ }));
+    expect(Number(holds())).toBeLessThan(Number(full));
+    const depth = within(dialog).getByLabelText('Inside depth') as HTMLInputElement;
+    expect(depth.value).toContain('235');
   });
 });

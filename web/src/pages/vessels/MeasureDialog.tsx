@@ -4,13 +4,15 @@ import {
   MATERIALS,
   shapeOf,
   vesselContradictions,
+  vesselDifferences,
   vesselIn,
   type VesselDesign,
 } from '@huerta/core';
 import { useState } from 'react';
-import { useKeepVessel } from '../../api/vessels';
+import { useKeepVessel, useVesselHistory } from '../../api/vessels';
 import { useWords } from '../../app/preferences';
 import { ChoiceField } from '../../components/ChoiceField';
+import { EarlierVersions } from '../../components/EarlierVersions';
 import { notify } from '../../components/notices';
 import { TextField } from '../../components/TextField';
 import { VesselFields } from '../../components/vessel/VesselFields';
@@ -92,6 +94,16 @@ export function MeasureDialog({ kept, onClose }: MeasureDialogProps) {
                     onChoose={(material) => setVessel({ ...vessel, material })}
                   />
                   <VesselFields vessel={vessel} onChange={change} />
+                  {kept && (
+                    <EarlierVersions
+                      of={kept.id}
+                      useRevisions={useVesselHistory}
+                      now={vessel}
+                      says={vesselDifferences}
+                      possible={(one: VesselDesign) => vesselContradictions(one).length === 0}
+                      onPutBack={setVessel}
+                    />
+                  )}
                 </Box>
                 <Box>
                   <VesselDrawing vessel={vessel} width={300} height={260} />
