@@ -13,12 +13,13 @@ import { answerProblems } from './errors';
 import type { DoorKeeper } from '../door/door';
 import type { Secrets } from '../door/secrets';
 import { doorRoutes, guard, limited } from './door';
-import { knownHostsOnly, LOCAL_NAMES, localNamesFromHere, ownPagesOnly } from './local';
+import { knownHostsOnly, LOCAL_NAMES, localNamesFromHere, ownPagesOnly, READS } from './local';
 import { backupRoutes, gardenFileRoutes } from './backups';
 import { documentRoutes } from './documents';
 import { photoRoutes } from './photos';
 import { openApi } from './openapi';
 import { reportRoutes } from './reports';
+import { under } from './serve';
 
 const VERSION = '0.1.0';
 
@@ -58,6 +59,12 @@ function saidOfAll(): readonly (readonly [string, string])[] {
       },
     },
     strictTransportSecurity: false,
+    // For browsers that are long gone, or what the policy above says already.
+    xDnsPrefetchControl: false,
+    xDownloadOptions: false,
+    xFrameOptions: false,
+    xPermittedCrossDomainPolicies: false,
+    xXssProtection: false,
   });
   // None of it depends on what is asked: it is worked out once.
   const said: [string, string][] = [];
@@ -76,24 +83,41 @@ const withHeaders =
     next();
   };
 
+/** Handlers one after the other as one: each that Express calls itself costs a reading more than its own work. */
+const inTurn =
+  (...handlers: readonly RequestHandler[]): RequestHandler =>
+  (request, response, next) => {
+    let i = 0;
+    const on = (error?: unknown): void => {
+      const handler = handlers[i];
+      i += 1;
+      if (error !== undefined || !handler) next(error);
+      else void handler(request, response, on);
+    };
+    on();
+  };
+
 /** The whole HTTP application: API under /api, the built pages everywhere else. */
 export function createApp(options: AppOptions): Express {
   const { services, logger, webRoot, home, house, rate = 0, demo = false } = options;
   const app = express();
   app.disable('x-powered-by');
-  app.use(limited(rate));
-  if (house) app.use(knownHostsOnly(house.names), ownPagesOnly);
-  else
-    app.use(
-      knownHostsOnly(() => LOCAL_NAMES),
-      localNamesFromHere,
-      ownPagesOnly,
-    );
-  app.use(withHeaders(saidOfAll()));
+  const json = express.json({ limit: MAX_BODY_BYTES });
+  // JSON is read where it is sent; pictures and zips are read by their own routes.
+  const bodies: RequestHandler = (request, response, next) =>
+    READS.has(request.method) || !request.path.startsWith('/api')
+      ? next()
+      : json(request, response, next);
+  const hosts = house
+    ? [knownHostsOnly(house.names)]
+    : [knownHostsOnly(() => LOCAL_NAMES), localNamesFromHere];
+  app.use(inTurn(limited(rate), ...hosts, ownPagesOnly, withHeaders(saidOfAll()), bodies));
   // On this machine packing costs more than it saves.
   if (house) app.use(compression());
   if (house) guard(app, house.secrets);
 
+  // First what is asked most.
+  documentRoutes(under('/api', app), services);
   app.get('/api/health', (_request, response) => {
     response.json({ ok: true });
   });
@@ -106,8 +130,6 @@ export function createApp(options: AppOptions): Express {
   app.get('/api/about', (_request, response) => {
     response.json({ version: VERSION, demo, home: home !== undefined } satisfies About);
   });
-  // First what is asked most. JSON is read where it is sent; pictures and zips are read by their own routes.
-  app.use('/api', express.json({ limit: MAX_BODY_BYTES }), documentRoutes(services));
   app.use('/api', photoRoutes(services.photos), gardenFileRoutes(services.gardenFile));
   if (home) {
     app.use(

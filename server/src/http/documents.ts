@@ -1,4 +1,3 @@
-import { Router } from 'express';
 import {
   CROPS_OF_ONES_OWN,
   PLANTERS,
@@ -11,11 +10,10 @@ import {
 import type { Services } from '../services';
 import { toAnswer, type Kept, type Kind, type Save } from '../services/documents';
 import * as kinds from '../services/kinds';
-import { JsonText, serve } from './serve';
+import { JsonText, serve, type Routing } from './serve';
 
 /** The documents of the garden: planters, vessels, prices, weather, season plans. */
-export function documentRoutes(services: Services): Router {
-  const router = Router();
+export function documentRoutes(router: Routing, services: Services): void {
   planterRoutes(router, services);
   vesselRoutes(router, services.vessels);
 
@@ -54,10 +52,9 @@ export function documentRoutes(services: Services): Router {
     const kept = await seasons.save(id, saveOf(mark), { name: `Season of ${name}`, value: plan });
     return toAnswer(kinds.SEASON, kept);
   });
-  return router;
 }
 
-function planterRoutes(router: Router, { planters }: Services): void {
+function planterRoutes(router: Routing, { planters }: Services): void {
   const answer = answering(kinds.PLANTER);
   serve(router, PLANTERS.list, async () => {
     const { kept, setAside } = await planters.list();
@@ -79,7 +76,7 @@ function planterRoutes(router: Router, { planters }: Services): void {
   serve(router, PLANTERS.restore, async ({ id }) => answer(await planters.restore(id)));
 }
 
-function vesselRoutes(router: Router, vessels: Services['vessels']): void {
+function vesselRoutes(router: Routing, vessels: Services['vessels']): void {
   const answer = answering(kinds.VESSEL);
   serve(router, VESSELS.list, async () => ({ vessels: (await vessels.list()).kept.map(answer) }));
   serve(router, VESSELS.create, async ({ body: { name, vessel }, response }) => {

@@ -37,7 +37,7 @@ export const localNamesFromHere: RequestHandler = (request, _response, next) => 
 };
 
 /** Methods that change nothing. */
-const READS = new Set(['GET', 'HEAD', 'OPTIONS']);
+export const READS = new Set(['GET', 'HEAD', 'OPTIONS']);
 
 /**
  * Refuses changes that a page from elsewhere asks for. A browser says in `Sec-Fetch-Site` and `Origin` where a

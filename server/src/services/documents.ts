@@ -151,14 +151,19 @@ export function documentsOf<T>(
     return { id, name: '', revision: 0, createdAt: '', updatedAt: '', value: kind.first };
   };
 
-  /** Texts that were read through once, by id and revision. */
-  const read = new Map<string, number>();
-  /** Whether a text is JSON: looked at once for each revision. */
-  const whole = ({ id, revision, text }: DocumentRow): boolean => {
-    if (read.get(id) === revision) return true;
+  /** Texts that are known to be whole: by id their revision and how long they were. */
+  const known = new Map<string, string>();
+  const markOf = (revision: number, text: string): string => `${revision} ${text.length}`;
+  const isWhole = ({ id, revision }: { id: string; revision: number }, text: string): void => {
+    if (known.size >= MOST_READ) known.clear();
+    known.set(id, markOf(revision, text));
+  };
+  /** Whether a text is JSON: looked at once for each revision that was not written here. */
+  const whole = (row: DocumentRow): boolean => {
+    const { id, revision, text } = row;
+    if (known.get(id) === markOf(revision, text)) return true;
     if (!isJson(text)) return false;
-    if (read.size >= MOST_READ) read.clear();
-    read.set(id, revision);
+    isWhole(row, text);
     return true;
   };
 
@@ -188,8 +193,10 @@ export function documentsOf<T>(
 
     async create(document) {
       await mustBePossible(document.value, null);
-      const row = await documents.insert(written(randomUUID(), null, document));
+      const write = written(randomUUID(), null, document);
+      const row = await documents.insert(write);
       if (!row) throw new Error('An id came twice');
+      isWhole(row, write.text);
       onChange();
       return keep(row, document.value);
     },
@@ -201,6 +208,7 @@ export function documentsOf<T>(
         (save.revision === 0 ? await documents.insert(write) : null) ??
         (await documents.update(write, save));
       if (row) {
+        isWhole(row, write.text);
         if (row.revision % THIN_EVERY === 0) await thin(id);
         onChange();
         return keep(row, document.value);
