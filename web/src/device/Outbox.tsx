@@ -4,6 +4,7 @@ import { sendProgress } from '../api/build';
 import { clashOf, saveKept } from '../api/documents';
 import { plantersChanged } from '../api/planters';
 import { documentKey } from '../api/useDocument';
+import { adoptOld } from './adopted';
 import { onWake } from './kept';
 import { sendLog } from '../api/log';
 import { sendPhoto } from '../api/photos';
@@ -38,7 +39,7 @@ export function Outbox() {
       clearTimeout(gathering);
       gathering = setTimeout(now, GATHER_MS);
     };
-    now();
+    void adoptOld().then(now);
     const timer = setInterval(now, AGAIN_MS);
     window.addEventListener('online', now);
     const asleep = onWake(soon);
