@@ -1,8 +1,8 @@
 import { Box, Button, Text } from '@chakra-ui/react';
 import { assemble, pour, sayDid, TILL_IT_RAN, tell } from '@huerta/core';
 import { Droplets } from 'lucide-react';
-import { lazy, Suspense, useDeferredValue, useMemo, useState } from 'react';
-import { MOST_BY, setWriter, useWriteLog, writer, type Written } from '../../api/log';
+import { lazy, Suspense, useDeferredValue, useMemo } from 'react';
+import { useWriteLog, type Written } from '../../api/log';
 import { useWords } from '../../app/preferences';
 import { writeDate } from '../../components/dates';
 import { Duties } from '../../components/Duties';
@@ -10,9 +10,9 @@ import { LogLine } from '../../components/LogLine';
 import { notify } from '../../components/notices';
 import { PageHead } from '../../components/PageHead';
 import { Surprises } from '../../components/Surprises';
-import { TextField } from '../../components/TextField';
 import { sayLevel, sayNext, sayThirst } from '../../components/tended';
 import { TendedPlanter, type Tending } from '../../components/TendedPlanter';
+import { Writer } from '../../components/Writer';
 import '../../components/tended.css';
 import { useRound } from '../../workers/round';
 import { Entries } from './Entries';
@@ -59,7 +59,9 @@ function Log({ resource, entries, choice, plan }: Tending) {
         </Text>
       </Box>
       <Entries planter={id} name={design.name} entries={entries} depthOf={depthOf} />
-      <Writer />
+      <Box maxW="20rem" mt="6">
+        <Writer />
+      </Box>
     </>
   );
 }
@@ -100,24 +102,6 @@ function Stands({ resource, entries, choice, plan }: Tending) {
       <Suspense fallback={null}>
         <LogLevels state={state} entries={drawn} />
       </Suspense>
-    </Box>
-  );
-}
-
-/** Who writes on this device: a name, no account. */
-function Writer() {
-  const [by, setBy] = useState(writer);
-  return (
-    <Box maxW="20rem" mt="6">
-      <TextField
-        label="Who writes on this device"
-        value={by}
-        maxLength={MOST_BY}
-        onCommit={(name) => {
-          setWriter(name);
-          setBy(writer());
-        }}
-      />
     </Box>
   );
 }

@@ -1,11 +1,13 @@
 import { Box, Button, Text } from '@chakra-ui/react';
+import type { Words } from '@huerta/core';
 import { Link } from 'react-router';
 import { useAbout, useBackups, usePutBack } from '../../api/home';
-import { usePreferences } from '../../app/preferences';
+import { usePreferences, useWords } from '../../app/preferences';
 import { ChoiceField } from '../../components/ChoiceField';
 import { writeDate } from '../../components/dates';
 import { notify } from '../../components/notices';
 import { Fetched, Page } from '../../components/Page';
+import { Writer } from '../../components/Writer';
 import { Writing } from '../../components/Writing';
 import { Section } from './Section';
 import { BringIn } from './BringIn';
@@ -69,6 +71,7 @@ function OnThisDevice() {
       <Box display="grid" gridTemplateColumns="repeat(auto-fill, minmax(15rem, 1fr))" gap="4">
         <Writing />
         <ChoiceField label="Light" value={mode} choices={MODES} onChoose={setMode} />
+        <Writer />
       </Box>
       <Text mt="3" fontSize="sm">
         The currency is chosen in the{' '}
@@ -103,11 +106,13 @@ function Kept({ demo, home }: { demo: boolean; home: boolean }) {
   );
 }
 
-const megabytes = (bytes: number): string => `${Math.max(bytes / 1e6, 0.1).toFixed(1)} MB`;
+const megabytes = (bytes: number, number: Words['number']): string =>
+  `${number(Math.max(bytes / 1e6, 0.1), 1)} MB`;
 
 /** The daily copies, each put back by one press. */
 function Copies() {
   const backups = useBackups();
+  const { number } = useWords();
   const putBack = usePutBack();
   const restore = (day: string) =>
     putBack.mutate(day, {
@@ -142,7 +147,7 @@ function Copies() {
                   py="1"
                 >
                   <span>
-                    {writeDate(day, 'year')}, {megabytes(bytes)}
+                    {writeDate(day, 'year')}, {megabytes(bytes, number)}
                   </span>
                   <Button
                     disabled={putBack.isPending}

@@ -162,3 +162,22 @@ test('a garden file is looked at first: what is new, what differs, what is left 
   expect(await screen.findByText(/One document came in\./)).toBeTruthy();
   expect(log.some(({ path }) => path === '/garden/restore?different=both')).toBe(true);
 });
+
+test('numbers take the comma at once, and who writes is remembered', async () => {
+  localStorage.clear();
+  house({}, { version: '0.1.0', demo: false, home: true });
+  const { unmount } = show(<Around>{<SettingsPage />}</Around>);
+  const user = userEvent.setup();
+  await user.selectOptions(await screen.findByLabelText('Numbers'), '1,5 (tables by semicolons)');
+  expect(localStorage.getItem('huerta.decimal')).toBe('comma');
+  expect((await screen.findByRole('region', { name: 'Daily copies' })).textContent).toMatch(
+    /\d,\d MB/,
+  );
+  const by = screen.getByLabelText('Who writes on this device');
+  await user.type(by, '  Kitchen tablet {Enter}');
+  unmount();
+  show(<Around>{<SettingsPage />}</Around>);
+  const again = await screen.findByLabelText('Who writes on this device');
+  expect((again as HTMLInputElement).value).toBe('Kitchen tablet');
+  localStorage.clear();
+});
