@@ -2,12 +2,22 @@ import { setDateOrder, usualOrder, writeAgo, writeDate } from './dates';
 
 afterEach(() => setDateOrder('day-first'));
 
-test('a day is the same day in every time zone, in the order that was chosen', () => {
-  expect(writeDate('2026-05-01', 'year')).toBe('1 May 2026');
-  expect(writeDate('2026-12-31', 'short')).toBe('31 Dec');
+const plain = (text: string) => text.replaceAll('\u00a0', ' ');
+
+test('day and month stay on one line, in either order', () => {
+  setDateOrder('day-first');
+  expect(writeDate('2026-05-01', 'year')).toBe('1\u00a0May 2026');
   setDateOrder('month-first');
-  expect(writeDate('2026-05-01', 'year')).toBe('May 1, 2026');
-  expect(writeDate('2026-05-01', 'long')).toBe('May 1');
+  expect(writeDate('2026-05-01', 'short')).toBe('May\u00a01');
+  setDateOrder('day-first');
+});
+
+test('a day is the same day in every time zone, in the order that was chosen', () => {
+  expect(plain(writeDate('2026-05-01', 'year'))).toBe('1 May 2026');
+  expect(plain(writeDate('2026-12-31', 'short'))).toBe('31 Dec');
+  setDateOrder('month-first');
+  expect(plain(writeDate('2026-05-01', 'year'))).toBe('May 1, 2026');
+  expect(plain(writeDate('2026-05-01', 'long'))).toBe('May 1');
 });
 
 test('the browser’s language says which order is usual', () => {

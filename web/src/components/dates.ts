@@ -28,10 +28,12 @@ const KINDS = {
 export function writeDate(date: string | Date, kind: keyof typeof KINDS): string {
   const { locale } = DATE_ORDERS[order];
   const isDay = typeof date === 'string' && date.length === 10;
-  return new Intl.DateTimeFormat(locale, {
+  const words = new Intl.DateTimeFormat(locale, {
     ...KINDS[kind],
     ...(isDay ? { timeZone: 'UTC' } : {}),
   }).format(new Date(date));
+  // Day and month, in either order, stay on one line.
+  return words.replace(' ', '\u00a0');
 }
 
 const STEPS = [

@@ -152,7 +152,7 @@ test('who fills and what is given by hand is planned, kept, and counts', async (
   expect(await screen.findByText(/it is filled once, 3(\.0)?.L in all/)).toBeTruthy();
   full = true;
   await user.click(
-    screen.getByRole('button', { name: `Leave out the watering of 20 June ${year}` }),
+    screen.getByRole('button', { name: `Leave out the watering of 20\u00a0June ${year}` }),
   );
   expect(await screen.findByText(/what you do is kept here and sent later/)).toBeTruthy();
   expect(screen.getByText('Watered by hand on no day')).toBeTruthy();
@@ -253,6 +253,6 @@ test('differences are said in words', () => {
       write,
     ),
   ).toBe(
-    'Over 10 days plants drink 0 L, and it is never filled. Roots stand in water on one day. Its water may freeze from 3 November on: empty it before that, and open the overflow.',
+    'Over 10 days plants drink 0 L, and it is never filled. Roots stand in water on one day. Its water may freeze from 3\u00a0November on: empty it before that, and open the overflow.',
   );
 });

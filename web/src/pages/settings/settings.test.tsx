@@ -136,7 +136,7 @@ test('a phone sees how it is written and takes the garden along, but opens no do
 test('a daily copy is put back by one press, and what there was stays to be put back too', async () => {
   const { log, user } = house();
   show(<Around>{<SettingsPage />}</Around>);
-  await user.click(await screen.findByRole('button', { name: 'Put back 2 May 2026' }));
+  await user.click(await screen.findByRole('button', { name: 'Put back 2\u00a0May 2026' }));
   await waitFor(() =>
     expect(log).toContainEqual(
       expect.objectContaining({ method: 'POST', path: '/backups/2026-05-02' }),

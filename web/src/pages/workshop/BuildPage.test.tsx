@@ -152,7 +152,7 @@ test('parts with packs and prices, cuts on bars, holes with the drill that exist
   await holes.user.click(screen.getByRole('link', { name: 'Templates' }));
   const platform = within(screen.getByRole('region', { name: 'Platform' }));
   expect(platform.getByRole('link', { name: 'Platform as DXF' }).getAttribute('href')).toBe(
-    `/api/planters/${id}/build/templates/platform.dxf?units=metric`,
+    `/api/planters/${id}/build/templates/platform.dxf?units=metric&decimal=point`,
   );
 });
 
