@@ -120,7 +120,7 @@ test('a vessel is measured by a pour, kept, and begun with', async ({ page }) =>
   await dialog.getByRole('button', { name: 'Keep it' }).click();
   await expect(dialog.getByText('Give it a name first')).toBeVisible();
   await fill(page, 'Name of the vessel', name);
-  await dialog.getByLabel('Shape').selectOption('Odd shape, measured by pouring');
+  await dialog.getByLabel('Shape').selectOption('Odd shape, by pouring');
   const first = dialog.getByRole('group', { name: 'reading 1' });
   await first.getByRole('textbox', { name: 'Poured so far' }).fill('6 L');
   await first.getByRole('textbox', { name: 'Poured so far' }).press('Enter');

@@ -46,6 +46,9 @@ const wrongWith = (page: Page): Promise<string[]> =>
     const outside = texts.filter((text) => text.classList.contains('dimension-text'));
     for (const text of texts) {
       const box = boxOf(text);
+      const own = boxOf(text.ownerSVGElement!);
+      if (box.right > own.right + 1 || box.left < own.left - 1)
+        wrong.push(`cut by its drawing: ${words(text)}`);
       if (
         box.left < frame.left - 1 ||
         box.right > frame.right + 1 ||
@@ -107,4 +110,30 @@ test('labels of every demo planter are whole, in millimetres and inches, on desk
     }
   }
   expect(wrong).toEqual([]);
+});
+
+test('what is chosen is shown whole, in every room', async ({ page, request }) => {
+  const { planters } = (await (await request.get('/api/planters')).json()) as {
+    planters: { id: string }[];
+  };
+  const cut: string[] = [];
+  // Three that differ in all: the whole garden takes a minute.
+  for (const { id } of planters.filter((_, i) => i % 5 === 0).slice(0, 3)) {
+    for (const room of ['vessel', 'water', 'wick', 'tube', 'soil', 'plants', 'place']) {
+      await page.goto(`/planters/${id}?room=${room}`);
+      await expect(page.getByRole('heading', { level: 1 }).first()).toBeVisible();
+      const found = await page.evaluate(() =>
+        [...document.querySelectorAll('select')].flatMap((one) => {
+          const { font, paddingLeft, paddingRight } = getComputedStyle(one);
+          const room = one.clientWidth - parseFloat(paddingLeft) - parseFloat(paddingRight);
+          const pen = document.createElement('canvas').getContext('2d')!;
+          pen.font = font;
+          const words = one.selectedOptions[0]?.text ?? '';
+          return one.clientWidth > 0 && pen.measureText(words).width > room + 1 ? [words] : [];
+        }),
+      );
+      cut.push(...found.map((words) => `${room}: ${words}`));
+    }
+  }
+  expect(cut).toEqual([]);
 });

@@ -18,19 +18,19 @@ export const FORMER_CONTENTS = {
   new: { name: 'New, never held anything' },
   food: { name: 'Food or drink' },
   unknown: { name: 'Not known' },
-  harmful: { name: 'Paint, solvent, pesticide or cleaner' },
+  harmful: { name: 'Paint, solvent or poison' },
 } as const;
 
 export const MATERIALS = {
   pe: { name: 'Polyethylene (code 2 or 4)' },
   pp: { name: 'Polypropylene (code 5)' },
   pet: { name: 'PET (code 1)' },
-  other: { name: 'Another plastic code (3, 6 or 7)' },
-  unknown: { name: 'Plastic with no code to be found' },
+  other: { name: 'Other plastic (3, 6 or 7)' },
+  unknown: { name: 'Plastic without a code' },
   clay: { name: 'Clay, stone or concrete' },
-  metal: { name: 'Galvanised or painted metal' },
+  metal: { name: 'Metal, galvanised or not' },
   wood: { name: 'Untreated timber' },
-  'treated-wood': { name: 'Treated, painted or unknown timber' },
+  'treated-wood': { name: 'Treated or unknown timber' },
 } as const;
 
 /** Density of what vessels are made of, kg/m³. Typical. */
@@ -116,7 +116,7 @@ export const FEEDS = {
 
 /** How it is given. */
 export const FEED_WAYS = {
-  strip: { name: 'In a strip away from the stems' },
+  strip: { name: 'In a strip, off the stems' },
   mixed: { name: 'Mixed into the soil' },
   bottom: { name: 'At the bottom of the soil' },
   top: { name: 'On top, with the can' },
@@ -146,7 +146,7 @@ export const SUPPORTS = {
   none: { name: 'Nothing' },
   stake: { name: 'A stake each' },
   cage: { name: 'A cage each' },
-  tied: { name: 'A cage each, tied to a wall or pole' },
+  tied: { name: 'Caged, and tied to a wall' },
   string: { name: 'A string from above' },
   mesh: { name: 'Mesh between two posts' },
   wire: { name: 'A wire along the row' },
@@ -184,8 +184,8 @@ export const RUNS = {
 export const TUBE_JOINTS = {
   elbow: { name: 'Elbow at the pipe’s end' },
   tee: { name: 'Tee in the pipe' },
-  slit: { name: 'Slit end, sock tied round the tube' },
-  cross: { name: 'X cut in the crown, tube pushed in' },
+  slit: { name: 'Slit end, tied round it' },
+  cross: { name: 'X cut in the pipe’s crown' },
 } as const;
 
 /** An old hole or a crack: none, one that is still open, or one that is mended as part of the build. */
@@ -198,16 +198,16 @@ export const FLAWS = {
 /** What is sawn on the vessel itself before anything else. */
 export const SAWINGS = {
   none: { name: 'Nothing, or done already' },
-  across: { name: 'A whole one, sawn across' },
-  lengthwise: { name: 'A whole one, sawn lengthwise' },
-  windows: { name: 'Openings sawn into its sides' },
+  across: { name: 'Whole, sawn across' },
+  lengthwise: { name: 'Whole, sawn lengthwise' },
+  windows: { name: 'Openings sawn in its sides' },
   neck: { name: 'Its neck, cut off' },
 } as const;
 
 /** How cloth hangs down from the soil. */
 export const CLOTH_FORMS = {
   strips: { name: 'Strips' },
-  piece: { name: 'One piece, over the platform and down' },
+  piece: { name: 'One piece, over and down' },
 } as const;
 
 /** Boxes that leave nearly all of their space to the water. */

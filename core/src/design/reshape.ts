@@ -9,8 +9,8 @@ export const SHAPES: Readonly<Record<VesselKind, { name: string }>> = {
   stadium: { name: 'Long with round ends' },
   frame: { name: 'Framed box, with a liner' },
   lying: { name: 'A round cut lengthwise' },
-  stations: { name: 'Odd shape, measured up the side' },
-  poured: { name: 'Odd shape, measured by pouring' },
+  stations: { name: 'Odd shape, by its widths' },
+  poured: { name: 'Odd shape, by pouring' },
 };
 
 const mm = (length: number): number => Math.round(length * 1000) / 1000;

@@ -106,10 +106,19 @@ export const nativeSelect = defineSlotRecipe({
   slots: nativeSelectAnatomy.keys(),
   base: {
     root: { position: 'relative', w: 'full' },
-    field: { ...entry, appearance: 'none', pe: '8', textOverflow: 'ellipsis', cursor: 'pointer' },
+    field: {
+      ...entry,
+      appearance: 'none',
+      // As much room for the words as the arrow leaves.
+      px: undefined,
+      ps: '2',
+      pe: '6',
+      textOverflow: 'ellipsis',
+      cursor: 'pointer',
+    },
     indicator: {
       position: 'absolute',
-      insetEnd: '2',
+      insetEnd: '1',
       top: '50%',
       transform: 'translateY(-50%)',
       pointerEvents: 'none',

@@ -14,6 +14,9 @@ interface ChoiceFieldProps<T extends string> {
   own?: boolean;
 }
 
+/** Letters of the longest name that has room beside another field. */
+const HALF = 9;
+
 /** One of a few named things. */
 export function ChoiceField<T extends string>({
   label,
@@ -24,8 +27,11 @@ export function ChoiceField<T extends string>({
   own = false,
 }: ChoiceFieldProps<T>) {
   const { say } = useWords();
+  const names = Object.values(choices) as readonly { name: string }[];
+  const long = names.some(({ name }) => say(name).length > HALF);
   return (
-    <Field.Root>
+    // In a pair there is no room for a long one: it takes the whole row.
+    <Field.Root {...(long ? { className: 'long-choice' } : {})}>
       <Label>{label}</Label>
       <NativeSelect.Root>
         <NativeSelect.Field

@@ -44,7 +44,7 @@ export function PlanDrawing({ drawing, width, height, label, left }: PlanDrawing
           {left}
         </text>
       )}
-      <ScaleBar view={view} x={4} y={height - 6} text="beside" />
+      <ScaleBar view={view} x={4} y={height - 6} text="beside" within={width} />
     </svg>
   );
 }

@@ -19,12 +19,27 @@ interface ScaleBarProps {
   x: number;
   y: number;
   text?: 'above' | 'beside';
+  /** How far its text may reach to the right, pixels. */
+  within?: number;
 }
 
+/** A letter of the text, at most so wide, pixels. */
+const LETTER = 8;
+const GAP = 6;
+
 /** A bar of a round length, with that length written on it. */
-export function ScaleBar({ view, x, y, text = 'above' }: ScaleBarProps) {
+export function ScaleBar({ view, x, y, text = 'above', within = Infinity }: ScaleBarProps) {
   const { write, units } = useWords();
-  const { length, pixels } = barFor(view, units);
+  const usual = barFor(view, units);
+  const steps = units === 'us' ? BAR_INCHES : BAR_STEPS;
+  // Where the text has no room beside it, a shorter one.
+  const length =
+    steps.findLast(
+      (step) =>
+        step <= usual.length &&
+        x + step * view.scale + GAP + write(step, 'length').length * LETTER <= within,
+    ) ?? usual.length;
+  const pixels = length * view.scale;
   return (
     <g>
       <path
@@ -37,7 +52,7 @@ export function ScaleBar({ view, x, y, text = 'above' }: ScaleBarProps) {
           {write(length, 'length')}
         </text>
       ) : (
-        <text className="dimension-text" x={x + pixels + 6} y={y + 1}>
+        <text className="dimension-text" x={x + pixels + GAP} y={y + 1}>
           {write(length, 'length')}
         </text>
       )}

@@ -44,7 +44,7 @@ export function SmallSection({
       style={{ display: 'block', maxWidth: '100%' }}
     >
       <SectionArt section={section} view={view} grain={6} />
-      {bar && <ScaleBar view={view} x={4} y={16} text="beside" />}
+      {bar && <ScaleBar view={view} x={4} y={16} text="beside" within={width} />}
     </svg>
   );
 }

@@ -284,7 +284,13 @@ function Line({ label, onRemove, children }: LineProps) {
 
 function Pair({ children }: { children: React.ReactNode }) {
   return (
-    <Box display="grid" gridTemplateColumns="1fr 1fr" gap="3" alignItems="start">
+    <Box
+      display="grid"
+      gridTemplateColumns="1fr 1fr"
+      gap="3"
+      alignItems="start"
+      css={{ '& > .long-choice': { gridColumn: '1 / -1' } }}
+    >
       {children}
     </Box>
   );

@@ -9,7 +9,7 @@ import { Group, Measure, Pair } from './parts';
 const BEDS = {
   own: { name: 'The vessel itself' },
   nested: { name: 'An equal vessel set into it' },
-  neck: { name: 'The bottle’s top, turned over' },
+  neck: { name: 'The bottle’s top, inverted' },
   row: { name: 'Pails in a row on top' },
   bag: { name: 'Bags or pots standing in it' },
 } as const satisfies Record<BedKind, { name: string }>;

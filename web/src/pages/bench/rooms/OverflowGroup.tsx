@@ -20,7 +20,7 @@ const KINDS: Readonly<Record<OverflowKind, { name: string }>> = {
   hole: { name: 'A drilled hole' },
   fitting: { name: 'A fitting in the wall' },
   rows: { name: 'Rows of side holes' },
-  rim: { name: 'Over the rim of the water’s vessel' },
+  rim: { name: 'Over the lower vessel’s rim' },
 };
 
 const O = FIELDS.overflow;

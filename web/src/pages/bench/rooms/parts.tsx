@@ -81,7 +81,13 @@ function alike(a: MeasureProps, b: MeasureProps): boolean {
 /** Two fields side by side. */
 export function Pair({ children }: { children: ReactNode }) {
   return (
-    <Box display="grid" gridTemplateColumns="1fr 1fr" gap="3" alignItems="start">
+    <Box
+      display="grid"
+      gridTemplateColumns="1fr 1fr"
+      gap="3"
+      alignItems="start"
+      css={{ '& > .long-choice': { gridColumn: '1 / -1' } }}
+    >
       {children}
     </Box>
   );
