@@ -6,13 +6,6 @@ import { Around } from '../testing/bench';
 import { show } from '../testing/render';
 import { BottomWays, GardenWays, PlanterWays } from './Ways';
 
-// jsdom measures nothing, and a menu wants to be told.
-globalThis.ResizeObserver ??= class {
-  observe() {}
-  unobserve() {}
-  disconnect() {}
-} as never;
-
 const Here = () => <p>at {useLocation().pathname}</p>;
 const open = (at: string) =>
   show(

@@ -7,7 +7,7 @@ import { planGoes, planHeight, planWidth } from './arrange';
 import { BenchBehind, useBench } from './bench';
 import { Enlarged } from './Enlarged';
 import { PlanStage } from './PlanStage';
-import { useSize } from './useSize';
+import { useSize } from '../../components/useSize';
 
 /** Narrower than this there is no room for a plan beside or under the section, pixels. */
 const ROOM_FOR_PLAN = 560;

@@ -21,7 +21,7 @@ import { SectionArt } from '../../drawing/SectionArt';
 import { fitView, type View } from '../../drawing/view';
 import { useBench } from './bench';
 import { useRoom } from './useRoom';
-import { useSize } from './useSize';
+import { useSize } from '../../components/useSize';
 
 const MARGIN = { left: 26, right: 26, top: 48, bottom: 34 };
 

@@ -9,7 +9,7 @@ import { useBench } from './bench';
 import { Dimensions } from './Dimensions';
 import { Grip } from './Grip';
 import { spread } from './spread';
-import { useSize } from './useSize';
+import { useSize } from '../../components/useSize';
 
 interface StageProps {
   /** Height at which the water stands, metres. */

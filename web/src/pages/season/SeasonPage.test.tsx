@@ -42,11 +42,6 @@ beforeAll(() => {
   configure({ asyncUtilTimeout: 20_000 });
   // jsdom does not paint.
   HTMLCanvasElement.prototype.getContext = (() => null) as never;
-  globalThis.ResizeObserver ??= class {
-    observe() {}
-    unobserve() {}
-    disconnect() {}
-  } as never;
 });
 beforeEach(() => {
   workers.broken = false;

@@ -144,7 +144,13 @@ test('parts with packs and prices, cuts on bars, holes with the drill that exist
   expect(screen.getAllByText('No plan takes fewer than 1.')).toHaveLength(2);
   expect(
     screen.getAllByRole('img', { name: /^Length 1: / })[0]!.getAttribute('aria-label'),
-  ).toMatch(/Support 90.mm, Support/);
+  ).toMatch(/14 × Support 90.mm; \d+.mm left/);
+  // Each mark is a piece and a saw's width beyond the one before.
+  const marks = screen.getAllByText(/^Mark from its end/)[0]!.textContent!;
+  const [first, second, third] = [...marks.matchAll(/(\d+).mm/g)].map(([, mm]) => Number(mm));
+  expect(first).toBe(90);
+  expect(second! - first!).toBeGreaterThanOrEqual(90);
+  expect(third! - second!).toBe(second! - first!);
   cuts.unmount();
   const holes = open('holes');
   const wall = await screen.findByRole('row', { name: /^Wall 1 20.mm, step drill/ });
