@@ -17,6 +17,7 @@ import type { Circle } from '../reservoir';
 import { mixOf } from '../soil';
 import { columnAt, gridOf, widthFor, type Body, type Grid } from './grid';
 import { flowCurve, type FlowCurve } from './flowCurve';
+import { coveredOfRing, fromRings, isAlikeRound, isRings, ringsOf } from './rings';
 import { steadyFlow, type Problem, type Steady } from './steady';
 
 /** Where in the soil of a planter the water gets to, on a day that goes on and on. */
@@ -69,11 +70,12 @@ export function moistureField(
   const from = heights.base - sand;
   const feeds = feedsOf(planter, level);
   const plants = plantsOf(planter);
+  const discs = [...feeds.flatMap(({ discs: own }) => own ?? []), ...plants];
   const body: Body = {
     outlineAt: (z) => bed.inside.outlineAt(Math.max(z, heights.base) - bed.floor),
     from,
     to: heights.surface,
-    ...alike([...feeds.flatMap(({ discs }) => discs ?? []), ...plants]),
+    ...alike(discs),
   };
   const beds = bed.places.length;
   const asks = demandOn(design, et, surfaceArea(planter), openWater(planter));
@@ -91,17 +93,19 @@ export function moistureField(
       top: surfaceOf(grid, asks.surface / beds / grid.times),
       sink: (h, taken, slope) => uptake(roots, thirst, h, taken, slope),
     };
-    return { roots, thirst, problem };
+    return { roots, problem };
   };
   const grids = gridsOf(body, fineness);
   const grid = grids[grids.length - 1] as Grid;
-  const { roots, thirst, problem } = on(grid);
-  const flow = throughGrids(grids, (one) => (one === grid ? problem : on(one).problem), level);
+  const { roots, problem } = on(grid);
+  const flow = isAlikeRound(body, discs)
+    ? inRings(body, grid, (one) => on(one).problem, level)
+    : throughGrids(grids, (one) => (one === grid ? problem : on(one).problem), level);
   const shares = { wet: 0, easy: 0, dry: 0 };
   flow.h.forEach((h, c) => {
     shares[moistureAt(h)] += roots[c] as number;
   });
-  const asked = thirst * grid.times;
+  const asked = (asks.plants * (1 - below)) / beds;
   return {
     grid,
     h: flow.h,
@@ -131,6 +135,25 @@ function gridsOf(body: Body, { boxes, layers }: Fineness): Grid[] {
 interface KnownFlow {
   grid: Grid;
   h: Float64Array;
+}
+
+/** So many times more rings than boxes from the middle to the wall: they cost little. */
+const FINER = 2;
+
+/** The flow of a body that is alike all about its axis, in rings, as it is in the boxes of a grid. */
+function inRings(
+  body: Body,
+  grid: Grid,
+  problemOn: (grid: Grid) => Problem,
+  level: number,
+): Pick<Steady, 'h' | 'taken' | 'imbalance'> {
+  const rings = ringsOf(
+    body,
+    FINER * Math.max(Math.round(grid.nx / (body.alikeX ? 1 : 2)), 2),
+    grid.nz,
+  );
+  const flow = throughGrids([rings], problemOn, level);
+  return { ...flow, h: fromRings(rings, flow.h, grid) };
 }
 
 /** The flow on the last of some grids, each begun from what the one before it found. */
@@ -282,6 +305,7 @@ function bottomOf(grid: Grid, feeds: readonly Feed[]): Problem['bottom'] {
 }
 
 function coveredOf(grid: Grid, column: number, discs: readonly Circle[]): number {
+  if (isRings(grid)) return coveredOfRing(grid, column, discs);
   const { x, y } = columnAt(grid, column);
   const { dx, dy } = grid;
   let inside = 0;

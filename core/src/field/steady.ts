@@ -1,4 +1,5 @@
 import type { Looked, Medium } from '../column';
+import { banded } from './banded';
 import type { Grid } from './grid';
 
 // By name: looked up once, these loops run millions of times.
@@ -8,7 +9,8 @@ const { abs, max, min, sqrt } = Math;
  * Steady flow in a body of soil, ∇·[K(h)(∇h + e_z)] = S (Richards' equation at rest), by finite volumes. It is
  * found as the end of a long time: implicit steps that grow, each by Newton's method. Where nothing varies
  * sideways the equations are the column's. The linear systems are solved by stabilised biconjugate gradients
- * (van der Vorst 1992), with each upright column of boxes solved exactly as the preconditioner.
+ * (van der Vorst 1992), with each upright column of boxes solved exactly as the preconditioner; those of a body
+ * one box broad by elimination.
  */
 
 /** A flux into the body through one end of a column of boxes, m³/s, and its slope by head, m²/s, into `out`. */
@@ -58,7 +60,7 @@ const ADDS_UP = 5e-4;
 const CHANGES = { share: 0.8, metres: 0.1 };
 
 /** The linear system of an iteration: neighbours' coefficients by box, upward ones first. */
-interface System {
+export interface System {
   readonly diagonal: Float64Array;
   /** Of the box to the east, north and above, in a box's own row, and of the box itself in theirs. */
   readonly east: Float64Array;
@@ -96,7 +98,7 @@ export function steadyFlow(
   };
   const { diagonal } = system;
   const two = new Float64Array(2);
-  const solve = gradients(grid, system);
+  const solve = ny === 1 ? banded(grid, system) : gradients(grid, system);
   const ends = { bottom: 0, top: 0, taken: 0 };
   let iterations = 0;
 
