@@ -6,11 +6,11 @@ import { SHEETS, SHEET_IDS, type SheetId } from './words';
  *
  * Porosity is `thetaS`, what never drains `thetaR`. Sand is after Carsel and Parrish (1988), made a
  * little tighter for a washed coarse sand; fine sand is the class mean of Schaap, Leij and van Genuchten (2001);
- * medium sand lies between the two. The rest are typical values, marked as such on screen.
+ * medium sand lies between the two; silt is their class mean too. The rest are typical values, marked as such on screen.
  *
  * Reach is how high water rises by the size of the grains after Lohman (1972, USGS Professional Paper 708):
- * coarse sand 135 mm, medium sand 246 mm, fine sand 428 mm, fine gravel of 2 to 5 mm 25 mm, and less as the inverse of the size beyond, so 12 mm in
- * pea gravel of 8 mm, 6 mm in stone of 14 mm. Rubble and chip are porous themselves; theirs are typical.
+ * very coarse sand 65 mm, coarse sand 135 mm, medium sand 246 mm, fine sand 428 mm, silt 1,055 mm, fine gravel of 2 to
+ * 5 mm 25 mm, and less as the inverse of the size beyond, so 12 mm in pea gravel of 8 mm, 6 mm in stone of 14 mm. Rubble and chip are porous themselves; theirs are typical.
  */
 
 export interface Aggregate extends Matter {
@@ -60,6 +60,32 @@ export const AGGREGATES = {
     Ks: 643 * CM_PER_DAY,
     reach: 0.428,
     dryDensity: 1580,
+    grain: 'sand',
+    angular: false,
+    rots: false,
+  },
+  grit: {
+    name: 'Grit of 1 to 2 mm',
+    thetaR: 0.05,
+    thetaS: 0.36,
+    alpha: 30,
+    n: 3,
+    Ks: 2800 * CM_PER_DAY,
+    reach: 0.065,
+    dryDensity: 1600,
+    grain: 'sand',
+    angular: false,
+    rots: false,
+  },
+  silt: {
+    name: 'Silt, as a river leaves it',
+    thetaR: 0.05,
+    thetaS: 0.489,
+    alpha: 0.658,
+    n: 1.679,
+    Ks: 43.75 * CM_PER_DAY,
+    reach: 1.055,
+    dryDensity: 1350,
     grain: 'sand',
     angular: false,
     rots: false,

@@ -123,6 +123,28 @@ describe('sand by its grains', () => {
     expect(sands.map(({ reach }) => reach)).toEqual([0.135, 0.246, 0.428]);
   });
 
+  test('very coarse sand and silt are the ends of the row: 65 and 1,055 mm', () => {
+    const row = (['grit', 'coarse-sand', 'medium-sand', 'fine-sand', 'silt'] as const).map(
+      (id) => AGGREGATES[id],
+    );
+    expect([row[0]!.reach, row[4]!.reach]).toEqual([0.065, 1.055]);
+    // The finer the grains, the higher water rises, the harder it is held and the slower it goes through.
+    for (const key of ['reach', 'Ks', 'alpha'] as const) {
+      const values = row.map((one) => one[key]);
+      const sorted = [...values].sort((a, b) => (key === 'reach' ? a - b : b - a));
+      expect(values).toEqual(sorted);
+    }
+  });
+
+  test('silt lifts water through a metre, but less of it than sand near the water', () => {
+    const through = (id: 'fine-sand' | 'silt', lift: number) =>
+      columnFlux(AGGREGATES[id], lift, lift + 1) * 86_400_000;
+    // Millimetres of water a day: sand gives out above its reach, silt does not.
+    expect(through('fine-sand', 1)).toBeLessThan(1);
+    expect(through('silt', 1)).toBeGreaterThan(1);
+    expect(through('silt', 0.1)).toBeLessThan(through('fine-sand', 0.1));
+  });
+
   test('at its reach a sand has let most of its water go, and well below it has not', () => {
     for (const sand of sands) {
       const held = (h: number) =>
