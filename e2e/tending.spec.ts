@@ -175,8 +175,9 @@ test.describe('in the demo garden', () => {
     await page.goto('/today');
     await page.getByText('The order of the walk', { exact: true }).click();
     const walk = page.getByRole('list', { name: 'The order of the walk' }).getByRole('listitem');
+    // The first ones: other journeys plant theirs meanwhile, and they come last.
     const names = async () =>
-      (await walk.allTextContents()).map((words) => words.replace(/^\d+\. /, ''));
+      (await walk.allTextContents()).slice(0, 10).map((words) => words.replace(/^\d+\. /, ''));
     const before = await names();
     await page.getByRole('button', { name: /stop 1$/ }).focus();
     await page.keyboard.press('Space');
