@@ -140,6 +140,7 @@ async function opened(
   await page.goto(served.base + path);
   await page.getByRole('heading', { level: 1 }).waitFor({ timeout: 60_000 });
   await page.getByText('Fetching').waitFor({ state: 'detached', timeout: 60_000 });
+  await page.getByText('Working out').first().waitFor({ state: 'detached', timeout: 60_000 });
   // A worker that was warmed and not needed keeps the network from being called idle: so long, and no longer.
   await page.waitForLoadState('networkidle', { timeout: 5000 }).catch(() => undefined);
   await page.waitForTimeout(600);
