@@ -28,7 +28,7 @@ export const MATERIALS = {
   other: { name: 'Other plastic (3, 6 or 7)' },
   unknown: { name: 'Plastic without a code' },
   clay: { name: 'Clay, stone or concrete' },
-  metal: { name: 'Metal, galvanised or not' },
+  metal: { name: 'Galvanised or other metal' },
   wood: { name: 'Untreated timber' },
   'treated-wood': { name: 'Treated or unknown timber' },
 } as const;

@@ -30,6 +30,22 @@ test('every family is drawn with ids that stand once and numbers that are number
   }
 });
 
+test.each(STARTING_POINTS.map(({ id }) => id))('%s: no root goes through a wall', (id) => {
+  const planter = planterOf(id);
+  const { bed, vessel, heights } = planter;
+  const { shapes } = section(planter);
+  for (const { id: name, ink, points } of shapes) {
+    if (ink !== 'root') continue;
+    for (const [x, z] of points) {
+      const within =
+        bed.separate && z >= heights.base
+          ? bed.places.some((at) => Math.abs(x - at.x) <= bed.inside.halfAt(z - bed.floor))
+          : Math.abs(x) <= vessel.halfAt(Math.max(z, 0));
+      expect([name, x, z, within]).toEqual([name, x, z, true]);
+    }
+  }
+});
+
 test('water in a pipe stands as high as outside it', () => {
   const shapes = drawn('trough-pipes', [], 0.06);
   for (const i of [0, 1, 2]) {

@@ -79,6 +79,7 @@ function sketchesOf(
   const { design, heights } = planter;
   const tall = heightsOf(planter);
   const { places } = plantingPlan(planter);
+  const inside = withinWalls(planter);
   const seen = inSection(places.filter(({ of }) => drawn.includes(of)));
   return seen.flatMap(({ x, of, room }, i) => {
     const planted = design.planting.crops[of] as Planted;
@@ -88,7 +89,14 @@ function sketchesOf(
     const spread = Math.max(Math.min(planted.foliage / 2, room * 1.3, far - Math.abs(x)), 0.03);
     const at = { id: `leaf-${id}`, x, base: heights.surface, height: tall(of), spread };
     return [
-      ...rootsAt(`root-${id}`, x, heights.surface, deep, Math.min(spread * 0.9, deep * 0.6)),
+      ...rootsAt(
+        `root-${id}`,
+        x,
+        heights.surface,
+        deep,
+        Math.min(spread * 0.9, deep * 0.6),
+        inside,
+      ),
       ...supportShapes(planted.support, at),
       ...plantShapes(habit, at),
     ];
@@ -147,6 +155,7 @@ const APART = 0.12;
 function rootsBelow(planter: Planter, tip: number): Shape[] {
   const { base } = planter.heights;
   if (tip >= base - 1e-3 || countOf(planter.design.planting) === 0) return [];
+  const inside = withinWalls(planter);
   return planter.wicks.flatMap((wick): Shape[] => {
     if (wick.throat <= 0) return [];
     const to = Math.max(tip, wick.foot);
@@ -155,13 +164,32 @@ function rootsBelow(planter: Planter, tip: number): Shape[] {
       // Those that the section goes through.
       const cut = discsOf(lot).filter(({ y, r }) => Math.abs(y) < r);
       return cut.flatMap(({ x, r }, i) =>
-        rootsAt(`root-down-${lot.id}-${i}`, x, base, base - to, r * 0.7, STRANDS),
+        rootsAt(`root-down-${lot.id}-${i}`, x, base, base - to, r * 0.7, inside, STRANDS),
       );
     }
     return freeToGrow(planter, (base + to) / 2).flatMap((x, i) =>
-      rootsAt(`root-down-${i}`, x, base, base - to, APART * 0.25, STRANDS),
+      rootsAt(`root-down-${i}`, x, base, base - to, APART * 0.25, inside, STRANDS),
     );
   });
+}
+
+/** Roots turn down where they meet the wall: so far from it they are drawn, metres. */
+const FROM_WALL = 0.006;
+
+/** Keeps a place of the section within the walls of its bed, or of the vessel below it. */
+function withinWalls({ bed, vessel, heights }: Planter): (x: number, z: number) => number {
+  return (x, z) => {
+    const soil = bed.separate && z >= heights.base;
+    const middle = soil
+      ? bed.places.reduce(
+          (near, at) => (Math.abs(at.x - x) < Math.abs(near - x) ? at.x : near),
+          bed.places[0]?.x ?? 0,
+        )
+      : 0;
+    const half = soil ? bed.inside.halfAt(z - bed.floor) : vessel.halfAt(Math.max(z, 0));
+    const most = Math.max(half - FROM_WALL, 0);
+    return middle + Math.min(Math.max(x - middle, -most), most);
+  };
 }
 
 function rootsAt(
@@ -170,6 +198,7 @@ function rootsAt(
   top: number,
   depth: number,
   spread: number,
+  inside: (x: number, z: number) => number,
   strands = 5,
 ): Shape[] {
   return Array.from({ length: strands }, (_, k) => {
@@ -178,7 +207,8 @@ function rootsAt(
     const points = Array.from({ length: 7 }, (_unused, s): Point => {
       const t = s / 6;
       const wander = Math.sin(t * 9 + k * 2.3) * 0.05 * spread * t;
-      return [x + lean * spread * t ** 0.7 + wander, top - reach * t];
+      const z = top - reach * t;
+      return [inside(x + lean * spread * t ** 0.7 + wander, z), z];
     });
     return line(`${id}-${k}`, 'root', points);
   });

@@ -61,7 +61,7 @@ export default function VesselsPage() {
 }
 
 function Entry({ resource, onOpen }: { resource: VesselResource; onOpen(): void }) {
-  const { write } = useWords();
+  const { write, say } = useWords();
   const remove = useDeleteVessel();
   const restore = useRestoreVessel();
   const { id, name, vessel } = resource;
@@ -84,7 +84,7 @@ function Entry({ resource, onOpen }: { resource: VesselResource; onOpen(): void 
         {name}
       </Text>
       <Text color="faint" fontSize="sm">
-        {SHAPES[vessel.kind].name}, {MATERIALS[vessel.material].name.toLowerCase()}
+        {SHAPES[vessel.kind].name}; {say(MATERIALS[vessel.material].name.toLowerCase())}
       </Text>
       <Text mt="1">
         <b>{write(shape.volumeBelow(shape.depth), 'volume')}</b> to the rim,{' '}
