@@ -7,7 +7,7 @@ import { answerProblems } from './errors';
 import { knownHostsOnly, LOCAL_NAMES, localNamesFromHere, ownPagesOnly } from './local';
 
 /** Where the page is: under /api, so that an installed Huerta asks the server for it and not its own store. */
-export const MEND_PATH = '/api/mend';
+const MEND_PATH = '/api/mend';
 
 const escaped = (text: string): string =>
   text.replace(/[&<>"]/g, (sign) => `&#${sign.charCodeAt(0)};`);

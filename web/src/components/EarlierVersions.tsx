@@ -10,7 +10,7 @@ const FIRST = 12;
 const TOLD = 5;
 
 /** What something was before a save. */
-export interface Revision<T> {
+interface Revision<T> {
   revision: number;
   at: string;
   value: T;

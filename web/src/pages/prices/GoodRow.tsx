@@ -82,7 +82,7 @@ export function GoodRow({ good, draft, errors, typical, currency, onChange }: Go
             of={name}
             value={draft.offcuts}
             error={errors.offcuts}
-            help="Lengths with commas"
+            help="Lengths, with semicolons"
             onType={(offcuts) => onChange({ ...draft, offcuts })}
           />
         ) : (

@@ -87,8 +87,9 @@ function Import({
         Days from a file
       </Text>
       <Text maxW="40rem">
-        A CSV with a heading: date (as 2026-05-01), tmin and tmax in °C or °F, and rain in mm.
-        Columns for et0 (mm), wind (m/s), humidity (%) and sun (hours) are taken if they are there.
+        A CSV with a heading: date (as 2026-05-01), tmin, tmax and rain, in °C and mm or in °F and
+        inches. Columns for et0, wind, humidity (%) and sun (hours) are taken if they are there. A
+        heading may say its unit: wind mph; without, wind is in m/s.
       </Text>
       <input
         ref={file}
