@@ -1,6 +1,7 @@
 export {
   candidatesOf,
   bestAt,
+  bringsFault,
   frontOf,
   meets,
   score,

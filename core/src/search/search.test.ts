@@ -3,7 +3,8 @@ import { weatherOf } from '../climate';
 import { applyPatch, invertOf, STARTING_POINTS } from '../design';
 import { contradictions } from '../planter';
 import { NEW_BOOK, shopperOf, shoppingFor } from '../workshop';
-import { bestAt, candidatesOf, frontOf, meets, score, type Scored } from '.';
+import { faultsOf } from '../assess';
+import { bestAt, bringsFault, candidatesOf, frontOf, meets, score, type Scored } from '.';
 
 const design = STARTING_POINTS[0]!.design;
 const weathers = [1, 2].map((seed) => weatherOf(SITES.vallesol, '2026-07-15', 30, seed));
@@ -36,6 +37,22 @@ test('more water lasts longer and leaves the roots less; the front holds no poin
   const deep = points.reduce((a, b) => (b.roots < a.roots ? b : a));
   const shallow = points.reduce((a, b) => (b.roots > a.roots ? b : a));
   expect(deep.days).toBeGreaterThan(shallow.days);
+});
+
+test('what brings a fault is told before it is lived through, and is never on the front', () => {
+  const known = faultsOf(design);
+  const all = candidatesOf(design).filter((_, i) => i % 7 === 0);
+  const bad = all.filter((one) => bringsFault(design, one, known));
+  expect(bad.length).toBeGreaterThan(0);
+  expect(bad.length).toBeLessThan(all.length);
+  // The design as it is brings nothing that it has not.
+  expect(bringsFault(design, all[0]!, known)).toBe(false);
+  const points = all.map((one) =>
+    score(design, one, weathers.slice(0, 1), '2026-05-01', undefined, known),
+  );
+  points.forEach((point, i) => expect([i, point.faults > 0]).toEqual([i, bad.includes(all[i]!)]));
+  const sound = points.filter((_, i) => !bad.includes(all[i]!));
+  expect(frontOf(sound)).toEqual(frontOf(points));
 });
 
 test('a candidate costs what its own shopping list says, in the packs of the shelf it is bought from', () => {

@@ -1,4 +1,4 @@
-import { evaluate, faultsOf } from '../assess';
+import { evaluate, faultsOf, type Assessment } from '../assess';
 import { asShopper, buildSheet, NEW_BOOK, shoppingFor, type PriceBook } from '../workshop';
 import { MEDIA, MEDIUM_IDS } from '../catalog';
 import { roomDay, type WeatherDay } from '../climate';
@@ -106,6 +106,23 @@ function candidate(
   return { patch: whole, base, lip: invert, wick, mix: mixOf(changed.soil).name };
 }
 
+/** Findings of a design that are dangers or faults and not known already. */
+const newFaults = ({ findings }: Assessment, known: ReadonlySet<string>): Assessment['findings'] =>
+  findings.filter(
+    ({ id, severity }) => (severity === 'danger' || severity === 'fault') && !known.has(id),
+  );
+
+/**
+ * Whether a candidate brings a danger or a fault: then it is none, and need not be lived through.
+ *
+ * @param known the faults of the design as it is, which are no candidate's doing
+ */
+export const bringsFault = (
+  design: PlanterDesign,
+  one: Candidate,
+  known: ReadonlySet<string>,
+): boolean => newFaults(evaluate(applyPatch(design, one.patch)).assessment, known).length > 0;
+
 /** Where is bought: by whose prices, and in which packs. */
 export interface Shop {
   book: PriceBook;
@@ -127,7 +144,7 @@ export function score(
   known: ReadonlySet<string> = faultsOf(design),
 ): Scored {
   const { planter, assessment } = evaluate(applyPatch(design, one.patch));
-  const { figures, findings } = assessment;
+  const { figures } = assessment;
   const indoors = design.place.rain === 'indoors';
   const lasted = weathers.map((weather) => {
     const run = runSeason(planter, indoors ? weather.map(roomDay) : weather, {
@@ -147,9 +164,7 @@ export function score(
     roots: figures.growingDepth,
     weight: figures.weight.full,
     cost: list.total,
-    faults: findings.filter(
-      ({ id, severity }) => (severity === 'danger' || severity === 'fault') && !known.has(id),
-    ).length,
+    faults: newFaults(assessment, known).length,
   };
 }
 

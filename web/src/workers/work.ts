@@ -2,6 +2,7 @@ import {
   answersTo,
   assemble,
   carries,
+  bringsFault,
   faultsOf,
   gardenAway,
   moistureField,
@@ -133,7 +134,7 @@ export const work = {
       units,
     ),
   goods: (designs: readonly PlanterDesign[], units: UnitSystem): Good[] => goodsOf(designs, units),
-  /** Scores candidates one after the other and tells of each, null where one could not be worked out. */
+  /** Scores candidates one after the other and tells of each; null for what brings a fault or cannot be worked out. */
   search: (
     { design, candidates, weathers, planted, shop }: SearchAsked,
     tell: Tell<Scored | null>,
@@ -143,9 +144,10 @@ export const work = {
       for (const one of candidates) {
         let point: Scored | null = null;
         try {
-          point = score(design, one, weathers, planted, shop, known);
+          if (!bringsFault(design, one, known))
+            point = score(design, one, weathers, planted, shop, known);
         } catch {
-          // Told as null: one design that cannot be worked out does not end the search.
+          // One design that cannot be worked out does not end the search.
         }
         say(point);
       }
