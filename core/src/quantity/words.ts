@@ -2,7 +2,7 @@ import { inWords, usualWords, type WordStyle } from './american';
 import type { DecimalMark } from './csv';
 import type { QuantityKind, UnitSystem } from './kinds';
 import { tell, type Message } from './message';
-import { writeNumber, writeParts, writeQuantity, type WrittenQuantity } from './write';
+import { LANGUAGE, writeNumber, writeParts, writeQuantity, type WrittenQuantity } from './write';
 
 /** How one person has everything written: measures, words and numbers. */
 export interface Words {
@@ -19,9 +19,6 @@ export interface Words {
   /** A sum of money. @param currency by ISO 4217 */
   money(value: number, currency: string): string;
 }
-
-/** Languages whose people write so. */
-const LANGUAGE: Readonly<Record<DecimalMark, string>> = { point: 'en', comma: 'de' };
 
 /**
  * Writes for somebody who measures in `units`.

@@ -80,8 +80,8 @@ function writeDecimal(
   return writeNumber(named ? next : value, places, mark);
 }
 
-/** Languages that write so; thousands stay together, as on a rule or a bag. */
-const LANGUAGE: Readonly<Record<DecimalMark, string>> = { point: 'en', comma: 'de' };
+/** A language whose people write so; thousands stay together, as on a rule or a bag. */
+export const LANGUAGE: Readonly<Record<DecimalMark, string>> = { point: 'en', comma: 'de' };
 const writers = new Map<string, Intl.NumberFormat>();
 
 /**

@@ -10,6 +10,7 @@ import {
 } from '@huerta/core';
 import { Plus, X } from 'lucide-react';
 import { ChoiceField } from '../ChoiceField';
+import { Pair } from '../Pair';
 import { QuantityField } from '../QuantityField';
 
 /** Takes a changed vessel, or says why it cannot be. */
@@ -278,20 +279,6 @@ function Line({ label, onRemove, children }: LineProps) {
       ) : (
         <Box minW="touch" />
       )}
-    </Box>
-  );
-}
-
-function Pair({ children }: { children: React.ReactNode }) {
-  return (
-    <Box
-      display="grid"
-      gridTemplateColumns="1fr 1fr"
-      gap="3"
-      alignItems="start"
-      css={{ '& > .long-choice': { gridColumn: '1 / -1' } }}
-    >
-      {children}
     </Box>
   );
 }

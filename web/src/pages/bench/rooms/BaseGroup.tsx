@@ -24,6 +24,7 @@ import { useWords } from '../../../app/preferences';
 import { ChoiceField } from '../../../components/ChoiceField';
 import { useBench } from '../bench';
 import { PartFields } from './PartFields';
+import { capital } from './supports/fields';
 import { Choice, Group, Measure, Pair, Says } from './parts';
 
 const OWN = { own: { name: 'Its own mixture' } };
@@ -144,8 +145,6 @@ function wholeChange(design: PlanterDesign, base: BaseId): Patch {
   const patch = changeBase(design, base);
   return settled(design, patch)?.patch ?? patch;
 }
-
-const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
 function Fills({ onChange }: { onChange(patch: Patch): void }) {
   const { design, planter, assessment } = useBench();

@@ -5,6 +5,8 @@ import { ChoiceField, TickField } from '../../../components/ChoiceField';
 import { QuantityField } from '../../../components/QuantityField';
 import { useBenchStore } from '../bench';
 
+export { Pair } from '../../../components/Pair';
+
 interface MeasureProps {
   path: Change['path'];
   spec: FieldSpec;
@@ -75,21 +77,6 @@ function alike(a: MeasureProps, b: MeasureProps): boolean {
     a.label === b.label &&
     a.help === b.help &&
     a.path.join('.') === b.path.join('.')
-  );
-}
-
-/** Two fields side by side. */
-export function Pair({ children }: { children: ReactNode }) {
-  return (
-    <Box
-      display="grid"
-      gridTemplateColumns="1fr 1fr"
-      gap="3"
-      alignItems="start"
-      css={{ '& > .long-choice': { gridColumn: '1 / -1' } }}
-    >
-      {children}
-    </Box>
   );
 }
 
