@@ -213,15 +213,24 @@ test('where the water gets to: a rim that stays dry, and what carries the water 
     },
     'wick',
   );
+  // Said among the findings without being asked for, and painted when it is.
+  const found = page.locator('.findings li', {
+    hasText: /the upper part dries out, with \d+.?% of the roots/,
+  });
+  await expect(found).toBeVisible();
   await page.getByText('Where the water gets to').click();
   await expect(page.getByText(/of the roots stand in dry soil: the upper part/)).toBeVisible();
-  await expect(page.getByRole('img', { name: /From above/ })).toBeVisible();
-  const remedy = page.getByRole('button', { name: /instead of 1: \d+.?% dry then/ }).first();
-  await remedy.click();
+  const section = page.getByRole('img', { name: 'Section through the planter, to scale' });
+  await expect(section.getByText('dry', { exact: true })).toBeVisible();
+  await expect(page.getByRole('img', { name: /^Plants seen from above/ })).toBeVisible();
+  await found.getByRole('button', { name: /instead of 1: \d+.?% dry then/ }).click();
   await expect(
     page.getByText(/Water gets to all roots|of the roots stand in dry soil/),
   ).toBeVisible();
   await expect(page.getByLabel('Cups', { exact: true })).not.toHaveValue('1');
   await page.getByRole('button', { name: 'A mild day' }).click();
   await expect(page.getByText(/Water gets to all roots/)).toBeVisible();
+  await page.getByRole('button', { name: 'Stop painting' }).click();
+  await expect(section.getByText('moist', { exact: true })).toBeHidden();
+  await expect(page.getByRole('group', { name: 'Pour' })).toBeVisible();
 });

@@ -11,6 +11,7 @@ import { houseNames } from './door/addresses';
 import { doorKeeper } from './door/door';
 import { secretsOf } from './door/secrets';
 import { createApp } from './http/app';
+import { stayOpen } from './http/connections';
 import { servicesOf } from './services';
 import { readSettings } from './settings';
 import { copiesOf } from './services/copies';
@@ -87,6 +88,7 @@ async function main(): Promise<void> {
     own: settings.own,
   });
   const server = createApp({ ...app, home: { keeper, secrets, copies } }).listen(port, '127.0.0.1');
+  stayOpen(server);
   await once(server, 'listening');
   const address = server.address();
   const open = typeof address === 'object' && address ? address.port : port;

@@ -1,5 +1,6 @@
 import { once } from 'node:events';
 import type { Logger } from 'pino';
+import { stayOpen } from './http/connections';
 import { mendingApp } from './http/mend';
 import { putInPlace } from './store/backups';
 import { DamagedGarden, openDatabase, type Database } from './store/database';
@@ -60,6 +61,7 @@ async function mended(
     logger,
   );
   const server = app.listen(port, '127.0.0.1');
+  stayOpen(server);
   await once(server, 'listening');
   const address = server.address();
   const open = typeof address === 'object' && address ? address.port : port;

@@ -184,6 +184,24 @@ describe('findings', () => {
     expect(litres[1]).toBeGreaterThan(0);
   });
 
+  // Of the mix alone: coir mix gets wet 320 mm high, whatever sand or stone lies under it.
+  test.each([
+    ['box-legs', 0.03, false],
+    ['box-legs', -0.09, true],
+    ['cut-barrel', 0, true],
+    ['cloth-pail', 0, false],
+  ])('%s with its soil %s m lower says whether seedlings stay dry: %s', (id, lower, says) => {
+    const design = start(id);
+    const { freeboard } = design.soil;
+    const deeper = applyPatch(design, [
+      { path: ['soil', 'freeboard'], value: Math.max(freeboard + lower, 0) },
+      { path: ['vessel', 'depth'], value: design.vessel.depth - Math.min(lower, 0) },
+    ]);
+    const { heights } = assemble(deeper);
+    expect(heights.surface - heights.base > 0.32).toBe(says);
+    expect(findingsOf(deeper).some((found) => found.id === 'soil-deep')).toBe(says);
+  });
+
   test('the sentence carries the numbers, in either system', () => {
     const design = applyPatch(start('cloth-pail'), change(['overflow', 'centre'], 0.115));
     const { text, remedies } = findingsOf(design).find((f) => f.id === 'overflow-above')!;

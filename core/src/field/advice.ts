@@ -1,7 +1,7 @@
 import { areaOf, grown, type Outline } from '../vessel';
-import { settled } from '../assess';
+import { judge, rank, settled, type Finding } from '../assess';
 import type { Patch, PlanterDesign } from '../design';
-import { assemble, type Planter } from '../planter';
+import { assemble, soilBeds, type Planter } from '../planter';
 import { q, say, type Message } from '../quantity';
 import { moistureAt, moistureField, type Field, type FieldQuestion } from './field';
 import { columnAt } from './grid';
@@ -18,7 +18,7 @@ export interface FieldReading {
 }
 
 /** Share of the roots that may stand dry without a word. */
-const FEW = 0.05;
+export const FEW = 0.05;
 /** How far down a finger or a small hole looks, as a share of the soil's depth. */
 export const FINGER = 0.35;
 
@@ -29,6 +29,8 @@ export function readField(planter: Planter, field: Field): FieldReading {
   const at = Math.min(Math.floor(nz * (1 - FINGER)), nz - 1);
   const { bed, heights } = planter;
   const outline = bed.inside.outlineAt(heights.surface - bed.floor);
+  // As wet as the height that its mix gets wet to over standing water, which is what the findings go by.
+  const seedTo = soilBeds(planter).at(-1)?.mix.reach ?? 0;
   let [all, dry, farAll, farDry] = [0, 0, 0, 0];
   let middle = { far: -Infinity, moist: true };
   let edge = { far: Infinity, moist: true };
@@ -37,7 +39,7 @@ export function readField(planter: Planter, field: Field): FieldReading {
     if (area === 0) continue;
     const { x, y } = columnAt(grid, c);
     const far = fromWall(outline, x, y);
-    const moist = moistureAt(h[c * nz + nz - 1] as number) !== 'dry';
+    const moist = -(h[c * nz + nz - 1] as number) <= seedTo;
     if (far > middle.far) middle = { far, moist };
     if (far < edge.far) edge = { far, moist };
     all += area;
@@ -97,7 +99,7 @@ export function sayField(field: Pick<Field, 'shares' | 'drunk'>, reading: FieldR
       : say`Seed at the wall stays moist, in the middle it wants water from the top.`
     : reading.seedMiddle
       ? say`Seed in the middle stays moist, at the wall it wants water from the top.`
-      : say`The surface is dry: seed wants water from the top.`;
+      : say`The surface dries: seed wants water from the top.`;
   const short =
     field.drunk < 0.9 ? say` Plants get ${q(field.drunk, 'share')} of what they ask.` : say``;
   return say`${roots}${short} ${seed}`;
@@ -123,14 +125,14 @@ function changes(design: PlanterDesign): { label: Message; patch: Patch }[] {
       const patch = [{ path: ['wicks', i, 'holes'], value: holes }, apart];
       return [{ label: say`Hang the cloth through ${q(holes, 'count')} holes`, patch }];
     }
-    return [2, 4].map((times) => {
-      const count = wick.count * times;
+    return [1, 2, wick.count].flatMap((more, n, all) => {
+      if (all.indexOf(more) < n) return [];
+      const count = wick.count + more;
       const patch = [{ path: ['wicks', i, 'count'], value: count }, apart];
       const name = wick.kind === 'cup' ? 'cups' : 'columns';
-      return {
-        label: say`${q(count, 'count')} ${name} instead of ${q(wick.count, 'count')}`,
-        patch,
-      };
+      return [
+        { label: say`${q(count, 'count')} ${name} instead of ${q(wick.count, 'count')}`, patch },
+      ];
     });
   });
   const sand = {
@@ -155,11 +157,14 @@ export function carries(design: PlanterDesign, question: FieldQuestion): Carry[]
     return moistureField(planter, { ...question, level }, coarse).shares.dry;
   };
   const now = dryOf(design);
+  const known = new Set(judge(design, [])?.drafts.map(({ id }) => id));
+  const isNew = ({ id, severity }: Pick<Finding, 'id' | 'severity'>): boolean =>
+    rank(severity) <= rank('watch') && !known.has(id);
   if (now < FEW) return [];
   return changes(design)
     .flatMap((one): Carry[] => {
       const done = settled(design, one.patch);
-      if (!done || done.brings) return [];
+      if (!done || done.brings || done.after.drafts.some(isNew)) return [];
       const dry = dryOf(done.after.design);
       return dry < 0.7 * now ? [{ ...one, patch: done.patch, dry }] : [];
     })

@@ -1,7 +1,9 @@
 import { heldAt, march, mediumFor, uniform, type End, type Looked, type Medium } from '../column';
 import { applyPatch, STARTING_POINTS, type Patch } from '../design';
 import { assemble } from '../planter';
-import { carries, moistureField, readField } from '.';
+import { carries, fieldFinding, moistureField, picturesOf, pictureTurned, readField } from '.';
+import { judge } from '../assess';
+import { wordsIn } from '../quantity';
 import { gridOf, type Body, type Grid } from './grid';
 import { steadyFlow, type Problem } from './steady';
 import { MEDIA } from '../catalog';
@@ -242,6 +244,85 @@ describe('one cup in a wide barrel', () => {
     expect(best).toBeDefined();
     const mended = moistureField(assemble(applyPatch(design, best!.patch)), question);
     expect(mended.shares.dry).toBeLessThan(0.7 * dry);
+  });
+});
+
+describe('what the moisture says among the findings', () => {
+  const { tell } = wordsIn('metric', 'point', 'british');
+  const onAHotDay = (id: string, patch: Patch = []) => {
+    const design = designOf(id, patch);
+    const planter = assemble(design);
+    const question = { level: planter.heights.brim, et: design.place.etHot };
+    const field = moistureField(planter, question);
+    const pictures = picturesOf(planter, field, readField(planter, field));
+    return { design, pictures, carried: carries(design, question) };
+  };
+
+  test.each(STARTING_POINTS.map(({ id }) => id).filter((id) => id !== 'blank'))(
+    '%s gets water to all its roots',
+    (id) => {
+      const { pictures, carried } = onAHotDay(id);
+      expect(fieldFinding(pictures, carried)).toBeNull();
+    },
+  );
+
+  test('one hole under a long tote: how much stands dry, and a change that leaves less and brings nothing', () => {
+    const { design, pictures, carried } = onAHotDay('nested-totes', [
+      { path: ['wicks', 0, 'legs'], value: 2 },
+    ]);
+    const finding = fieldFinding(pictures, carried);
+    expect(tell(finding!.text)).toMatch(
+      /^Carry water farther: on a hot day 1\d% of the roots stand dry/,
+    );
+    const known = new Set(judge(design, [])!.drafts.map(({ id }) => id));
+    expect(finding!.remedies.length).toBeGreaterThan(0);
+    for (const { patch } of finding!.remedies) {
+      const brought = judge(design, patch)!.drafts.filter(({ id }) => !known.has(id));
+      expect(brought.filter(({ severity }) => severity !== 'note')).toEqual([]);
+    }
+  });
+
+  test('where it is dry decides what is said, and the rim is told in its width', () => {
+    const { pictures } = onAHotDay('nested-totes');
+    const told = (dry: number, dryPlan: number, rim: number | null): string | null => {
+      const reading = { ...pictures.reading, dryPlan, rim };
+      const shares = { wet: 0, easy: 1 - dry, dry };
+      const finding = fieldFinding({ shares, reading }, []);
+      return finding && tell(finding.text);
+    };
+    expect(told(0.04, 0.1, 0.05)).toBeNull();
+    expect(told(0.22, 0.4, 0.09)).toMatch(/^Carry water to the outer 90\smm: .*22% of the roots/);
+    expect(told(0.3, 1, null)).toMatch(/^Water from the top on hot days/);
+    expect(told(0.3, 0.5, null)).toMatch(/in patches\.$/);
+    // Nothing comes up at all: that is a wick that is missing, and said as one.
+    expect(told(1, 1, null)).toBeNull();
+  });
+
+  test('seed stays moist where the surface is within what its mix gets wet to, as the findings have it', () => {
+    // Coir mix is wet to 320 mm over standing water: a shallow pot on gravel is, a deep barrel is not.
+    expect(onAHotDay('stone-pot').pictures.reading).toMatchObject({
+      ...{ seedMiddle: true, seedEdge: true },
+    });
+    expect(onAHotDay('cut-barrel').pictures.reading).toMatchObject({
+      ...{ seedMiddle: false, seedEdge: false },
+    });
+  });
+
+  test('a level cut is turned as a plan is, and four quarters are none', () => {
+    const { plan } = onAHotDay('nested-totes').pictures;
+    const once = pictureTurned(plan);
+    expect([once.wide, once.tall]).toEqual([plan.tall, plan.wide]);
+    // The box in the front left corner goes to the upper left: x' = y, y' = -x.
+    expect(once.suctions[(once.tall - 1) * once.wide]).toBe(plan.suctions[0]);
+    expect(once.bounds).toEqual({
+      left: plan.bounds.bottom,
+      right: plan.bounds.top,
+      bottom: -plan.bounds.right,
+      top: -plan.bounds.left,
+    });
+    const again = pictureTurned(pictureTurned(pictureTurned(once)));
+    expect(again.suctions).toEqual(plan.suctions);
+    expect(again.bounds).toEqual(plan.bounds);
   });
 });
 

@@ -8,4 +8,5 @@ export {
 } from './field';
 export { columnAt, type Grid } from './grid';
 export { carries, readField, sayField, type Carry, type FieldReading } from './advice';
-export { picturesOf, type FieldPicture, type FieldPictures } from './pictures';
+export { picturesOf, pictureTurned, type FieldPicture, type FieldPictures } from './pictures';
+export { fieldFinding } from './finding';

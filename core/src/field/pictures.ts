@@ -92,3 +92,23 @@ function outward(wide: number, tall: number, at: (i: number, j: number) => numbe
   }
   return now;
 }
+
+/** A level cut turned by a quarter, as a plan is turned: what was at the front is on the left. */
+export function pictureTurned({
+  wide,
+  tall,
+  bounds,
+  suctions,
+  outline,
+}: FieldPicture): FieldPicture {
+  return {
+    wide: tall,
+    tall: wide,
+    bounds: { left: bounds.bottom, right: bounds.top, bottom: -bounds.right, top: -bounds.left },
+    suctions: Float32Array.from(suctions, (_, n) => {
+      const [x, y] = [n % tall, Math.floor(n / tall)];
+      return suctions[x * wide + (wide - 1 - y)] as number;
+    }),
+    outline: outline.map(([x, y]) => [y, -x] as const),
+  };
+}

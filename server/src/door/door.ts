@@ -3,6 +3,7 @@ import { createServer as createHttp, type RequestListener, type Server } from 'n
 import { createServer as createHttps } from 'node:https';
 import Bonjour from 'bonjour-service';
 import type { Door } from '@huerta/contract';
+import { stayOpen } from '../http/connections';
 import type { DeviceTable } from '../store/devices';
 import { houseAddresses, LOCAL_NAME } from './addresses';
 import { certificateOf, type Certificate } from './certificate';
@@ -67,6 +68,7 @@ export function doorKeeper(parts: Parts): DoorKeeper {
     try {
       certificate = secure ? await certificateOf(folder, own, named) : null;
       const opening = certificate ? createHttps(certificate, answer) : createHttp(answer);
+      stayOpen(opening);
       opening.listen(port, '0.0.0.0');
       await once(opening, 'listening');
       server = opening;

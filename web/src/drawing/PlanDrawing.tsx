@@ -1,7 +1,8 @@
 import type { Plan } from '@huerta/core';
+import type { ReactNode } from 'react';
 import { ScaleBar } from './ScaleBar';
 import { SectionArt } from './SectionArt';
-import { fitView } from './view';
+import { fitView, type View } from './view';
 
 interface PlanDrawingProps {
   drawing: Plan;
@@ -10,12 +11,14 @@ interface PlanDrawingProps {
   label: string;
   /** What is written on its left: where its front is, when it is turned. */
   left?: string;
+  /** What is painted on the soil. */
+  onSoil?: (view: View) => ReactNode;
 }
 
 const MARGIN = { left: 4, right: 4, top: 4, bottom: 30 };
 
 /** A view from above, as large as it fits, with its scale. */
-export function PlanDrawing({ drawing, width, height, label, left }: PlanDrawingProps) {
+export function PlanDrawing({ drawing, width, height, label, left, onSoil }: PlanDrawingProps) {
   const view = fitView(drawing.bounds, width, height, MARGIN);
   return (
     <svg
@@ -32,6 +35,7 @@ export function PlanDrawing({ drawing, width, height, label, left }: PlanDrawing
         view={view}
         grain={6}
         evenDots
+        onSoil={onSoil?.(view)}
       />
       {left && (
         <text

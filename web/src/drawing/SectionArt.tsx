@@ -1,5 +1,5 @@
 import type { Ink, Section, Shape } from '@huerta/core';
-import { memo, useId } from 'react';
+import { memo, useId, type ReactNode } from 'react';
 import { stippleTile, TILE } from './stipple';
 import type { View } from './view';
 
@@ -10,6 +10,8 @@ interface SectionArtProps {
   grain?: number;
   /** From above all soil is as wet as the rest: one set of dots. */
   evenDots?: boolean;
+  /** What is painted on the soil, under what stands in it. */
+  onSoil?: ReactNode;
 }
 
 /** How far up the soil each set of dots goes: denser where it is wetter. */
@@ -21,6 +23,7 @@ export const SectionArt = memo(function SectionArt({
   view,
   grain = 7,
   evenDots = false,
+  onSoil,
 }: SectionArtProps) {
   const id = useId();
   const { bounds, shapes } = section;
@@ -30,7 +33,8 @@ export const SectionArt = memo(function SectionArt({
   const high = Math.max(...heights);
   const dotted = soil.map((shape) => view.path(shape.points, true)).join('');
   // The dots go over everything that is soil and under everything that comes after it.
-  const split = shapes.findLastIndex(({ ink }) => ink === 'soil' || ink === 'soaked') + 1;
+  const top: readonly Ink[] = soil.length > 0 ? ['soil', 'soaked'] : ['mulch'];
+  const split = shapes.findLastIndex(({ ink }) => top.includes(ink)) + 1;
   const paint = (list: readonly Shape[]) =>
     list.map((shape) => (
       <Inked
@@ -57,6 +61,7 @@ export const SectionArt = memo(function SectionArt({
           bottom={view.y(bounds.bottom)}
         />
       ))}
+      {onSoil}
       {paint(shapes.slice(split))}
     </g>
   );

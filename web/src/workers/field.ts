@@ -4,17 +4,17 @@ import { useTold, type Known } from './useTold';
 import type { FieldAsked } from './work';
 
 /** The moisture of a planter; the last good one stays while a new one is worked out. */
-export const useField = (asked: FieldAsked): Known<FieldPictures> =>
+export const useField = (asked: FieldAsked | null): Known<FieldPictures> =>
   useTold({
-    key: ['field', asked],
+    key: asked && ['field', asked],
     broke: 'Where the water gets to could not be worked out. Change something to try again.',
-    ask: (signal) => ask(signal, (work) => work.pictures(asked)),
+    ask: (signal) => ask(signal, (work) => work.pictures(asked as FieldAsked)),
   });
 
 /** What carries the water farther, once it is known that it does not get everywhere. */
-export const useCarries = (asked: FieldAsked, wanted: boolean): Known<Carry[]> =>
+export const useCarries = (asked: FieldAsked | null, wanted: boolean): Known<Carry[]> =>
   useTold({
-    key: wanted ? ['carries', asked] : null,
+    key: asked && wanted ? ['carries', asked] : null,
     broke: 'What would carry it farther could not be worked out.',
-    ask: (signal) => ask(signal, (work) => work.carries(asked)),
+    ask: (signal) => ask(signal, (work) => work.carries(asked as FieldAsked)),
   });

@@ -57,11 +57,13 @@ export const roots: Rule = ({ design, planter, figures }) => {
   ];
 };
 
-export const deepSoil: Rule = ({ design, planter, figures }) => {
+export const deepSoil: Rule = ({ design, planter }) => {
   const reach = wetsTo(planter);
-  if (figures.growingDepth <= reach + 1e-6) return [];
+  // Of the mix alone: sand or stone between it and the base is no part of what must get wet.
+  const depth = planter.heights.surface - planter.heights.base;
+  if (depth <= reach + 1e-6) return [];
   const raised = () => {
-    const ceiling = downToMm(planter.heights.ceiling + figures.growingDepth - reach + 0.001);
+    const ceiling = downToMm(planter.heights.ceiling + depth - reach + 0.001);
     return [
       {
         label: say`Raise ${baseName(design)} to ${q(ceiling, 'length')}, lip with it`,
@@ -74,7 +76,7 @@ export const deepSoil: Rule = ({ design, planter, figures }) => {
       id: 'soil-deep',
       severity: 'note',
       room: 'soil',
-      text: say`Water seedlings from the top: only the lower ${q(reach, 'span')} of ${q(figures.growingDepth, 'span')} get wet from below.`,
+      text: say`Water seedlings from the top: only the lower ${q(reach, 'span')} of ${q(depth, 'span')} get wet from below.`,
       ...(design.bed ? {} : { propose: raised }),
     },
   ];

@@ -8,6 +8,7 @@ import { TextField } from '../../components/TextField';
 import { TopBar } from '../../components/TopBar';
 import { BottomWays } from '../../components/Ways';
 import { usePrinting } from '../../components/usePrinting';
+import { useWords } from '../../app/preferences';
 import './bench.css';
 import { BenchBehind, useBench, useHistory } from './bench';
 import { ConflictDialog } from './ConflictDialog';
@@ -21,6 +22,7 @@ import { ShortcutsDialog } from './ShortcutsDialog';
 import { Board } from './Board';
 import { Stage } from './Stage';
 import { useBenchKeys } from './useBenchKeys';
+import { useMoisture, useMoisturePanel } from './moisture';
 import { useRoom } from './useRoom';
 import type { Saving } from './useAutosave';
 import { useEased } from './useEased';
@@ -136,6 +138,8 @@ export const BenchLayout = memo(function BenchLayout({ saving }: { saving: Savin
 /** The section with the pour under it. */
 function Work() {
   const { design, planter } = useBench();
+  const moisture = useMoisture();
+  const { open } = useMoisturePanel();
   // Until something is poured, the planter stands full, and stays full while lines move.
   const [poured, setPoured] = useState<number | null>(null);
   const fillUp = useCallback(() => setPoured(null), []);
@@ -151,10 +155,32 @@ function Work() {
     <>
       <title>{`${design.name} · Huerta`}</title>
       <Board>
-        <Stage level={poured === null ? full : eased} />
+        <Stage level={moisture?.level ?? (poured === null ? full : eased)} />
       </Board>
-      <PourControl poured={volume} pour={result} onPour={setPoured} onFull={fillUp} />
+      {open ? (
+        <PaintedFor level={moisture?.level ?? null} />
+      ) : (
+        <PourControl poured={volume} pour={result} onPour={setPoured} onFull={fillUp} />
+      )}
     </>
+  );
+}
+
+/** In place of the pour while moisture is painted: the water stands where that was worked out for. */
+function PaintedFor({ level }: { level: number | null }) {
+  const { write } = useWords();
+  const { setOpen } = useMoisturePanel();
+  return (
+    <HStack className="pour" flexWrap="wrap" role="group" aria-label="Painted moisture">
+      <p>
+        {level === null
+          ? 'Working out where the water gets to…'
+          : `Painted for water at ${write(level, 'length')}. Change that under ‘Where the water gets to’.`}
+      </p>
+      <Button variant="outline" onClick={() => setOpen(false)}>
+        Stop painting
+      </Button>
+    </HStack>
   );
 }
 

@@ -11,6 +11,7 @@ import { isOpen, keeper, type Kept } from '../../device/kept';
 import { BenchProvider } from './bench';
 import { BenchLayout } from './BenchLayout';
 import { benchStoreFor } from './benchStores';
+import { WithMoisture } from './moisture';
 import { useAutosave } from './useAutosave';
 
 /** The bench for the planter that the address names. */
@@ -88,7 +89,9 @@ function OpenBench({ resource, kept }: OpenBenchProps) {
   const saving = useAutosave(resource, store, kept);
   return (
     <BenchProvider store={store}>
-      <BenchLayout saving={saving} />
+      <WithMoisture>
+        <BenchLayout saving={saving} />
+      </WithMoisture>
     </BenchProvider>
   );
 }

@@ -1,11 +1,14 @@
 import { Box, Button } from '@chakra-ui/react';
-import { plan, plantingView, planTurned, sectionBounds } from '@huerta/core';
+import { pictureTurned, plan, plantingView, planTurned, sectionBounds } from '@huerta/core';
 import { memo, useMemo, useState, type ReactNode } from 'react';
 import { useWords } from '../../app/preferences';
+import { FieldPaint } from '../../drawing/FieldPaint';
 import { PlanDrawing } from '../../drawing/PlanDrawing';
+import type { View } from '../../drawing/view';
 import { planGoes, planHeight, planWidth } from './arrange';
 import { BenchBehind, useBench } from './bench';
 import { Enlarged } from './Enlarged';
+import { useMoisture, type MoistureShown } from './moisture';
 import { PlanStage } from './PlanStage';
 import { useSize } from '../../components/useSize';
 
@@ -127,9 +130,11 @@ interface LivePlanProps {
 
 function LivePlan({ view, beside, width, height }: LivePlanProps) {
   const { planter } = useBench();
+  const shown = useMoisture();
+  const plants = view === 'plants' || shown !== null;
   const upright = useMemo(
-    () => (view === 'plants' ? plantingView(planter) : plan(planter)),
-    [planter, view],
+    () => (plants ? plantingView(planter) : plan(planter)),
+    [planter, plants],
   );
   const size = upright.bounds;
   // Under the section there is more room across than down.
@@ -146,7 +151,27 @@ function LivePlan({ view, beside, width, height }: LivePlanProps) {
         beside ? Math.min(tall, Math.max(height - 230, 120)) : planHeight({ width, height }) - 12
       }
       {...(turn ? { left: 'front' } : {})}
-      label={`${view === 'plants' ? 'Plants' : 'Floor'} seen from above, to scale${turn ? ', its front on the left' : ''}`}
+      {...(shown ? { onSoil: (on) => <PlanMoisture shown={shown} turn={turn} view={on} /> } : {})}
+      label={`${plants ? 'Plants' : 'Floor'} seen from above, to scale${turn ? ', its front on the left' : ''}`}
     />
   );
+}
+
+interface PlanMoistureProps {
+  shown: MoistureShown;
+  turn: boolean;
+  view: View;
+}
+
+/** The moisture at a finger's depth, on the plan as it lies. */
+function PlanMoisture({ shown, turn, view }: PlanMoistureProps) {
+  const { planter } = useBench();
+  const picture = useMemo(
+    () => (turn ? pictureTurned(shown.plan) : shown.plan),
+    [shown.plan, turn],
+  );
+  const places = planter.bed.places.map(({ x, y }) =>
+    turn ? ([y, -x] as const) : ([x, y] as const),
+  );
+  return <FieldPaint picture={picture} view={view} places={places} />;
 }

@@ -1,21 +1,26 @@
 import { Box, Button, Text } from '@chakra-ui/react';
 import type { Severity } from '@huerta/core';
 import { Check } from 'lucide-react';
-import { memo, useCallback } from 'react';
+import { memo, useCallback, useEffect, useRef } from 'react';
 import { useWords } from '../../app/preferences';
 import { SeverityMark } from '../../components/Severity';
 import { useBench } from './bench';
+import { useFindings } from './moisture';
 
 /** What is wrong, worst first, each with its remedies one click away. */
 export function Findings() {
-  const { assessment, store } = useBench();
+  const { store } = useBench();
   const { tell } = useWords();
-  const { findings } = assessment;
+  const findings = useFindings();
   const impossible = store.impossible();
+  const shown = useRef(findings);
+  useEffect(() => {
+    shown.current = findings;
+  });
   const apply = useCallback(
     (id: string, index: number) => {
-      const finding = store.assessment().findings.find((candidate) => candidate.id === id);
-      const remedy = finding?.remedies[index];
+      const now = store.assessment().findings;
+      const remedy = [...now, ...shown.current].find((one) => one.id === id)?.remedies[index];
       if (remedy) store.change(remedy.patch);
     },
     [store],

@@ -4,12 +4,14 @@ import { useWords } from '../../app/preferences';
 import { SeverityMark } from '../../components/Severity';
 import { SmallSection } from '../../drawing/SmallSection';
 import { useBench } from './bench';
+import { useFindings } from './moisture';
 
 /** The bench on paper: the section, what it yields, and what is found, without anything to press. */
 export function PrintedBench() {
   const { design, planter, assessment } = useBench();
   const { tell, write } = useWords();
-  const { figures, findings } = assessment;
+  const { figures } = assessment;
+  const findings = useFindings();
   return (
     <Box className="for-paper">
       <Text as="h1" fontSize="2xl" overflowWrap="anywhere">

@@ -1,6 +1,7 @@
 import { halfAt, levelsOf, section, type Level } from '@huerta/core';
 import { useMemo } from 'react';
 import { useWords } from '../../app/preferences';
+import { FieldPaint } from '../../drawing/FieldPaint';
 import { SectionArt } from '../../drawing/SectionArt';
 import { barFor, ScaleBar } from '../../drawing/ScaleBar';
 import { fitView, type View } from '../../drawing/view';
@@ -8,6 +9,7 @@ import { edgesFor } from './arrange';
 import { useBench } from './bench';
 import { Dimensions } from './Dimensions';
 import { Grip } from './Grip';
+import { useMoisture } from './moisture';
 import { spread } from './spread';
 import { useSize } from '../../components/useSize';
 
@@ -22,6 +24,7 @@ const GRIP_ROOM = 50;
 /** The section, true to scale and always whole, with its grips on the left and measures on the right. */
 export function Stage({ level }: StageProps) {
   const { planter } = useBench();
+  const shown = useMoisture();
   const [frame, { width, height }] = useSize();
   const drawing = useMemo(() => section(planter, level), [planter, level]);
   const { units } = useWords();
@@ -55,7 +58,21 @@ export function Stage({ level }: StageProps) {
           aria-label="Section through the planter, to scale"
           style={{ display: 'block', position: 'absolute', inset: 0 }}
         >
-          <SectionArt section={drawing} view={view} grain={compact ? 6 : 7} />
+          <SectionArt
+            section={drawing}
+            view={view}
+            grain={compact ? 6 : 7}
+            onSoil={
+              shown && (
+                <FieldPaint
+                  picture={shown.section}
+                  view={view}
+                  places={planter.bed.places.map(({ x }) => [x, 0] as const)}
+                  words
+                />
+              )
+            }
+          />
           <path
             className="ground"
             d={`M${view.x(left) - 26} ${view.y(bottom)}H${view.x(right) + (compact ? 4 : 26)}`}

@@ -1,11 +1,14 @@
-import { Box, Button, Text } from '@chakra-ui/react';
-import { sayField, type Moisture } from '@huerta/core';
-import { useDeferredValue, useState } from 'react';
+import { Box, Button, Text, useBreakpointValue } from '@chakra-ui/react';
+import { plantingView, sayField, type Moisture } from '@huerta/core';
+import { useDeferredValue, useEffect, useState } from 'react';
 import { useWords } from '../../../app/preferences';
 import { useCarries, useField } from '../../../workers/field';
 import type { FieldAsked } from '../../../workers/work';
+import { FieldPaint } from '../../../drawing/FieldPaint';
+import { moistureInk } from '../../../drawing/fieldPaint';
+import { PlanDrawing } from '../../../drawing/PlanDrawing';
 import { useBench } from '../bench';
-import { FieldCanvas, moistureInk } from './FieldCanvas';
+import { useMoisturePanel, type MoistureShown } from '../moisture';
 import { Says } from './parts';
 
 const LEVELS = [1, 0.8, 0.6, 0.4, 0.2, 0.05];
@@ -20,12 +23,16 @@ const FEW = 0.05;
 
 /** Where in the soil the water gets to, worked out when somebody opens it. */
 export function FieldGroup() {
-  const [open, setOpen] = useState(false);
+  const { open, setOpen } = useMoisturePanel();
   return (
-    <Box as="details" className="field-group" onToggle={() => setOpen((now) => !now)}>
-      <Box as="summary">Where the water gets to</Box>
+    <details
+      className="field-group"
+      open={open}
+      onToggle={(event) => setOpen(event.currentTarget.open)}
+    >
+      <summary>Where the water gets to</summary>
       {open && <Worked />}
-    </Box>
+    </details>
   );
 }
 
@@ -37,8 +44,22 @@ function Worked() {
   const [day, setDay] = useState<keyof typeof DAYS>('hot');
   const share = LEVELS[at] ?? 1;
   const asked: FieldAsked = { design, share, day };
-  const { value: data, working, trouble } = useField(asked);
+  const { value: data, current, working, trouble } = useField(asked);
   const level = share * planter.heights.brim;
+  const wide = useBreakpointValue({ base: false, lg: true }, { ssr: false }) ?? false;
+  const { show, setOpen } = useMoisturePanel();
+  const picture = current ? data : null;
+  useEffect(() => {
+    // Until there is a newer one, the last stays.
+    if (picture) show({ design, level, section: picture.section, plan: picture.plan });
+  }, [show, picture, design, level]);
+  useEffect(
+    () => () => {
+      show(null);
+      setOpen(false);
+    },
+    [show, setOpen],
+  );
   return (
     <Box opacity={working ? 0.75 : 1} aria-busy={working}>
       <div className="field-asks" role="group" aria-label="Day">
@@ -74,8 +95,7 @@ function Worked() {
           <Text role="status" my="2">
             {tell(sayField(data, data.reading))}
           </Text>
-          <FieldCanvas picture={data.section} label="Cut through the middle, surface above" />
-          <FieldCanvas picture={data.plan} label="From above, at a finger’s depth" />
+          {!wide && <FromAbove picture={data.plan} />}
           <Box as="ul" className="field-key">
             {(Object.keys(WORDS) as Moisture[]).map((one) => (
               <li key={one}>
@@ -85,10 +105,28 @@ function Worked() {
             ))}
           </Box>
           <Carries asked={asked} wanted={data.shares.dry >= FEW && !working} />
-          <Says>How the soil settles when that day goes on and on, with grown plants.</Says>
+          <Says>
+            Painted on the section, and from above at a finger’s depth: how the soil settles when
+            that day goes on and on, with grown plants.
+          </Says>
         </>
       )}
     </Box>
+  );
+}
+
+/** The plan, where there is no room for it beside the section. */
+function FromAbove({ picture }: { picture: MoistureShown['plan'] }) {
+  const { planter } = useBench();
+  const places = planter.bed.places.map(({ x, y }) => [x, y] as const);
+  return (
+    <PlanDrawing
+      drawing={plantingView(planter)}
+      width={320}
+      height={220}
+      label="From above, at a finger’s depth"
+      onSoil={(view) => <FieldPaint picture={picture} view={view} places={places} />}
+    />
   );
 }
 
