@@ -11,12 +11,14 @@ import { App } from './app/App';
 import { PreferencesProvider } from './app/preferences';
 import { system } from './app/theme';
 import { warm } from './workers/hands';
+import { warmSeason } from './workers/season';
 
 // The content security policy forbids building functions from text, which Zod would try for speed.
 z.config({ jitless: true });
 
-// What the round asks of workers it asks at once: they start while its page is on its way.
+// What these pages ask of workers they ask at once: they start while the page is on its way.
 if (/^\/(today|away)$/.test(window.location.pathname)) warm(2);
+if (/\/season$/.test(window.location.pathname)) warmSeason();
 
 const client = new QueryClient({
   defaultOptions: {

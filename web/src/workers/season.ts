@@ -14,7 +14,7 @@ import {
   type WhatIfAnswer,
 } from '@huerta/core';
 import { proxy } from 'comlink';
-import { ask } from './hands';
+import { ask, warm } from './hands';
 import { idOf, useTold, type Known } from './useTold';
 
 /** What many weathers tell together. */
@@ -67,14 +67,20 @@ function usePart<P extends SeasonPart, T>(
 const last = <T>(_before: T | null, told: T): T => told;
 const listed = <T>(before: readonly T[] | null, told: T): readonly T[] => [...(before ?? []), told];
 
+/** Starts the workers that a season takes. */
+export const warmSeason = (): void => warm(ON_OUTLOOK);
+
 /** The season itself. */
 export const useSeason = (question: SeasonQuestion | null): Known<SeasonAnswer> =>
   usePart('season', question, last);
 
-/** Workers that share the weathers of an outlook. */
-const ON_OUTLOOK = 2;
+/**
+ * Workers that share the weathers of an outlook. Each compiles the season's code for itself, which takes as long
+ * as a dozen weathers: where the page has but one core beside its own, one worker is the quickest.
+ */
+const ON_OUTLOOK = Math.min(Math.max(navigator.hardwareConcurrency - 1, 1), 2);
 
-/** The season in many weathers: what is known so far. */
+/** The season in many weathers: what is known so far. It is asked when the season itself is known, so as not to hold it up. */
 export function useOutlook(question: SeasonQuestion | null): Known<OutlookAnswer> {
   const { value, ...rest } = usePart('outlook', question, joined, ON_OUTLOOK);
   return { value: value?.answer ?? null, ...rest };

@@ -27,8 +27,7 @@ import { notify } from '../../components/notices';
 import { Fetched, Page } from '../../components/Page';
 import { useView, Views } from '../../components/Views';
 import { Waiting } from '../../components/Waiting';
-import { warm } from '../../workers/hands';
-import { useAway, useOutlook, useSeason, useWhatIf } from '../../workers/season';
+import { useAway, useOutlook, useSeason, useWhatIf, warmSeason } from '../../workers/season';
 import '../workshop/build.css';
 import { AwayView } from './AwayView';
 import { isDate } from './dates';
@@ -40,29 +39,33 @@ import { WeatherView } from './WeatherView';
 import { WhatIfView } from './WhatIfView';
 import { YearView } from './YearView';
 
-/** Workers that the season and its weathers take. */
-const HANDS = 3;
-
 /** The season ahead of one planter. */
 export default function SeasonPage() {
   const { id = '' } = useParams();
   const planter = usePlanter(id);
   const weather = useWeather();
   const plan = useSeasonPlan(id);
-  useEffect(() => warm(HANDS), []);
+  const log = useLogOrNone(id);
+  useEffect(warmSeason, []);
   return (
     <Page className="sheet">
       <Fetched
         what="the planter"
         title="The season of this planter cannot be fetched"
-        queries={[planter, weather, plan]}
+        queries={[planter, weather, plan, log]}
       >
-        {(resource, choice, planned) => (
-          <Season resource={resource} choice={choice} plan={planned} />
+        {(resource, choice, planned, entries) => (
+          <Season resource={resource} choice={choice} plan={planned} entries={entries} />
         )}
       </Fetched>
     </Page>
   );
+}
+
+/** The log, which knows the day of planting; where it cannot be had, the season goes by its plan. */
+function useLogOrNone(id: string) {
+  const { data, error, refetch } = useLog(id);
+  return { data: data ?? (error ? NO_ENTRIES : undefined), error, refetch };
 }
 
 const VIEWS = {
@@ -87,9 +90,10 @@ interface SeasonProps {
   resource: PlanterResource;
   choice: WeatherChoice;
   plan: SeasonPlan;
+  entries: readonly LogEntry[];
 }
 
-function Season({ resource, choice, plan }: SeasonProps) {
+function Season({ resource, choice, plan, entries }: SeasonProps) {
   const { id, design } = resource;
   const view = useView(VIEWS);
   const { say } = useWords();
@@ -97,7 +101,6 @@ function Season({ resource, choice, plan }: SeasonProps) {
   const ownDays = choice.site === 'own-days' ? choice.days : null;
   const length = seasonDays(design.planting);
   const today = formatISO(new Date(), { representation: 'date' });
-  const { data: entries = NO_ENTRIES } = useLog(id);
   const logged = plantedInLog(entries);
   const planned = logged ?? plan.planted ?? ownDays?.days[0]?.date ?? null;
   const planted = plantedOn(planned, design.planting, today, site.latitude);
@@ -129,14 +132,17 @@ function Season({ resource, choice, plan }: SeasonProps) {
     [question, error, leave, back],
   );
   // Only what is looked at is worked out.
-  const { value: season, trouble: noSeason } = useSeason(
-    view === 'season' || view === 'what-if' ? question : null,
-  );
+  const {
+    value: season,
+    current: known,
+    working: atSeason,
+    trouble: noSeason,
+  } = useSeason(view === 'season' || view === 'what-if' ? question : null);
   const {
     value: outlook,
     current,
     trouble: noOutlook,
-  } = useOutlook(view === 'season' ? question : null);
+  } = useOutlook(view === 'season' && known && !atSeason ? question : null);
   const { value: away, trouble: noAway } = useAway(view === 'away' ? awayQuestion : null);
   const { value: whatIf, trouble: noWhatIf } = useWhatIf(view === 'what-if' ? question : null);
   const trouble = {
