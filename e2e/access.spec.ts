@@ -109,9 +109,19 @@ for (const scheme of ['light', 'dark'] as const) {
   }) => {
     test.slow();
     await page.emulateMedia({ colorScheme: scheme });
-    for (const path of ['/', '/new', '/today', '/year', '/help', '/settings', '/nowhere']) {
+    for (const path of [
+      '/',
+      '/new',
+      '/today',
+      '/today?view=weeks',
+      '/year',
+      '/help',
+      '/settings',
+      '/nowhere',
+    ]) {
       await page.goto(path);
       await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+      if (path.includes('weeks')) await expect(page.getByRole('table')).toBeVisible();
       expect(await faults(page), path).toEqual([]);
     }
     const faulty = designOf('cloth-pail', [

@@ -7,6 +7,7 @@ const PAGES = [
   '/',
   '/new',
   '/today',
+  '/today?view=weeks',
   '/year',
   '/away',
   '/shopping',
@@ -29,6 +30,7 @@ async function open(page: Page, path: string): Promise<void> {
   const id = planters.find(({ design }) => design.name === 'Peppers on the kitchen step')?.id;
   await page.goto(path.replace(/^planter/, `/planters/${id}`));
   await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+  if (path.includes('weeks')) await expect(page.getByRole('table')).toBeVisible();
   await page.waitForTimeout(300);
 }
 

@@ -195,7 +195,7 @@ describe('findings', () => {
     const { freeboard } = design.soil;
     const deeper = applyPatch(design, [
       { path: ['soil', 'freeboard'], value: Math.max(freeboard + lower, 0) },
-      { path: ['vessel', 'depth'], value: design.vessel.depth - Math.min(lower, 0) },
+      ...change(['vessel', 'depth'], assemble(design).vessel.depth - Math.min(lower, 0)),
     ]);
     const { heights } = assemble(deeper);
     expect(heights.surface - heights.base > 0.32).toBe(says);

@@ -11,9 +11,16 @@ import { stateOf, tendedOf, type TendedQuestion, type TendedState } from './stat
 export interface CalendarEvent {
   /** Stable: an event that is made anew takes the place of the one of before. */
   uid: string;
+  kind: 'fill' | 'duty' | 'plant' | 'pick' | 'away' | 'visit';
+  /** Whose it is; null for what is of the whole garden. */
+  planter: string | null;
   /** ISO dates; `until` is the first day after it. */
   from: string;
   until: string;
+  /** The day that it stands on where one has to be chosen; null for what goes on all the while. */
+  likely: string | null;
+  /** What is to be done, without whose it is: the same for all planters that want the same. */
+  task: Message;
   title: Message;
   about: Message;
 }
@@ -21,6 +28,13 @@ export interface CalendarEvent {
 /** How far ahead duties are looked for, days, and in which steps. */
 const AHEAD = 28;
 const STEP = 7;
+
+/** A single day of an event. */
+const wholeDay = (date: string): Pick<CalendarEvent, 'from' | 'until' | 'likely'> => ({
+  from: date,
+  until: dayAfter(date, 1),
+  likely: date,
+});
 
 /** All events of a garden. */
 export function calendarOf(
@@ -36,8 +50,12 @@ export function calendarOf(
   if (away) {
     events.push({
       uid: 'away',
+      kind: 'away',
+      planter: null,
       from: away.from,
       until: away.until,
+      likely: null,
+      task: say`Nobody at home`,
       title: say`Nobody at home`,
       about: say`Fill all on the first morning.`,
     });
@@ -55,8 +73,10 @@ function visits(
   if (planters.length === 0 || planters.some(({ question }) => question.today > from)) return [];
   return gardenAway({ planters, from, until }).visits.map(({ date, fills }, i) => ({
     uid: `visit-${i + 1}`,
-    from: date,
-    until: dayAfter(date, 1),
+    kind: 'visit',
+    planter: null,
+    ...wholeDay(date),
+    task: say`A neighbour waters`,
     title: say`A neighbour waters`,
     about: planters.reduce(
       (about: Message, { id, question }) => {
@@ -83,8 +103,12 @@ function filling(
   return [
     {
       uid: `fill-${id}`,
+      kind: 'fill',
+      planter: id,
       from,
       until: dayAfter(last < from ? from : last, 1),
+      likely,
+      task: certain ? say`Fill` : say`Dip, and fill if it is low`,
       title: certain ? say`Fill ${design.name}` : say`Dip ${design.name}, and fill it if it is low`,
       about: say`Likely on ${likely}. It takes about ${q(room.middle, 'volume')} today.`,
     },
@@ -116,8 +140,10 @@ function duties(id: string, question: TendedQuestion): CalendarEvent[] {
     const from = due < today ? today : due;
     return {
       uid: `${duty}-${id}`,
-      from,
-      until: dayAfter(from, 1),
+      kind: 'duty',
+      planter: id,
+      ...wholeDay(from),
+      task: text,
       title: say`${design.name}: ${text}`,
       about: text,
     };
@@ -134,15 +160,21 @@ function plants(id: string, question: TendedQuestion): CalendarEvent[] {
     const what = say`${q(bar.count, 'count')} ${bar.name.toLowerCase()}`;
     const planting: CalendarEvent = {
       uid: `plant-${bar.of}-${id}`,
-      from: bar.from,
-      until: dayAfter(bar.from, 1),
+      kind: 'plant',
+      planter: id,
+      ...wholeDay(bar.from),
+      task: say`Plant ${what}`,
       title: say`${design.name}: plant ${what}`,
       about: what,
     };
     const harvest: CalendarEvent = {
       uid: `pick-${bar.of}-${id}`,
+      kind: 'pick',
+      planter: id,
       from: bar.harvest,
       until: dayAfter(bar.to, 1),
+      likely: bar.harvest < today ? today : bar.harvest,
+      task: say`Pick ${bar.name.toLowerCase()}`,
       title: say`${design.name}: pick ${bar.name.toLowerCase()}`,
       about: what,
     };

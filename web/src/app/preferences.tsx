@@ -1,14 +1,16 @@
 import {
   DECIMAL_MARK_IDS,
+  WEEK_STARTS,
   PAPER_IDS,
   wordsIn,
   type DecimalMark,
   type PaperId,
   type UnitSystem,
+  type WeekStart,
   type Words,
   type WordStyle,
 } from '@huerta/core';
-import { setDateOrder, usualOrder, type DateOrder } from '../components/dates';
+import { setDateOrder, usualOrder, usualWeek, type DateOrder } from '../components/dates';
 import { setDecimalMark, usualMark } from '../components/saveCsv';
 import { createContext, use, useEffect, useMemo, useState, type ReactNode } from 'react';
 
@@ -21,6 +23,9 @@ interface Preferences {
   setMode(mode: ColourMode): void;
   dates: DateOrder;
   setDates(order: DateOrder): void;
+  /** The day that a week begins on. */
+  week: WeekStart;
+  setWeek(starts: WeekStart): void;
   /** British or American words. */
   style: WordStyle;
   setStyle(style: WordStyle): void;
@@ -78,6 +83,9 @@ export function PreferencesProvider({ children }: { children: ReactNode }) {
       usualOrder(navigator.language),
     ),
   );
+  const [week, setWeek] = useState(() =>
+    remembered<WeekStart>('huerta.week', WEEK_STARTS, usualWeek(navigator.language)),
+  );
   const [style, setStyle] = useState(() =>
     remembered<WordStyle>('huerta.words', ['british', 'american'], usualStyle(navigator.language)),
   );
@@ -93,6 +101,7 @@ export function PreferencesProvider({ children }: { children: ReactNode }) {
   setDateOrder(dates);
   useEffect(() => remember('huerta.dates', dates), [dates]);
   useEffect(() => remember('huerta.units', units), [units]);
+  useEffect(() => remember('huerta.week', week), [week]);
   useEffect(() => remember('huerta.words', style), [style]);
   useEffect(() => remember('huerta.decimal', decimal), [decimal]);
   useEffect(() => {
@@ -123,6 +132,8 @@ export function PreferencesProvider({ children }: { children: ReactNode }) {
       setMode,
       dates,
       setDates,
+      week,
+      setWeek,
       style,
       setStyle,
       decimal,
@@ -130,7 +141,7 @@ export function PreferencesProvider({ children }: { children: ReactNode }) {
       paper,
       setPaper,
     }),
-    [units, mode, dates, style, decimal, paper],
+    [units, mode, dates, week, style, decimal, paper],
   );
   return <PreferencesContext value={value}>{children}</PreferencesContext>;
 }

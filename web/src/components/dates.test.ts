@@ -1,4 +1,4 @@
-import { setDateOrder, usualOrder, writeAgo, writeDate } from './dates';
+import { setDateOrder, usualOrder, usualWeek, writeAgo, writeDate } from './dates';
 
 afterEach(() => setDateOrder('day-first'));
 
@@ -18,6 +18,22 @@ test('a day is the same day in every time zone, in the order that was chosen', (
   setDateOrder('month-first');
   expect(plain(writeDate('2026-05-01', 'year'))).toBe('May 1, 2026');
   expect(plain(writeDate('2026-05-01', 'long'))).toBe('May 1');
+});
+
+test('a week begins as the browser’s language has it, on Monday where it does not say', () => {
+  const info = (firstDay: number) => () => ({ firstDay });
+  const locale = Intl.Locale.prototype as { getWeekInfo?(): { firstDay: number } };
+  const before = locale.getWeekInfo;
+  try {
+    locale.getWeekInfo = info(7);
+    expect(usualWeek('en-US')).toBe('sunday');
+    locale.getWeekInfo = info(6);
+    expect(usualWeek('ar-EG')).toBe('saturday');
+    delete locale.getWeekInfo;
+    expect(usualWeek('de-DE')).toBe('monday');
+  } finally {
+    if (before) locale.getWeekInfo = before;
+  }
 });
 
 test('the browser’s language says which order is usual', () => {

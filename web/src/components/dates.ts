@@ -1,3 +1,5 @@
+import { WEEK_STARTS, type WeekStart } from '@huerta/core';
+
 /** Writing dates in the order that the person chose, by the browser's own Intl. */
 
 export const DATE_ORDERS = {
@@ -10,6 +12,24 @@ export type DateOrder = keyof typeof DATE_ORDERS;
 export const usualOrder = (language: string): DateOrder =>
   /^en-(US|PH|BZ)$/i.test(language) ? 'month-first' : 'day-first';
 
+/** The day that a week begins on, as it is chosen and as Intl counts it, 1 for Monday. */
+export const WEEK_CHOICES = {
+  monday: { name: 'Monday', day: 1 },
+  sunday: { name: 'Sunday', day: 7 },
+  saturday: { name: 'Saturday', day: 6 },
+} as const satisfies Readonly<Record<WeekStart, { name: string; day: number }>>;
+
+/** What newer browsers know of a language's weeks. */
+interface WeekKnown {
+  getWeekInfo?(): { firstDay: number };
+}
+
+/** As the browser's language has it; Monday where the browser does not say. */
+export function usualWeek(language: string): WeekStart {
+  const first = (new Intl.Locale(language) as WeekKnown).getWeekInfo?.().firstDay;
+  return WEEK_STARTS.find((one) => WEEK_CHOICES[one].day === first) ?? 'monday';
+}
+
 let order: DateOrder = 'day-first';
 
 /** Sets the order for all that is written from now on. */
@@ -20,6 +40,7 @@ export function setDateOrder(next: DateOrder): void {
 const KINDS = {
   short: { day: 'numeric', month: 'short' },
   long: { day: 'numeric', month: 'long' },
+  weekday: { weekday: 'long' },
   year: { day: 'numeric', month: 'long', year: 'numeric' },
   time: { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit', hour12: false },
 } as const satisfies Record<string, Intl.DateTimeFormatOptions>;

@@ -4,7 +4,7 @@ import { paintField } from './fieldPaint';
 import type { View } from './view';
 
 /** The three kinds of moisture in a word each. */
-export const MOISTURE_WORDS: Readonly<Record<Moisture, string>> = {
+const MOISTURE_WORDS: Readonly<Record<Moisture, string>> = {
   wet: 'wet',
   easy: 'moist',
   dry: 'dry',

@@ -15,6 +15,8 @@ export interface ServedGarden {
   revision: number;
   /** Whether the server can be reached when something is written into the log. */
   away: boolean;
+  /** The day on which all were planted by their plans, if they were. */
+  planted: string | null;
   asked: { method: string; path: string; body: unknown }[];
 }
 
@@ -26,7 +28,10 @@ export const daysAgo = (days: number): string =>
 
 /** Serves planters that were planted two months ago; the first has the id `idAt(1)`. */
 export function serveGarden(designs: readonly PlanterDesign[]): ServedGarden {
-  const garden: ServedGarden = { log: [], plan: FIRST_ROUND, revision: 0, away: false, asked: [] };
+  const garden: ServedGarden = {
+    ...{ log: [], plan: FIRST_ROUND, revision: 0, away: false, asked: [] },
+    planted: daysAgo(60),
+  };
   const planters = designs.map((design, i) => ({
     id: idAt(i + 1),
     revision: 1,
@@ -34,8 +39,8 @@ export function serveGarden(designs: readonly PlanterDesign[]): ServedGarden {
     updatedAt: at,
     design,
   }));
-  const plan = { ...FIRST_PLAN, planted: daysAgo(60) };
   const answerTo = (path: string, method: string, body: unknown): unknown => {
+    const plan = { ...FIRST_PLAN, planted: garden.planted };
     if (path === '/log' && method === 'POST') {
       if (garden.away) throw new Error('The server is away.');
       const { entries } = body as { entries: LogEntry[] };

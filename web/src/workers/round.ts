@@ -1,6 +1,7 @@
 import { LOG, type PlanterResource } from '@huerta/contract';
 import {
   standingMark,
+  type CalendarEvent,
   questionOf,
   type GardenAbsence,
   type LogEntry,
@@ -151,6 +152,25 @@ export function useGardenAway(asked: RoundAsked, away: GardenAbsence | null): Kn
       );
       return known as unknown as AwayTold;
     },
+  });
+}
+
+/** What stands in the garden's calendar. */
+export function useCalendar(
+  asked: RoundAsked,
+  away: GardenAbsence | null,
+): Known<readonly CalendarEvent[]> {
+  const questions = useQuestions(asked);
+  return useTold<readonly CalendarEvent[]>({
+    key: questions && ['calendar', idOf(questions), away?.from, away?.until],
+    broke: 'The weeks ahead could not be worked out. Load the page again to try once more.',
+    ask: (signal) =>
+      ask(signal, (work) =>
+        work.calendar(
+          (questions ?? []).map(({ id, question }) => ({ id, question })),
+          away,
+        ),
+      ),
   });
 }
 

@@ -1,5 +1,6 @@
 import {
   answersTo,
+  calendarOf,
   assemble,
   carries,
   bringsFault,
@@ -24,6 +25,8 @@ import {
   type FieldPictures,
   type FieldQuestion,
   type AwayChange,
+  type CalendarEvent,
+  type GardenAbsence,
   type GardenAwayAnswer,
   type GardenAwayQuestion,
   type PlanterDesign,
@@ -126,6 +129,9 @@ export const work = {
         say({ answer, changes });
       }
     }),
+  /** What stands in the garden's calendar, planters in the order of the walk. */
+  calendar: (planters: readonly RoundPlanter[], away: GardenAbsence | null): CalendarEvent[] =>
+    calendarOf(planters, away),
   trade: (design: PlanterDesign): TradePoint[] => tradeCurve(design),
   shopping: (designs: readonly PlanterDesign[], units: UnitSystem, book: PriceBook): ShoppingList =>
     shoppingFor(

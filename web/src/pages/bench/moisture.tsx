@@ -69,7 +69,7 @@ function useMoistureFinding(design: PlanterDesign): Finding | null {
 }
 
 /** The question that the finding answers. */
-export const fullOnAHotDay = (design: PlanterDesign): FieldAsked => ({
+const fullOnAHotDay = (design: PlanterDesign): FieldAsked => ({
   design,
   share: 1,
   day: 'hot',

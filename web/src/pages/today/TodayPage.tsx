@@ -11,7 +11,7 @@ import {
   type WeatherChoice,
 } from '@huerta/core';
 import { formatISO } from 'date-fns';
-import { CalendarDays, Download, Printer } from 'lucide-react';
+import { Download, Printer } from 'lucide-react';
 import { useEffect, useMemo } from 'react';
 import { Link } from 'react-router';
 import { useMeasuredDays, useWholeLog, useWriteLog } from '../../api/log';
@@ -25,11 +25,13 @@ import { keepLog } from '../../components/logCsv';
 import { notify } from '../../components/notices';
 import { Fetched, Page } from '../../components/Page';
 import { PageHead } from '../../components/PageHead';
+import { useView, Views } from '../../components/Views';
 import { WANTS } from '../../components/tended';
 import '../../components/tended.css';
 import { useRound, warmRound, type Round } from '../../workers/round';
 import { RoundItem } from './RoundItem';
 import { Tank } from './Tank';
+import { WeeksView } from './WeeksView';
 import { Walk } from './Walk';
 import './today.css';
 
@@ -69,7 +71,10 @@ interface RoundsProps {
 /** Most planters of one round. */
 const MOST = 120;
 
+const VIEWS = { round: 'The round', weeks: 'The weeks ahead' } as const;
+
 function Rounds({ planters, entries, choice, plan }: RoundsProps) {
+  const view = useView(VIEWS);
   const growing = useMemo(
     () =>
       planters
@@ -78,8 +83,6 @@ function Rounds({ planters, entries, choice, plan }: RoundsProps) {
     [planters],
   );
   const walked = useMemo(() => inOrder(growing, plan.order), [growing, plan.order]);
-  const plans = useSeasonPlans(growing.map(({ id }) => id));
-  const { value, working, trouble } = useRound({ planters: growing, plans, entries, choice });
   if (growing.length === 0)
     return (
       <Text>
@@ -89,6 +92,24 @@ function Rounds({ planters, entries, choice, plan }: RoundsProps) {
         </Link>
       </Text>
     );
+  const View = view === 'weeks' ? WeeksView : RoundView;
+  return (
+    <>
+      <Views label="Today" views={VIEWS} view={view} />
+      <View planters={growing} walked={walked} entries={entries} choice={choice} plan={plan} />
+    </>
+  );
+}
+
+/** What today and the weeks ahead are worked out from. */
+interface ViewProps extends RoundsProps {
+  /** The planters in the order of the walk. */
+  walked: readonly PlanterResource[];
+}
+
+function RoundView({ planters, walked, entries, choice, plan }: ViewProps) {
+  const plans = useSeasonPlans(planters.map(({ id }) => id));
+  const { value, working, trouble } = useRound({ planters, plans, entries, choice });
   const round = value ?? {};
   return (
     <>
@@ -113,7 +134,6 @@ function Rounds({ planters, entries, choice, plan }: RoundsProps) {
         <Button onClick={() => keepLog('Garden log', entries, planters)}>
           <Download size={18} aria-hidden /> The whole log as CSV
         </Button>
-        <CalendarLink />
       </Box>
       {walked.length > 1 && <Walk planters={walked} />}
     </>
@@ -139,18 +159,6 @@ function Lead({ round, working }: { round: Round; working: boolean }) {
           : ''}
       {working && ' Working out how they stand…'}
     </Text>
-  );
-}
-
-/** The calendar, to keep as a file or to subscribe to on this machine. */
-function CalendarLink() {
-  const { units } = useWords();
-  return (
-    <Button asChild>
-      <a href={`/api/calendar.ics?units=${units}`} download="huerta.ics">
-        <CalendarDays size={18} aria-hidden /> Calendar file
-      </a>
-    </Button>
   );
 }
 

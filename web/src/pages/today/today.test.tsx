@@ -115,6 +115,67 @@ test('in the order of the walk, once that is set', async () => {
   ]);
 });
 
+describe('the weeks ahead', () => {
+  const heads = async () =>
+    (await screen.findAllByRole('columnheader')).map(({ textContent }) => textContent);
+  const cellOf = (text: RegExp) =>
+    screen.getAllByRole('cell').find(({ textContent }) => text.test(textContent))!;
+
+  beforeEach(() => {
+    localStorage.setItem('huerta.week', 'monday');
+    const planted: LogEntry = { ...filled(7, idAt(1), 45), did: { kind: 'did', what: 'planted' } };
+    garden.log = [planted, filled(1, idAt(1), 1)];
+    garden.plan = { ...garden.plan, away: { from: '2026-07-24', until: '2026-07-27' } };
+  });
+  afterEach(() => localStorage.removeItem('huerta.week'));
+
+  test('a week a row from the day that weeks begin on, today marked, being away on each of its days', async () => {
+    open('/today?view=weeks');
+    expect(await heads()).toEqual([
+      ...['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'],
+    ]);
+    const days = screen.getAllByRole('cell');
+    expect(days).toHaveLength(35);
+    expect(days[0]?.textContent).toMatch(/13.Jul/);
+    expect(days[2]?.textContent).toMatch(/15.Jul, today/);
+    const away = days.flatMap(({ textContent }, i) =>
+      textContent.includes('Nobody at home') ? [i] : [],
+    );
+    expect(away).toEqual([11, 12, 13]);
+  });
+
+  test('a filling stands on its likeliest day and leads to the log; what can be done any day stands below', async () => {
+    open('/today?view=weeks');
+    await heads();
+    // Nobody ever filled or looked into this one: it is dipped today, whatever may be in it.
+    const dip = cellOf(/Dip, and fill if it is low/);
+    expect(dip.textContent).toMatch(/15.Jul, today/);
+    const link = within(dip).getByRole('link', { name: 'By the well' });
+    expect(link.getAttribute('href')).toBe(`/planters/${idAt(2)}/log`);
+    // That one was filled yesterday: some days are left.
+    const fill = cellOf(/Fill/);
+    expect(within(fill).getByRole('link', { name: 'By the step' })).toBeTruthy();
+    expect(screen.getAllByRole('cell').indexOf(fill)).toBeGreaterThan(3);
+    const now = screen.getByRole('region', { name: /Due now/ });
+    expect(now.textContent).toMatch(/Look at overflow and cap/);
+  });
+
+  test('begin on Sunday for whoever counts so', async () => {
+    localStorage.setItem('huerta.week', 'sunday');
+    open('/today?view=weeks');
+    expect((await heads())[0]).toBe('Sunday');
+    expect(screen.getAllByRole('cell')[0]?.textContent).toMatch(/12.Jul/);
+  });
+
+  test('without anything planted say what to do', async () => {
+    garden.log = [];
+    garden.planted = null;
+    garden.plan = { ...garden.plan, away: null };
+    open('/today?view=weeks');
+    expect(await screen.findByText(/Nothing is due in these weeks/)).toBeTruthy();
+  });
+});
+
 describe('going away', () => {
   const dates = () =>
     [screen.getByLabelText('You leave on'), screen.getByLabelText('and are back on')] as const;
