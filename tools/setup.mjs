@@ -21,6 +21,27 @@ export function must(command, args, env = {}) {
   }
 }
 
+/** Runs commands beside each other, each showing what it printed when it ends. Stops everything if one fails. */
+export async function mustAll(commands) {
+  const one = ([command, args]) =>
+    new Promise((resolve) => {
+      const child = spawn(command, args, { cwd: root, stdio: ['ignore', 'pipe', 'pipe'] });
+      const printed = [];
+      for (const stream of [child.stdout, child.stderr]) {
+        stream.on('data', (piece) => printed.push(piece));
+      }
+      const end = (status) => {
+        process.stdout.write(Buffer.concat(printed));
+        if (status !== 0) console.error(`\n${command} ${args.join(' ')} failed.`);
+        resolve(status === 0);
+      };
+      child.on('error', () => end(1));
+      child.on('close', end);
+    });
+  const passed = await Promise.all(commands.map(one));
+  if (!passed.every(Boolean)) process.exit(1);
+}
+
 /** Runs a command alongside; Ctrl-C reaches it. Resolves with its exit code. */
 export function run(command, args, env = {}) {
   const child = spawn(command, args, {

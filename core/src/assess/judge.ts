@@ -91,6 +91,8 @@ export function bringsNoFault(
 export interface Settled {
   patch: Patch;
   after: Judgement;
+  /** What is changed beside it, in the words of the remedies. */
+  mends: readonly Message[];
   /** The fault that it brings all the same, or null for none. */
   brings: Message | null;
 }
@@ -106,13 +108,15 @@ export function settled(design: PlanterDesign, patch: Patch): Settled | null {
   let whole = patch;
   let after = judge(design, whole);
   if (!after) return null;
-  for (let mends = 0; mends < MOST_MENDS; mends += 1) {
+  const mends: Message[] = [];
+  while (mends.length < MOST_MENDS) {
     const faults = broughtBy(after, before);
     const better = faults.length > 0 ? mended(design, whole, faults, before) : null;
     if (!better) break;
     [whole, after] = better;
+    mends.push(better[2]);
   }
-  return { patch: whole, after, brings: broughtBy(after, before)[0]?.text ?? null };
+  return { patch: whole, after, mends, brings: broughtBy(after, before)[0]?.text ?? null };
 }
 
 /** Whether a change goes back on what another sets: it sets the same, or what that is a part of. */
@@ -127,13 +131,14 @@ function mended(
   patch: Patch,
   faults: readonly Draft[],
   before: ReadonlySet<string>,
-): [Patch, Judgement] | null {
+): [Patch, Judgement, Message] | null {
   for (const { propose } of faults) {
     for (const remedy of propose?.() ?? []) {
       if (undoes(remedy.patch, patch)) continue;
       const whole = [...patch, ...remedy.patch];
       const after = judge(design, whole);
-      if (after && broughtBy(after, before).length < faults.length) return [whole, after];
+      if (after && broughtBy(after, before).length < faults.length)
+        return [whole, after, remedy.label];
     }
   }
   return null;

@@ -1,3 +1,4 @@
+import equal from 'fast-deep-equal';
 import { airCeiling, invertOf, soilBaseHeight, type PlanterDesign } from '../design';
 import { shapeOf, turned, type Outline, type Vessel } from '../vessel';
 import { bedOf, cutAcross, deckOutline, floorOf } from './floor';
@@ -51,7 +52,8 @@ type Built = Pick<Planter, 'vessel' | 'bed' | 'floor' | 'deck' | 'lots' | 'stora
 /**
  * What a planter was put together to, by the parts of the document that it was made from. A patch leaves
  * the parts of a document that it does not touch as they were, so while an overflow is dragged or a remedy
- * is tried, these are found and not worked out again. Kept as long as the document's vessel is.
+ * is tried, these are found and not worked out again; so they are where they were made anew and say the same.
+ * Kept as long as the document's vessel is.
  */
 const memos = new WeakMap<PlanterDesign['vessel'], { parts: readonly unknown[]; built: Built }[]>();
 /** Changes of one planter that are remembered: it as it is, and the remedies that are tried on it. */
@@ -61,14 +63,16 @@ const REMEMBERED = 8;
 function partsOf(design: PlanterDesign): readonly unknown[] {
   // The overflow gives way to nothing, and is placed anew each time.
   const { bed, reservoir, wicks, fillTube, pipes, soil, layers } = design;
-  return [bed, reservoir, wicks, fillTube, pipes, soil, layers];
+  return [reservoir, wicks, soil, layers, bed, fillTube, pipes];
 }
 
 function builtFrom(design: PlanterDesign): Built {
   const parts = partsOf(design);
   const memo = memos.get(design.vessel) ?? [];
   memos.set(design.vessel, memo);
-  const known = memo.find((one) => one.parts.every((part, i) => part === parts[i]));
+  const known =
+    memo.find((one) => one.parts.every((part, i) => part === parts[i])) ??
+    memo.find((one) => one.parts.every((part, i) => equal(part, parts[i])));
   if (known) return known.built;
   const built = put(design);
   memo.unshift({ parts, built });

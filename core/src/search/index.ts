@@ -1,12 +1,11 @@
+export { candidatesOf, type Candidate } from './candidates';
 export {
-  candidatesOf,
   bestAt,
   bringsFault,
   frontOf,
   meets,
   score,
   SEARCH_DAYS,
-  type Candidate,
   type Scored,
   type Shop,
   type Wishes,

@@ -1,7 +1,8 @@
 import { SITES } from '../catalog';
 import { weatherOf } from '../climate';
 import { applyPatch, invertOf, STARTING_POINTS } from '../design';
-import { contradictions } from '../planter';
+import { assemble, contradictions } from '../planter';
+import { tell } from '../quantity';
 import { NEW_BOOK, shopperOf, shoppingFor } from '../workshop';
 import { faultsOf } from '../assess';
 import { bestAt, bringsFault, candidatesOf, frontOf, meets, score, type Scored } from '.';
@@ -13,8 +14,12 @@ test.each(STARTING_POINTS.map(({ id, design: from }) => [id, from] as const))(
   '%s has candidates that can exist, the design as it is among them',
   (_, from) => {
     const list = candidatesOf(from);
-    expect(list.length).toBeLessThanOrEqual(200);
+    expect(list.length).toBeLessThanOrEqual(181);
     expect(list[0]!.patch).toEqual([]);
+    // What grows in it is what it is for.
+    expect(list.map(({ patch }) => applyPatch(from, patch).planting)).toEqual(
+      list.map(() => from.planting),
+    );
     for (const { patch, lip } of list) {
       const changed = applyPatch(from, patch);
       expect(contradictions(changed)).toEqual([]);
@@ -22,6 +27,32 @@ test.each(STARTING_POINTS.map(({ id, design: from }) => [id, from] as const))(
     }
   },
 );
+
+test.each(
+  STARTING_POINTS.filter(({ id }) => id !== 'blank').map(
+    ({ id, design: from }) => [id, from] as const,
+  ),
+)('%s has other designs to choose from: some can be built as they are', (_, from) => {
+  const known = faultsOf(from);
+  const others = candidatesOf(from).slice(1);
+  const sound = others.filter((one) => !bringsFault(from, one, known));
+  expect(sound.length).toBeGreaterThanOrEqual(Math.min(others.length, 20));
+});
+
+test('a base that crates are too high for is offered with the saw cut that it takes', () => {
+  const totes = STARTING_POINTS.find(({ id }) => id === 'nested-totes')!.design;
+  const { ceiling } = assemble(totes).heights;
+  const lower = candidatesOf(totes).filter(({ base }) => base < ceiling - 0.005);
+  expect(lower.length).toBeGreaterThan(10);
+  for (const { base, patch, besides } of lower) {
+    expect(besides.map((words) => tell(words, 'metric').replaceAll('\u00a0', ' '))).toEqual([
+      `Cut the crates down to ${Math.round(base * 1000)} mm`,
+    ]);
+    expect(applyPatch(totes, patch).reservoir.parts).toContainEqual(
+      expect.objectContaining({ cut: true }),
+    );
+  }
+});
 
 test('more water lasts longer and leaves the roots less; the front holds no point that another beats', () => {
   const all = candidatesOf(design).filter((_, i) => i % 9 === 0);
@@ -75,6 +106,7 @@ test('of designs that give the same one is shown, and each is named by what it i
       lip: 0.08,
       wick: 1,
       mix: '',
+      besides: [],
       faults: 0,
     },
     ...{ days, roots, weight, cost },

@@ -1,24 +1,12 @@
 import { evaluate, faultsOf, type Assessment } from '../assess';
 import { asShopper, buildSheet, NEW_BOOK, shoppingFor, type PriceBook } from '../workshop';
-import { MEDIA, MEDIUM_IDS } from '../catalog';
 import { roomDay, type WeatherDay } from '../climate';
-import { applyPatch, type Patch, type PlanterDesign } from '../design';
-import { contradictions, levelsOf, moveLevel, assemble } from '../planter';
+import { applyPatch, type PlanterDesign } from '../design';
 import { daysLasted, plantsSuffer, runSeason, spreadOf } from '../season';
-import { mixOf, takeMix } from '../soil';
 import type { UnitSystem } from '../quantity';
+import type { Candidate } from './candidates';
 
 /** Other designs in the same vessel: tried, scored against what people wish for, and the best kept. */
-
-/** One way to change a design. */
-export interface Candidate {
-  patch: Patch;
-  /** Its base and lip, metres; how many times the wick; the mix by its name. */
-  base: number;
-  lip: number | null;
-  wick: number;
-  mix: string;
-}
 
 /** A candidate with what it yields. */
 export interface Scored extends Candidate {
@@ -30,80 +18,6 @@ export interface Scored extends Candidate {
   cost: number;
   /** Dangers and faults that it has and the design as it is has not. */
   faults: number;
-}
-
-const BASES = 10;
-/** Air between base and lip, metres. */
-const GAPS = [0.012, 0.02, 0.035];
-const WICKS = [1, 2, 3];
-/** Candidates that are tried at the most. */
-const MOST = 200;
-
-/** The candidates that this vessel allows, the design as it is first. */
-export function candidatesOf(design: PlanterDesign): Candidate[] {
-  const planter = assemble(design);
-  const platform = levelsOf(planter).find(({ id }) => id === 'platform');
-  const bases = platform
-    ? Array.from({ length: BASES }, (_, i) => {
-        const share = 0.05 + (0.75 * i) / (BASES - 1);
-        return platform.min + (platform.max - platform.min) * share;
-      })
-    : [planter.heights.ceiling];
-  const { soil } = design;
-  const others = MEDIUM_IDS.filter(
-    (id) => MEDIA[id].wicks && (soil.recipe !== null || id !== soil.medium),
-  );
-  const mixes: Patch[] = [[], ...others.map((id) => takeMix(soil, id))].slice(0, 2);
-  const list: Candidate[] = [
-    {
-      patch: [],
-      base: planter.heights.ceiling,
-      lip: planter.heights.invert,
-      wick: 1,
-      mix: mixOf(soil).name,
-    },
-  ];
-  for (const base of bases) {
-    for (const gap of platform ? GAPS : GAPS.slice(0, 1)) {
-      for (const wick of design.wicks.length > 0 ? WICKS : [1]) {
-        for (const mix of mixes) {
-          const one = candidate(design, base, gap, wick, mix, platform !== undefined);
-          if (one && list.length < MOST) list.push(one);
-        }
-      }
-    }
-  }
-  return list;
-}
-
-function candidate(
-  design: PlanterDesign,
-  base: number,
-  gap: number,
-  wick: number,
-  mix: Patch,
-  moves: boolean,
-): Candidate | null {
-  const patch: Patch = [
-    ...(moves ? moveLevel(assemble(design), 'platform', base) : []),
-    ...mix,
-    ...design.wicks.map((one, i) =>
-      one.kind === 'cloth'
-        ? { path: ['wicks', i, 'legs'], value: one.legs * wick }
-        : { path: ['wicks', i, 'count'], value: one.count * wick },
-    ),
-  ];
-  const moved = applyPatch(design, patch);
-  const lip = base - gap;
-  const hole =
-    design.overflow && design.overflow.kind !== 'rim' && moves
-      ? moveLevel(assemble(moved), 'overflow', lip)
-      : [];
-  const whole = [...patch, ...hole];
-  const changed = applyPatch(design, whole);
-  if (contradictions(changed).length > 0) return null;
-  const { invert } = assemble(changed).heights;
-  return { patch: whole, base, lip: invert, wick, mix: mixOf(changed.soil).name };
 }
 
 /** Findings of a design that are dangers or faults and not known already. */

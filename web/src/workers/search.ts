@@ -7,11 +7,13 @@ import { idOf, useTold } from './useTold';
 import type { SearchAsked } from './work';
 
 interface Found {
+  /** Designs that are tried, once that is known. */
+  of: number;
   points: readonly Scored[];
   done: number;
 }
 
-const NOTHING: Found = { points: [], done: 0 };
+const NOTHING: Found = { of: 0, points: [], done: 0 };
 /** Results that are shown together, so that the page has little to do. */
 const SHOW_MS = 250;
 /** One processor is left to the page. */
@@ -32,7 +34,7 @@ export function useSearch() {
   const found = current && value ? value : NOTHING;
   return {
     ...found,
-    of: job?.candidates.length ?? 0,
+    begun: job !== null,
     running: working,
     trouble,
     start: setJob,
@@ -52,12 +54,15 @@ async function searched(
     done += 1;
     if (point) points.push(point);
   };
-  const known = (): Found => ({ points: [...points], done });
+  const candidates = await ask(signal, (work) => work.candidates(job.design));
+  const known = (): Found => ({ of: candidates.length, points: [...points], done });
   const timer = setInterval(() => tell(known()), SHOW_MS);
   const size = poolSize();
   const shares = Array.from({ length: size }, (_, k) => {
-    const candidates = job.candidates.filter((_one, i) => i % size === k);
-    return ask(signal, (work) => work.search({ ...job, candidates }, proxy(hear)));
+    // Neighbours differ in their lip alone and are put together once: they stay with one worker.
+    const [from, to] = [k, k + 1].map((n) => Math.round((n * candidates.length) / size));
+    const mine = candidates.slice(from, to);
+    return ask(signal, (work) => work.search(job, mine, proxy(hear)));
   });
   try {
     await Promise.all(shares);

@@ -4,6 +4,7 @@ import {
   assemble,
   carries,
   bringsFault,
+  candidatesOf,
   faultsOf,
   gardenAway,
   moistureField,
@@ -70,10 +71,9 @@ export interface AwayTold {
   changes: Readonly<Record<string, AwayChange | null>>;
 }
 
-/** Designs to be scored. */
+/** What other designs are looked for. */
 export interface SearchAsked {
   design: PlanterDesign;
-  candidates: readonly Candidate[];
   weathers: readonly (readonly WeatherDay[])[];
   planted: string;
   shop: Shop;
@@ -140,9 +140,12 @@ export const work = {
       units,
     ),
   goods: (designs: readonly PlanterDesign[], units: UnitSystem): Good[] => goodsOf(designs, units),
+  /** The designs that a search tries. */
+  candidates: (design: PlanterDesign): Candidate[] => candidatesOf(design),
   /** Scores candidates one after the other and tells of each; null for what brings a fault or cannot be worked out. */
   search: (
-    { design, candidates, weathers, planted, shop }: SearchAsked,
+    { design, weathers, planted, shop }: SearchAsked,
+    candidates: readonly Candidate[],
     tell: Tell<Scored | null>,
   ): Promise<void> =>
     heard(tell, (say) => {

@@ -172,7 +172,7 @@ export const crateHeight: Rule = ({ design, planter }) =>
       patch: moveBase(design, spec.height, gap),
     };
     const cut = {
-      label: say`Cut them down to ${q(top, 'length')}`,
+      label: say`Cut the crates down to ${q(top, 'length')}`,
       patch: [set(['reservoir', 'parts', index, 'cut'], true)],
     };
     return [
@@ -182,8 +182,8 @@ export const crateHeight: Rule = ({ design, planter }) =>
         room: 'water' as const,
         text:
           over > 0
-            ? say`The crates are ${q(spec.height, 'length')} high and stand ${q(over, 'length')} above a base at ${q(top, 'length')}.`
-            : say`The crates are ${q(spec.height, 'length')} high: ${q(-over, 'length')} are missing to what they bear at ${q(top, 'length')}.`,
+            ? say`Cut the crates down, or raise ${baseName(design)}: they are ${q(spec.height, 'length')} high, and it is at ${q(top, 'length')}.`
+            : say`Lower ${baseName(design)} onto the crates: they are ${q(spec.height, 'length')} high, and it is at ${q(top, 'length')}.`,
         propose: () => (over > 0 ? [move, cut] : [move]),
       },
     ];

@@ -1,7 +1,6 @@
 import { Box, Button, Text } from '@chakra-ui/react';
 import {
   applyPatch,
-  candidatesOf,
   evaluate,
   bestAt,
   frontOf,
@@ -56,7 +55,7 @@ export function SearchView({ design, weather, planted, leave }: SearchViewProps)
   const { units } = words;
   const prices = usePriceBook();
   const book = prices.data?.book ?? NEW_BOOK;
-  const { points, done, of, running, trouble, start, stop } = useSearch();
+  const { points, done, of, begun, running, trouble, start, stop } = useSearch();
   const [wishes, setWishes] = useState<Wishes>(() => {
     const { figures } = evaluate(design).assessment;
     const own = shoppingFor([shopperOf(design, units)], book, units);
@@ -70,7 +69,6 @@ export function SearchView({ design, weather, planted, leave }: SearchViewProps)
   const begin = () =>
     start({
       design,
-      candidates: candidatesOf(design),
       weathers:
         'site' in weather
           ? Array.from({ length: TRIES }, (_, seed) =>
@@ -115,7 +113,7 @@ export function SearchView({ design, weather, planted, leave }: SearchViewProps)
           </Button>
         ) : (
           <Button variant="solid" onClick={begin}>
-            <Search size={18} aria-hidden /> {of > 0 ? 'Search again' : 'Search'}
+            <Search size={18} aria-hidden /> {begun ? 'Search again' : 'Search'}
           </Button>
         )}
         {of > 0 && (
@@ -234,7 +232,7 @@ const Choices = memo(
 );
 
 function ChoicesTable({ design, list, words, currency }: ChoicesProps) {
-  const { write, money } = words;
+  const { write, tell, money } = words;
   const create = useCreatePlanter();
   const navigate = useNavigate();
   const open = (one: Scored) => {
@@ -260,6 +258,7 @@ function ChoicesTable({ design, list, words, currency }: ChoicesProps) {
           'Weighs full',
           'Costs',
           'Base, lip',
+          'And with that',
           'Wick, mix',
           'Open',
         ]}
@@ -271,6 +270,7 @@ function ChoicesTable({ design, list, words, currency }: ChoicesProps) {
           write(one.weight, 'mass'),
           money(one.cost, currency),
           `${write(one.base, 'length')}, ${one.lip === null ? 'none' : write(one.lip, 'length')}`,
+          one.besides.map(tell).join('; ') || 'nothing',
           `${one.wick === 1 ? 'as it is' : `${one.wick} times`}, ${one.mix.toLowerCase()}`,
           <Button key="open" disabled={create.isPending} onClick={() => open(one)}>
             {one.patch.length === 0 ? 'As it is' : 'As a variant'}
