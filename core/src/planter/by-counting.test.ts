@@ -6,6 +6,8 @@ import { anyDesign } from '../testing/designs';
 import { holds } from '../vessel';
 import { assemble, pour, type Lot, type Planter } from '.';
 
+type Piece = Lot['pieces'][number];
+
 /**
  * Litres got in another way: points are thrown into the vessel, and each is asked which of the bodies it
  * hit, one by one. Shares no volume formula with the closed forms of the kinds.
@@ -17,6 +19,8 @@ const DOUBTFUL = 0.003;
 /** Additive recurrence on the plastic number, even in the plane and always the same; heights in turn. */
 const STEPS = [0.7548776662466927, 0.5698402909980532] as const;
 
+/** Points of a slice, which only pieces that reach into it can hold. */
+const SLICE = 400;
 /** What a point counts, at which height; sorted into the heights that are asked for. */
 function counted(planter: Planter, heights: readonly number[], points: number): number[] {
   const { vessel, design } = planter;
@@ -33,12 +37,20 @@ function counted(planter: Planter, heights: readonly number[], points: number): 
       1,
     );
   const wooded = planter.of('sticks')[0]?.height ?? 0;
+  const inFill = sharesOf(design);
+  let near: Piece[] = [];
   for (let i = 1; i <= points; i += 1) {
-    const [u, v] = STEPS.map((step) => (i * step) % 1) as [number, number];
+    const [u, v] = [(i * STEPS[0]) % 1, (i * STEPS[1]) % 1];
     const z = ((i - 0.5) / points) * top;
+    if (i % SLICE === 1) {
+      const until = ((i + SLICE) / points) * top;
+      near = bodies.flatMap(({ pieces }) =>
+        pieces.filter(({ from, to }) => from <= until && to >= z),
+      );
+    }
     const { a, b } = vessel.outlineAt(z);
     const [x, y] = [(2 * u - 1) * a, (2 * v - 1) * b];
-    const share = shareAt(planter, bodies, design, x, y, z, z <= wooded ? left : 1);
+    const share = shareAt(planter, near, inFill, x, y, z, z <= wooded ? left : 1);
     if (share === 0) continue;
     const first = heights.findIndex((height) => z <= height);
     sums[first] = sums[first]! + share * 4 * a * b;
@@ -54,24 +66,31 @@ const withoutCloth = (design: PlanterDesign): PlanterDesign => ({
   wicks: design.wicks.filter(({ kind }) => kind !== 'cloth'),
 });
 
+/** What of a fill is water to be had, each worked out once. */
+function sharesOf({ soil }: PlanterDesign): (medium: FillId) => number {
+  const known = new Map<FillId, number>();
+  return (medium) => {
+    const share =
+      known.get(medium) ?? drainable(medium === 'mix' ? mixOf(soil) : AGGREGATES[medium], 0.5);
+    known.set(medium, share);
+    return share;
+  };
+}
+
 /** Share of a point that is water to be had. */
 function shareAt(
-  { vessel, bed }: Planter,
-  bodies: readonly Lot[],
-  design: PlanterDesign,
+  { design, vessel, bed }: Planter,
+  near: readonly Piece[],
+  inFill: (medium: FillId) => number,
   x: number,
   y: number,
   z: number,
   open: number,
 ): number {
   if (!holds(vessel.outlineAt(z), x, y)) return 0;
-  const inFill = (medium: FillId) =>
-    drainable(medium === 'mix' ? mixOf(design.soil) : AGGREGATES[medium], 0.5);
-  for (const { pieces } of bodies) {
-    for (const { body, bore } of pieces) {
-      if (!body?.holds(x, y, z)) continue;
-      return bore?.solid.holds(x, y, z) ? bore.share : 0;
-    }
+  for (const { body, bore } of near) {
+    if (!body?.holds(x, y, z)) continue;
+    return bore?.solid.holds(x, y, z) ? bore.share : 0;
   }
   if (bed.separate) {
     for (const place of bed.places) {
