@@ -8,6 +8,8 @@ import { plantersAt, root, scratchFolder, serve, type ServedPlanter } from './se
 /** Takes the pictures of the main views that the README shows, from the demo garden. */
 
 const PORT = 4796;
+/** Where the garden that is built in inches is served. */
+const INCH_PORT = 4795;
 /** The day that the demo's log leads up to. */
 const NOW = '2026-07-15T08:00:00Z';
 const DESK = { width: 1280, height: 800 };
@@ -22,6 +24,8 @@ interface Picture {
   us?: boolean;
   /** A control to press first, by role and name. */
   press?: ['button' | 'radio', string];
+  /** What is folded and opened first, by its words. */
+  unfold?: string;
   /** Words to bring into view. */
   see?: string;
 }
@@ -51,10 +55,11 @@ const PICTURES: Picture[] = [
   { file: 'year', at: { planter: 'Salad box on legs', room: 'season?view=year' }, size: DESK },
   {
     file: 'bench-dark-us',
-    at: { planter: 'Aubergine, drilled too high', room: 'check' },
+    at: { planter: 'Salad box on legs', room: 'wick' },
     size: DESK,
     dark: true,
     us: true,
+    unfold: 'Where the water gets to',
   },
   {
     file: 'build',
@@ -110,7 +115,7 @@ const TENDING: readonly { at: Picture['at']; us: boolean }[] = [
     at: { planter: 'Chard along the north wall', room: 'trouble?seen=dry-top,stays' },
     us: true,
   },
-  { at: '/year', us: false },
+  { at: '/today?view=weeks', us: true },
 ];
 
 /** Where a picture is taken. */
@@ -134,10 +139,11 @@ async function opened(
   size: Picture['size'],
   us = false,
 ): Promise<Page> {
+  const { base } = us ? inInches : served;
   const locale = us ? 'en-US' : 'en-GB';
   const page = await browser.newPage({ locale, viewport: size, reducedMotion: 'reduce' });
   await page.clock.setFixedTime(NOW);
-  await page.goto(served.base + path);
+  await page.goto(base + path);
   await page.getByRole('heading', { level: 1 }).waitFor({ timeout: 60_000 });
   await page.getByText('Fetching').waitFor({ state: 'detached', timeout: 60_000 });
   await page.getByText('Working out').first().waitFor({ state: 'detached', timeout: 60_000 });
@@ -198,10 +204,14 @@ async function seasonViews(browser: Browser, planters: readonly ServedPlanter[])
 }
 
 /** The log, going away, trouble and the year, in one picture. */
-async function tending(browser: Browser, planters: readonly ServedPlanter[]): Promise<void> {
+async function tending(
+  browser: Browser,
+  planters: readonly ServedPlanter[],
+  inchPlanters: readonly ServedPlanter[],
+): Promise<void> {
   const shots: Buffer[] = [];
   for (const { at, us } of TENDING) {
-    const page = await opened(browser, addressOf(at, planters), DESK, us);
+    const page = await opened(browser, addressOf(at, us ? inchPlanters : planters), DESK, us);
     await page.waitForTimeout(9000);
     shots.push(await page.screenshot());
     await page.close();
@@ -232,11 +242,14 @@ async function paper(planters: readonly ServedPlanter[]): Promise<void> {
 
 const { folder, remove } = scratchFolder();
 const served = await serve(folder, PORT);
+const other = scratchFolder();
+const inInches = await serve(other.folder, INCH_PORT, 'us');
 try {
   const planters = await plantersAt(served.base);
+  const inchPlanters = await plantersAt(inInches.base);
   const browser = await chromium.launch(CHROMIUM);
   const only = process.argv.slice(2);
-  for (const { file, at, size, dark, us, press, see } of PICTURES) {
+  for (const { file, at, size, dark, us, press, unfold, see } of PICTURES) {
     if (only.length > 0 && !only.includes(file)) continue;
     const context = await browser.newContext({
       locale: 'en-GB',
@@ -247,7 +260,9 @@ try {
     const page = await context.newPage();
     if (us) await page.addInitScript("localStorage.setItem('huerta.units', 'us')");
     await page.clock.setFixedTime(NOW);
-    await page.goto(served.base + addressOf(at, planters));
+    await page.goto(
+      us ? inInches.base + addressOf(at, inchPlanters) : served.base + addressOf(at, planters),
+    );
     // The network is idle before a page's own code has come, so the page itself is waited for.
     await page.getByRole('heading', { level: 1 }).waitFor({ timeout: 60_000 });
     await page.getByText('Fetching').waitFor({ state: 'detached', timeout: 60_000 });
@@ -256,6 +271,10 @@ try {
     await page.waitForTimeout(400);
     await page.getByText('Working out').waitFor({ state: 'detached', timeout: 60_000 });
     if (press) await page.getByRole(press[0], { name: press[1] }).click();
+    if (unfold) {
+      await page.getByText(unfold).first().click();
+      await page.getByText(/^Painted for water/).waitFor();
+    }
     if (addressOf(at, planters).includes('/season')) await page.waitForTimeout(8_000);
     const words = see ?? (press?.[0] === 'button' ? press[1] : null);
     if (words) {
@@ -270,11 +289,13 @@ try {
   }
   const wanted = (file: string): boolean => only.length === 0 || only.includes(file);
   if (wanted('phones')) await phones(browser, planters);
-  if (wanted('tending')) await tending(browser, planters);
+  if (wanted('tending')) await tending(browser, planters, inchPlanters);
   if (wanted('season-views')) await seasonViews(browser, planters);
   if (wanted('paper')) await paper(planters);
   await browser.close();
 } finally {
   await served.stop();
+  await inInches.stop();
   remove();
+  other.remove();
 }

@@ -3,7 +3,7 @@ import { once } from 'node:events';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
-import type { PlanterDesign } from '@huerta/core';
+import type { PlanterDesign, UnitSystem } from '@huerta/core';
 
 /** The built server with the demo garden in a folder of its own, for tools that look at it. */
 
@@ -26,8 +26,12 @@ export function scratchFolder(): { folder: string; remove(): void } {
   return { folder, remove: () => rmSync(folder, { recursive: true }) };
 }
 
-/** Starts the server and waits for its first answer. */
-export async function serve(folder: string, port: number): Promise<Served> {
+/** Starts the server, its demo planters built in these units, and waits for its first answer. */
+export async function serve(
+  folder: string,
+  port: number,
+  units: UnitSystem = 'metric',
+): Promise<Served> {
   const base = `http://127.0.0.1:${port}`;
   const server = spawn(process.execPath, ['server/dist/main.js'], {
     cwd: root,
@@ -36,6 +40,7 @@ export async function serve(folder: string, port: number): Promise<Served> {
       HUERTA_DATA: folder,
       HUERTA_PORT: String(port),
       HUERTA_DEMO: '1',
+      HUERTA_DEMO_UNITS: units,
       HUERTA_DEMO_DAY: '2026-07-15',
       HUERTA_LOG: 'error',
       HUERTA_RATE: '0',

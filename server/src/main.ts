@@ -35,11 +35,11 @@ async function programMark(): Promise<string> {
 /**
  * Starts Huerta on 127.0.0.1, or with `backup [file]` keeps the garden in a file and ends. Settings come from the environment (`settings.ts`): HUERTA_DATA (folder, .data),
  * HUERTA_PORT (4700), HUERTA_WEB (folder of the built pages) and HUERTA_DEMO=1 (fill an empty
- * garden with the demo planters). Devices of the house come in by a door that is opened in Settings, on
+ * garden with the demo planters; HUERTA_DEMO_UNITS=us builds them in inches). Devices of the house come in by a door that is opened in Settings, on
  * HUERTA_DOOR_PORT (43 above the port), each by a secret of its own; HUERTA_HOST is a name to offer them.
  */
 async function main(): Promise<void> {
-  const { port, demo, demoDay, log, rate, ...settings } = readSettings(process.env);
+  const { port, demo, demoUnits, demoDay, log, rate, ...settings } = readSettings(process.env);
   const logger = pino({ level: log });
   const folder = resolve(settings.folder);
   const webRoot = resolve(settings.web);
@@ -59,7 +59,7 @@ async function main(): Promise<void> {
     return;
   }
   if (demo) {
-    await loadDemoGarden(services);
+    await loadDemoGarden(services, demoUnits);
     await loadDemoLog(services, demoDay ?? undefined);
     await loadDemoVessels(services);
     await loadDemoBuild(services);

@@ -10,6 +10,7 @@ test('without settings it is this machine, port 4700, no demo', () => {
     rate: 6000,
     web: 'web/dist',
     demo: false,
+    demoUnits: 'metric',
     demoDay: null,
     log: 'info',
   });
@@ -20,6 +21,7 @@ test.each([
   ['HUERTA_PORT', '70000', 'is at most 65535'],
   ['HUERTA_HOST', 'http://here:80', 'without a port'],
   ['HUERTA_DEMO', 'yes', 'is 1 for the demo garden'],
+  ['HUERTA_DEMO_UNITS', 'inches', 'is metric, or us for inches'],
   ['HUERTA_LOG', 'loud', 'is a level such as info'],
   ['HUERTA_RATE', 'fast', '0 for no limit'],
   ['HUERTA_CERT', 'only.crt', 'goes with HUERTA_KEY'],

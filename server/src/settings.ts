@@ -30,6 +30,7 @@ const settingsSchema = z
       .default(6000),
     HUERTA_WEB: z.string().min(1, 'is a folder').default('web/dist'),
     HUERTA_DEMO: z.enum(['0', '1'], 'is 1 for the demo garden, or 0').default('0'),
+    HUERTA_DEMO_UNITS: z.enum(['metric', 'us'], 'is metric, or us for inches').default('metric'),
     HUERTA_DEMO_DAY: z.iso.date('is a day such as 2026-07-15').optional(),
     HUERTA_LOG: z
       .enum(
@@ -58,6 +59,8 @@ export interface Settings {
   rate: number;
   web: string;
   demo: boolean;
+  /** In which units the demo's planters are built. */
+  demoUnits: 'metric' | 'us';
   /** The day that the demo's log leads up to; today where it is left out. */
   demoDay: string | null;
   log: string;
@@ -88,6 +91,7 @@ export function readSettings(environment: Readonly<Record<string, string | undef
     rate: read.HUERTA_RATE,
     web: read.HUERTA_WEB,
     demo: read.HUERTA_DEMO === '1',
+    demoUnits: read.HUERTA_DEMO_UNITS,
     demoDay: read.HUERTA_DEMO_DAY ?? null,
     log: read.HUERTA_LOG,
   };

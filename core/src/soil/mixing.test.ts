@@ -6,6 +6,16 @@ import { conductivity, mixFrom, mixOf, shrinkageOf, waterContent } from '.';
 const parts = (...list: [RecipePart['what'], number][]): RecipePart[] =>
   list.map(([what, count]) => ({ what, parts: count }));
 
+test.each([
+  [0.5, 'Mix of 3 coir, ½ perlite'],
+  [1.25, 'Mix of 3 coir, 1¼ perlite'],
+  [0.75, 'Mix of 3 coir, ¾ perlite'],
+  [2, 'Mix of 3 coir, 2 perlite'],
+  [0.4, 'Mix of 3 coir, 0.4 perlite'],
+])('%s parts are named as one measures them: %s', (count, name) => {
+  expect(mixFrom(parts(['coir', 3], ['perlite', count]), null).name).toBe(name);
+});
+
 test('three of coir and one of perlite, worked out by hand', () => {
   const recipe = parts(['coir', 3], ['perlite', 1]);
   // A quarter of it is open: 0.05 + 0.1 · 4 · 0.25 · 0.75.

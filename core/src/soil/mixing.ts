@@ -119,10 +119,20 @@ function reachOf(parts: readonly RecipePart[]): number {
   return carried + open ** 2 * (meanOf(parts.filter(isOpen)) - carried);
 }
 
-/** `Mix of 3 coir, 1 perlite`. */
+/** Parts as one measures them with a pail: quarters are written as such, in every language alike. */
+const QUARTERS = ['', '¼', '½', '¾'] as const;
+
+function partsWord(count: number): string {
+  const quarters = Math.round(count * 4);
+  if (Math.abs(count * 4 - quarters) > 1e-9) return `${Number(count.toFixed(2))}`;
+  const whole = Math.floor(quarters / 4);
+  return `${whole || ''}${QUARTERS[quarters % 4]}` || '0';
+}
+
+/** `Mix of 3 coir, ½ perlite`. */
 function nameOf(parts: readonly RecipePart[]): string {
   const named = parts.map(
-    ({ what, parts: count }) => `${Number(count.toFixed(2))} ${ingredientWord(what)}`,
+    ({ what, parts: count }) => `${partsWord(count)} ${ingredientWord(what)}`,
   );
   return `Mix of ${named.join(', ')}`;
 }

@@ -1,5 +1,5 @@
 import { contradictions, evaluate, planterDesignSchema } from '@huerta/core';
-import { DEMO_GARDEN } from './garden';
+import { DEMO_GARDEN, demoGarden } from './garden';
 
 const findings = (index: number) =>
   evaluate(DEMO_GARDEN[index]!).assessment.findings.map((f) => `${f.severity} ${f.id}`);
@@ -10,6 +10,19 @@ test('every demo planter can exist and be kept', () => {
     expect(contradictions(design)).toEqual([]);
     expect(planterDesignSchema.safeParse(design).success).toBe(true);
   }
+});
+
+test('in inches it is the same garden: as sound and as faulty, with nearly the same water', () => {
+  demoGarden('us').forEach((design, i) => {
+    expect(contradictions(design)).toEqual([]);
+    expect(planterDesignSchema.safeParse(design).success).toBe(true);
+    const { findings: found, figures } = evaluate(design).assessment;
+    const worse = found.filter(({ severity }) => severity !== 'note');
+    const before = evaluate(DEMO_GARDEN[i]!).assessment;
+    const metric = before.findings.filter(({ severity }) => severity !== 'note');
+    expect(worse.map(({ id }) => id)).toEqual(metric.map(({ id }) => id));
+    expect(Math.abs(figures.usable / before.figures.usable - 1)).toBeLessThan(0.08);
+  });
 });
 
 test('a sound one for each wick, one overflow too high, one wick too weak for August', () => {

@@ -1,6 +1,7 @@
 import {
   cupOf,
   applyPatch,
+  inInches,
   inspected,
   STARTING_POINTS,
   usualPlanted,
@@ -10,6 +11,7 @@ import {
   type Patch,
   type Planted,
   type PlanterDesign,
+  type UnitSystem,
   type VesselDesign,
 } from '@huerta/core';
 import type { Services } from '../services';
@@ -225,10 +227,19 @@ const DEMO_VESSELS: readonly { name: string; vessel: VesselDesign }[] = [
   },
 ];
 
+/** The demo planters as they are built where one measures so. */
+export const demoGarden = (units: UnitSystem): readonly PlanterDesign[] =>
+  units === 'us' ? DEMO_GARDEN.map(inInches) : DEMO_GARDEN;
+
 /** Puts the demo planters into a garden that is still empty. */
-export async function loadDemoGarden({ planters }: Services): Promise<void> {
+export async function loadDemoGarden(
+  { planters }: Services,
+  units: UnitSystem = 'metric',
+): Promise<void> {
   if ((await planters.list()).kept.length > 0) return;
-  for (const design of DEMO_GARDEN) await planters.create({ name: design.name, value: design });
+  for (const design of demoGarden(units)) {
+    await planters.create({ name: design.name, value: design });
+  }
 }
 
 /** Puts the measured vessels among those of a garden that has none. */

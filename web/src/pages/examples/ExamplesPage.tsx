@@ -1,7 +1,7 @@
 import { Box, Button, Grid, Text } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
 import { GARDEN } from '@huerta/contract';
-import { daysToSay, evaluate, section, type PlanterDesign } from '@huerta/core';
+import { daysToSay, evaluate, inInches, section, type PlanterDesign } from '@huerta/core';
 import { useMemo } from 'react';
 import { useNavigate } from 'react-router';
 import { callRoute } from '../../api/client';
@@ -46,8 +46,9 @@ export default function ExamplesPage() {
   );
 }
 
-function Example({ design }: { design: PlanterDesign }) {
-  const { write } = useWords();
+function Example({ design: metric }: { design: PlanterDesign }) {
+  const { write, units } = useWords();
+  const design = useMemo(() => (units === 'us' ? inInches(metric) : metric), [metric, units]);
   const create = useCreatePlanter();
   const navigate = useNavigate();
   const { drawing, figures } = useMemo(() => {

@@ -25,16 +25,13 @@ import { usePriceBook } from '../../../api/build';
 import { useWords } from '../../../app/preferences';
 import { ChoiceField } from '../../../components/ChoiceField';
 import { useBench } from '../bench';
+import { capital } from './supports/fields';
 import { Choice, Group, Measure, Pair, Says, Tick } from './parts';
 
 /** Ingredients by a name that fits beside its parts. */
 const WORDS = Object.fromEntries(
   INGREDIENT_IDS.map((id) => [id, { name: capital(ingredientWord(id)) }]),
 ) as Record<IngredientId, { name: string }>;
-
-function capital(word: string): string {
-  return word.charAt(0).toUpperCase() + word.slice(1);
-}
 
 /** Only the first row shows its labels; the others keep theirs for those who listen. */
 const UNLABELLED = {

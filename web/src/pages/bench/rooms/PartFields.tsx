@@ -3,6 +3,7 @@ import { FIELDS, isSolid, partName, VENTS, type Lot, type PartDesign } from '@hu
 import { useEffect, useState } from 'react';
 import { Choice, Measure } from './parts';
 import { fieldsOf } from './supports';
+import { capital } from './supports/fields';
 
 const S = FIELDS.support;
 
@@ -32,7 +33,7 @@ export function PartFields({ part, onRemove }: PartFieldsProps) {
       {onRemove && (
         <Box display="flex" justifyContent="space-between" alignItems="center">
           <Text fontWeight="medium" fontSize="sm">
-            {partName(part, 2)}
+            {capital(partName(part, 2))}
           </Text>
           <Button variant="ghost" onClick={onRemove}>
             Leave out
