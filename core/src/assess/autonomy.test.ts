@@ -9,6 +9,7 @@ import {
   descentOf,
   lastDropLevel,
   soilReserve,
+  type Descent,
 } from './autonomy';
 
 const DAY = 86_400;
@@ -119,3 +120,57 @@ test.each([
   [11.9, 11],
   [Infinity, Infinity],
 ])('%d days are said as %d', (days, said) => expect(cautiousDays(days)).toBe(said));
+
+describe('a wick that brings more of everything', () => {
+  /** A reservoir of ten litres in twenty slices, from which less comes up the lower it stands. */
+  const anyDescent = fc
+    .record({
+      bottom: fc.double({ min: 0, max: 0.95, noNaN: true }),
+      bend: fc.double({ min: 0.5, max: 3, noNaN: true }),
+    })
+    .map(({ bottom, bend }): Omit<Descent, 'brings' | 'full'> & { shape: number[] } => ({
+      levels: Array.from({ length: 21 }, (_, i) => 0.1 * (1 - i / 20)),
+      volumes: Array.from({ length: 20 }, () => 0.0005),
+      supply: 0,
+      shape: Array.from(
+        { length: 20 },
+        (_, i) => bottom + (1 - bottom) * (1 - (i + 0.5) / 20) ** bend,
+      ),
+    }));
+  const usedOf = (
+    { shape, ...descent }: Omit<Descent, 'brings' | 'full'> & { shape: number[] },
+    duty: number,
+    reserve: number,
+  ): number => {
+    const demand = litresADay(1);
+    const brings = shape.map((share) => share * duty * demand);
+    return autonomyOf({ ...descent, brings, full: duty * demand }, demand, reserve).used;
+  };
+
+  test('makes no less of the water usable, however little it had to spare', () => {
+    fc.assert(
+      fc.property(
+        ...[anyDescent, fc.double({ min: 0.6, max: 4, noNaN: true })],
+        fc.double({ min: 0, max: 0.01, noNaN: true }),
+        (descent, duty, reserve) => {
+          const less = usedOf(descent, duty, reserve);
+          expect(usedOf(descent, 1.05 * duty, reserve)).toBeGreaterThanOrEqual(less - 1e-5);
+        },
+      ),
+    );
+  });
+
+  test('nowhere makes a jump of it: a hair more wick is a hair more water', () => {
+    fc.assert(
+      fc.property(
+        ...[anyDescent, fc.double({ min: 0.6, max: 4, noNaN: true })],
+        fc.double({ min: 0.001, max: 0.01, noNaN: true }),
+        (descent, duty, reserve) => {
+          const step = usedOf(descent, 1.002 * duty, reserve) - usedOf(descent, duty, reserve);
+          // Of ten litres; a slice is half a litre.
+          expect(Math.abs(step)).toBeLessThan(0.0004);
+        },
+      ),
+    );
+  });
+});

@@ -27,6 +27,12 @@ const STILL_COMES = 0.5;
  */
 const RECOVERS = 1.2;
 
+/**
+ * Share of what comes up from the full reservoir that is asked for at the most: a wick that only just carries the day
+ * has nothing to spare at any level, and its soil stands drier instead.
+ */
+const OF_FULL = 0.75;
+
 /** Days as they are said to a person: to the half below, from ten on to the whole, never rounded up. */
 export function cautiousDays(days: number): number {
   if (!Number.isFinite(days)) return days;
@@ -166,7 +172,7 @@ export function autonomyOf(descent: Descent, demand: number, reserve: number, op
     return told(until * (first + open), until, brim);
   }
   const least = STILL_COMES * Math.min(demand, full);
-  const keepsUp = full >= RECOVERS * demand;
+  const comesBack = Math.min(RECOVERS * demand, OF_FULL * full) / demand;
   let i = 0;
   let part = 0;
   for (; i < volumes.length; i += 1) {
@@ -191,12 +197,10 @@ export function autonomyOf(descent: Descent, demand: number, reserve: number, op
     // As far as the reserve carries it, and as far as it is made good after the next filling.
     part = lacks > 0 ? Math.min((reserve - lacked) / lacks, 1) : 1;
     const quick = volume / (brought + open);
-    if (keepsUp) {
-      const spare = (used + volume) / (demand + open) - RECOVERS * (quickest + quick);
-      if (spare < 0) {
-        const now = used / (demand + open) - RECOVERS * quickest;
-        part = Math.min(part, now / (now - spare));
-      }
+    const spare = (used + volume) / (demand + open) - comesBack * (quickest + quick);
+    if (spare < 0) {
+      const now = used / (demand + open) - comesBack * quickest;
+      part = Math.min(part, now / (now - spare));
     }
     used += part * volume;
     seconds += part * lasts;

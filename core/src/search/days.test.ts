@@ -97,3 +97,32 @@ test('days between refills are those of a season of that day, for changed design
   );
   expect(judged).toBeGreaterThan(40);
 });
+
+test.each([
+  // Spread wide, the same cloth brings less: so many times a hot day's thirst from the full mark.
+  [0.12, 2.0, 0.99],
+  [0.18, 1.5, 0.99],
+  [0.2, 1.4, 0.99],
+  [0.22, 1.3, 0.94],
+  [0.25, 1.1, 0.85],
+])(
+  'filled where the bench says so, a cloth spread %s m (%s times the thirst) gives %s of it, day after day',
+  (spread, duty, met) => {
+    const pail = STARTING_POINTS.find(({ id }) => id === 'cloth-pail')!.design;
+    const design = applyPatch(pail, [{ path: ['wicks', 0, 'spread'], value: spread }]);
+    const { planter, assessment } = evaluate(design);
+    const { figures } = assessment;
+    expect(figures.duty).toBeCloseTo(duty, 1);
+    const days = runSeason(planter, stillDay(160, design.place.etHot), {
+      planted: grown(design),
+      filling: { kind: 'when-low' },
+      refillAt: figures.usableLevel,
+    }).days.slice(80);
+    const share = days.reduce((sum, { drunk, asked }) => sum + drunk / asked, 0) / days.length;
+    expect(share).toBeGreaterThan(met);
+    // A weaker wick never makes more water usable than a stronger one.
+    const stronger = applyPatch(pail, [{ path: ['wicks', 0, 'spread'], value: spread - 0.04 }]);
+    const more = evaluate(stronger).assessment.figures.usable;
+    expect(figures.usable).toBeLessThan(more + 0.0002);
+  },
+);
