@@ -117,7 +117,7 @@ export const upperWicks: Rule = ({ design: { soil } }) => {
       id: 'upper-poor',
       severity: 'watch',
       room: 'soil',
-      text: say`Water from the top until roots are through it: ${mix.name.toLowerCase()} draws little up from the mix below. ${mix.caution ?? ''}`,
+      text: say`Water from the top until roots are through it: ${mix.name.toLowerCase()} draws little up from the mix below.`,
       propose: () => [{ label: say`Use one mix`, patch: [set(['soil', 'upper'], null)] }],
     },
   ];

@@ -8,6 +8,7 @@ import {
   drilledTo,
   RIM_GRIP,
 } from '../../planter';
+import type { ClothWickDesign } from '../../design';
 import { q, say } from '../../quantity';
 import { grown, type Outline } from '../../vessel';
 import type { Draft, Remedy, Rule } from '../finding';
@@ -106,6 +107,25 @@ export const pailsWithout: Rule = ({ design, planter }) => {
 
 /** The widest hole for a bunch of cloth that soil does not fall through. */
 const WIDE_BUNCH = 0.04;
+/** Legs that anybody gives a hole each. */
+const MOST_OWN_HOLES = 12;
+
+/** The same cloth in more and narrower legs, each through a hole of its own. */
+function narrower(spec: ClothWickDesign, index: number, wide: number): Remedy[] {
+  const legs = Math.ceil(spec.holes * wide ** 2);
+  if (legs <= spec.legs || legs > MOST_OWN_HOLES) return [];
+  const width = downToMm((spec.width * spec.legs) / legs);
+  return [
+    {
+      label: say`Cut it into ${q(legs, 'count')} legs ${q(width, 'length')} wide, each through its own hole`,
+      patch: [
+        set(['wicks', index, 'legs'], legs),
+        set(['wicks', index, 'width'], width),
+        set(['wicks', index, 'holes'], legs),
+      ],
+    },
+  ];
+}
 
 /** Cloth as it goes through its hole, and as it lies under the soil. */
 export const clothFits: Rule = ({ design, planter }) =>
@@ -123,8 +143,10 @@ export const clothFits: Rule = ({ design, planter }) =>
         severity: neck ? 'fault' : 'watch',
         room: 'wick',
         text: neck
-          ? say`Bunched, this cloth is ${q(across, 'length')} across and does not go through a cap of ${q(design.bed?.kind === 'neck' ? design.bed.neckDiameter : 0, 'length')}.`
-          : say`Share the cloth over more holes: ${spec.holes === 1 ? 'one' : say`${q(spec.holes, 'count')}`} of ${q(bunchHole(spec), 'length')} each let soil fall past it.`,
+          ? say`Use fewer or thinner strands: bunched they are ${q(across, 'length')} across, and the neck takes ${q(neck, 'length')}.`
+          : spec.holes === 1
+            ? say`Share the cloth over more holes: soil falls past it through one of ${q(bunchHole(spec), 'length')}.`
+            : say`Share the cloth over more holes: soil falls past it through ${q(spec.holes, 'count')} of ${q(bunchHole(spec), 'length')}.`,
         propose: () =>
           neck
             ? [
@@ -138,6 +160,7 @@ export const clothFits: Rule = ({ design, planter }) =>
                   label: say`Share it over ${q(holes, 'count')} holes`,
                   patch: [set(['wicks', index, 'holes'], holes)],
                 },
+                ...narrower(spec, index, across / most),
               ],
       });
     }
@@ -199,6 +222,9 @@ export const cupHangs: Rule = ({ planter }) =>
     ];
   });
 
+/** The least by which one can move a hole, metres. */
+const CAN_BE_MOVED = 0.002;
+
 /** Holes in the sheet that leave too little of it to each other or to its edge. */
 export const bridges: Rule = ({ planter }) => {
   const sheet = deckSheet(planter);
@@ -209,11 +235,17 @@ export const bridges: Rule = ({ planter }) => {
   holes.forEach((one, i) => {
     const inner = grown(sheet, -one.r);
     const edge = edgeOf(inner, one);
-    if (edge < least) [least, who] = [edge, [partName(one.lot, 1), 'the edge']];
+    if (edge < least) [least, who] = [edge, [`the ${partName(one.lot, 1)}`, 'the edge']];
     holes.slice(i + 1).forEach((other) => {
       const bridge = Math.hypot(one.x - other.x, one.y - other.y) - one.r - other.r;
       if (bridge < least)
-        [least, who] = [bridge, [partName(one.lot, 1), `the ${partName(other.lot, 1)}`]];
+        [least, who] = [
+          bridge,
+          [
+            `the ${partName(one.lot, 1)}`,
+            one.lot === other.lot ? 'the next one' : `the ${partName(other.lot, 1)}`,
+          ],
+        ];
     });
   });
   if (least >= BRIDGE - 1e-4) return [];
@@ -229,7 +261,7 @@ export const bridges: Rule = ({ planter }) => {
       id: 'hole-bridge',
       severity: 'fault',
       room: 'wick',
-      text: say`Leave ${q(BRIDGE, 'length')} between the holes for ${who[0] ?? ''} and ${who[1] ?? ''}: at ${q(Math.max(least, 0), 'length')} the sheet tears.`,
+      text: say`Move ${who[0] ?? ''} ${q(Math.max(upToMm(BRIDGE - least), CAN_BE_MOVED), 'length')} away from ${who[1] ?? ''}: the sheet tears where less than ${q(BRIDGE, 'length')} of it is left.`,
       propose: () => [{ label: say`Let Huerta place them`, patch: moved }],
     },
   ];
