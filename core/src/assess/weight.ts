@@ -1,5 +1,5 @@
 import { fillMedium, grainOf, type FillId, type Matter } from '../catalog';
-import { areaOf, grown } from '../vessel';
+import { areaOf, grown, standsOver } from '../vessel';
 import { drainable, meanWaterContent, mixOf } from '../soil';
 import { GIVEN_UP_AT, soilBeds, supplyMass, type Planter } from '../planter';
 import { packedIn } from './amounts';
@@ -118,7 +118,7 @@ export function weigh(planter: Planter, soilVolume: number, water: number): Weig
       return sum + heldIn(hangs, mix, brim);
     }, 0);
   const full = dry + (held + water) * WATER_DENSITY;
-  const foot = vessel.outlineAt(vessel.flat ? 0 : vessel.depth);
+  const foot = standsOver(vessel);
   const footprint = areaOf(grown(foot, vessel.wall));
   const frame = design.vessel.kind === 'frame' ? design.vessel : null;
   const { supply } = design.reservoir;

@@ -2,6 +2,7 @@ import { WIND } from '../catalog';
 import { peakOf, standsOn } from '../crop';
 import { cropIn, type Planted, type PlanterDesign } from '../design';
 import type { Planter } from '../planter';
+import { standsOver } from '../vessel';
 
 /**
  * Whether the wind tips a planter: the moment of a gust on leaves and vessel about the edge of its foot, against its
@@ -67,7 +68,7 @@ export function standingOf(planter: Planter, full: number, water: number): Stand
   const { design, vessel, heights, bed } = planter;
   if (design.place.rain === 'indoors' || design.vessel.kind === 'frame' || bed.places.length > 1)
     return null;
-  const foot = vessel.outlineAt(0);
+  const foot = standsOver(vessel);
   const half = Math.min(foot.a, foot.b) + vessel.wall;
   const rim = vessel.outlineAt(vessel.depth);
   const side = 2 * Math.max(rim.a, foot.a) * heights.rim;

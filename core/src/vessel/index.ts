@@ -9,6 +9,14 @@ export {
   shared,
   type Outline,
 } from './outline';
-export { clearBetween, shellVolume, stacked, turned, type Station, type Vessel } from './vessel';
+export {
+  clearBetween,
+  shellVolume,
+  standsOver,
+  stacked,
+  turned,
+  type Station,
+  type Vessel,
+} from './vessel';
 export { bedShape, lyingCylinder, segmentArea, shapeOf } from './shapes';
 export { monotoneCurve } from './monotone';

@@ -35,6 +35,13 @@ export interface Form {
   volumeBelow(z: number): number;
 }
 
+/** How high up its side a round-bottomed vessel is wedged, as a share of its depth. */
+const WEDGED = 0.1;
+
+/** The outline between whose edges a vessel stands: its floor, or its wedges where it would roll. */
+export const standsOver = (vessel: Vessel): Outline =>
+  vessel.outlineAt(vessel.flat ? 0 : WEDGED * vessel.depth);
+
 /** A vessel from its form: clamps heights and adds what follows. */
 export function vesselOf(form: Form): Vessel {
   const inside = (z: number) => Math.min(Math.max(z, 0), form.depth);

@@ -1,6 +1,7 @@
 import { shimsOf } from '../assess';
 import { BEARERS, nameOf, storageWith, type Kind, type Lot } from '../planter';
 import { q, say } from '../quantity';
+import { standsOver } from '../vessel';
 import type { Maker } from './maker';
 import { measure, type StepId } from './step';
 
@@ -69,7 +70,10 @@ export function test(maker: Maker): void {
   const long = 2 * vessel.outlineAt(Math.min(heights.brim, vessel.depth)).a;
   const { supply } = design.reservoir;
   const runs = heights.invert !== null && design.overflow?.kind !== 'rim' && !supply;
-  const rolls = design.vessel.kind === 'lying';
+  const { a, b } = standsOver(planter.vessel);
+  const wedged = planter.vessel.flat
+    ? say``
+    : say`, wedged on both long sides, ${q(2 * Math.min(a, b), 'length')} from wedge to wedge so that it cannot roll`;
   const stands = inTest(maker);
   const names = [
     ...new Set(planter.lots.filter((lot) => stands(lot) && lot.pieces.length > 0).map(inItOf)),
@@ -78,7 +82,7 @@ export function test(maker: Maker): void {
     names.length > 0 ? say`, with ${listed(names)} in it and nothing else` : say`, still empty`;
   maker.say(
     'test',
-    say`Put it where it will stay${rolls ? ', wedged on both long sides so that it cannot roll' : ''}, and level it${shims ? say`: ${shims}` : ''}.`,
+    say`Put it where it will stay${wedged}, and level it${shims ? say`: ${shims}` : ''}.`,
     10,
   );
   maker.say(

@@ -86,7 +86,7 @@ export const partsVented: Rule = ({ planter }) =>
             id: `supports-airlock-${lot.index}`,
             severity: 'fault' as const,
             room: 'water' as const,
-            text: say`Give the ${name} a hole at the top: ${many ? 'they catch' : 'it catches'} air, and ${q(caught, 'volume')} stays empty.`,
+            text: say`Give the ${name} a hole at the top: ${many ? 'they catch' : 'it catches'} air, and ${q(caught, 'volume')} stay empty.`,
             propose,
           }
         : {

@@ -29,7 +29,7 @@ export const roots: Rule = ({ design, planter, figures }) => {
       id: 'roots-short',
       severity: figures.growingDepth < needs * STUNTED ? 'fault' : 'watch',
       room: 'soil',
-      text: say`${crop} wants ${q(needs, kind)} of root room and gets ${q(figures.growingDepth, kind)}.`,
+      text: say`Give ${crop.toLowerCase()} deeper soil: it wants ${q(needs, kind)} of root room and gets ${q(figures.growingDepth, kind)}.`,
       propose: () => {
         const missing = needs - figures.growingDepth;
         const gap = gapToKeep(design);
@@ -95,7 +95,7 @@ export const upperFits: Rule = ({ design, planter }) => {
       id: 'upper-deep',
       severity: 'watch',
       room: 'soil',
-      text: say`Make the upper mix thinner: ${q(upper.depth, 'length')} of ${q(depth, 'length')} of soil leave nothing of the lower.`,
+      text: say`Make the upper mix thinner: ${q(upper.depth, 'length')} of it in ${q(depth, 'length')} of soil leave nothing of the lower.`,
       propose: () => [
         {
           label: say`Make it ${q(half, 'length')} deep`,

@@ -34,6 +34,11 @@ export const wantsSupport: Rule = ({ design: { planting } }) =>
     ];
   });
 
+/** What tips it is said as less than a gust by what can be told apart, m/s. */
+const LESS = 0.45;
+/** From so high on there is something of a crop to tie, metres. */
+const CAN_BE_TIED = 0.6;
+
 export const tips: Rule = ({ design, figures }) => {
   const { wind } = figures;
   if (!wind || wind.empty >= wind.gust) return [];
@@ -52,7 +57,7 @@ export const tips: Rule = ({ design, figures }) => {
       id: 'tips',
       severity: always ? 'fault' : 'watch',
       room: 'soil',
-      text: say`Tie it to something firm: low on water it tips over at ${q(wind.empty, 'speed')}, and gusts here reach ${q(wind.gust, 'speed')}.`,
+      text: say`Tie it to something firm: low on water it tips over at ${q(Math.min(wind.empty, wind.gust - LESS), 'speed')}, and gusts here reach ${q(wind.gust, 'speed')}.`,
       propose: () => steadied(design, tallest),
     },
   ];
@@ -65,7 +70,7 @@ function steadied({ planting, place }: PlanterDesign, tallest: number): Remedy[]
     set(['planting', 'crops', tallest, 'support'], support);
   const calmer = [set(['place', 'wind'], place.wind === 'windy' ? 'breezy' : 'calm')];
   const remedies: Remedy[] = [];
-  if (planted && planted.support !== 'tied') {
+  if (planted && planted.support !== 'tied' && cropIn(planted).height >= CAN_BE_TIED) {
     const name = cropIn(planted).name.toLowerCase();
     remedies.push(
       { label: say`Tie ${name} in a cage to a wall or pole`, patch: [hold('tied')] },

@@ -49,7 +49,7 @@ export const tubeMissing: Rule = ({ design, planter }) => {
 
 export const tubeHole: Rule = ({ design: { fillTube, reservoir, bed } }) => {
   if (!fillTube || (reservoir.cover !== 'platform' && bed?.kind !== 'nested')) return [];
-  const { outside, name } = PIPES[fillTube.pipe];
+  const { outside } = PIPES[fillTube.pipe];
   const right = holeForPipe(fillTube.pipe);
   const propose = () => [
     { label: say`Drill ${q(right, 'length')}`, patch: [set(['fillTube', 'hole'], right)] },
@@ -60,7 +60,7 @@ export const tubeHole: Rule = ({ design: { fillTube, reservoir, bed } }) => {
         id: 'tube-hole-small',
         severity: 'fault',
         room: 'tube',
-        text: say`Make the tube’s hole of ${q(fillTube.hole, 'length')} wider: the ${name} is ${q(outside, 'length')} across outside.`,
+        text: say`Make the tube’s hole wider: it is ${q(fillTube.hole, 'length')}, and its pipe is ${q(outside, 'length')} outside.`,
         propose,
       },
     ];
@@ -144,7 +144,7 @@ export const tubeJoint: Rule = ({ design, planter }) => {
   const { fillTube } = design;
   const pipe = lyingOf(planter);
   if (!fillTube || !pipe) return [];
-  const { outside, name } = PIPES[fillTube.pipe];
+  const { outside } = PIPES[fillTube.pipe];
   const { diameter, stiff } = pipe.spec;
   const joinBy = (joint: TubeJoint): Remedy => ({
     label: JOIN_BY[joint],

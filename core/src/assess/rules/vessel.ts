@@ -31,7 +31,7 @@ export const formerContents: Rule = ({ design: { vessel } }) => {
 
 export const material: Rule = ({ design: { vessel } }) => {
   const says = {
-    unknown: say`The plastic has no code to go by. For food, look for 1, 2, 4 or 5 in the triangle on the base.`,
+    unknown: say`Look for 1, 2, 4 or 5 in the triangle on its base: of other plastic nobody knows what it gives to food.`,
     other: say`Plastics coded 3, 6 and 7 are not the ones to grow food in. Look for 1, 2, 4 or 5.`,
     'treated-wood': say`Keep a whole liner between, or use untreated boards: this timber gives its poison to food.`,
   };
@@ -276,7 +276,7 @@ export const load: Rule = ({ design: { place }, figures: { weight } }) => {
       id: 'carry',
       severity: 'note',
       room: 'vessel',
-      text: say`Empty it already weighs ${q(weight.empty, 'mass')}: ${weight.carriers === 2 ? 'two people' : `${weight.carriers} people`} to put it in its place.`,
+      text: say`Take ${weight.carriers === 2 ? 'two people' : `${weight.carriers} people`} to put it in its place: empty it already weighs ${q(weight.empty, 'mass')}.`,
     });
   }
   return drafts;

@@ -283,6 +283,8 @@ export const wickWeak: Rule = (bench) => {
 
 /** Share of the water that must be of use before roots are down for it not to be worth a word. */
 const MUCH_FROM_THE_START = 0.6;
+/** Below this share of it nothing worth a word comes up. */
+const NEXT_TO_NONE = 0.01;
 
 /** What only roots bring up has to be given from the top until they are there. */
 export const rootsFirst: Rule = (bench) => {
@@ -296,7 +298,7 @@ export const rootsFirst: Rule = (bench) => {
       id: 'roots-first',
       severity: 'note',
       room: 'wick',
-      text: say`Water from the top for ${first}: until roots are down, ${q(beforeRoots.usable, 'volume')} of ${q(usable, 'volume')} come up.`,
+      text: say`Water from the top for ${first}: until roots are down, ${beforeRoots.usable < NEXT_TO_NONE * usable ? 'none' : say`${q(beforeRoots.usable, 'volume')}`} of ${q(usable, 'volume')} come up.`,
       propose: () => [addCloth(bench, 4), addColumns(bench, 4, 0.15), addColumns(bench, 8, 0.2)],
     },
   ];
