@@ -144,7 +144,7 @@ export const tubeJoint: Rule = ({ design, planter }) => {
   const { fillTube } = design;
   const pipe = lyingOf(planter);
   if (!fillTube || !pipe) return [];
-  const { outside } = PIPES[fillTube.pipe];
+  const { outside, name } = PIPES[fillTube.pipe];
   const { diameter, stiff } = pipe.spec;
   const joinBy = (joint: TubeJoint): Remedy => ({
     label: JOIN_BY[joint],
@@ -174,7 +174,7 @@ export const tubeJoint: Rule = ({ design, planter }) => {
       'tube-joint-slit',
       stiff
         ? say`Join them with a fitting or an X in the crown: no slit in a rigid pipe closes round a tube.`
-        : say`The ${name} is wider than the pipe of ${q(diameter, 'length')} that should be tied round it.`,
+        : say`Join them another way: the ${name} is wider than the pipe of ${q(diameter, 'length')} that is tied round it.`,
       [joinBy('elbow'), joinBy('tee'), joinBy('cross'), ...thinnerPipe],
     );
   }
