@@ -38,8 +38,12 @@ const long = () =>
 /** Where the thread's program lies beside the built server; it is not there in tests. */
 const PROGRAM = join(dirname(process.argv[1] ?? ''), 'papers.js');
 
-/** The papers' thread; where its program was not built they are drawn here. */
-export function papersOf(program = PROGRAM): Papers {
+/**
+ * The papers' thread; where its program was not built they are drawn here.
+ *
+ * @param longest how long one is waited for, milliseconds
+ */
+export function papersOf(program = PROGRAM, longest = LONGEST_MS): Papers {
   if (!existsSync(program)) return { draw: drawPaper };
   const queue: Waiting[] = [];
   let worker: Worker | null = null;
@@ -61,12 +65,13 @@ export function papersOf(program = PROGRAM): Papers {
   };
   const begin = (): Worker => {
     const made = new Worker(program);
-    made.unref();
     made.on('message', give);
     made.on('error', (error) => {
       worker = null;
       end(({ fail }) => fail(error));
     });
+    // What waits for nothing but this thread has ended. A listener would hold it again: so last.
+    made.unref();
     return made;
   };
   const next = (): void => {
@@ -78,7 +83,7 @@ export function papersOf(program = PROGRAM): Papers {
       void worker?.terminate();
       worker = null;
       end(({ fail }) => fail(long()));
-    }, LONGEST_MS);
+    }, longest);
   };
   return {
     draw: (job) =>

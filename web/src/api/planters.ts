@@ -133,9 +133,11 @@ export interface Made {
  *
  * @throws RefusedError when the server does not take it
  */
-export async function createPlanter(design: PlanterDesign): Promise<Made> {
-  const id = uuid();
-  const kept = await keepChange('planter', id, 0, { design });
+export const createPlanter = (design: PlanterDesign): Promise<Made> => keptFirst(uuid(), 0, design);
+
+/** Keeps a design on this device and sends it; @param base the revision that it was made from, 0 for none */
+async function keptFirst(id: string, base: number, design: PlanterDesign): Promise<Made> {
+  const kept = await keepChange('planter', id, base, { design });
   try {
     await saveKept(kept);
     await keeper.drop(kept.key, kept.saveId);
@@ -161,7 +163,7 @@ export function useCreatePlanter() {
   return useMutation({ mutationFn: createPlanter, onSuccess: again(client) });
 }
 
-/** Changes a planter as the server has it, as renaming does. */
+/** Changes a planter as the server has it, as renaming does; what cannot be sent waits on this device. */
 export function useChangePlanter() {
   const client = useQueryClient();
   return useMutation({
@@ -175,7 +177,7 @@ export function useChangePlanter() {
       change(now: PlanterDesign): PlanterDesign;
     }) => {
       const { revision, design } = await fetchPlanter(id);
-      return savePlanter(id, { revision, saveId: uuid() }, change(design));
+      return keptFirst(id, revision, change(design));
     },
     onSettled: again(client),
   });

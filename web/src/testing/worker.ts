@@ -1,4 +1,5 @@
 import { expose } from 'comlink';
+import { problemSchema } from '@huerta/contract';
 import { work, type Work } from '../workers/work';
 
 type Listener = (event: { data: unknown }) => void;
@@ -78,7 +79,7 @@ interface Asked {
 }
 
 /**
- * A server of one's own: `answer` gives a body, or null for nothing there, or throws for no server.
+ * A server of one's own: `answer` gives a body or a problem, or null for nothing there, or throws for no server.
  * Returns what was asked.
  */
 export function serveWith(answer: (asked: Asked) => unknown): Asked[] {
@@ -92,11 +93,12 @@ export function serveWith(answer: (asked: Asked) => unknown): Asked[] {
     log.push(asked);
     try {
       const body = answer(asked);
-      const ok = body !== null && body !== undefined;
+      const said = body ?? NOWHERE;
+      const { status } = problemSchema.safeParse(said).data ?? { status: 200 };
       return Promise.resolve({
-        ok,
-        status: ok ? 200 : 404,
-        json: () => Promise.resolve(body ?? NOWHERE),
+        ok: status < 400,
+        status,
+        json: () => Promise.resolve(said),
       } as Response);
     } catch (error) {
       return Promise.reject(error as Error);
