@@ -20,7 +20,7 @@ import { installWorker, serveWith } from '../../testing/worker';
 import { show } from '../../testing/render';
 import { work } from '../../workers/work';
 import SeasonPage from './SeasonPage';
-import { difference, seasonSentence } from './words';
+import { difference, fillings, seasonSentence } from './words';
 
 const id = '00000000-0000-4000-8000-000000000001';
 const at = '2026-05-01T08:00:00.000Z';
@@ -74,6 +74,17 @@ const open = (view: string, patch: Patch = []) => {
   );
   return userEvent.setup();
 };
+
+test.each([
+  [17, 17, '17 fillings'],
+  [16.6, 17.4, '17 fillings'],
+  [15, 19, '15 to 19 fillings'],
+  [0, 1, '0 to 1 filling'],
+  [1, 1, '1 filling'],
+  [0, 0, 'none'],
+])('from %s to %s is told as %s', (low, high, words) => {
+  expect(fillings({ low, high })).toBe(words);
+});
 
 test('the season in a sentence, its days as a table, and the drawing of any day', async () => {
   open('season');

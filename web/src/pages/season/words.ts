@@ -25,13 +25,19 @@ export function seasonSentence(
         ]
           .filter(Boolean)
           .join(' ');
-  const many = outlook
-    ? ` In eight weathers of ten it takes from ${Math.round(outlook.fills.low)} to ${Math.round(outlook.fills.high)} fillings.`
-    : '';
+  const many = outlook ? ` In eight weathers of ten it takes ${fillings(outlook.fills)}.` : '';
   const frost = freezes
     ? ` Its water may freeze from ${writeDate(freezes, 'long')} on: empty it before that, and open the overflow.`
     : '';
   return `Over ${days} days plants drink ${write(drunk, 'volume')}, and ${given}. ${short}${many}${frost}`;
+}
+
+/** So many fillings, or from so many to so many. */
+export function fillings({ low, high }: { low: number; high: number }): string {
+  const [few, most] = [Math.round(low), Math.round(high)];
+  if (most === 0) return 'none';
+  const word = many(most, 'filling');
+  return few === most ? `${few} ${word}` : `${few} to ${most} ${word}`;
 }
 
 const times = (count: number): string => (count === 1 ? 'once' : `${count} times`);

@@ -150,7 +150,7 @@ function Lead({ round, working }: { round: Round; working: boolean }) {
   );
   const cans = Math.ceil(water / canOf(units));
   return (
-    <Text fontSize="lg" role="status" mb="3">
+    <Text fontSize="lg" role="status" mt="4" mb="3">
       {writeDate(today, 'long')}.{' '}
       {water > 0
         ? `About ${write(water, 'volume')} to carry, ${cans} ${many(cans, 'can')} of ${write(canOf(units), 'volume')}.`
