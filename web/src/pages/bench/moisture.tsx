@@ -38,7 +38,7 @@ const MoistureContext = createContext<Moisture>({
 });
 
 /** A design that nothing changed for so long is looked at, milliseconds. */
-const REST_MS = 700;
+const REST_MS = 2000;
 
 /** Looks at where the water gets to whenever the design is at rest, and shares what is painted of it. */
 export function WithMoisture({ children }: { children: ReactNode }) {
@@ -57,7 +57,8 @@ function useMoistureFinding(design: PlanterDesign): Finding | null {
     const timer = setTimeout(() => setRested(design), REST_MS);
     return () => clearTimeout(timer);
   }, [design]);
-  const asked = useMemo(() => rested && fullOnAHotDay(rested), [rested]);
+  // What is worked out while a line begins to move is given up, so as not to hold it up.
+  const asked = useMemo(() => (rested === design ? fullOnAHotDay(design) : null), [rested, design]);
   const field = useField(asked);
   const found = useMemo(() => field.value && fieldFinding(field.value, []), [field.value]);
   const carried = useCarries(asked, found !== null && field.current);
