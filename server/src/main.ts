@@ -89,23 +89,27 @@ async function main(): Promise<void> {
   });
   const server = createApp({ ...app, home: { keeper, secrets, copies } }).listen(port, '127.0.0.1');
   stayOpen(server);
-  await once(server, 'listening');
-  const address = server.address();
-  const open = typeof address === 'object' && address ? address.port : port;
-  logger.info(`Huerta is at http://localhost:${open}, with the garden in ${folder}`);
-  services.garden.soon();
-  services.standing.begin();
-  await keeper.begin();
-  const { addresses, trouble } = await keeper.state();
-  if (addresses[0])
-    logger.info(`The door is open: devices that were let in come by ${addresses.join(', ')}`);
-  if (trouble) logger.warn(trouble);
-
+  const begin = async (): Promise<void> => {
+    await once(server, 'listening');
+    const address = server.address();
+    const open = typeof address === 'object' && address ? address.port : port;
+    logger.info(`Huerta is at http://localhost:${open}, with the garden in ${folder}`);
+    services.garden.soon();
+    services.standing.begin();
+    await keeper.begin();
+    const { addresses, trouble } = await keeper.state();
+    if (addresses[0])
+      logger.info(`The door is open: devices that were let in come by ${addresses.join(', ')}`);
+    if (trouble) logger.warn(trouble);
+  };
+  const begun = begin();
+  // Before anything is answered: whoever sees it run may stop it.
   const stop = (signal: string): void => {
     logger.info(`${signal}: finishing what is under way`);
     server.close(() => {
-      void keeper
-        .stop()
+      void begun
+        .catch(() => undefined)
+        .then(() => keeper.stop())
         .then(() => database.close())
         .then(() => process.exit(0));
     });
@@ -114,6 +118,7 @@ async function main(): Promise<void> {
   };
   process.once('SIGINT', stop);
   process.once('SIGTERM', stop);
+  await begun;
 }
 
 main().catch((error: unknown) => {
