@@ -1,7 +1,15 @@
 import { heldAt, march, mediumFor, uniform, type End, type Looked, type Medium } from '../column';
 import { applyPatch, STARTING_POINTS, type Patch } from '../design';
 import { assemble } from '../planter';
-import { carries, fieldFinding, moistureField, picturesOf, pictureTurned, readField } from '.';
+import {
+  carries,
+  fieldFinding,
+  moistureField,
+  picturesOf,
+  pictureTurned,
+  readField,
+  withMoisture,
+} from '.';
 import { judge } from '../assess';
 import { wordsIn } from '../quantity';
 import { gridOf, type Body, type Grid } from './grid';
@@ -296,6 +304,24 @@ describe('what the moisture says among the findings', () => {
     expect(told(0.3, 0.5, null)).toMatch(/in patches\.$/);
     // Nothing comes up at all: that is a wick that is missing, and said as one.
     expect(told(1, 1, null)).toBeNull();
+  });
+
+  test('stands among the others by how bad it is, and not where a wick has a fault', () => {
+    const { pictures, carried } = onAHotDay('nested-totes', [
+      { path: ['wicks', 0, 'legs'], value: 2 },
+    ]);
+    const moisture = fieldFinding(pictures, carried);
+    const other = (id: string, severity: 'fault' | 'note', room: 'wick' | 'soil') => ({
+      ...moisture!,
+      ...{ id, severity, room },
+    });
+    const [bad, good] = [other('roots', 'fault', 'soil'), other('lift', 'note', 'soil')];
+    expect(withMoisture([bad, good], moisture).map(({ id }) => id)).toEqual([
+      ...['roots', 'moisture', 'lift'],
+    ]);
+    expect(withMoisture([bad, good], null)).toEqual([bad, good]);
+    const weak = other('wick-weak', 'fault', 'wick');
+    expect(withMoisture([weak, good], moisture)).toEqual([weak, good]);
   });
 
   test('seed stays moist where the surface is within what its mix gets wet to, as the findings have it', () => {

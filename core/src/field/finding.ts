@@ -1,4 +1,4 @@
-import type { Finding } from '../assess';
+import { rank, type Finding } from '../assess';
 import { q, say, type Message } from '../quantity';
 import { FEW, type Carry, type FieldReading } from './advice';
 import type { FieldPictures } from './pictures';
@@ -29,6 +29,19 @@ export function fieldFinding(
       patch,
     })),
   };
+}
+
+/**
+ * The findings with that of the moisture among them, worst first; without it where a wick has a fault, which is
+ * why soil stays dry then.
+ */
+export function withMoisture(
+  findings: readonly Finding[],
+  moisture: Finding | null,
+): readonly Finding[] {
+  const faulty = findings.some(({ room, severity }) => room === 'wick' && severity === 'fault');
+  if (!moisture || faulty) return findings;
+  return [...findings, moisture].sort((a, b) => rank(a.severity) - rank(b.severity));
 }
 
 /** What to do first, then where it is dry and how much of it. */

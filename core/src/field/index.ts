@@ -9,4 +9,4 @@ export {
 export { columnAt, type Grid } from './grid';
 export { carries, readField, sayField, type Carry, type FieldReading } from './advice';
 export { picturesOf, pictureTurned, type FieldPicture, type FieldPictures } from './pictures';
-export { fieldFinding } from './finding';
+export { fieldFinding, withMoisture } from './finding';

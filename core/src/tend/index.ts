@@ -1,5 +1,5 @@
 export { calendarOf, type CalendarEvent } from './calendar';
-export { WEEK_STARTS, weeksOf, type CalendarDay, type WeekStart } from './weeks';
+export { partedAt, WEEK_STARTS, weeksOf, type CalendarDay, type WeekStart } from './weeks';
 export { dutiesOf, type Duty } from './duties';
 export {
   DEED_IDS,

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { dayAfter, daysBetween } from '../climate';
 import { say } from '../quantity';
 import type { CalendarEvent } from './calendar';
-import { WEEK_STARTS, weekOf, weeksOf } from './weeks';
+import { partedAt, WEEK_STARTS, weekOf, weeksOf } from './weeks';
 
 const anyDay = fc.integer({ min: 0, max: 4000 }).map((days) => dayAfter('2020-01-01', days));
 const anyStart = fc.constantFrom(...WEEK_STARTS);
@@ -55,4 +55,20 @@ test('what takes several days stands once, on its likely day; what goes on stand
       },
     ),
   );
+});
+
+test('what is due by today and has no day of its own stands apart; a filling never does', () => {
+  const today = '2026-07-15';
+  const of = (kind: CalendarEvent['kind'], ago: number): CalendarEvent => ({
+    ...event(`${kind} ${ago}`, dayAfter(today, -ago), 1, dayAfter(today, -ago)),
+    kind,
+  });
+  const events = [
+    ...[of('fill', 0), of('duty', 0), of('duty', -3), of('pick', 5), of('plant', -1)],
+    ...[of('away', 2), of('visit', 0)],
+  ];
+  const [now, ahead] = partedAt(events, today);
+  expect(now.map(({ uid }) => uid)).toEqual(['duty 0', 'pick 5']);
+  expect([...now, ...ahead]).toHaveLength(events.length);
+  expect(ahead.map(({ kind }) => kind)).toEqual(['fill', 'duty', 'plant', 'away', 'visit']);
 });

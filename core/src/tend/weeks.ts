@@ -15,6 +15,16 @@ export interface CalendarDay {
   events: CalendarEvent[];
 }
 
+/** What is due by today and can be done on any day, which stands apart; and what stands on its day. */
+export function partedAt(
+  events: readonly CalendarEvent[],
+  today: string,
+): [now: CalendarEvent[], ahead: CalendarEvent[]] {
+  const isNow = ({ kind, from }: CalendarEvent): boolean =>
+    (kind === 'duty' || kind === 'plant' || kind === 'pick') && from <= today;
+  return [events.filter(isNow), events.filter((event) => !isNow(event))];
+}
+
 /** The first day of the week that a day lies in; both ISO dates. */
 export function weekOf(date: string, starts: WeekStart): string {
   const weekday = new Date(`${date}T00:00:00Z`).getUTCDay();

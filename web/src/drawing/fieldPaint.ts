@@ -57,12 +57,15 @@ export function paintField(picture: FieldPicture): FieldPainting {
     number,
     number,
   ];
-  const classes = classesOf(picture, width, height);
+  const suctions = Float32Array.from({ length: width * height }, (_, n) =>
+    between(picture, ((n % width) + 0.5) / width, 1 - (Math.floor(n / width) + 0.5) / height),
+  );
+  const classes = Uint8Array.from(suctions, (one) => CLASSES.indexOf(moistureAt(-one)));
   const canvas = document.createElement('canvas');
   Object.assign(canvas, { width, height });
   const paint = canvas.getContext('2d');
   if (!paint) return { url: '', words: [] };
-  paint.putImageData(painted(picture, classes, width, height), 0, 0);
+  paint.putImageData(painted(suctions, classes, width, height), 0, 0);
   // Only what lies inside the soil's outline stays.
   const path = new Path2D();
   for (const [x, y] of picture.outline) {
@@ -75,16 +78,6 @@ export function paintField(picture: FieldPicture): FieldPainting {
 }
 
 const CLASSES: readonly Moisture[] = ['wet', 'easy', 'dry'];
-
-/** What each pixel is, as a place in the list of classes. */
-function classesOf(picture: FieldPicture, width: number, height: number): Uint8Array {
-  return Uint8Array.from({ length: width * height }, (_, n) => {
-    const [x, y] = [n % width, Math.floor(n / width)];
-    return CLASSES.indexOf(
-      moistureAt(-between(picture, (x + 0.5) / width, 1 - (y + 0.5) / height)),
-    );
-  });
-}
 
 /** Room that a word wants to every side, as a share of the painting's longer side. */
 const WORD_ROOM = 0.045;
@@ -127,7 +120,7 @@ function roomAt(classes: Uint8Array, width: number, height: number): Uint16Array
 }
 
 function painted(
-  picture: FieldPicture,
+  suctions: Float32Array,
   classes: Uint8Array,
   width: number,
   height: number,
@@ -138,7 +131,7 @@ function painted(
     const meets =
       (x < width - 1 && classes[n + 1] !== classes[n]) ||
       (y < height - 1 && classes[n + width] !== classes[n]);
-    const ink = meets ? LINE : inkOf(between(picture, (x + 0.5) / width, 1 - (y + 0.5) / height));
+    const ink = meets ? LINE : inkOf(suctions[n]!);
     image.data.set([...ink, 255], n * 4);
   }
   return image;

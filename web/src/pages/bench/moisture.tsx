@@ -1,6 +1,6 @@
 import {
   fieldFinding,
-  rank,
+  withMoisture,
   type FieldPicture,
   type Finding,
   type PlanterDesign,
@@ -87,14 +87,10 @@ export function useMoisture(): MoistureShown | null {
 export const useMoisturePanel = (): Pick<Moisture, 'open' | 'setOpen' | 'show'> =>
   use(MoistureContext);
 
-/** All findings, worst first: those of the bench, and what the moisture says where nothing worse is wrong with a wick. */
+/** All findings, worst first: those of the bench, and what the moisture says. */
 export function useFindings(): readonly Finding[] {
   const { assessment } = useBench();
   const { finding } = use(MoistureContext);
   const { findings } = assessment;
-  return useMemo(() => {
-    const worse = findings.some(({ room, severity }) => room === 'wick' && severity === 'fault');
-    if (!finding || worse) return findings;
-    return [...findings, finding].sort((a, b) => rank(a.severity) - rank(b.severity));
-  }, [findings, finding]);
+  return useMemo(() => withMoisture(findings, finding), [findings, finding]);
 }

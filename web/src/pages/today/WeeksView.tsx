@@ -2,6 +2,7 @@ import { Box, Button, Text } from '@chakra-ui/react';
 import type { PlanterResource } from '@huerta/contract';
 import {
   dayAfter,
+  partedAt,
   weeksOf,
   type CalendarDay,
   type CalendarEvent,
@@ -41,7 +42,7 @@ export function WeeksView({ walked, entries, choice, plan }: WeeksViewProps) {
   if (trouble) return <Text role="alert">{trouble}</Text>;
   if (!value) return <Waiting what="the weeks ahead" />;
   const names = new Map(walked.map(({ id, design }) => [id, design.name]));
-  const [now, ahead] = parted(value, today);
+  const [now, ahead] = partedAt(value, today);
   const weeks = weeksOf(ahead, today, week, WEEKS);
   const none =
     now.length === 0 && weeks.every((days) => days.every(({ events }) => events.length === 0));
@@ -62,16 +63,6 @@ export function WeeksView({ walked, entries, choice, plan }: WeeksViewProps) {
       </Box>
     </>
   );
-}
-
-/** What is due by today and can be done on any day, which stands apart; and what stands on its day. */
-function parted(
-  events: readonly CalendarEvent[],
-  today: string,
-): [now: CalendarEvent[], ahead: CalendarEvent[]] {
-  const isNow = ({ kind, from }: CalendarEvent): boolean =>
-    (kind === 'duty' || kind === 'plant' || kind === 'pick') && from <= today;
-  return [events.filter(isNow), events.filter((event) => !isNow(event))];
 }
 
 type Names = ReadonlyMap<string, string>;
