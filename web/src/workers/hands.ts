@@ -21,7 +21,13 @@ const free: Hand[] = [];
 
 function start(): Hand {
   const worker = new Worker(new URL('./worker.ts', import.meta.url), { type: 'module' });
-  return { worker, work: wrap<Work>(worker) };
+  const hand = { worker, work: wrap<Work>(worker) };
+  // One that breaks before it is asked anything would never answer.
+  worker.addEventListener('error', () => {
+    const at = free.indexOf(hand);
+    if (at >= 0) free.splice(at, 1);
+  });
+  return hand;
 }
 
 /** Starts workers before they are asked, so that they are ready when a page has what to ask. */

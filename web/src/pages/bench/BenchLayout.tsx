@@ -139,7 +139,6 @@ export const BenchLayout = memo(function BenchLayout({ saving }: { saving: Savin
 function Work() {
   const { design, planter } = useBench();
   const moisture = useMoisture();
-  const { open } = useMoisturePanel();
   // Until something is poured, the planter stands full, and stays full while lines move.
   const [poured, setPoured] = useState<number | null>(null);
   const fillUp = useCallback(() => setPoured(null), []);
@@ -157,8 +156,8 @@ function Work() {
       <Board>
         <Stage level={moisture?.level ?? (poured === null ? full : eased)} />
       </Board>
-      {open ? (
-        <PaintedFor level={moisture?.level ?? null} />
+      {moisture ? (
+        <PaintedFor level={moisture.level} />
       ) : (
         <PourControl poured={volume} pour={result} onPour={setPoured} onFull={fillUp} />
       )}
@@ -167,15 +166,13 @@ function Work() {
 }
 
 /** In place of the pour while moisture is painted: the water stands where that was worked out for. */
-function PaintedFor({ level }: { level: number | null }) {
+function PaintedFor({ level }: { level: number }) {
   const { write } = useWords();
   const { setOpen } = useMoisturePanel();
   return (
     <HStack className="pour" flexWrap="wrap" role="group" aria-label="Painted moisture">
       <p>
-        {level === null
-          ? 'Working out where the water gets to…'
-          : `Painted for water at ${write(level, 'length')}. Change that under ‘Where the water gets to’.`}
+        Painted for water at {write(level, 'length')}. Change that under ‘Where the water gets to’.
       </p>
       <Button variant="outline" onClick={() => setOpen(false)}>
         Stop painting

@@ -116,6 +116,7 @@ export function SearchView({ design, weather, planted, leave }: SearchViewProps)
             <Search size={18} aria-hidden /> {begun ? 'Search again' : 'Search'}
           </Button>
         )}
+        {running && of === 0 && <Text role="status">Looking which designs can be built…</Text>}
         {of > 0 && (
           <>
             <Text role="status">
