@@ -1,4 +1,7 @@
 import { join } from 'node:path';
+import { writeKinds } from './tools/kinds.mjs';
+
+writeKinds();
 
 export default {
   // Both processors: they have nothing else to do meanwhile.

@@ -5,6 +5,7 @@ import { createHash } from 'node:crypto';
 import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
+import { writeKinds } from './kinds.mjs';
 
 export const root = join(dirname(fileURLToPath(import.meta.url)), '..');
 
@@ -53,8 +54,9 @@ export function run(command, args, env = {}) {
   return new Promise((resolve) => child.on('exit', (code) => resolve(code ?? 0)));
 }
 
-/** Installs the packages of the lock file, unless that very lock file is installed already. */
+/** Writes the lists of kinds, and installs the packages of the lock file unless that very file is installed. */
 export function installPackages() {
+  writeKinds();
   const stamp = join(root, 'node_modules', '.huerta-installed');
   const fingerprint = () =>
     createHash('sha256')

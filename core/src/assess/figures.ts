@@ -2,10 +2,10 @@ import { demandOn, type Demand } from '../climate';
 import { deepest, growthOn } from '../crop';
 import { airCeiling, baseStyle, invertOf, type PlanterDesign } from '../design';
 import {
-  BEARERS,
   freeWaterBelow,
   openWater,
   PLATFORM_PLAY,
+  SHEET_BEARERS,
   surfaceArea,
   rootsDownAfter,
   rootWays,
@@ -187,11 +187,7 @@ function settledSoil(planter: Planter): number {
 }
 
 /** What bears a platform or fabric: supports, and what is packed full and stands on the floor. */
-const BEARING: readonly Lot['kind'][] = [
-  ...BEARERS.filter((kind) => kind !== 'lying'),
-  'cup',
-  'column',
-];
+const BEARING: readonly Lot['kind'][] = [...SHEET_BEARERS, 'cup', 'column'];
 
 /** Places of the base that are looked at for what bears them, each way. */
 const LOOKS = 22;

@@ -46,7 +46,7 @@ export {
   type PlantingDesign,
 } from './plantingSchema';
 export { MAX_SPOTS } from './spots';
-export { MORE_PARTS, PART_KINDS, USUAL_LYING } from './supports';
+export { isOwnEnd, MORE_PARTS, PART_KINDS, runsAlong, USUAL_LYING } from './supports';
 export { vesselDesignSchema } from './vesselSchema';
 export { migrate, STEPS, type AnyDocument, type MigrationStep } from './migrations';
 export {

@@ -1,15 +1,5 @@
-import {
-  isSolid,
-  PIPE_WALL,
-  CUP_WALL,
-  boxesOf,
-  discsOf,
-  runsOf,
-  type Lot,
-  type Planter,
-} from '../planter';
+import { PIPE_WALL, CUP_WALL, boxesOf, discsOf, runsOf, type Lot, type Planter } from '../planter';
 import type { Circle } from '../reservoir';
-import { grown, outlinePoints } from '../vessel';
 import type { FromAbove } from './faces';
 import { inkOf } from './ink';
 import { area, circlePoints, type Ink, type Point, type Shape } from './shape';
@@ -25,28 +15,15 @@ const narrower = (circle: Circle, by: number): Circle => ({
 });
 
 /** Something hollow, with water or caught air in it. */
-const hollow =
+export const hollow =
   (wall: number, ink: Ink, bore: Ink) =>
   (id: string, circle: Circle): Shape[] => [
     disc(id, ink, circle),
     disc(`${id}-bore`, bore, { ...circle, r: Math.max(circle.r - wall, circle.r / 4) }),
   ];
 
-const inkOfVents = (vents: string): Ink => (vents === 'both' ? 'water' : 'air');
-
-export const ring: FromAbove<'ring'> = (lot) =>
-  discsOf(lot).flatMap((circle, i) =>
-    hollow(lot.spec.wall, 'tube', inkOfVents(lot.spec.vents))(`plan-${lot.id}-${i}`, circle),
-  );
-
-export const standing: FromAbove<'standing'> = (lot) =>
-  discsOf(lot).flatMap((circle, i) =>
-    isSolid(lot.spec.what)
-      ? [disc(`plan-${lot.id}-${i}`, 'tube', circle)]
-      : hollow(lot.spec.wall, 'tube', inkOfVents(lot.spec.vents))(`plan-${lot.id}-${i}`, circle),
-  );
-
-const rectangles = (lot: Lot, ink: Ink): Shape[] =>
+/** Boxes as they stand, each with its edge. */
+export const rectangles = (lot: Lot, ink: Ink): Shape[] =>
   boxesOf(lot).flatMap(({ x, y, a, b }, i) => {
     const corners: Point[] = [
       [x - a, y - b],
@@ -59,47 +36,6 @@ const rectangles = (lot: Lot, ink: Ink): Shape[] =>
       area(`plan-${lot.id}-${i}-edge`, 'crate', corners),
     ];
   });
-
-export const crates: FromAbove<'crates'> = (lot) => rectangles(lot, 'water');
-export const arch: FromAbove<'arch'> = (lot) => rectangles(lot, inkOfVents(lot.spec.vents));
-
-/** Crossed sticks, as far apart as they lie. */
-export const sticks: FromAbove<'sticks'> = (lot, { vessel, heights }) => {
-  const { a, b } = vessel.outlineAt(vessel.flat ? heights.brim : vessel.depth);
-  const n = Math.min(Math.floor(a / lot.spec.spacing), 24);
-  return Array.from({ length: 2 * n + 1 }, (_, k) => {
-    const x = (k - n) * lot.spec.spacing;
-    const reach = b * Math.sqrt(Math.max(1 - (x / a) ** 2, 0)) * 0.96;
-    const r = lot.spec.diameter / 2;
-    return area(`plan-${lot.id}-${k}`, 'stick', [
-      [x - r, -reach],
-      [x + r, -reach],
-      [x + r, reach],
-      [x - r, reach],
-    ]);
-  });
-};
-
-export const lying: FromAbove<'lying'> = (lot) => {
-  const r = lot.spec.diameter / 2;
-  return runsOf(lot).flatMap((run, i): Shape[] => {
-    const id = `plan-${lot.id}-${i}`;
-    if (run.kind === 'turn') {
-      return [
-        area(id, 'pipe', outlinePoints(grown(run.line, r))),
-        area(`${id}-in`, 'pipe', outlinePoints(grown(run.line, -r))),
-      ];
-    }
-    const [a, b] = run.along === 'y' ? [r, run.half] : [run.half, r];
-    const corners: Point[] = [
-      [run.x - a, run.y - b],
-      [run.x + a, run.y - b],
-      [run.x + a, run.y + b],
-      [run.x - a, run.y + b],
-    ];
-    return [area(id, 'water', corners), area(`${id}-edge`, 'pipe', corners)];
-  });
-};
 
 export const column: FromAbove<'column'> = (lot) =>
   discsOf(lot).flatMap((circle, i) => [

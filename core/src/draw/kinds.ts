@@ -1,41 +1,24 @@
 import type { Kind, Lot, Planter } from '../planter';
 import { fill, layer, mulch } from './contents';
-import type { FromAbove, InSection } from './faces';
+import type { Look, Phase } from './faces';
 import * as above from './above';
 import { fitting, hole, rows } from './outlets';
-import * as parts from './parts';
+import { platform } from './platform';
 import type { Shape } from './shape';
+import * as supports from './supports/all';
 import { inspection, tube, worm } from './tube';
 import { liner, bag, nested, neck, row, supply, vessel } from './walls';
 import { cloth, column, cup } from './wicks';
-
-/**
- * When a kind is painted in the section: behind what fills the base or in it, with the soil, over it.
- * `base` is before or after the fill, as things stand in open water or in mix.
- */
-type Phase =
-  'base' | 'fill' | 'packed' | 'deck' | 'layers' | 'wicks' | 'pipes' | 'walls' | 'outlets';
-
-interface Look<K extends Kind> {
-  phase: Phase;
-  section: InSection<K>;
-  plan: FromAbove<K>;
-}
 
 const nothing = (): Shape[] => [];
 
 /** How every kind of thing looks. A kind without a look does not compile. */
 const LOOKS: { readonly [K in Kind]: Look<K> } = {
-  ring: { phase: 'base', section: parts.ring, plan: above.ring },
-  standing: { phase: 'base', section: parts.standing, plan: above.standing },
-  lying: { phase: 'base', section: parts.lying, plan: above.lying },
-  crates: { phase: 'base', section: parts.crates, plan: above.crates },
-  arch: { phase: 'base', section: parts.arch, plan: above.arch },
-  sticks: { phase: 'base', section: parts.sticks, plan: above.sticks },
+  ...supports,
   fill: { phase: 'fill', section: fill, plan: nothing },
   column: { phase: 'packed', section: column, plan: above.column },
   cup: { phase: 'packed', section: cup, plan: above.cup },
-  platform: { phase: 'deck', section: parts.platform, plan: nothing },
+  platform: { phase: 'deck', section: platform, plan: nothing },
   layer: { phase: 'layers', section: layer, plan: nothing },
   mulch: { phase: 'layers', section: mulch, plan: nothing },
   cloth: { phase: 'wicks', section: cloth, plan: above.cloth },

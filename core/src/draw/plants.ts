@@ -1,6 +1,13 @@
 import { countOf, deepestRoots, peakOf, standsOn } from '../crop';
 import { cropIn, type Planted } from '../design';
-import { discsOf, plantingPlan, rootWays, type Planter, type PlantPlace } from '../planter';
+import {
+  BEARERS,
+  discsOf,
+  plantingPlan,
+  rootWays,
+  type Planter,
+  type PlantPlace,
+} from '../planter';
 import { bedsInSection } from './contents';
 import { plantShapes, supportShapes } from './habits';
 import { line, type Point, type Shape } from './shape';
@@ -217,19 +224,14 @@ function rootsAt(
 /** Places along the section where nothing hollow is in the way of roots at a height, about a hand apart. */
 function freeToGrow(planter: Planter, z: number): number[] {
   if (planter.bed.separate) return bedsInSection(planter).map(({ x }) => x);
-  const hollow = (['lying', 'standing', 'crates', 'arch', 'ring'] as const).flatMap((kind) =>
-    planter.of(kind).flatMap(({ pieces }) =>
-      pieces.map(({ x, foot }): [number, number] => {
-        const half =
-          foot.form === 'box'
-            ? foot.a
-            : foot.form === 'none' || foot.form === 'outline'
-              ? 0
-              : foot.r;
-        return [x, half];
-      }),
-    ),
-  );
+  const hollow = planter.lots
+    .filter(({ kind }) => BEARERS.includes(kind))
+    .flatMap(({ pieces }) => pieces)
+    .flatMap(({ x, foot }): [number, number][] => {
+      // Where roots grow between the sticks, nothing is in their way.
+      if (foot.form === 'none' || foot.form === 'outline') return [];
+      return [[x, foot.form === 'box' ? foot.a : foot.r]];
+    });
   const half = planter.vessel.halfAt(z) - APART * 0.25;
   const free: number[] = [];
   for (let x = -half; x <= half + 1e-9; x += APART / 6) {

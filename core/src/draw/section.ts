@@ -5,7 +5,6 @@ import { soilOf, waterOf } from './contents';
 import { dimensionsOf } from './dimensions';
 import { insideBetween, shellOf } from './inside';
 import { inPhase } from './kinds';
-import { partsInFill } from './parts';
 import { foliageHeight, grownTip, plantsOf } from './plants';
 import { area, type Bounds, type Section, type Shape } from './shape';
 
@@ -23,7 +22,7 @@ export function section(
   const bounds = sectionBounds(planter);
   const water = Math.min(Math.max(level, 0), heights.rim);
   const phase = (name: Parameters<typeof inPhase>[1]) => inPhase(planter, name, water);
-  const inFill = partsInFill(planter);
+  const inFill = planter.design.reservoir.fill.length > 0;
   const shapes: Shape[] = [
     ...waterOf(planter, water),
     ...(inFill ? [] : phase('base')),

@@ -1,4 +1,4 @@
-import { airCeiling, soilBaseHeight, type PlanterDesign } from '../design';
+import { airCeiling, runsAlong, soilBaseHeight, type PlanterDesign } from '../design';
 import { arrange, beside } from '../reservoir';
 import {
   bedShape,
@@ -21,9 +21,7 @@ const CURVED_FROM = 0.25;
 /** Whether the section is cut across the vessel, to show lying pipes from their ends. */
 export function cutAcross({ vessel, reservoir, bed }: PlanterDesign): boolean {
   if (bed?.kind === 'row') return false;
-  const lies = reservoir.parts.some(
-    (part) => (part.kind === 'lying' && part.lay === 'runs') || part.kind === 'arch',
-  );
+  const lies = reservoir.parts.some(runsAlong);
   return vessel.kind === 'lying' || (lies && vessel.kind !== 'round');
 }
 

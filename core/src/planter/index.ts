@@ -23,15 +23,15 @@ export {
 export { bitOf, deckOpenings, deckSheet, drilledTo, type Opening } from './deck';
 export { cutAcross, PLATFORM_PLAY } from './floor';
 export { FLOOR, GROUND } from './joining';
-export { BEARERS } from './joints';
+export { BEARERS, SHEET_BEARERS } from './joints';
 export { KIND_FACES, nameOf, sizeOf } from './kinds';
 export { GIVEN_UP_AT } from './kinds/column';
 export { radiiOf } from './kinds/cup';
-export { archLength, archProfile, riseOf } from './kinds/arch';
-export { BENDS, tightest } from './kinds/lying';
+export { archLength, archProfile, riseOf } from './kinds/supports/arch';
+export { BENDS, tightest } from './kinds/supports/lying';
 export { supplyMass } from './kinds/outlets';
 export { PIPE_PROUD, PIPE_WALL } from './kinds/pipes';
-export { isSolid } from './kinds/standing';
+export { isSolid } from './kinds/supports/standing';
 export { levelsOf, moveLevel, type Level } from './levels';
 export type { Storage } from './litres';
 export {

@@ -110,7 +110,7 @@ export function onPipeOrFloor(lot: Lot, { lots }: Together): Joint[] {
 /** On all that bears it; a lying pipe bears soil, but no sheet. */
 export function onSupports(lot: Lot, planter: Together): Joint[] {
   const bearing = planter.lots.filter(
-    (one) => planter.bears(one) && one.kind !== 'lying' && one.pieces.length > 0,
+    (one) => planter.bears(one) === 'sheet' && one.pieces.length > 0,
   );
   return bearing.length > 0 ? toEach('rests-on', lot, bearing) : onVessel(lot);
 }

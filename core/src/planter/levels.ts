@@ -12,9 +12,8 @@ import {
 } from '../design';
 import { shapeOf, type Vessel } from '../vessel';
 import { KIND_FACES } from './kinds';
-import { panelRise } from './kinds/arch';
 import { leavesWall } from './kinds/outlets';
-import type { Asked } from './piece';
+import type { Asked, Faces } from './piece';
 import { baseName } from './baseName';
 import { LEAST_SOIL } from './contradictions';
 import type { Planter } from './assemble';
@@ -99,14 +98,14 @@ function baseRange(design: PlanterDesign): { min: number; max: number } {
   const top = airCeiling(design);
   const over = soilBaseHeight(design) - top;
   const feet = design.wicks.map((wick) => wick.foot + 0.002 - over);
-  const lying = reservoir.parts.map((part) => (part.kind === 'lying' ? part.diameter : 0));
   const shape = shapeOf(design.vessel);
-  const panels = reservoir.parts.map((part) =>
-    part.kind === 'arch' && part.own ? panelRise(part, shape, Infinity) : 0,
-  );
+  const parts = reservoir.parts.map((part) => {
+    const { least } = KIND_FACES[part.kind] as Faces<PartKind>;
+    return least?.(part, shape) ?? 0;
+  });
   const roof = bed ? depth : depth - soil.freeboard - LEAST_SOIL - over;
   return {
-    min: Math.max(FIELDS.reservoir.top.min, ...feet, ...lying, ...panels),
+    min: Math.max(FIELDS.reservoir.top.min, ...feet, ...parts),
     max: Math.min(roof, FIELDS.reservoir.top.max, highestStanding(design, top, roof)),
   };
 }

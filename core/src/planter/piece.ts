@@ -190,8 +190,8 @@ export interface Joint {
 export interface Together {
   readonly lots: readonly Lot[];
   readonly heights: { readonly ceiling: number };
-  /** Whether a lot keeps the water's room open and bears what lies over it. */
-  bears(lot: Lot): boolean;
+  /** What a lot that keeps the water's room open bears over it: soil, or a sheet too. */
+  bears(lot: Lot): 'soil' | 'sheet' | undefined;
 }
 
 export type Join<K extends Kind> = (lot: Lot<K>, together: Together) => Joint[];
@@ -206,8 +206,12 @@ export interface Faces<K extends Kind> {
   name(spec: Specs[K], count: number): string;
   /** What it rests on, goes through, hangs in, lines or is tied to. */
   joints: Join<K>;
-  /** Whether it keeps the water's room open and bears what lies over it. */
-  bears?: true;
+  /** Whether it keeps the water's room open and bears what lies over it: the soil only, or a sheet too. */
+  bears?: 'soil' | 'sheet';
+  /** It is placed before tubes and wicks are: they find room beside it, or meet it. */
+  placedFirst?: true;
+  /** How high the base must be for it at the least, metres; left out where that is all the same. */
+  least?(spec: Specs[K], vessel: Vessel): number;
   /** How its top is spoken of where soil lies straight on it, by its name for one and for several. */
   top?(one: string, many: string): string;
   /** Fields of its size that can be made smaller where it has no room, and what is written of them. */

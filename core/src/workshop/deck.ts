@@ -1,4 +1,5 @@
 import { INCH_BITS, METRIC_BITS } from '../catalog';
+import { isOwnEnd } from '../design';
 import { bitOf, BRIDGE, deckOpenings, deckSheet, type Lot, type Planter } from '../planter';
 import type { UnitSystem } from '../quantity';
 import { beside, type Circle } from '../reservoir';
@@ -70,7 +71,7 @@ export function deckOf(planter: Planter, set: UnitSystem): Deck | null {
 function frameOf({ design }: Planter): Pick<Deck, 'kind' | 'name'> {
   if (design.bed?.kind === 'nested') return { kind: 'upper', name: 'Floor of the upper vessel' };
   if (design.bed?.kind === 'row') return { kind: 'pail', name: 'Floor of each pail' };
-  const cut = design.reservoir.parts.some((part) => part.kind === 'ring' && part.cutEnd);
+  const cut = design.reservoir.parts.some(isOwnEnd);
   return cut ? { kind: 'cut-end', name: 'Cut end' } : { kind: 'platform', name: 'Platform' };
 }
 

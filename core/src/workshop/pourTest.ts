@@ -1,4 +1,5 @@
 import { shimsOf } from '../assess';
+import { isOwnEnd } from '../design';
 import { BEARERS, nameOf, storageWith, type Kind, type Lot } from '../planter';
 import { q, say } from '../quantity';
 import { standsOver } from '../vessel';
@@ -30,8 +31,9 @@ function inTest(maker: Maker): (lot: Lot) => boolean {
   };
   return (lot) => {
     // The vessel's own cut end is slid in after the test.
-    const cutEnd = lot.kind === 'ring' && lot.spec.cutEnd;
-    const step = cutEnd ? 'set' : STANDS_AT[lot.kind];
+    const part = maker.planter.design.reservoir.parts[lot.index];
+    const ownEnd = part !== undefined && part.kind === lot.kind && isOwnEnd(part);
+    const step = ownEnd ? 'set' : STANDS_AT[lot.kind];
     return step !== undefined && before(step);
   };
 }

@@ -61,8 +61,7 @@ export const rottingFill: Rule = ({ design: { reservoir } }) =>
     : [];
 
 /** Lots of the base that may be shut, by how their air gets out. */
-const ventsOf = (lot: Lot): Vents | null =>
-  lot.kind === 'ring' || lot.kind === 'standing' || lot.kind === 'arch' ? lot.spec.vents : null;
+const ventsOf = (lot: Lot): Vents | null => ('vents' in lot.spec ? lot.spec.vents : null);
 
 export const partsVented: Rule = ({ planter }) =>
   planter.lots.flatMap((lot) => {

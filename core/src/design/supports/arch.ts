@@ -2,11 +2,12 @@ import { z } from 'zod';
 import { VENT_IDS } from '../../catalog';
 import { FIELDS } from '../fields';
 import { number } from '../number';
-import { inMix, mm, support } from './support';
+import { inMix, mm, support } from '../support';
 
 const S = FIELDS.support;
 
 export const arch = support({
+  rank: 5,
   schema: z.strictObject({
     kind: z.literal('arch'),
     width: number(S.archWidth),
@@ -34,4 +35,5 @@ export const arch = support({
     },
   },
   more: [],
+  along: () => true,
 });

@@ -3,7 +3,7 @@ import { CRATE_IDS } from '../../catalog';
 import { FIELDS } from '../fields';
 import { number } from '../number';
 import { spots } from '../spots';
-import { bare, mm, support } from './support';
+import { bare, mm, support } from '../support';
 
 const S = FIELDS.support;
 
@@ -11,6 +11,7 @@ const S = FIELDS.support;
 const CRATE = 0.3;
 
 export const crates = support({
+  rank: 3,
   schema: z.strictObject({
     kind: z.literal('crates'),
     what: z.enum(CRATE_IDS),

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { RUN_IDS } from '../../catalog';
 import { FIELDS } from '../fields';
 import { number } from '../number';
-import { inMix, mm, support } from './support';
+import { inMix, mm, support } from '../support';
 
 const S = FIELDS.support;
 
@@ -37,6 +37,7 @@ const bent = (lay: 'coil' | 'loop', width: number, top: number) => ({
 });
 
 export const lying = support({
+  rank: 4,
   schema,
   bases: {
     lying: {
@@ -73,4 +74,5 @@ export const lying = support({
     },
   },
   more: [['a lying pipe', { ...USUAL_LYING, diameter: 0.05 }]],
+  along: ({ lay }) => lay === 'runs',
 });

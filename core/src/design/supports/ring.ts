@@ -2,11 +2,12 @@ import { z } from 'zod';
 import { VENT_IDS } from '../../catalog';
 import { FIELDS } from '../fields';
 import { number } from '../number';
-import { mm, support, underPlatform } from './support';
+import { mm, support, underPlatform } from '../support';
 
 const S = FIELDS.support;
 
 export const ring = support({
+  rank: 1,
   schema: z.strictObject({
     kind: z.literal('ring'),
     cutEnd: z.boolean().describe('The vessel’s own cut end, turned over'),
@@ -28,4 +29,5 @@ export const ring = support({
     },
   },
   more: [],
+  ownEnd: ({ cutEnd }) => cutEnd,
 });

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { STANDING_IDS, VENT_IDS } from '../../catalog';
 import { FIELDS } from '../fields';
 import { number } from '../number';
-import { bare, inMix, mm, support, underPlatform, type Around } from './support';
+import { bare, inMix, mm, support, underPlatform, type Around } from '../support';
 
 const S = FIELDS.support;
 
@@ -35,6 +35,7 @@ const BOTTLE = 0.065;
 const inAMix = ({ fill }: Around): boolean => fill.some(({ medium }) => medium === 'mix');
 
 export const standing = support({
+  rank: 2,
   schema,
   bases: {
     tubs: {

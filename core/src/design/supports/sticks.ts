@@ -1,11 +1,12 @@
 import { z } from 'zod';
 import { FIELDS } from '../fields';
 import { number } from '../number';
-import { bare, support } from './support';
+import { bare, support } from '../support';
 
 const S = FIELDS.support;
 
 export const sticks = support({
+  rank: 6,
   schema: z.strictObject({
     kind: z.literal('sticks'),
     diameter: number(S.stick),

@@ -1,56 +1,40 @@
+import { PART_KINDS } from '../../design';
 import type { Message } from '../../quantity';
 import type { Faces, Kind, Lot } from '../piece';
-import { arch } from './arch';
 import { bag, neck, nested, row } from './beds';
 import { cloth } from './cloth';
 import { column } from './column';
-import { crates } from './crates';
 import { cup } from './cup';
 import { fill, layer, mulch } from './layers';
-import { lying } from './lying';
 import { fitting, hole, rim, rows, supply } from './outlets';
 import { inspection, worm } from './pipes';
 import { platform } from './platform';
-import { ring } from './ring';
-import { standing } from './standing';
-import { sticks } from './sticks';
+import * as supports from './supports/all';
 import { tube } from './tube';
 import { liner, patch, vessel } from './vessel';
 
+const WALLS = { vessel, liner, patch, bag };
+const UPRIGHT = { tube, inspection, worm, column, cup, cloth };
+const REST = { fill, platform, nested, neck, row, layer, hole, fitting, rows, rim, supply, mulch };
+
 /** Every kind of thing with all its faces. A kind without one does not compile. */
 export const KIND_FACES: { readonly [K in Kind]: Faces<K> } = {
-  vessel,
-  liner,
-  patch,
-  bag,
-  lying,
-  tube,
-  inspection,
-  worm,
-  column,
-  cup,
-  cloth,
-  ring,
-  standing,
-  crates,
-  arch,
-  sticks,
-  fill,
-  platform,
-  nested,
-  neck,
-  row,
-  layer,
-  hole,
-  fitting,
-  rows,
-  rim,
-  supply,
-  mulch,
+  ...WALLS,
+  ...UPRIGHT,
+  ...supports,
+  ...REST,
 };
 
+const first = (kind: Kind): boolean => KIND_FACES[kind].placedFirst ?? false;
+
 /** In this order things are placed: what can stand in one place only comes first. */
-export const PLACING = Object.keys(KIND_FACES) as readonly Kind[];
+export const PLACING: readonly Kind[] = [
+  ...(Object.keys(WALLS) as Kind[]),
+  ...PART_KINDS.filter(first),
+  ...(Object.keys(UPRIGHT) as Kind[]),
+  ...PART_KINDS.filter((kind) => !first(kind)),
+  ...(Object.keys(REST) as Kind[]),
+];
 
 /** What a lot is called; in the plural where there are several of it. */
 export function nameOf(lot: Lot, count = lot.pieces.length): string {

@@ -35,7 +35,7 @@ export const fill: Faces<'fill'> = {
     ...packedRound(
       lot,
       together,
-      (other) => other.pieces.length > 0 && (together.bears(other) || upright(other)),
+      (other) => other.pieces.length > 0 && (together.bears(other) !== undefined || upright(other)),
     ),
     ...over(lot, () => onFloor(lot)),
   ],

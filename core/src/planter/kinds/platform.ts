@@ -1,3 +1,4 @@
+import { isOwnEnd } from '../../design';
 import { onSupports } from '../joining';
 import { only, lot, type Faces } from '../piece';
 import { slab } from '../solid';
@@ -30,6 +31,5 @@ export const platform: Faces<'platform'> = {
     });
   },
   joints: onSupports,
-  name: ({ parts }) =>
-    parts.some((part) => part.kind === 'ring' && part.cutEnd) ? 'cut end' : 'platform',
+  name: ({ parts }) => (parts.some(isOwnEnd) ? 'cut end' : 'platform'),
 };

@@ -1,24 +1,18 @@
+import { PART_KINDS } from '../../design';
 import type { Kind, Lot } from '../../planter';
 import type { Maker, Work } from '../maker';
-import * as base from './base';
 import * as beds from './beds';
 import * as layers from './layers';
 import * as outlets from './outlets';
+import * as supports from './supports/all';
 import * as tubes from './tubes';
 import * as vessels from './vessel';
 import * as wicks from './wicks';
 
-/** What every kind of thing takes and how it is made. A kind without it does not compile. */
-const WORKS: { readonly [K in Kind]: Work<K> } = {
-  vessel: vessels.vessel,
-  patch: vessels.patch,
-  liner: vessels.liner,
-  ring: base.ring,
-  standing: base.standing,
-  lying: base.lying,
-  crates: base.crates,
-  arch: base.arch,
-  sticks: base.sticks,
+/** The vessel is bought first, and so stands first on the list. */
+const FIRST = { vessel: vessels.vessel, patch: vessels.patch, liner: vessels.liner };
+
+const THEN = {
   platform: beds.platform,
   nested: beds.nested,
   neck: beds.neck,
@@ -40,10 +34,15 @@ const WORKS: { readonly [K in Kind]: Work<K> } = {
   mulch: layers.mulch,
 };
 
-/** Every lot of a planter puts in what it takes, in the order of the list above. */
+/** What every kind of thing takes and how it is made. A kind without it does not compile. */
+const WORKS: { readonly [K in Kind]: Work<K> } = { ...FIRST, ...supports, ...THEN };
+
+const IN_ORDER = [...Object.keys(FIRST), ...PART_KINDS, ...Object.keys(THEN)] as readonly Kind[];
+
+/** Every lot of a planter puts in what it takes, kind by kind in one order. */
 export function makeAll(maker: Maker): void {
   const { lots } = maker.planter;
-  for (const kind of Object.keys(WORKS) as Kind[]) {
+  for (const kind of IN_ORDER) {
     const work = WORKS[kind] as unknown as Work<Kind>;
     for (const lot of lots) if (lot.kind === kind) work(lot as Lot<Kind>, maker);
   }

@@ -1,7 +1,7 @@
 import { FITTINGS } from '../../catalog';
 import { baseStyle, boreOf, FIELDS, lipBelowMark, type OverflowDesign } from '../../design';
 
-import { HAND } from '../../planter';
+import { HAND, SHEET_BEARERS } from '../../planter';
 import { many, q, say, type Message } from '../../quantity';
 import { fittingGood, layerGood, SMALL_GOODS } from '../goods';
 import { areaNeeded, nearestBit, type Hole, type Maker, type WallMark, type Work } from '../maker';
@@ -126,7 +126,8 @@ function open(maker: Maker, spec: Opening): Hole | null {
   );
   const gap = heights.ceiling - hole.lip;
   const bearing = lots.some(
-    ({ kind, pieces }) => ['ring', 'standing', 'crates'].includes(kind) && pieces.length > 0,
+    ({ kind, pieces }) =>
+      SHEET_BEARERS.includes(kind) && pieces.some(({ foot }) => foot.form !== 'none'),
   );
   const against = gap > CLOSE && baseStyle(design) === 'gap' && bearing;
   if (against) maker.after('supports', 'overflow');

@@ -1,5 +1,5 @@
 import { FORMER_CONTENTS, MATERIALS } from '../../catalog';
-import { FIELDS, sideOpenings, type FieldSpec, type PlanterDesign } from '../../design';
+import { FIELDS, isOwnEnd, sideOpenings, type FieldSpec, type PlanterDesign } from '../../design';
 import { many, q, say } from '../../quantity';
 import { boardGood, FLOOR_BOARD, legGood, linerGood, SMALL_GOODS, vesselGood } from '../goods';
 import { type Maker, type Work } from '../maker';
@@ -94,7 +94,7 @@ function saw(maker: Maker, spec: Vessel): void {
   maker.tools('saw', ...(soft ? ['Knife', 'Scissors'] : ['Jigsaw']), 'Marker', 'Tape', 'Sandpaper');
   maker.warn('saw', 'cutting', ...(soft ? [] : (['fumes'] as const)));
   const depth = shape.depth;
-  const end = design.reservoir.parts.some((part) => part.kind === 'ring' && part.cutEnd);
+  const end = design.reservoir.parts.some(isOwnEnd);
   switch (spec.sawing) {
     case 'across':
       maker.say(

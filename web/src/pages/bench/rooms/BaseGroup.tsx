@@ -24,7 +24,7 @@ import { useWords } from '../../../app/preferences';
 import { ChoiceField } from '../../../components/ChoiceField';
 import { useBench } from '../bench';
 import { PartFields } from './PartFields';
-import { capital } from './supports/fields';
+import { capital } from './supportFields';
 import { Choice, Group, Measure, Pair, Says } from './parts';
 
 const OWN = { own: { name: 'Its own mixture' } };

@@ -25,7 +25,7 @@ import { usePriceBook } from '../../../api/build';
 import { useWords } from '../../../app/preferences';
 import { ChoiceField } from '../../../components/ChoiceField';
 import { useBench } from '../bench';
-import { capital } from './supports/fields';
+import { capital } from './supportFields';
 import { Choice, Group, Measure, Pair, Says, Tick } from './parts';
 
 /** Ingredients by a name that fits beside its parts. */

@@ -3,7 +3,7 @@ import { FIELDS, isSolid, partName, VENTS, type Lot, type PartDesign } from '@hu
 import { useEffect, useState } from 'react';
 import { Choice, Measure } from './parts';
 import { fieldsOf } from './supports';
-import { capital } from './supports/fields';
+import { capital } from './supportFields';
 
 const S = FIELDS.support;
 

@@ -1,6 +1,6 @@
 import { CRATE_KINDS, FIELDS } from '@huerta/core';
 import { Choice, Measure, Pair, Tick } from '../parts';
-import type { FieldsOf } from './fields';
+import type { FieldsOf } from '../supportFields';
 
 const S = FIELDS.support;
 

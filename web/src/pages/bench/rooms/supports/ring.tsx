@@ -1,5 +1,5 @@
 import { Pair, Tick } from '../parts';
-import type { FieldsOf } from './fields';
+import type { FieldsOf } from '../supportFields';
 
 export const ring: FieldsOf<'ring'> = (design, { at, diameter, wall }) => (
   <>

@@ -1,6 +1,6 @@
 import { STANDING } from '@huerta/core';
 import { Choice, Pair } from '../parts';
-import { capital, type FieldsOf } from './fields';
+import { capital, type FieldsOf } from '../supportFields';
 
 export const standing: FieldsOf<'standing'> = (design, { at, count, diameter }) => (
   <>

@@ -1,6 +1,6 @@
 import { FIELDS } from '@huerta/core';
 import { Measure, Pair } from '../parts';
-import type { FieldsOf } from './fields';
+import type { FieldsOf } from '../supportFields';
 
 const S = FIELDS.support;
 

@@ -1,13 +1,13 @@
-import { q, say } from '../../quantity';
-import { found } from '../contradiction';
-import { packedRound, standing } from '../joining';
-import { among, lot, type Faces } from '../piece';
-import { inside } from '../solid';
-import { DENSITY } from './standings';
+import { q, say } from '../../../quantity';
+import { found } from '../../contradiction';
+import { packedRound, standing } from '../../joining';
+import { among, lot, type Faces } from '../../piece';
+import { inside } from '../../solid';
+import { DENSITY } from '../standings';
 
 /** Crossed layers of sticks: a share of the space that is left between cups and tubes is wood. */
 export const sticks: Faces<'sticks'> = {
-  bears: true,
+  bears: 'sheet',
   asked: ({ reservoir }) => among(reservoir.parts, (part) => part.kind === 'sticks'),
   place({ spec, index }, { vessel, top, lots }) {
     const share = Math.min(((Math.PI / 4) * spec.diameter) / spec.spacing, 0.95);

@@ -1,5 +1,5 @@
 import type { z } from 'zod';
-import type { FillId } from '../../catalog';
+import type { FillId } from '../catalog';
 
 /**
  * What can keep the soil up out of the water. Each kind of support says in a file of its own how it
@@ -24,10 +24,16 @@ export interface UsualBase<Part> {
 }
 
 interface Support<Schema extends z.ZodType, Bases> {
+  /** Where it stands among the others where they are listed: the lowest first. */
+  rank: number;
   schema: Schema;
   bases: Bases;
   /** What can be added to a base by a press, with what stands on the button. */
   more: readonly (readonly [label: string, part: z.infer<Schema>])[];
+  /** Whether such a part is the vessel’s own end, which is the platform too; left out where none is. */
+  ownEnd?(part: z.infer<Schema>): boolean;
+  /** Whether such a part runs along the vessel; left out where none does. */
+  along?(part: z.infer<Schema>): boolean;
 }
 
 /** One kind of support, held to what every kind has to say. */

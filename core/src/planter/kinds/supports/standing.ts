@@ -1,19 +1,19 @@
-import { STANDING } from '../../catalog';
-import { arrange, fullest } from '../../reservoir';
-import { clearBetween } from '../../vessel';
-import { q, say } from '../../quantity';
-import { standing as onTheFloor } from '../joining';
-import { among, disc, lot, type Faces } from '../piece';
-import { cylinder } from '../solid';
-import { DENSITY, hollows, insideRing } from './standings';
-import { partSizes } from './sizes';
+import { STANDING } from '../../../catalog';
+import { arrange, fullest } from '../../../reservoir';
+import { clearBetween } from '../../../vessel';
+import { q, say } from '../../../quantity';
+import { standing as onTheFloor } from '../../joining';
+import { among, disc, lot, type Faces } from '../../piece';
+import { cylinder } from '../../solid';
+import { DENSITY, hollows, insideRing } from '../standings';
+import { partSizes } from '../sizes';
 
 /** Solid things hold no water, whatever their vents are said to be. */
 export const isSolid = (what: keyof typeof STANDING): boolean => what === 'brick';
 
 /** Tubs, cups, bottles, short pipes, pots and blocks that stand on the floor. */
 export const standing: Faces<'standing'> = {
-  bears: true,
+  bears: 'sheet',
   asked: ({ reservoir }) => among(reservoir.parts, (part) => part.kind === 'standing'),
   place({ spec, index }, { design, vessel, taken, top }) {
     const r = spec.diameter / 2;

@@ -1,13 +1,13 @@
-import { sideOpenings, type PartOf, type PlanterDesign } from '../../design';
-import { q, say } from '../../quantity';
-import { clearBetween, reachAt, segmentArea, type Vessel } from '../../vessel';
-import { waterUnderTrappedAir, type Rectangle } from '../../reservoir';
-import { found } from '../contradiction';
-import { cutFromVessel, standing } from '../joining';
-import { among, boxed, lot, type Faces } from '../piece';
-import { vault } from '../solid';
-import { DENSITY } from './standings';
-import { partSizes, spaceFor } from './sizes';
+import { sideOpenings, type PartOf, type PlanterDesign } from '../../../design';
+import { q, say } from '../../../quantity';
+import { clearBetween, reachAt, segmentArea, type Vessel } from '../../../vessel';
+import { waterUnderTrappedAir, type Rectangle } from '../../../reservoir';
+import { found } from '../../contradiction';
+import { cutFromVessel, standing } from '../../joining';
+import { among, boxed, lot, type Faces } from '../../piece';
+import { vault } from '../../solid';
+import { DENSITY } from '../standings';
+import { partSizes, spaceFor } from '../sizes';
 
 /**
  * Rise of a panel that was cut from a round wall of inside radius R and lies on its edges: it keeps its
@@ -19,7 +19,7 @@ export function riseOf(R: number, width: number): number {
 }
 
 /** How high a panel stands: as its own curve has it, or bent to the top of the base. */
-export function panelRise(spec: PartOf<'arch'>, vessel: Vessel, top: number): number {
+function panelRise(spec: PartOf<'arch'>, vessel: Vessel, top: number): number {
   if (!spec.own) return top;
   const { a, b } = vessel.outlineAt(vessel.depth / 2);
   return Math.min(riseOf(Math.min(a, b), spec.width), top);
@@ -31,7 +31,8 @@ const longestPanel = ({ own }: PartOf<'arch'>, design: PlanterDesign): number =>
   own && design.vessel.sawing === 'windows' ? sideOpenings(design).height : Infinity;
 
 export const arch: Faces<'arch'> = {
-  bears: true,
+  bears: 'sheet',
+  least: (spec, vessel) => (spec.own ? panelRise(spec, vessel, Infinity) : 0),
   asked: ({ reservoir }) => among(reservoir.parts, (part) => part.kind === 'arch'),
   place({ spec, index }, { design, vessel, taken, top }) {
     const floor = clearBetween(vessel, 0, top);

@@ -1,13 +1,13 @@
-import { PIPES } from '../../catalog';
-import { leastWidth, type PartOf, type PlanterDesign } from '../../design';
-import { q, say } from '../../quantity';
-import { clearBetween, grown, reachAt, type Outline, type Vessel } from '../../vessel';
-import { found } from '../contradiction';
-import { standing } from '../joining';
-import { among, lot, type Faces } from '../piece';
-import { lengthOf, tubing, type Run } from '../solid';
-import { DENSITY, hollows } from './standings';
-import { partSizes, spaceFor } from './sizes';
+import { PIPES } from '../../../catalog';
+import { leastWidth, type PartOf, type PlanterDesign } from '../../../design';
+import { q, say } from '../../../quantity';
+import { clearBetween, grown, reachAt, type Outline, type Vessel } from '../../../vessel';
+import { found } from '../../contradiction';
+import { standing } from '../../joining';
+import { among, lot, type Faces } from '../../piece';
+import { lengthOf, tubing, type Run } from '../../solid';
+import { DENSITY, hollows } from '../standings';
+import { partSizes, spaceFor } from '../sizes';
 
 /** Gap between a coil's turns, as a share of its diameter, and between a loop and the wall. Metres. */
 const TURN_GAP = 0.1;
@@ -24,7 +24,9 @@ const AT_END = 0.004;
 
 /** Perforated pipe on the floor: side by side, in a coil, or in a loop. */
 export const lying: Faces<'lying'> = {
-  bears: true,
+  bears: 'soil',
+  placedFirst: true,
+  least: ({ diameter }) => diameter,
   asked: ({ reservoir }) => among(reservoir.parts, (part) => part.kind === 'lying'),
   place({ spec, index }, { vessel, design }) {
     const r = spec.diameter / 2;

@@ -1,13 +1,13 @@
-import { q, say } from '../../quantity';
-import { cutFromVessel, standing } from '../joining';
-import { among, lot, type Faces, type Piece } from '../piece';
-import { cylinder } from '../solid';
-import { DENSITY, hollows, RING_SLACK } from './standings';
-import { partSizes } from './sizes';
+import { q, say } from '../../../quantity';
+import { cutFromVessel, standing } from '../../joining';
+import { among, lot, type Faces, type Piece } from '../../piece';
+import { cylinder } from '../../solid';
+import { DENSITY, hollows, RING_SLACK } from '../standings';
+import { partSizes } from '../sizes';
 
 /** A ring of pipe about the middle, or the vessel's own cut end turned over. */
 export const ring: Faces<'ring'> = {
-  bears: true,
+  bears: 'sheet',
   asked: ({ reservoir }) => among(reservoir.parts, (part) => part.kind === 'ring'),
   place({ spec, index }, { taken, top, lots }) {
     const { diameter, wall, vents } = spec;

@@ -1,5 +1,5 @@
-import { CRATE_KINDS } from '../../catalog';
-import { q, say } from '../../quantity';
+import { CRATE_KINDS } from '../../../catalog';
+import { q, say } from '../../../quantity';
 import {
   clear,
   fullestBoxes,
@@ -8,18 +8,18 @@ import {
   type Circle,
   type Free,
   type Rectangle,
-} from '../../reservoir';
-import { clearBetween } from '../../vessel';
-import { found } from '../contradiction';
-import { packedRound, standing, upright } from '../joining';
-import { among, boxed, lot, NO_ROOM, type Faces, type Site } from '../piece';
-import { cuboid, type Solid } from '../solid';
-import { DENSITY } from './standings';
-import { partSizes, spaceFor } from './sizes';
+} from '../../../reservoir';
+import { clearBetween } from '../../../vessel';
+import { found } from '../../contradiction';
+import { packedRound, standing, upright } from '../../joining';
+import { among, boxed, lot, NO_ROOM, type Faces, type Site } from '../../piece';
+import { cuboid, type Solid } from '../../solid';
+import { DENSITY } from '../standings';
+import { partSizes, spaceFor } from '../sizes';
 
 /** Crates, drainage cells and void boxes, of a size and height of their own. */
 export const crates: Faces<'crates'> = {
-  bears: true,
+  bears: 'sheet',
   asked: ({ reservoir }) => among(reservoir.parts, (part) => part.kind === 'crates'),
   place({ spec, index }, site) {
     const { vessel, taken, top } = site;
