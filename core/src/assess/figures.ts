@@ -201,7 +201,7 @@ function widestSpan({ design, vessel, heights, deck, lots }: Planter): number {
   const bearing = lots.filter(
     ({ kind, pieces }) => BEARING.includes(kind) && pieces.some(({ from }) => from <= 1e-6),
   );
-  if (bearing.some(({ kind }) => kind === 'sticks')) return 0;
+  if (bearing.some(({ pieces }) => pieces.some(({ foot }) => foot.form === 'none'))) return 0;
   const outline = deck ?? vessel.outlineAt(Math.min(heights.ceiling, vessel.depth));
   const from = distances(bearing);
   let farthest = 0;

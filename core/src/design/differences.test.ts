@@ -1,5 +1,14 @@
 import fc from 'fast-check';
-import { applyPatch, differences, SECTIONS, STARTING_POINTS, withParts, type DesignPart } from '.';
+import {
+  applyPatch,
+  changeBase,
+  differences,
+  SECTIONS,
+  STARTING_POINTS,
+  withParts,
+  type BaseId,
+  type DesignPart,
+} from '.';
 import { tell } from '../quantity';
 import { anyDesign } from '../testing/designs';
 
@@ -23,6 +32,22 @@ test('what differs is said in the words of the bench', () => {
     `name | ${design.name}, then Other`,
   ]);
   expect(words([])).toEqual([]);
+});
+
+test('a support’s numbers are told as its own fields are called', () => {
+  const based = (base: BaseId) => applyPatch(design, changeBase(design, base));
+  const after = (base: BaseId, key: string, value: number | string) => {
+    const before = based(base);
+    const other = applyPatch(before, [{ path: ['reservoir', 'parts', 0, key], value }]);
+    return differences(before, other).flatMap(({ says }) =>
+      says.map((one) => tell(one, 'metric').replace(/\u00a0/g, ' ')),
+    );
+  };
+  expect(after('sticks', 'spacing', 0.05)).toEqual(['From stick to stick: 40 mm, then 50 mm']);
+  expect(after('sticks', 'diameter', 0.01)).toEqual(['Stick, across: 12 mm, then 10 mm']);
+  expect(after('lying', 'length', 0.2)).toEqual(['Length on the floor: 0 mm, then 200 mm']);
+  expect(after('arch', 'width', 0.1)[0]).toMatch(/^Width of the panel: /);
+  expect(after('tubs', 'what', 'pot')).toEqual(['Made of: Tubs, then Small pots']);
 });
 
 test('no two designs differ in silence, and parts of the other make the other', () => {

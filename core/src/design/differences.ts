@@ -1,5 +1,6 @@
 import {
   CLOTHS,
+  CRATE_KINDS,
   CROPS,
   FEEDS,
   FILLS,
@@ -9,12 +10,14 @@ import {
   MULCHES,
   PIPES,
   RAIN,
+  STANDING,
   SUN,
   WIND,
 } from '../catalog';
 import { q, say, type Message } from '../quantity';
 import { FIELDS, type FieldSpec } from './fields';
 import type { PlanterDesign, VesselDesign } from './schema';
+import { fieldOfPart, PART_KINDS, type PartKind } from './supports';
 
 /** What two versions of a design have otherwise, in words, part by part. */
 
@@ -51,7 +54,7 @@ type Spec = Readonly<Partial<Record<string, FieldSpec>>>;
 const SPECS: Readonly<Partial<Record<DesignPart, readonly Spec[]>>> = {
   vessel: [FIELDS.vessel],
   bed: [FIELDS.bed],
-  reservoir: [FIELDS.reservoir, FIELDS.support],
+  reservoir: [FIELDS.reservoir],
   overflow: [FIELDS.overflow],
   wicks: [FIELDS.cup, FIELDS.cloth, FIELDS.column],
   fillTube: [FIELDS.tube],
@@ -71,7 +74,7 @@ const NAMES: Readonly<
   material: ['Material', { ...CLOTHS, ...MATERIALS }],
   mulch: ['Surface', MULCHES],
   feed: ['Feed', FEEDS],
-  what: ['Made of', LAYERS],
+  what: ['Made of', { ...LAYERS, ...STANDING, ...CRATE_KINDS }],
   pipe: ['Pipe', PIPES],
   sun: ['Sun', SUN],
   wind: ['Wind', WIND],
@@ -109,21 +112,40 @@ export function withParts(
 const isObject = (value: unknown): value is Record<string, unknown> =>
   typeof value === 'object' && value !== null && !Array.isArray(value);
 
-function between(section: DesignPart, key: string, before: unknown, after: unknown): Message[] {
+function between(
+  section: DesignPart,
+  key: string,
+  before: unknown,
+  after: unknown,
+  field?: FieldSpec,
+): Message[] {
   if (before === after) return [];
   if (Array.isArray(before) && Array.isArray(after) && before.length === after.length) {
     return before.flatMap((one, i) => between(section, key, one, after[i]));
   }
   if (isObject(before) && isObject(after) && before.kind === after.kind) {
     const keys = [...new Set([...Object.keys(before), ...Object.keys(after)])];
-    return keys.flatMap((inner) => between(section, inner, before[inner], after[inner]));
+    const own = section === 'reservoir' ? ownField(before.kind) : () => undefined;
+    return keys.flatMap((inner) =>
+      between(section, inner, before[inner], after[inner], own(inner)),
+    );
   }
-  return [leaf(section, key, before, after)];
+  return [leaf(section, key, before, after, field)];
 }
 
+/** How a kind of support calls its own numbers. */
+const ownField = (kind: unknown) => (key: string) =>
+  PART_KINDS.includes(kind as PartKind) ? fieldOfPart(kind as PartKind, key) : undefined;
+
 /** One thing that is otherwise: a measure, a choice, or something that is there in one of them only. */
-function leaf(section: DesignPart, key: string, before: unknown, after: unknown): Message {
-  const spec = SPECS[section]?.find((one) => one[key])?.[key];
+function leaf(
+  section: DesignPart,
+  key: string,
+  before: unknown,
+  after: unknown,
+  field?: FieldSpec,
+): Message {
+  const spec = field ?? SPECS[section]?.find((one) => one[key])?.[key];
   if (spec && typeof before === 'number' && typeof after === 'number') {
     return say`${spec.label}: ${q(before, spec.kind)}, then ${q(after, spec.kind)}`;
   }

@@ -18,10 +18,19 @@ const UNIT_OF: Partial<Record<FieldSpec['kind'], string>> = {
   angle: 'rad',
 };
 
+/** What each number of the document is called, by its schema. */
+const FIELD_OF = new WeakMap<z.ZodType, FieldSpec>();
+
+/** The field that a schema was made for by `number`, or undefined. */
+export const fieldOf = (schema: z.ZodType | undefined): FieldSpec | undefined =>
+  schema && FIELD_OF.get(schema);
+
 /** A number with the range and the words of its field. */
 export function number(field: FieldSpec) {
   const unit = UNIT_OF[field.kind];
   const description = unit ? `${field.label} (${unit})` : field.label;
   const base = field.kind === 'count' ? z.int() : z.number();
-  return base.min(field.min).max(field.max).describe(description);
+  const schema = base.min(field.min).max(field.max).describe(description);
+  FIELD_OF.set(schema, field);
+  return schema;
 }

@@ -1,4 +1,6 @@
 import type { z } from 'zod';
+import type { FieldSpec } from '../fields';
+import { fieldOf } from '../number';
 import type { UsualBase } from '../support';
 import * as all from './all';
 
@@ -25,6 +27,10 @@ export const PART_SCHEMAS = PART_KINDS.map((kind) => all[kind].schema) as unknow
   Schemas,
   ...Schemas[],
 ];
+
+/** What a number of a part is called, or undefined where it is none. */
+export const fieldOfPart = (kind: PartKind, key: string): FieldSpec | undefined =>
+  fieldOf((all[kind].schema.shape as Partial<Record<string, z.ZodType>>)[key]);
 
 /** Usual bases of each kind, by their names. */
 export const SUPPORT_BASES = Object.fromEntries(
