@@ -4,7 +4,7 @@ import { Check } from 'lucide-react';
 import { memo, useCallback, useEffect, useRef } from 'react';
 import { useWords } from '../../app/preferences';
 import { SeverityMark } from '../../components/Severity';
-import { useBench } from './bench';
+import { useBehind, useBench } from './bench';
 import { useFindings } from './moisture';
 
 /** What is wrong, worst first, each with its remedies one click away. */
@@ -25,6 +25,9 @@ export function Findings() {
     },
     [store],
   );
+  // Each remedy is tried on the whole, which takes long: those of a line in the hand come when it rests.
+  const atRest = useBehind(findings, store.isHeld(), true);
+  const remediesOf = (id: string) => atRest.find((one) => one.id === id)?.remedies ?? [];
   const title =
     findings.length + impossible.length === 0
       ? 'Nothing to mend'
@@ -50,13 +53,15 @@ export function Findings() {
             onApply={apply}
           />
         ))}
-        {findings.map(({ id, severity, text, remedies }) => (
+        {findings.map(({ id, severity, text }) => (
           <FindingLine
             key={id}
             id={id}
             severity={severity}
             text={tell(text)}
-            remedies={remedies.map((remedy) => tell(remedy.label)).join(BETWEEN)}
+            remedies={remediesOf(id)
+              .map((remedy) => tell(remedy.label))
+              .join(BETWEEN)}
             onApply={apply}
           />
         ))}

@@ -59,22 +59,31 @@ interface BenchBehindProps {
  */
 export function BenchBehind({ untilRest = false, children }: BenchBehindProps) {
   const bench = useBench();
-  const [shown, setShown] = useState(bench);
+  const shown = useBehind(bench, bench.store.isHeld(), untilRest);
+  return <BenchContext value={shown}>{children}</BenchContext>;
+}
+
+/**
+ * What is worked out while a line is moved, a moment later than it, or when the hand rests.
+ *
+ * @param moving whether a line is in the hand; otherwise the value itself is given
+ */
+export function useBehind<T>(value: T, moving: boolean, untilRest: boolean): T {
+  const [shown, setShown] = useState(value);
   const lastShown = useRef(0);
-  const moving = bench.store.isHeld();
   useEffect(() => {
-    if (shown === bench) return undefined;
+    if (shown === value) return undefined;
     const wait = untilRest ? REST_MS : BEHIND_MS - (performance.now() - lastShown.current);
     const timer = setTimeout(
       () => {
         lastShown.current = performance.now();
-        startTransition(() => setShown(bench));
+        startTransition(() => setShown(value));
       },
       moving ? Math.max(wait, 0) : 0,
     );
     return () => clearTimeout(timer);
-  }, [bench, shown, moving, untilRest]);
-  return <BenchContext value={moving ? shown : bench}>{children}</BenchContext>;
+  }, [value, shown, moving, untilRest]);
+  return moving ? shown : value;
 }
 
 function toBench(store: BenchStore, evaluation: ReturnType<BenchStore['evaluation']>): Bench {

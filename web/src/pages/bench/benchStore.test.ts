@@ -41,6 +41,23 @@ test('a drag is one step however far it went', () => {
   expect(now()).toBe(design);
 });
 
+test('whoever keeps what is done is told of a drag once, when it is let go of', () => {
+  const { store, now } = open();
+  const kept: unknown[] = [];
+  let known = now();
+  store.subscribe((state) => {
+    if (store.isHeld() || state.design === known) return;
+    known = state.design;
+    kept.push(known);
+  });
+  store.hold();
+  for (let z = 0.085; z > 0.05; z -= 0.005) store.slide(centre(z));
+  expect(kept).toEqual([]);
+  store.release();
+  expect(kept).toEqual([now()]);
+  expect(now()).not.toBe(design);
+});
+
 test('letting go without moving is no step, and steps count again afterwards', () => {
   const { store, history } = open();
   store.hold();

@@ -92,14 +92,11 @@ export function createBenchStore(design: PlanterDesign) {
     },
     release(): void {
       const moved = store.getState().design;
-      if (held && moved !== held) {
-        store.setState({ design: held });
-        store.temporal.getState().resume();
-        store.setState({ design: moved });
-      } else {
-        store.temporal.getState().resume();
-      }
+      const before = held;
+      if (before && moved !== before) store.setState({ design: before });
       held = null;
+      store.temporal.getState().resume();
+      if (before && moved !== before) store.setState({ design: moved });
     },
   };
 }

@@ -34,6 +34,26 @@ describe('findings', () => {
     await waitFor(() => expect(screen.queryByText(/Fault/)).toBeNull());
   });
 
+  test('follow a line in the hand; how to mend them follows when the hand rests', async () => {
+    jest.useFakeTimers();
+    const { store } = open([{ path: ['place', 'hose'], value: 1e-5 }], <Findings />);
+    expect(screen.getByRole('heading', { name: 'Nothing to mend' })).toBeTruthy();
+    act(() => {
+      store.hold();
+      store.slide([{ path: ['overflow', 'centre'], value: 0.12 }]);
+    });
+    expect(screen.getByText('Fault')).toBeTruthy();
+    expect(screen.queryByRole('button')).toBeNull();
+    act(() => void jest.advanceTimersByTime(500));
+    expect(screen.getByRole('button', { name: /Move the mark/ })).toBeTruthy();
+    act(() => {
+      store.slide([{ path: ['overflow', 'centre'], value: 0.125 }]);
+      store.release();
+    });
+    expect(screen.getByRole('button', { name: /Move the mark/ })).toBeTruthy();
+    jest.useRealTimers();
+  });
+
   test('none at all says what to do next', () => {
     open([{ path: ['place', 'hose'], value: 1e-5 }], <Findings />);
     expect(screen.getByRole('heading', { name: 'Nothing to mend' })).toBeTruthy();

@@ -56,11 +56,15 @@ export function useAutosave(
     });
     let known = store.getState().design;
     const unsubscribe = store.subscribe(({ design }) => {
-      if (design === known) return;
+      // A line in the hand is kept and saved when it is let go of.
+      if (design === known || store.isHeld()) return;
       known = design;
       saver.changed(design);
     });
-    const leave = () => void saver.flush(true);
+    const leave = () => {
+      store.release();
+      void saver.flush(true);
+    };
     window.addEventListener('pagehide', leave);
     autosave.current = saver;
     return () => {
