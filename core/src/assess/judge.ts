@@ -1,4 +1,10 @@
-import { applyPatch, planterDesignSchema, type Patch, type PlanterDesign } from '../design';
+import {
+  applyPatch,
+  planterDesignSchema,
+  type DesignPart,
+  type Patch,
+  type PlanterDesign,
+} from '../design';
 import { assemble, contradictions, type Planter } from '../planter';
 import type { Message } from '../quantity';
 import { figuresOf, type Figures } from './figures';
@@ -102,8 +108,14 @@ const MOST_MENDS = 3;
 
 /**
  * A change, and with it the remedies of the faults that it would bring. Null where its measures cannot be.
+ *
+ * @param keeps parts of the document that no remedy may touch, as what grows in it
  */
-export function settled(design: PlanterDesign, patch: Patch): Settled | null {
+export function settled(
+  design: PlanterDesign,
+  patch: Patch,
+  keeps: readonly DesignPart[] = [],
+): Settled | null {
   const before = faultsOf(design);
   let whole = patch;
   let after = judge(design, whole);
@@ -111,7 +123,7 @@ export function settled(design: PlanterDesign, patch: Patch): Settled | null {
   const mends: Message[] = [];
   while (mends.length < MOST_MENDS) {
     const faults = broughtBy(after, before);
-    const better = faults.length > 0 ? mended(design, whole, faults, before) : null;
+    const better = faults.length > 0 ? mended(design, whole, faults, before, keeps) : null;
     if (!better) break;
     [whole, after] = better;
     mends.push(better[2]);
@@ -125,16 +137,20 @@ const undoes = (remedy: Patch, patch: Patch): boolean =>
     patch.some((own) => path.length <= own.path.length && path.every((k, i) => k === own.path[i])),
   );
 
+const touches = (patch: Patch, parts: readonly DesignPart[]): boolean =>
+  patch.some(({ path }) => parts.includes(path[0] as DesignPart));
+
 /** The change with the first remedy that leaves fewer faults than it had, and does not undo it. */
 function mended(
   design: PlanterDesign,
   patch: Patch,
   faults: readonly Draft[],
   before: ReadonlySet<string>,
+  keeps: readonly DesignPart[],
 ): [Patch, Judgement, Message] | null {
   for (const { propose } of faults) {
     for (const remedy of propose?.() ?? []) {
-      if (undoes(remedy.patch, patch)) continue;
+      if (undoes(remedy.patch, patch) || touches(remedy.patch, keeps)) continue;
       const whole = [...patch, ...remedy.patch];
       const after = judge(design, whole);
       if (after && broughtBy(after, before).length < faults.length)

@@ -1,14 +1,13 @@
 import { CLOTHS, FEED_DOSES, grainOf, type ClothId } from '../catalog';
 import {
   baseStyle,
-  changeBase,
   USUAL_AIR_GAP,
   usualFor,
   type LayerDesign,
   type Patch,
   type PlanterDesign,
 } from '../design';
-import type { Planter } from '../planter';
+import { changeBase, type Planter } from '../planter';
 import type { Message } from '../quantity';
 import { rank, SEVERITIES, type Room, type Severity } from './finding';
 import { settled } from './judge';

@@ -7,5 +7,6 @@ export * from './bags';
 export * from './crops';
 export * from './drills';
 export * from './ingredients';
+export * from './sold';
 export * from './words';
 export * from './vessels';

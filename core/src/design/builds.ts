@@ -1,3 +1,5 @@
+import { SOLD } from '../catalog';
+import { measuredIn } from './measured';
 import type { Patch } from './patch';
 import { depthOf, leastWidth } from './heights';
 import type { PlanterDesign, ReservoirDesign } from './schema';
@@ -37,23 +39,24 @@ export function baseOf({ reservoir }: PlanterDesign): BaseId | null {
 /** Whether a base stands on the floor, and so needs a flat one. */
 export const standsOnFloor = (base: BaseId): boolean => !isBare(base) && SUPPORT_BASES[base].flat;
 
-/** Parts and fill of a usual base for a vessel this wide, with this height to fill. Metres. */
-function usual(base: BaseId, width: number, top: number): Partial<ReservoirDesign> {
-  return isBare(base)
-    ? { cover: 'none', fill: [...BARE[base].fill], parts: [] }
-    : SUPPORT_BASES[base].usual(width, top);
-}
+/** Whether as many parts of a base are set in as there is room for. */
+export const fillsFloor = (base: BaseId): boolean =>
+  !isBare(base) && SUPPORT_BASES[base].fills === true;
 
 /**
- * The patch that changes the base and keeps its height. Wicks that the new base cannot carry are left
- * out; sizes are the usual ones for this vessel.
+ * The patches that change the base to each usual size of another and keep its height, the likeliest first; at
+ * least one. Wicks that the new base cannot carry are left out. Whether its parts have room is not asked here.
  */
-export function changeBase(design: PlanterDesign, base: BaseId): Patch {
+export function baseChanges(design: PlanterDesign, base: BaseId): Patch[] {
   const top = Math.min(design.reservoir.top, depthOf(design.vessel));
-  const next: ReservoirDesign = {
-    ...design.reservoir,
-    ...usual(base, leastWidth(design.vessel), top),
-  };
+  const sizes: readonly Partial<ReservoirDesign>[] = isBare(base)
+    ? [{ cover: 'none', fill: [...BARE[base].fill], parts: [] }]
+    : SUPPORT_BASES[base].usual(leastWidth(design.vessel), top, SOLD[measuredIn(design)]);
+  return sizes.map((size) => toBase(design, size));
+}
+
+function toBase(design: PlanterDesign, size: Partial<ReservoirDesign>): Patch {
+  const next: ReservoirDesign = { ...design.reservoir, ...size };
   const reaches = next.fill.some(({ medium, upTo }) => medium === 'mix' && upTo >= 1);
   return [
     { path: ['reservoir'], value: next },

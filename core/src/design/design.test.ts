@@ -1,22 +1,16 @@
-import { AGGREGATES, MEDIA, METRIC_BITS, bitFor, PIPES } from '../catalog';
-import { contradictions } from '../planter';
-import { anyDesign } from '../testing/designs';
+import { AGGREGATES, MEDIA, METRIC_BITS, bitFor, PIPES, SOLD } from '../catalog';
 import { asVersion1, asVersion2, asVersion3, asVersion4, asVersion5 } from '../testing/earlier';
-import fc from 'fast-check';
 import {
-  airCeiling,
   applyPatch,
+  baseChanges,
   baseOf,
   BASES,
-  changeBase,
   FIELDS,
   migrate,
-  MORE_PARTS,
   PART_KINDS,
+  partsToAdd,
   planterDesignSchema,
-  standsOnFloor,
   STARTING_POINTS,
-  USUAL_CUP,
   type BaseId,
 } from '.';
 
@@ -44,41 +38,6 @@ describe('patches', () => {
     const without = { ...design, overflow: null };
     expect(() => applyPatch(without, [{ path: ['overflow', 'count'], value: 2 }])).toThrow(
       'through ‘count’',
-    );
-  });
-});
-
-describe('changing the base', () => {
-  const plain = STARTING_POINTS.filter(({ design: from }) => from.bed === null);
-  const bases = Object.keys(BASES) as BaseId[];
-
-  test.each(bases)('to %s gives a design that can exist', (base) => {
-    for (const { id, design: from } of plain) {
-      const changed = applyPatch(from, changeBase(from, base));
-      if (base !== 'stone') expect([id, baseOf(changed)]).toEqual([id, base]);
-      expect(airCeiling(changed)).toBeCloseTo(airCeiling(from), 12);
-      expect(planterDesignSchema.safeParse(changed).error?.issues).toBeUndefined();
-      const curved = from.vessel.kind === 'lying' && standsOnFloor(base);
-      expect([id, contradictions(changed).length > 0]).toEqual([id, curved]);
-    }
-  });
-
-  test('to bottles takes the cups out and leaves the cloth', () => {
-    const both = {
-      ...design,
-      wicks: [...design.wicks, USUAL_CUP],
-    };
-    const changed = applyPatch(both, changeBase(both, 'bottles'));
-    expect(changed.wicks.map((wick) => wick.kind)).toEqual(['cloth']);
-  });
-
-  test('of any design never throws', () => {
-    fc.assert(
-      fc.property(anyDesign, fc.constantFrom(...bases), (any, base) => {
-        expect(planterDesignSchema.safeParse(applyPatch(any, changeBase(any, base))).success).toBe(
-          true,
-        );
-      }),
     );
   });
 });
@@ -221,12 +180,12 @@ describe('every kind of support', () => {
   test.each(PART_KINDS)('%s is the base of something that people build', (kind) => {
     const from = STARTING_POINTS.find(({ id }) => id === 'cut-barrel')?.design ?? design;
     const kinds = Object.keys(BASES).map(
-      (base) => applyPatch(from, changeBase(from, base as BaseId)).reservoir.parts[0]?.kind,
+      (base) => applyPatch(from, baseChanges(from, base as BaseId)[0]!).reservoir.parts[0]?.kind,
     );
     expect(kinds).toContain(kind);
   });
 
-  test.each(MORE_PARTS.map(([label, part]) => [label, part] as const))(
+  test.each([...partsToAdd(SOLD.metric), ...partsToAdd(SOLD.us)])(
     '%s can be added to a base and are what they were',
     (_label, part) => {
       const { reservoir } = design;

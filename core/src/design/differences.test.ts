@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import {
   applyPatch,
-  changeBase,
+  baseChanges,
   differences,
   SECTIONS,
   STARTING_POINTS,
@@ -35,7 +35,7 @@ test('what differs is said in the words of the bench', () => {
 });
 
 test('a support’s numbers are told as its own fields are called', () => {
-  const based = (base: BaseId) => applyPatch(design, changeBase(design, base));
+  const based = (base: BaseId) => applyPatch(design, baseChanges(design, base)[0]!);
   const after = (base: BaseId, key: string, value: number | string) => {
     const before = based(base);
     const other = applyPatch(before, [{ path: ['reservoir', 'parts', 0, key], value }]);

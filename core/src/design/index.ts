@@ -46,7 +46,7 @@ export {
   type PlantingDesign,
 } from './plantingSchema';
 export { MAX_SPOTS } from './spots';
-export { isOwnEnd, MORE_PARTS, PART_KINDS, runsAlong, USUAL_LYING } from './supports';
+export { isOwnEnd, PART_KINDS, partsToAdd, runsAlong, USUAL_LYING } from './supports';
 export { vesselDesignSchema } from './vesselSchema';
 export { migrate, STEPS, type AnyDocument, type MigrationStep } from './migrations';
 export {
@@ -58,7 +58,7 @@ export {
   type Difference,
 } from './differences';
 export { applyPatch, type Change, type Patch } from './patch';
-export { baseOf, BASES, changeBase, standsOnFloor, type BaseId } from './builds';
+export { baseChanges, baseOf, BASES, fillsFloor, standsOnFloor, type BaseId } from './builds';
 export { inInches, STARTING_POINTS, vesselFrom, vesselIn, type StartingPoint } from './presets';
 export {
   airCeiling,

@@ -1,5 +1,5 @@
 import type { z } from 'zod';
-import type { FillId } from '../catalog';
+import type { FillId, Sold } from '../catalog';
 
 /**
  * What can keep the soil up out of the water. Each kind of support says in a file of its own how it
@@ -19,8 +19,13 @@ export interface UsualBase<Part> {
   flat: boolean;
   /** Whether a base of this one part is of this sort. */
   like(part: Part, around: Around): boolean;
-  /** Its parts with what lies round them, in a vessel this wide with this height to fill. Metres. */
-  usual(width: number, top: number): Around & { parts: Part[] };
+  /**
+   * Its parts with what lies round them, in a vessel this wide with this height to fill: in usual sizes that
+   * are sold, the likeliest first. Metres.
+   */
+  usual(width: number, top: number, sold: Sold): readonly (Around & { parts: Part[] })[];
+  /** Whether as many of them are set in as there is room for. */
+  fills?: true;
 }
 
 interface Support<Schema extends z.ZodType, Bases> {
@@ -29,7 +34,7 @@ interface Support<Schema extends z.ZodType, Bases> {
   schema: Schema;
   bases: Bases;
   /** What can be added to a base by a press, with what stands on the button. */
-  more: readonly (readonly [label: string, part: z.infer<Schema>])[];
+  more(sold: Sold): readonly (readonly [label: string, part: z.infer<Schema>])[];
   /** Whether such a part is the vessel’s own end, which is the platform too; left out where none is. */
   ownEnd?(part: z.infer<Schema>): boolean;
   /** Whether such a part runs along the vessel; left out where none does. */

@@ -1,4 +1,5 @@
 export { baseName } from './baseName';
+export { changeBase } from './bases';
 export { type Contradiction } from './contradiction';
 export { contradictions, LEAST_SOIL } from './contradictions';
 export { vesselContradictions } from './vesselContradictions';
@@ -55,6 +56,7 @@ export {
   type Joint,
   type Lot,
   type Piece,
+  type Size,
   type Specs,
 } from './piece';
 export {

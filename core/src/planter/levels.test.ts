@@ -1,4 +1,4 @@
-import { applyPatch, changeBase, STARTING_POINTS, type Patch } from '../design';
+import { applyPatch, baseChanges, STARTING_POINTS, type Patch } from '../design';
 import { levelsOf, moveLevel, assemble } from '.';
 
 const design = STARTING_POINTS[0]!.design;
@@ -13,7 +13,7 @@ const markOf = ({ overflow }: typeof design) =>
 test('the lines of a pail, from the floor up', () => {
   expect(ids()).toEqual(['overflow: Overflow lip', 'platform: Platform', 'surface: Soil surface']);
   expect(ids({ ...design, overflow: null })).toHaveLength(2);
-  const bottles = applyPatch(design, changeBase(design, 'bottles'));
+  const bottles = applyPatch(design, baseChanges(design, 'bottles')[0]!);
   expect(ids(bottles)).toContain('platform: Bottles’ tops');
 });
 

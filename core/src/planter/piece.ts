@@ -16,6 +16,7 @@ import type {
   SpotDesign,
   VesselDesign,
 } from '../design';
+import type { Sold } from '../catalog';
 import type { Message } from '../quantity';
 import type { Outline, Vessel } from '../vessel';
 import type { Circle, Rectangle } from '../reservoir';
@@ -196,6 +197,16 @@ export interface Together {
 
 export type Join<K extends Kind> = (lot: Lot<K>, together: Together) => Joint[];
 
+/** How large the things of a lot are, and how else they could be. */
+export interface Size {
+  /** Fields that are made smaller together, metres. */
+  fields: readonly string[];
+  /** What is written of them. */
+  says: Message;
+  /** The sizes that are sold, by their fields; left out where each is cut as one likes. */
+  sold?(sold: Sold): readonly Readonly<Record<string, number>>[];
+}
+
 /** Everything about one kind of thing. */
 export interface Faces<K extends Kind> {
   /** The entries of a design that ask for it. */
@@ -214,8 +225,8 @@ export interface Faces<K extends Kind> {
   least?(spec: Specs[K], vessel: Vessel): number;
   /** How its top is spoken of where soil lies straight on it, by its name for one and for several. */
   top?(one: string, many: string): string;
-  /** Fields of its size that can be made smaller where it has no room, and what is written of them. */
-  size?(spec: Specs[K]): { fields: readonly string[]; says: Message };
+  /** Its size, where it can be made smaller for want of room. */
+  size?(spec: Specs[K]): Size;
   /** Where the design keeps the places that were chosen for it by hand; left out where it has none. */
   spots?(index: number, design: PlanterDesign): Spots | null;
   /** Measures of it that cannot be. */

@@ -1,4 +1,3 @@
-import equal from 'fast-deep-equal';
 import { settled } from '../assess';
 import { MEDIA, MEDIUM_IDS } from '../catalog';
 import { applyPatch, invertOf, lipBelowMark, type Patch, type PlanterDesign } from '../design';
@@ -71,9 +70,9 @@ function placesOf(design: PlanterDesign): Place[] {
     const moved = moveLevel(planter, 'platform', base);
     const at = applyPatch(design, moved);
     const patch = [...moved, ...(lipsOf(at, base, 1)[0] ?? [])];
-    const done = contradictions(at).length > 0 ? null : settled(design, patch);
+    const done = contradictions(at).length > 0 ? null : settled(design, patch, ['planting']);
     // What grows in it is what it is for, and stays.
-    if (!done || done.brings || !equal(done.after.design.planting, design.planting)) return [];
+    if (!done || done.brings) return [];
     return [{ patch: done.patch, base, besides: done.mends }];
   });
   return found.length > FEW_BASES ? found : [here, ...found];

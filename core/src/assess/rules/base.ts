@@ -1,7 +1,7 @@
-import { aggregateOf, grainOf, LAYERS, STANDING } from '../../catalog';
-import { baseStyle, USUAL_LYING, type PlanterDesign, type Vents } from '../../design';
-import { baseName, sizeOf, tightest, type Lot } from '../../planter';
-import { q, say, type Message } from '../../quantity';
+import { aggregateOf, grainOf, LAYERS, SOLD, STANDING } from '../../catalog';
+import { baseStyle, measuredIn, USUAL_LYING, type PlanterDesign, type Vents } from '../../design';
+import { baseName, sizeOf, tightest, type Lot, type Size } from '../../planter';
+import { q, say, type Message, type UnitSystem } from '../../quantity';
 import type { Remedy, Rule } from '../finding';
 import { downToMm, gapToKeep, moveBase, set } from '../moves';
 import { partName } from '../words';
@@ -21,7 +21,8 @@ export const fullOfStone: Rule = ({ design, planter }) => {
     (layer) => aggregateOf(layer.medium)?.grain !== undefined,
   );
   const pipes = (): Remedy[] => {
-    const diameter = Math.min(downToMm(heights.ceiling * 0.9), 0.11);
+    const roomy = SOLD[measuredIn(design)].drain.filter((size) => size <= heights.ceiling * 0.9);
+    const diameter = roomy.filter((size) => size < 0.12).at(-1) ?? 0;
     const count = Math.floor((2 * Math.min(floor.a, floor.b)) / (diameter * 1.6));
     if (design.reservoir.parts.length > 0 || count < 1 || diameter < 0.03) return [];
     const part = { ...USUAL_LYING, count: Math.min(count, 24), diameter };
@@ -98,10 +99,31 @@ export const partsVented: Rule = ({ planter }) =>
     ];
   });
 
-/** A smaller one of something that has no room, as a share of its size. */
+/** A smaller one of something that is cut as one likes, as a share of its size. */
 const SMALLER = [0.8, 0.65, 0.5, 0.3];
+/** So many smaller sizes that are sold are tried. */
+const MOST_SMALLER = 4;
 
-export const partsFit: Rule = ({ planter }) =>
+type Sizes = Readonly<Record<string, number>>;
+
+/** Smaller sizes of something that has no room, the largest first: such as are sold, or else shares of it. */
+function smallerThan(size: Size, spec: Sizes, units: UnitSystem): Sizes[] {
+  const { fields, sold } = size;
+  if (!sold) {
+    return SMALLER.map((share) =>
+      Object.fromEntries(
+        fields.map((key) => [key, Math.max(downToMm((spec[key] ?? 0) * share), 0.03)]),
+      ),
+    );
+  }
+  const across = (sizes: Sizes) => fields.reduce((all, key) => all * (sizes[key] ?? 0), 1);
+  return sold(SOLD[units])
+    .filter((one) => across(one) < across(spec) - 1e-9)
+    .sort((a, b) => across(b) - across(a))
+    .slice(0, MOST_SMALLER);
+}
+
+export const partsFit: Rule = ({ design, planter }) =>
   planter.lots.flatMap((lot) => {
     const size = sizeOf(lot);
     if (!size || lot.pieces.length >= lot.wanted) return [];
@@ -109,18 +131,17 @@ export const partsFit: Rule = ({ planter }) =>
     const spec = lot.spec as unknown as Record<string, number>;
     const path = (key: string) => ['reservoir', 'parts', lot.index, key];
     const placed = lot.pieces.length;
-    const smaller = SMALLER.map((share): Remedy => {
-      const sizes = size.fields.map((key) => Math.max(downToMm((spec[key] ?? 0) * share), 0.03));
-      const [one, other] = sizes as [number, number | undefined];
+    const smaller = smallerThan(size, spec, measuredIn(design)).map((sizes): Remedy => {
+      const [one, other] = size.fields.map((key) => sizes[key]) as [number, number | undefined];
       return {
         label:
           other === undefined
             ? say`Use ${lot.wanted === 1 ? 'one' : 'ones'} of ${q(one, 'length')}`
             : say`Use ones of ${q(one, 'length')} by ${q(other, 'length')}`,
-        patch: size.fields.map((key, i) => set(path(key), sizes[i])),
+        patch: Object.entries(sizes).map(([key, value]) => set(path(key), value)),
       };
     });
-    const turn = bentTooTight(lot);
+    const turn = bentTooTight(lot, smaller.length > 0);
     const stand =
       placed === 0
         ? say`none has room`
@@ -132,7 +153,9 @@ export const partsFit: Rule = ({ planter }) =>
         room: 'water' as const,
         text: turn
           ? say`${turn} ${placed === 0 ? 'None lies there.' : say`${q(placed, 'count')} of ${q(lot.wanted, 'count')} lie there.`}`
-          : say`Use fewer or smaller ones: of ${q(lot.wanted, 'count')} ${partName(lot, lot.wanted)} of ${size.says}, ${stand}.`,
+          : lot.wanted === 1
+            ? say`Make room for the ${partName(lot, 1)} of ${size.says}, or take a smaller one: what stands there is in its way.`
+            : say`Use fewer or smaller ones: of ${q(lot.wanted, 'count')} ${partName(lot, lot.wanted)} of ${size.says}, ${stand}.`,
         propose: () => {
           const room = lot.room();
           return [
@@ -140,19 +163,35 @@ export const partsFit: Rule = ({ planter }) =>
               ? [{ label: say`Use ${q(room, 'count')}`, patch: [set(path('count'), room)] }]
               : []),
             ...smaller,
+            ...(turn ? [{ label: say`Lay it straight`, patch: [set(path('lay'), 'runs')] }] : []),
+            ...(placed === 0 ? withoutCloth(design) : []),
           ];
         },
       },
     ];
   });
 
+/** Where the mix itself stands in the water, cloth only takes the room of what is laid there. */
+function withoutCloth({ reservoir, wicks }: PlanterDesign): Remedy[] {
+  const [lowest] = reservoir.fill;
+  const others = wicks.filter(({ kind }) => kind !== 'cloth');
+  if (reservoir.cover !== 'none' || lowest?.medium !== 'mix' || others.length === wicks.length)
+    return [];
+  return [
+    {
+      label: say`Leave the cloth out: the mix stands in the water itself`,
+      patch: [set(['wicks'], others)],
+    },
+  ];
+}
+
 /** What is said of a pipe that would have to bend tighter than it can. */
-function bentTooTight(lot: Lot): Message | null {
+function bentTooTight(lot: Lot, thinner: boolean): Message | null {
   if (lot.kind !== 'lying') return null;
   const { spec } = lot;
   if (spec.lay === 'runs' || spec.stiff) return null;
   const across = 2 * tightest(spec);
-  return say`Take thinner pipe: this coils no tighter than ${q(across, 'length')} across.`;
+  return say`${thinner ? 'Take thinner pipe' : 'Lay it straight'}: this coils no tighter than ${q(across, 'length')} across.`;
 }
 
 /** How far a crate's height may be from the base it bears before that is said, metres. */

@@ -6,6 +6,9 @@ import { inMix, mm, support } from '../support';
 
 const S = FIELDS.support;
 
+/** A panel is cut as wide as there is room for: shares of the vessel’s width. */
+const SHARES = [0.75, 0.6, 0.45, 0.3];
+
 export const arch = support({
   rank: 5,
   schema: z.strictObject({
@@ -20,20 +23,21 @@ export const arch = support({
       name: 'A curved panel laid in',
       flat: true,
       like: () => true,
-      usual: (width) => ({
-        ...inMix(),
-        parts: [
-          {
-            kind: 'arch',
-            width: mm(width * 0.75, S.archWidth.min),
-            wall: 0.004,
-            own: false,
-            vents: 'both',
-          },
-        ],
-      }),
+      usual: (width) =>
+        SHARES.map((share) => ({
+          ...inMix(),
+          parts: [
+            {
+              kind: 'arch',
+              width: mm(width * share, S.archWidth.min),
+              wall: 0.004,
+              own: false,
+              vents: 'both',
+            },
+          ],
+        })),
     },
   },
-  more: [],
+  more: () => [],
   along: () => true,
 });

@@ -1,4 +1,5 @@
 import type { z } from 'zod';
+import type { Sold } from '../../catalog';
 import type { FieldSpec } from '../fields';
 import { fieldOf } from '../number';
 import type { UsualBase } from '../support';
@@ -39,9 +40,9 @@ export const SUPPORT_BASES = Object.fromEntries(
   ),
 ) as unknown as Readonly<Record<SupportBase, UsualBase<PartDesign> & { kind: PartKind }>>;
 
-/** What can be added to a base by a press, with what stands on the button. */
-export const MORE_PARTS: readonly (readonly [label: string, part: PartDesign])[] =
-  PART_KINDS.flatMap<readonly [label: string, part: PartDesign]>((kind) => all[kind].more);
+/** What can be added to a base by a press, with what stands on the button; in sizes that are sold. */
+export const partsToAdd = (sold: Sold): (readonly [label: string, part: PartDesign])[] =>
+  PART_KINDS.flatMap<readonly [label: string, part: PartDesign]>((kind) => all[kind].more(sold));
 
 /** Whether a part is the vessel’s own end, sawn off and slid in as the platform. */
 export const isOwnEnd = (part: PartDesign): boolean =>

@@ -1,8 +1,8 @@
 import { z } from 'zod';
-import { RUN_IDS } from '../../catalog';
+import { RUN_IDS, soldUpTo, type Sold } from '../../catalog';
 import { FIELDS } from '../fields';
 import { number } from '../number';
-import { inMix, mm, support } from '../support';
+import { inMix, support } from '../support';
 
 const S = FIELDS.support;
 
@@ -29,12 +29,17 @@ export const USUAL_LYING: z.infer<typeof schema> = {
   length: 0,
 };
 
+/** Lying pipe as it is sold, up to a width. Metres. */
+const pipes = (
+  lay: (typeof USUAL_LYING)['lay'],
+  count: number,
+  most: number,
+  { drain }: Sold,
+): [typeof USUAL_LYING][] =>
+  soldUpTo(drain, most).map((diameter) => [{ ...USUAL_LYING, lay, count, diameter }]);
+
 /** A pipe that is bent round is thin enough to lie in its turn. Metres. */
-const bent = (lay: 'coil' | 'loop', width: number, top: number) => ({
-  ...USUAL_LYING,
-  lay,
-  diameter: mm(Math.min(top * 0.9, width * 0.16)),
-});
+const bent = (width: number, top: number): number => Math.min(top * 0.92, width * 0.16);
 
 export const lying = support({
   rank: 4,
@@ -44,35 +49,40 @@ export const lying = support({
       name: 'Lying pipes, soil between',
       flat: false,
       like: ({ lay }) => lay === 'runs',
-      usual: (width, top) => ({
-        ...inMix(),
-        parts: [{ ...USUAL_LYING, count: 2, diameter: mm(Math.min(top * 0.92, width * 0.3, 0.1)) }],
-      }),
+      usual: (width, top, sold) =>
+        pipes('runs', 2, Math.min(top * 0.92, width * 0.3, 0.11), sold).map((parts) => ({
+          ...inMix(),
+          parts,
+        })),
     },
     coil: {
       name: 'Drain pipe coiled in sand',
       flat: false,
       like: ({ lay }) => lay === 'coil',
-      usual: (width, top) => ({
-        cover: 'none',
-        fill: [{ medium: 'coarse-sand', upTo: 1 }],
-        parts: [bent('coil', width, top)],
-      }),
+      usual: (width, top, sold) =>
+        pipes('coil', 1, bent(width, top), sold).map((parts) => ({
+          cover: 'none',
+          fill: [{ medium: 'coarse-sand', upTo: 1 }],
+          parts,
+        })),
     },
     loop: {
       name: 'A loop of pipe in gravel',
       flat: false,
       like: ({ lay }) => lay === 'loop',
-      usual: (width, top) => ({
-        cover: 'none',
-        fill: [
-          { medium: 'gravel', upTo: 0.5 },
-          { medium: 'mix', upTo: 1 },
-        ],
-        parts: [bent('loop', width, top)],
-      }),
+      usual: (width, top, sold) =>
+        pipes('loop', 1, bent(width, top), sold).map((parts) => ({
+          cover: 'none',
+          fill: [
+            { medium: 'gravel', upTo: 0.5 },
+            { medium: 'mix', upTo: 1 },
+          ],
+          parts,
+        })),
     },
   },
-  more: [['a lying pipe', { ...USUAL_LYING, diameter: 0.05 }]],
+  more: ({ drain: [thinnest = 0.05] }) => [
+    ['a lying pipe', { ...USUAL_LYING, diameter: thinnest }],
+  ],
   along: ({ lay }) => lay === 'runs',
 });

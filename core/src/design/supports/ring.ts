@@ -1,10 +1,13 @@
 import { z } from 'zod';
-import { VENT_IDS } from '../../catalog';
+import { soldUpTo, VENT_IDS } from '../../catalog';
 import { FIELDS } from '../fields';
 import { number } from '../number';
-import { mm, support, underPlatform } from '../support';
+import { support, underPlatform } from '../support';
 
 const S = FIELDS.support;
+
+/** Of the vessel’s width: what stands round it has room too. */
+const WIDEST = 0.65;
 
 export const ring = support({
   rank: 1,
@@ -20,14 +23,13 @@ export const ring = support({
       name: 'Platform on a split ring',
       flat: true,
       like: () => true,
-      usual: (width) => ({
-        ...underPlatform(),
-        parts: [
-          { kind: 'ring', cutEnd: false, diameter: mm(width * 0.6), wall: 0.004, vents: 'both' },
-        ],
-      }),
+      usual: (width, _top, { ring: sizes }) =>
+        soldUpTo(sizes, width * WIDEST).map((diameter) => ({
+          ...underPlatform(),
+          parts: [{ kind: 'ring', cutEnd: false, diameter, wall: 0.004, vents: 'both' }],
+        })),
     },
   },
-  more: [],
+  more: () => [],
   ownEnd: ({ cutEnd }) => cutEnd,
 });

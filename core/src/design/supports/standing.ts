@@ -1,8 +1,8 @@
 import { z } from 'zod';
-import { STANDING_IDS, VENT_IDS } from '../../catalog';
+import { soldUpTo, STANDING_IDS, VENT_IDS, type Sold } from '../../catalog';
 import { FIELDS } from '../fields';
 import { number } from '../number';
-import { bare, inMix, mm, support, underPlatform, type Around } from '../support';
+import { bare, inMix, support, underPlatform, type Around } from '../support';
 
 const S = FIELDS.support;
 
@@ -24,13 +24,18 @@ const some = (what: Standing['what'], count: number, diameter: number): Standing
   kind: 'standing',
   what,
   count,
-  diameter: mm(diameter),
+  diameter,
   wall: WALLS[what] ?? 0.0006,
   vents: 'both',
 });
 
-/** Across a bottle of a litre and a half, metres. */
-const BOTTLE = 0.065;
+/** So many of each size that is sold up to a width. */
+const upTo = (
+  what: 'tub' | 'pipe' | 'bottle' | 'pot',
+  count: number,
+  most: number,
+  sold: Sold,
+): [Standing][] => soldUpTo(sold[what], most).map((diameter) => [some(what, count, diameter)]);
 
 const inAMix = ({ fill }: Around): boolean => fill.some(({ medium }) => medium === 'mix');
 
@@ -42,32 +47,36 @@ export const standing = support({
       name: 'Platform on drilled tubs',
       flat: true,
       like: ({ what }, { cover }) => cover === 'platform' && what !== 'pipe',
-      usual: (width) => ({ ...underPlatform(), parts: [some('tub', 4, width * 0.25)] }),
+      usual: (width, _top, sold) =>
+        upTo('tub', 4, width * 0.27, sold).map((parts) => ({ ...underPlatform(), parts })),
     },
     pipes: {
       name: 'Platform on short pipes',
       flat: true,
       like: ({ what }, { cover }) => cover === 'platform' && what === 'pipe',
-      usual: (width) => ({
-        ...underPlatform(),
-        parts: [some('pipe', 6, Math.min(width * 0.15, 0.05))],
-      }),
+      usual: (width, _top, sold) =>
+        upTo('pipe', 6, Math.min(width * 0.16, 0.05), sold).map((parts) => ({
+          ...underPlatform(),
+          parts,
+        })),
     },
     bottles: {
       name: 'Drilled bottles in the mix',
       flat: true,
       like: (_part, around) => around.cover === 'none' && inAMix(around),
-      usual: (width) => ({ ...inMix(), parts: [some('bottle', 5, Math.min(BOTTLE, width / 3))] }),
+      usual: (_width, _top, sold) =>
+        upTo('bottle', 5, 0, sold).map((parts) => ({ ...inMix(), parts })),
     },
     pots: {
       name: 'Fabric over small pots',
       flat: true,
       like: (_part, around) => around.cover === 'none' && !inAMix(around),
-      usual: (width) => ({ ...bare(), parts: [some('pot', 6, Math.min(0.09, width / 4))] }),
+      usual: (width, _top, sold) =>
+        upTo('pot', 6, Math.min(0.09, width * 0.27), sold).map((parts) => ({ ...bare(), parts })),
     },
   },
-  more: [
-    ['bottles', { ...some('bottle', 3, BOTTLE), wall: 0.0004 }],
-    ['short pipes', { ...some('pipe', 4, 0.05), wall: 0.0024 }],
+  more: ({ bottle: [small = 0.065], pipe }) => [
+    ['bottles', { ...some('bottle', 3, small), wall: 0.0004 }],
+    ['short pipes', { ...some('pipe', 4, soldUpTo(pipe, 0.05)[0] ?? 0.05), wall: 0.0024 }],
   ],
 });

@@ -17,11 +17,10 @@ export const sticks = support({
       name: 'Crossed sticks',
       flat: false,
       like: () => true,
-      usual: (_width) => ({
-        ...bare(),
-        parts: [{ kind: 'sticks', diameter: 0.012, spacing: 0.04 }],
-      }),
+      usual: (_width) => [
+        { ...bare(), parts: [{ kind: 'sticks', diameter: 0.012, spacing: 0.04 }] },
+      ],
     },
   },
-  more: [],
+  more: () => [],
 });

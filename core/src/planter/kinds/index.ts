@@ -1,6 +1,5 @@
 import { PART_KINDS } from '../../design';
-import type { Message } from '../../quantity';
-import type { Faces, Kind, Lot } from '../piece';
+import type { Faces, Kind, Lot, Size } from '../piece';
 import { bag, neck, nested, row } from './beds';
 import { cloth } from './cloth';
 import { column } from './column';
@@ -43,7 +42,7 @@ export function nameOf(lot: Lot, count = lot.pieces.length): string {
 }
 
 /** Sizes of a lot that can be made smaller where it has no room, or null where there are none. */
-export function sizeOf(lot: Lot): { fields: readonly string[]; says: Message } | null {
+export function sizeOf(lot: Lot): Size | null {
   const { size } = KIND_FACES[lot.kind] as unknown as Faces<Kind>;
   return size?.(lot.spec as never) ?? null;
 }

@@ -1,6 +1,6 @@
 import { soilBaseHeight, type ExtraPipe, type PlanterDesign } from '../../design';
 import { arrange, type Circle } from '../../reservoir';
-import { grown, holdsCircle, reachAt, type Outline } from '../../vessel';
+import { grown, holdsCircle, reachAt, shared, type Outline } from '../../vessel';
 import { restsAt } from '../floor';
 import { BRIDGE, PLAY } from '../openings';
 import {
@@ -74,8 +74,10 @@ function standingPipe<K extends 'inspection' | 'worm'>(
   const onPipe = lots.some((one) => one.kind === 'lying' && one.pieces.length > 0);
   // A worm tube stands on the base, over whatever is under it.
   const by = own && (kind === 'worm' || onPipe || taken.circle(own)) ? own : null;
-  const left = { ...atLeft(floor, r, asked.index, design.pipes.length), r };
-  const free = kind === 'worm' ? left : freeAtWall(site, r, asked.index);
+  // A hole through the sheet keeps its bridge to the edge too.
+  const ground = deck && kind === 'inspection' ? inSheet(floor, deck) : floor;
+  const left = { ...atLeft(ground, r, asked.index, design.pipes.length), r };
+  const free = kind === 'worm' ? left : freeAtWall(site, ground, r, asked.index);
   // Where pipes lie all over the floor it stands on one of them.
   const at = by ?? free ?? (onPipe ? left : null);
   if (!at) return lot(kind, asked, { wanted: 1 });
@@ -104,19 +106,23 @@ function standingPipe<K extends 'inspection' | 'worm'>(
   });
 }
 
+/** As much of the floor as a pipe can stand on whose hole is in the sheet. */
+const inSheet = (floor: Outline, sheet: Outline): Outline =>
+  shared(floor, grown(sheet, -(PLAY / 2 + BRIDGE)));
+
 const rimOf = ({ bed }: Site): number => bed.floor + bed.inside.depth;
 
 /** Along the left wall where that is free, else where there is room; over what lies there if nowhere. */
-function freeAtWall({ floor, taken, design }: Site, r: number, i: number): Circle | null {
-  const left = { ...atLeft(floor, r, i, design.pipes.length), r };
+function freeAtWall({ taken, design }: Site, ground: Outline, r: number, i: number): Circle | null {
+  const left = { ...atLeft(ground, r, i, design.pipes.length), r };
   if (taken.circle(left)) return left;
-  const back = grown(floor, -r);
+  const back = grown(ground, -r);
   const sides = [0.4, -0.4, 0.8, -0.8].map((share) => ({
     x: -reachAt({ a: back.b, b: back.a, c: back.c }, share * back.b),
     y: share * back.b,
     r,
   }));
-  return sides.find((one) => taken.circle(one)) ?? arrange(floor, r, 1, taken)[0] ?? null;
+  return sides.find((one) => taken.circle(one)) ?? arrange(ground, r, 1, taken)[0] ?? null;
 }
 
 /** Places along the left wall, one behind the other. */

@@ -66,6 +66,7 @@ export const crates: Faces<'crates'> = {
   size: ({ length, width }) => ({
     fields: ['length', 'width'],
     says: say`${q(length, 'length')} by ${q(width, 'length')}`,
+    sold: ({ crate }) => crate.map(([l, w, h]) => ({ length: l, width: w, height: h })),
   }),
   name: ({ what }, count) =>
     count === 1 ? CRATE_KINDS[what].one : what === 'former' ? 'boxes' : `${what}s`,

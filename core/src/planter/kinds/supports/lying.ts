@@ -69,7 +69,11 @@ export const lying: Faces<'lying'> = {
     );
   },
   joints: standing,
-  size: ({ diameter }) => ({ fields: ['diameter'], says: say`${q(diameter, 'length')}` }),
+  size: ({ diameter }) => ({
+    fields: ['diameter'],
+    says: say`${q(diameter, 'length')}`,
+    sold: ({ drain }) => drain.map((size) => ({ diameter: size })),
+  }),
   name: ({ lay }, count) =>
     lay === 'runs'
       ? count === 1

@@ -63,7 +63,11 @@ export const ring: Faces<'ring'> = {
     );
   },
   joints: (lot) => [...standing(lot), ...(lot.spec.cutEnd ? cutFromVessel(lot) : [])],
-  size: ({ diameter }) => ({ fields: ['diameter'], says: say`${q(diameter, 'length')}` }),
+  size: ({ diameter }) => ({
+    fields: ['diameter'],
+    says: say`${q(diameter, 'length')}`,
+    sold: ({ ring: sizes }) => sizes.map((size) => ({ diameter: size })),
+  }),
   name: ({ cutEnd }) => (cutEnd ? 'cut end' : 'ring'),
   contradictions: (asked, design, shape) =>
     partSizes(asked, design, shape, {

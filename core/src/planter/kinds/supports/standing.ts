@@ -11,6 +11,15 @@ import { partSizes } from '../sizes';
 /** Solid things hold no water, whatever their vents are said to be. */
 export const isSolid = (what: keyof typeof STANDING): boolean => what === 'brick';
 
+/** Whose sizes are sold as which; the others are as one finds them. */
+const SIZES: Partial<Record<keyof typeof STANDING, 'tub' | 'pipe' | 'bottle' | 'pot'>> = {
+  tub: 'tub',
+  cup: 'tub',
+  bottle: 'bottle',
+  pipe: 'pipe',
+  pot: 'pot',
+};
+
 /** Tubs, cups, bottles, short pipes, pots and blocks that stand on the floor. */
 export const standing: Faces<'standing'> = {
   bears: 'sheet',
@@ -48,7 +57,14 @@ export const standing: Faces<'standing'> = {
   },
   joints: onTheFloor,
   top: (_one, many) => `the ${many}’ tops`,
-  size: ({ diameter }) => ({ fields: ['diameter'], says: say`${q(diameter, 'length')}` }),
+  size({ what, diameter }) {
+    const sizes = SIZES[what];
+    return {
+      fields: ['diameter'],
+      says: say`${q(diameter, 'length')}`,
+      ...(sizes ? { sold: (all) => all[sizes].map((size) => ({ diameter: size })) } : {}),
+    };
+  },
   name: ({ what }, count) => (count === 1 ? STANDING[what].one : `${STANDING[what].one}s`),
   contradictions: (asked, design, shape) =>
     partSizes(asked, design, shape, {

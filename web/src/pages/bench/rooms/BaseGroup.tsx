@@ -12,10 +12,13 @@ import {
   layerTop,
   MAX_FILLS,
   MAX_PARTS,
-  MORE_PARTS,
+  measuredIn,
+  partsToAdd,
+  SOLD,
   settled,
   type BaseId,
   BEARERS,
+  type Message,
   type Patch,
   type PlanterDesign,
 } from '@huerta/core';
@@ -35,15 +38,23 @@ const COVERS = {
 
 /** What keeps the soil out of the water: parts, what lies round them, and what covers them. */
 export function BaseGroup() {
-  const { design, planter, assessment, change } = useBench();
+  const { design, planter, assessment, change, store } = useBench();
   const { write, tell } = useWords();
-  const [refusal, setRefusal] = useState('');
+  // What is said of the last change is said until the next.
+  const [said, setSaid] = useState({ text: '', of: design });
   const { reservoir, bed } = design;
   const { platform } = assessment.figures;
   const base = baseOf(design);
   const attempt = (patch: Patch) => {
     const refused = change(patch);
-    setRefusal(refused ? `Not taken: ${tell(refused)}` : '');
+    setSaid({ text: refused ? `Not taken: ${tell(refused)}` : '', of: store.getState().design });
+    return !refused;
+  };
+  const choose = (next: BaseId) => {
+    const { patch, mends } = wholeChange(design, next);
+    if (!attempt(patch) || mends.length === 0) return;
+    const text = `Done with it: ${mends.map((one) => `${tell(one)}.`).join(' ')}`;
+    setSaid({ text, of: store.getState().design });
   };
   if (bed?.kind === 'bag') {
     return (
@@ -58,8 +69,8 @@ export function BaseGroup() {
         label="Soil is kept up by"
         value={base ?? 'own'}
         choices={base === null ? { ...OWN, ...BASES } : (BASES as never)}
-        onChoose={(next) => next !== 'own' && attempt(wholeChange(design, next))}
-        help={refusal}
+        onChoose={(next) => next !== 'own' && choose(next)}
+        help={said.of === design ? said.text : ''}
       />
       <Pair>
         <Measure
@@ -122,7 +133,7 @@ export function BaseGroup() {
             Add to it
           </Text>
           <Box display="flex" gap="2" flexWrap="wrap">
-            {MORE_PARTS.map(([label, part]) => (
+            {partsToAdd(SOLD[measuredIn(design)]).map(([label, part]) => (
               <Button
                 key={label}
                 px="2"
@@ -140,10 +151,16 @@ export function BaseGroup() {
   );
 }
 
-/** A change of base with what it takes beside it: as many crates as fit, a lip under the new top. */
-function wholeChange(design: PlanterDesign, base: BaseId): Patch {
+/** What grows in it, and where it stands, stay whatever it stands on. */
+const KEPT = ['planting', 'soil', 'vessel', 'place'] as const;
+
+/** A change of base with what it takes beside it, as a lip under the new top or a wick. */
+function wholeChange(
+  design: PlanterDesign,
+  base: BaseId,
+): { patch: Patch; mends: readonly Message[] } {
   const patch = changeBase(design, base);
-  return settled(design, patch)?.patch ?? patch;
+  return settled(design, patch, KEPT) ?? { patch, mends: [] };
 }
 
 function Fills({ onChange }: { onChange(patch: Patch): void }) {

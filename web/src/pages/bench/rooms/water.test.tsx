@@ -1,5 +1,6 @@
 /** @jest-environment jsdom */
-import { screen, within } from '@testing-library/react';
+import { act, screen, within } from '@testing-library/react';
+import { inInches } from '@huerta/core';
 import { designOf, openPart } from '../../../testing/bench';
 import { BaseGroup } from './BaseGroup';
 import { LayersGroup } from './LayersGroup';
@@ -21,6 +22,23 @@ describe('the base', () => {
     await user.selectOptions(screen.getByLabelText('Soil is kept up by'), 'lying');
     expect(now().reservoir).toMatchObject({ top: 0.09, cover: 'none', parts: [{ kind: 'lying' }] });
     expect(await screen.findByText(/Room for \d+/)).toBeTruthy();
+  });
+
+  test('what is changed with it is said until the next change, and what grows in it stays', async () => {
+    const { now, user, store } = openPart(designOf('box-legs'), <BaseGroup />);
+    await user.selectOptions(screen.getByLabelText('Soil is kept up by'), 'tubs');
+    expect(screen.getByText(/^Done with it: Move the mark to 72.mm\. Add four legs/)).toBeTruthy();
+    expect(now().wicks).toHaveLength(1);
+    expect(now().planting).toEqual(designOf('box-legs').planting);
+    await act(async () => store.temporal.getState().undo());
+    expect(now()).toEqual(designOf('box-legs'));
+    expect(screen.queryByText(/Done with it/)).toBeNull();
+  });
+
+  test('what is added to it is of a size that is sold where one measures so', async () => {
+    const { now, user } = openPart(inInches(designOf('trough-pipes')), <BaseGroup />);
+    await user.click(screen.getByRole('button', { name: 'short pipes' }));
+    expect(now().reservoir.parts.at(-1)).toMatchObject({ what: 'pipe', diameter: 1.9 * 0.0254 });
   });
 
   test('a base that cannot stand there is not taken, and why is said', async () => {
