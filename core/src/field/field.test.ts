@@ -280,7 +280,7 @@ describe('what the moisture says among the findings', () => {
     ]);
     const finding = fieldFinding(pictures, carried);
     expect(tell(finding!.text)).toMatch(
-      /^Carry water farther: on a hot day 1\d% of the roots stand dry/,
+      /^Carry water farther: on a hot day 2\d% of the roots stand dry/,
     );
     const known = new Set(judge(design, [])!.drafts.map(({ id }) => id));
     expect(finding!.remedies.length).toBeGreaterThan(0);

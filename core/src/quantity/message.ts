@@ -1,7 +1,7 @@
 import { inWords, usualWords, type WordStyle } from './american';
 import type { DecimalMark } from './csv';
 import type { QuantityKind, UnitSystem } from './kinds';
-import { writeQuantity } from './write';
+import { commonSize, writeQuantity } from './write';
 
 /**
  * A sentence whose quantities are still in SI, so that it can be shown in either unit system
@@ -32,18 +32,28 @@ export function say(
   return parts;
 }
 
-/** The message as plain text in the chosen system, in the words of those who measure so or of the style asked for. */
+/**
+ * The message as plain text in the chosen system, in the words of those who measure so or of the style asked for.
+ * Amounts of one sentence are in one unit, so that they can be compared.
+ */
 export function tell(
   message: Message,
   system: UnitSystem,
   style: WordStyle = usualWords(system),
   mark: DecimalMark = 'point',
 ): string {
+  const amounts = message.filter((part) => typeof part !== 'string');
   return message
     .map((part) =>
       typeof part === 'string'
         ? inWords(part, style)
-        : writeQuantity(part.value, part.kind, system, mark),
+        : writeQuantity(
+            part.value,
+            part.kind,
+            system,
+            mark,
+            amounts.length > 1 ? commonSize(amounts, part.kind, system) : null,
+          ),
     )
     .join('');
 }

@@ -93,6 +93,26 @@ describe('reading what people type', () => {
     expect(readQuantity('half a bag', 'volume', 'metric').ok).toBe(false);
   });
 
+  test('amounts of one sentence are in one unit, as long as none is lost in it', () => {
+    const gallon = 0.003785411784;
+    const told = (...gallons: number[]) =>
+      tell(
+        gallons.flatMap((one, i) =>
+          i > 0 ? [' of ', q(one * gallon, 'volume')] : [q(one * gallon, 'volume')],
+        ),
+        'us',
+      ).replace(/\u00a0/g, ' ');
+    expect(told(0.3)).toBe('4 3/4 cups');
+    expect(told(0.3, 0.8)).toBe('4 3/4 cups of 12 3/4 cups');
+    expect(told(0.45, 1.3)).toBe('0.45 gal of 1.3 gal');
+    expect(told(0.05, 1.3)).toBe('3/4 cup of 1.3 gal');
+    expect(told(2, 1.3)).toBe('2 gal of 1.3 gal');
+    expect(tell([q(0.02, 'loose'), ' of ', q(0.06, 'loose')], 'us').replace(/\u00a0/g, ' ')).toBe(
+      '0.7 ft³ of 2.1 ft³',
+    );
+    expect(tell([q(0.3 * gallon, 'volume'), q(1.3 * gallon, 'volume')], 'metric')).toMatch(/L.*L$/);
+  });
+
   test('what is scooped is written in cups and spoons', () => {
     const cup = 0.0002365882365;
     expect(writeQuantity(1.5 * cup, 'scoop', 'us')).toBe('1\u00a01/2\u00a0cups');

@@ -15,6 +15,7 @@ export interface WrittenQuantity {
  *
  * @param value in SI
  * @param mark between whole numbers and their decimals
+ * @param size of its two units where there are two, or null for the one that suits it by itself
  * @returns number and unit apart; infinite values give '∞', non-numbers '–'
  */
 export function writeParts(
@@ -22,6 +23,7 @@ export function writeParts(
   kind: QuantityKind,
   system: UnitSystem,
   mark: DecimalMark = 'point',
+  size: UnitSize | null = null,
 ): WrittenQuantity {
   const { units, style } = kindOf(kind);
   const chosen = style[system];
@@ -29,14 +31,14 @@ export function writeParts(
   if (!Number.isFinite(value)) return { number: value < 0 ? '−∞' : '∞', symbol: chosen.symbol };
   if (chosen.scoops) return writeScoops(value);
   const { small } = chosen;
-  if (small && value > 0 && value < small.below) {
+  if (small && value > 0 && isSmall(value < small.below, size)) {
     const volume = value * small.per;
     if (volume < SPOON / 4) return { number: '0', symbol: chosen.symbol };
     const { number, symbol } = writeScoops(volume);
     return { number, symbol: `${symbol}${small.after}` };
   }
   const { less } = chosen;
-  if (less && value > 0 && value < less.below) {
+  if (less && value > 0 && isSmall(value < less.below, size)) {
     const number = writeDecimal(value / (units[less.unit] ?? 1), less, mark);
     return { number, symbol: less.symbol };
   }
@@ -53,6 +55,53 @@ export function writeParts(
   return { number, symbol: singular ? 'day' : chosen.symbol };
 }
 
+const isSmall = (alone: boolean, size: UnitSize | null): boolean =>
+  size === null ? alone : size === 'small';
+
+/** Which of two units an amount is written in: cups or gallons, dry quarts or cubic feet. */
+export type UnitSize = 'small' | 'large';
+
+/** Amounts up to so much are told in cups beside smaller ones, m³: a gallon. */
+const IN_CUPS = 16 * (kindOf('scoop').units.cup as number);
+/** The least that is told in the larger unit: a tenth of it, which is as fine as that is written. */
+const TENTH = 0.1;
+
+type Amount = { value: number; kind: QuantityKind };
+
+/** In which two units a kind is told by how much it is: scooped or poured, loose in bags, or null for one only. */
+function pairOf(kind: QuantityKind, system: UnitSystem): 'scooped' | 'loose' | null {
+  const { small, less } = kindOf(kind).style[system];
+  return small ? 'scooped' : less ? 'loose' : null;
+}
+
+/**
+ * The one unit for the amounts of a sentence that would be told in two, so that they can be compared: null
+ * where each is told as it would be by itself.
+ *
+ * @param kind whose unit is asked for
+ */
+export function commonSize(
+  amounts: readonly Amount[],
+  kind: QuantityKind,
+  system: UnitSystem,
+): UnitSize | null {
+  const pair = pairOf(kind, system);
+  if (pair === null) return null;
+  const known = amounts.flatMap((one) => {
+    if (pairOf(one.kind, system) !== pair || !(one.value > 0)) return [];
+    const { style, units } = kindOf(one.kind);
+    const { small, less, unit } = style[system];
+    const below = (small ?? less)?.below ?? 0;
+    const whole = units[unit] ?? 1;
+    return [
+      { low: one.value < below, cups: one.value * (small?.per ?? 1), share: one.value / whole },
+    ];
+  });
+  if (known.every(({ low }) => low) || !known.some(({ low }) => low)) return null;
+  if (pair === 'scooped' && known.every(({ cups }) => cups <= IN_CUPS + 1e-9)) return 'small';
+  return known.every(({ share }) => share >= TENTH) ? 'large' : null;
+}
+
 /** A board within so much of a size on sale is that size: less than half a sixteenth. Metres. */
 const NEAR = 0.7e-3;
 
@@ -62,8 +111,9 @@ export function writeQuantity(
   kind: QuantityKind,
   system: UnitSystem,
   mark: DecimalMark = 'point',
+  size: UnitSize | null = null,
 ): string {
-  const { number, symbol } = writeParts(value, kind, system, mark);
+  const { number, symbol } = writeParts(value, kind, system, mark, size);
   if (symbol === '') return number;
   return symbol === '%' ? `${number}%` : `${number}${NBSP}${symbol}`;
 }

@@ -11,8 +11,16 @@ const { hypot, min } = Math;
 /**
  * Places up to `count` circles of radius r on a floor where it is free: evenly spread where that
  * fits, else those of a full arrangement that lie farthest from each other.
+ *
+ * @param steady not all in one line, because a sheet lies on them
  */
-export function arrange(floor: Outline, r: number, count: number, free: Free): Circle[] {
+export function arrange(
+  floor: Outline,
+  r: number,
+  count: number,
+  free: Free,
+  steady = false,
+): Circle[] {
   const fit = fitting(floor, r, free);
   if (count === 1) {
     if (fit({ x: 0, y: 0, r })) return [{ x: 0, y: 0, r }];
@@ -20,7 +28,9 @@ export function arrange(floor: Outline, r: number, count: number, free: Free): C
     const all = near.length > 0 ? near : fullest(floor, r, free);
     return [...all].sort((a, b) => hypot(a.x, a.y) - hypot(b.x, b.y)).slice(0, 1);
   }
-  const even = isRound(floor) ? evenRing(floor.a, r, count, fit) : evenRows(floor, r, count, fit);
+  const even = isRound(floor)
+    ? evenRing(floor.a, r, count, fit)
+    : evenRows(floor, r, count, fit, steady);
   if (even) return even;
   const quick = quickest(floor, r, fit);
   if (quick.length >= count) return spread(quick, count);

@@ -2,7 +2,7 @@ import type { Outline } from '../vessel';
 import { SLACK, apart, type Circle } from './free';
 
 // By name: inside Jest's sandbox each look-up of a global costs more than the sum it is for.
-const { asin, ceil, cos, max, min, sin, sqrt } = Math;
+const { asin, ceil, cos, hypot, max, min, sin, sqrt } = Math;
 
 /** Regular arrangements of circles on a floor: rings, rows and lattices. */
 
@@ -59,21 +59,37 @@ function ringOf(radius: number, r: number, count: number, turn: number): Circle[
   });
 }
 
-/** `count` circles in even rows over an oblong floor, as square as they come, if they fit. */
+/** In one line a sheet tips on so many or more, unless the floor is narrower than so many radii to a side. */
+const TIPS = 4;
+const NARROW = 2.5;
+
+/** How far the corner of a circle's own part of the floor is from it at the most, where they stand in rows. */
+function farthestIn(floor: Outline, count: number, columns: number, rows: number): number {
+  const last = count - columns * (rows - 1);
+  return hypot(floor.a / min(columns, last), floor.b / rows);
+}
+
+/**
+ * `count` circles in even rows over an oblong floor, each with as small a part of it as they come, if they fit.
+ *
+ * @param steady not all in one line, where they bear a sheet
+ */
 export function evenRows(
   floor: Outline,
   r: number,
   count: number,
   fit: (circle: Circle) => boolean,
+  steady = false,
 ): Circle[] | null {
+  const line = !steady || count < TIPS || min(floor.a, floor.b) < NARROW * r;
   const byShape = Array.from({ length: min(count, 24) }, (_, i) => i + 1)
     .filter((columns) => columns * ceil(count / columns) - count < columns)
     .map((columns) => {
       const rows = ceil(count / columns);
-      const [dx, dy] = [(2 * floor.a) / columns, (2 * floor.b) / rows];
-      return { columns, rows, oblong: max(dx / dy, dy / dx) };
+      return { columns, rows, far: farthestIn(floor, count, columns, rows) };
     })
-    .sort((one, other) => one.oblong - other.oblong)
+    .filter(({ columns, rows }) => line || (columns > 1 && rows > 1))
+    .sort((one, other) => one.far - other.far)
     .slice(0, 4);
   for (const { columns, rows } of byShape) {
     const placed: Circle[] = [];

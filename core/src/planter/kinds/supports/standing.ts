@@ -27,7 +27,7 @@ export const standing: Faces<'standing'> = {
   place({ spec, index }, { design, vessel, taken, top }) {
     const r = spec.diameter / 2;
     const floor = insideRing(clearBetween(vessel, 0, top), design);
-    const circles = arrange(floor, r, spec.count, taken);
+    const circles = arrange(floor, r, spec.count, taken, true);
     const n = circles.length;
     const solid = isSolid(spec.what);
     const outer = cylinder({ x: 0, y: 0, r }, 0, top);
