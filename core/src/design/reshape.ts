@@ -56,14 +56,11 @@ export function reshape(vessel: VesselDesign, kind: VesselKind): VesselDesign {
   const width = mm(Math.min(Math.max(leastWidth(vessel), 0.05), length));
   const depth = mm(Math.max(depthOf(vessel), 0.06));
   switch (kind) {
-    case 'round':
-      return {
-        ...seen,
-        kind,
-        topDiameter: Math.min(length, 2),
-        bottomDiameter: Math.min(width, 2),
-        depth,
-      };
+    case 'round': {
+      // As much floor as there was; a channel is no cone.
+      const across = Math.min(mm(Math.sqrt(length * width)), 2);
+      return { ...seen, kind, topDiameter: across, bottomDiameter: across, depth };
+    }
     case 'box':
       return {
         ...seen,

@@ -1,5 +1,5 @@
 /** @jest-environment jsdom */
-import { render, screen } from '@testing-library/react';
+import { act, render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { q, say } from '@huerta/core';
 import { PreferencesProvider, usePreferences, useWords } from './preferences';
@@ -8,7 +8,8 @@ window.matchMedia ??= (query) =>
   ({ matches: false, media: query, addEventListener() {}, removeEventListener() {} }) as never;
 
 function Shown() {
-  const { units, setUnits, paper, setPaper, decimal, dates, style, setStyle } = usePreferences();
+  const { units, setUnits, paper, setPaper, decimal, dates, style, setStyle, setMode } =
+    usePreferences();
   const { tell } = useWords();
   return (
     <>
@@ -17,6 +18,7 @@ function Shown() {
       <p aria-label="poured">{tell(say`Pour ${q(0.0114, 'volume')}.`)}</p>
       <button onClick={() => setUnits('us')}>Inches</button>
       <button onClick={() => setPaper('a4')}>A4</button>
+      <button onClick={() => setMode('dark')}>Dark</button>
       <button onClick={() => setStyle('british')}>British</button>
     </>
   );
@@ -50,6 +52,57 @@ test('what is chosen is remembered; paper follows the measures until one is', as
   expect(first.now()).toMatch(/^us a4/);
   first.unmount();
   expect(open('en-GB').now()).toMatch(/^us a4/);
+});
+
+describe('light or dark', () => {
+  const usual = window.matchMedia;
+  afterEach(() => {
+    window.matchMedia = usual;
+  });
+
+  /** A device that can grow dark. */
+  function device() {
+    const listeners = new Set<() => void>();
+    const state = { matches: false };
+    window.matchMedia = (media) =>
+      ({
+        media,
+        matches: state.matches,
+        addEventListener: (_kind: string, listener: () => void) => listeners.add(listener),
+        removeEventListener: (_kind: string, listener: () => void) => listeners.delete(listener),
+      }) as never;
+    return (matches: boolean) => {
+      state.matches = matches;
+      act(() => listeners.forEach((listener) => listener()));
+    };
+  }
+  const isDark = () => document.documentElement.classList.contains('dark');
+
+  test('follows the device while the page is open, and the next time, until one is chosen', async () => {
+    const dark = device();
+    const first = open('en-GB');
+    expect(isDark()).toBe(false);
+    dark(true);
+    expect(isDark()).toBe(true);
+    first.unmount();
+    dark(false);
+    const second = open('en-GB');
+    expect(isDark()).toBe(false);
+    await second.user.click(screen.getByRole('button', { name: 'Dark' }));
+    expect(isDark()).toBe(true);
+    second.unmount();
+    open('en-GB');
+    expect(isDark()).toBe(true);
+  });
+
+  test('paper is light, and the page as it was afterwards', () => {
+    device()(true);
+    open('en-GB');
+    act(() => void window.dispatchEvent(new Event('beforeprint')));
+    expect(isDark()).toBe(false);
+    act(() => void window.dispatchEvent(new Event('afterprint')));
+    expect(isDark()).toBe(true);
+  });
 });
 
 test('messages are told in the chosen words', async () => {

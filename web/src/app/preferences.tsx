@@ -12,7 +12,15 @@ import {
 } from '@huerta/core';
 import { setDateOrder, usualOrder, usualWeek, type DateOrder } from '../components/dates';
 import { setDecimalMark, usualMark } from '../components/saveCsv';
-import { createContext, use, useEffect, useMemo, useState, type ReactNode } from 'react';
+import {
+  createContext,
+  use,
+  useEffect,
+  useMemo,
+  useState,
+  useSyncExternalStore,
+  type ReactNode,
+} from 'react';
 
 type ColourMode = 'light' | 'dark';
 
@@ -64,18 +72,25 @@ const usualUnits = (language: string): UnitSystem => (/^en-US$/i.test(language) 
 const usualStyle = (language: string): WordStyle =>
   /^en-US$/i.test(language) ? 'american' : 'british';
 
+const darkOutside = () => window.matchMedia('(prefers-color-scheme: dark)');
+/** Whether the device is dark now, as long as nothing else is chosen. */
+const isDusk = (): boolean => darkOutside().matches;
+function watchDusk(changed: () => void): () => void {
+  const query = darkOutside();
+  query.addEventListener('change', changed);
+  return () => query.removeEventListener('change', changed);
+}
+
 /** Units, words, dates and light or dark, remembered on this device. */
 export function PreferencesProvider({ children }: { children: ReactNode }) {
   const [units, setUnits] = useState(() =>
     remembered<UnitSystem>('huerta.units', ['metric', 'us'], usualUnits(navigator.language)),
   );
-  const [mode, setMode] = useState(() =>
-    remembered<ColourMode>(
-      'huerta.mode',
-      ['light', 'dark'],
-      window.matchMedia('(prefers-color-scheme: dark)').matches ? 'dark' : 'light',
-    ),
+  const [chosenMode, setMode] = useState(() =>
+    remembered<ColourMode | ''>('huerta.mode', ['light', 'dark'], ''),
   );
+  const dusk = useSyncExternalStore(watchDusk, isDusk);
+  const mode = chosenMode || (dusk ? 'dark' : 'light');
   const [dates, setDates] = useState(() =>
     remembered<DateOrder>(
       'huerta.dates',
@@ -108,7 +123,9 @@ export function PreferencesProvider({ children }: { children: ReactNode }) {
     if (chosenPaper) remember('huerta.paper', chosenPaper);
   }, [chosenPaper]);
   useEffect(() => {
-    remember('huerta.mode', mode);
+    if (chosenMode) remember('huerta.mode', chosenMode);
+  }, [chosenMode]);
+  useEffect(() => {
     const show = (shown: ColourMode) => {
       document.documentElement.classList.toggle('dark', shown === 'dark');
       document.documentElement.classList.toggle('light', shown === 'light');
