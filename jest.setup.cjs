@@ -14,3 +14,6 @@ globalThis.ResizeObserver ??= class {
   unobserve() {}
   disconnect() {}
 };
+
+// React notes a trace for every element it makes, and Jest asks for a hundred frames of each.
+Error.stackTraceLimit = 10;

@@ -19,7 +19,7 @@ test('each is on a mark of the rule that it is measured with', () => {
   for (const size of all('metric')) expect(size * 1000).toBeCloseTo(Math.round(size * 1000), 9);
   const { pipe, drain, ring, ...others } = SOLD.us;
   for (const size of Object.values(others).flat(2)) {
-    expect((size / INCH) * 8).toBeCloseTo(Math.round((size / INCH) * 8), 9);
+    expect((size / INCH) * 16).toBeCloseTo(Math.round((size / INCH) * 16), 9);
   }
   expect([...pipe, ...drain, ...ring].every((size) => size > INCH)).toBe(true);
 });

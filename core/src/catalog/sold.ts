@@ -13,6 +13,8 @@ export interface Sold {
   tub: readonly number[];
   pot: readonly number[];
   bottle: readonly number[];
+  /** Rigid sheet that a platform is cut from, by its thickness. */
+  sheet: readonly number[];
   /** Length, width and height of crates and baskets. */
   crate: readonly (readonly [length: number, width: number, height: number])[];
 }
@@ -27,6 +29,7 @@ export const SOLD: Readonly<Record<UnitSystem, Sold>> = {
     tub: [0.07, 0.095, 0.115, 0.15, 0.18],
     pot: [0.06, 0.07, 0.09, 0.11, 0.13],
     bottle: [0.065, 0.09],
+    sheet: [0.003, 0.004, 0.006, 0.01, 0.015, 0.02],
     crate: [
       [0.2, 0.15, 0.1],
       [0.25, 0.2, 0.12],
@@ -44,6 +47,7 @@ export const SOLD: Readonly<Record<UnitSystem, Sold>> = {
     tub: inches(2.75, 3.75, 4.5, 6, 7),
     pot: inches(2.5, 3, 3.5, 4.5, 5.25),
     bottle: inches(2.5, 3.5),
+    sheet: inches(0.125, 0.1875, 0.25, 0.375, 0.5, 0.75),
     crate: [
       [8, 6, 4],
       [10, 8, 5],

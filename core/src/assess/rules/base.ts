@@ -265,6 +265,7 @@ export const platformSpan: Rule = ({ design, planter, figures }) => {
           patch: [set(['reservoir', 'parts', at, 'count'], part.count + extra)],
         }))
       : [];
+  const { sheet } = SOLD[measuredIn(design)];
   const name = part?.kind === 'standing' ? `${STANDING[part.what].one}s` : 'supports';
   if (reservoir.cover !== 'platform') {
     return figures.span > FABRIC_SPAN
@@ -276,20 +277,20 @@ export const platformSpan: Rule = ({ design, planter, figures }) => {
             text: say`Put something under the fabric: it spans ${q(figures.span, 'length')} and sags beyond about ${q(FABRIC_SPAN, 'length')}.`,
             propose: () => [
               ...more(name),
-              {
-                label: say`Lay a platform ${q(0.006, 'length')} thick`,
-                patch: [
-                  set(['reservoir', 'cover'], 'platform'),
-                  set(['reservoir', 'thickness'], 0.006),
-                ],
-              },
-              {
-                label: say`Lay a platform ${q(0.018, 'length')} thick`,
-                patch: [
-                  set(['reservoir', 'cover'], 'platform'),
-                  set(['reservoir', 'thickness'], 0.018),
-                ],
-              },
+              // A thin one, and one that boards are as thick as.
+              ...[sheet[2], sheet.at(-1)].flatMap((thickness) =>
+                thickness === undefined
+                  ? []
+                  : [
+                      {
+                        label: say`Lay a platform ${q(thickness, 'length')} thick`,
+                        patch: [
+                          set(['reservoir', 'cover'], 'platform'),
+                          set(['reservoir', 'thickness'], thickness),
+                        ],
+                      },
+                    ],
+              ),
             ],
           },
         ]
@@ -297,6 +298,7 @@ export const platformSpan: Rule = ({ design, planter, figures }) => {
   }
   const bears = reservoir.thickness * SPAN_PER_THICKNESS;
   if (figures.span <= bears || planter.bed.separate) return [];
+  const thicker = sheet.filter((thickness) => thickness > reservoir.thickness + 1e-9);
   return [
     {
       id: 'platform-sags',
@@ -305,12 +307,19 @@ export const platformSpan: Rule = ({ design, planter, figures }) => {
       text: say`Stand more under the platform: it spans ${q(figures.span, 'length')}, and ${q(reservoir.thickness, 'length')} thick it sags beyond ${q(bears, 'length')}.`,
       propose: () => [
         ...more(name),
-        ...[0.003, 0.004, 0.006, 0.01, 0.015, 0.02]
-          .filter((thickness) => thickness > reservoir.thickness)
-          .map((thickness) => ({
-            label: say`Use a platform ${q(thickness, 'length')} thick`,
-            patch: [set(['reservoir', 'thickness'], thickness)],
-          })),
+        // On a large floor neither a sheet nor a few more would do alone.
+        ...thicker.flatMap((thickness) =>
+          more(name)
+            .filter((_, i) => i % 3 === 1)
+            .map(({ label, patch }) => ({
+              label: say`${label}, and use a platform ${q(thickness, 'length')} thick`,
+              patch: [...patch, set(['reservoir', 'thickness'], thickness)],
+            })),
+        ),
+        ...thicker.map((thickness) => ({
+          label: say`Use a platform ${q(thickness, 'length')} thick`,
+          patch: [set(['reservoir', 'thickness'], thickness)],
+        })),
       ],
     },
   ];
