@@ -50,7 +50,7 @@ export default function TodayPage() {
       <PageHead>Today</PageHead>
       <Fetched
         what="the round"
-        title="The round cannot be fetched"
+        title="What is due cannot be fetched"
         queries={[planters, log, weather, plan]}
       >
         {(all, entries, choice, round) => (
