@@ -48,6 +48,16 @@ const small = (page: Page): Promise<string[]> =>
       .map((one) => `${one.tagName} ${one.getAttribute('aria-label') ?? one.textContent}`),
   );
 
+/** How wide the page is once it has come to rest in a window of another size: curves are drawn anew a moment later. */
+async function widthAtRest(page: Page, window: number): Promise<number> {
+  let width = Infinity;
+  for (let i = 0; i < 20 && width > window; i += 1) {
+    await page.waitForTimeout(150);
+    width = await page.evaluate(() => document.documentElement.scrollWidth);
+  }
+  return width;
+}
+
 test('on every page nothing is scrolled sideways at 400 percent, and what one presses is as large as a thumb', async ({
   page,
 }) => {
@@ -57,8 +67,7 @@ test('on every page nothing is scrolled sideways at 400 percent, and what one pr
     await open(page, path);
     wrong.push(...(await small(page)).map((words) => `${path}: ${words}`));
     await page.setViewportSize({ width: 320, height: 640 });
-    await page.waitForTimeout(150);
-    const width = await page.evaluate(() => document.documentElement.scrollWidth);
+    const width = await widthAtRest(page, 320);
     if (width > 320) wrong.push(`${path}: ${width}`);
   }
   expect(wrong).toEqual([]);
