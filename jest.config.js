@@ -17,7 +17,7 @@ export default {
     moduleNameMapper: { '\\.css$': join(import.meta.dirname, 'jest.css.cjs') },
     transform: {
       '\\.[tj]sx?$': [
-        '@swc/jest',
+        join(import.meta.dirname, 'jest.transform.cjs'),
         {
           jsc: {
             parser: { syntax: 'typescript', tsx: true },
