@@ -37,6 +37,8 @@ interface Support<Schema extends z.ZodType, Bases> {
   more(sold: Sold): readonly (readonly [label: string, part: z.infer<Schema>])[];
   /** Whether such a part is the vessel’s own end, which is the platform too; left out where none is. */
   ownEnd?(part: z.infer<Schema>): boolean;
+  /** Whether such a part is sawn from rigid pipe, which is sold by its size; left out where none is. */
+  rigidPipe?(part: z.infer<Schema>): boolean;
   /** Whether such a part runs along the vessel; left out where none does. */
   along?(part: z.infer<Schema>): boolean;
 }

@@ -71,3 +71,15 @@ export function serveGarden(designs: readonly PlanterDesign[]): ServedGarden {
   garden.asked = serveWith(({ path, method, body }) => answerTo(path, method, body));
   return garden;
 }
+
+/** All but the date goes on as it does. */
+const REAL = [
+  ...['hrtime', 'nextTick', 'performance', 'queueMicrotask', 'setImmediate', 'clearImmediate'],
+  ...['setInterval', 'clearInterval', 'setTimeout', 'clearTimeout'],
+  ...['requestAnimationFrame', 'cancelAnimationFrame'],
+  ...['requestIdleCallback', 'cancelIdleCallback'],
+] as never[];
+
+/** It is a morning in July until `jest.useRealTimers`. */
+export const inJuly = (): void =>
+  void jest.useFakeTimers({ now: new Date('2026-07-15T08:00:00Z'), doNotFake: REAL });

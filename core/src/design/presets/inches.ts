@@ -2,6 +2,7 @@ import { INCH_BITS, PIPES, US_BAGS, type PipeId, type VesselId } from '../../cat
 import { INCH, type UnitSystem } from '../../quantity';
 import { depthOf } from '../heights';
 import type { OverflowDesign, PartDesign, PlanterDesign, VesselDesign } from '../schema';
+import { isRigidPipe } from '../supports';
 import { holeForPipe } from '../usual';
 import { vesselFrom } from './parts';
 
@@ -65,18 +66,8 @@ function onSale(diameter: number): { diameter: number; wall: number } {
 }
 
 /** A part that is sawn from rigid pipe is of a pipe on sale, so that its fittings fit. */
-function ofInchPipe(part: PartDesign): PartDesign {
-  switch (part.kind) {
-    case 'ring':
-      return part.cutEnd ? part : { ...part, ...onSale(part.diameter) };
-    case 'standing':
-      return part.what === 'pipe' ? { ...part, ...onSale(part.diameter) } : part;
-    case 'lying':
-      return part.stiff ? { ...part, ...onSale(part.diameter) } : part;
-    default:
-      return part;
-  }
-}
+const ofInchPipe = (part: PartDesign): PartDesign =>
+  isRigidPipe(part) && 'diameter' in part ? { ...part, ...onSale(part.diameter) } : part;
 
 /** The hole of a bit on sale, marked on a sixteenth, its lip as far under the base as it was. */
 function overflowIn(overflow: OverflowDesign | null, raised: number): OverflowDesign | null {

@@ -44,10 +44,19 @@ export const SUPPORT_BASES = Object.fromEntries(
 export const partsToAdd = (sold: Sold): (readonly [label: string, part: PartDesign])[] =>
   PART_KINDS.flatMap<readonly [label: string, part: PartDesign]>((kind) => all[kind].more(sold));
 
-/** Whether a part is the vessel’s own end, sawn off and slid in as the platform. */
-export const isOwnEnd = (part: PartDesign): boolean =>
-  (all[part.kind].ownEnd as ((part: PartDesign) => boolean) | undefined)?.(part) ?? false;
+/** A question that only some kinds answer: no for all others. */
+const asks =
+  (question: 'ownEnd' | 'rigidPipe' | 'along') =>
+  (part: PartDesign): boolean => {
+    const kind: Partial<Record<typeof question, (part: PartDesign) => boolean>> = all[
+      part.kind
+    ] as never;
+    return kind[question]?.(part) ?? false;
+  };
 
+/** Whether a part is the vessel’s own end, sawn off and slid in as the platform. */
+export const isOwnEnd = asks('ownEnd');
+/** Whether a part is sawn from rigid pipe. */
+export const isRigidPipe = asks('rigidPipe');
 /** Whether what lies in the base runs along the vessel, so that the section is cut across it. */
-export const runsAlong = (part: PartDesign): boolean =>
-  (all[part.kind].along as ((part: PartDesign) => boolean) | undefined)?.(part) ?? false;
+export const runsAlong = asks('along');

@@ -85,4 +85,5 @@ export const lying = support({
     ['a lying pipe', { ...USUAL_LYING, diameter: thinnest }],
   ],
   along: ({ lay }) => lay === 'runs',
+  rigidPipe: ({ stiff }) => stiff,
 });

@@ -32,4 +32,5 @@ export const ring = support({
   },
   more: () => [],
   ownEnd: ({ cutEnd }) => cutEnd,
+  rigidPipe: ({ cutEnd }) => !cutEnd,
 });

@@ -79,4 +79,5 @@ export const standing = support({
     ['bottles', { ...some('bottle', 3, small), wall: 0.0004 }],
     ['short pipes', { ...some('pipe', 4, soldUpTo(pipe, 0.05)[0] ?? 0.05), wall: 0.0024 }],
   ],
+  rigidPipe: ({ what }) => what === 'pipe',
 });

@@ -68,6 +68,8 @@ export function useAutosave(
     window.addEventListener('pagehide', leave);
     autosave.current = saver;
     return () => {
+      // A line that is still in the hand when the bench is left is kept as it stands.
+      store.release();
       unsubscribe();
       window.removeEventListener('pagehide', leave);
       void saver.flush().finally(() => {

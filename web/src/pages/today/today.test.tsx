@@ -5,7 +5,7 @@ import { TILL_IT_RAN, usualPlanted, usualTank, type LogEntry } from '@huerta/cor
 import { Route, Routes } from 'react-router';
 import { Notices } from '../../components/notices';
 import { Around, designOf } from '../../testing/bench';
-import { daysAgo, idAt, serveGarden, type ServedGarden } from '../../testing/garden';
+import { daysAgo, idAt, inJuly, serveGarden, type ServedGarden } from '../../testing/garden';
 import { show } from '../../testing/render';
 import { installWorker } from '../../testing/worker';
 import AwayPage from '../away/AwayPage';
@@ -30,16 +30,8 @@ const filled = (n: number, planter: string, ago: number): LogEntry => ({
   gone: false,
 });
 
-/** All but the date goes on as it does. */
-const REAL = [
-  ...['hrtime', 'nextTick', 'performance', 'queueMicrotask', 'setImmediate', 'clearImmediate'],
-  ...['setInterval', 'clearInterval', 'setTimeout', 'clearTimeout'],
-  ...['requestAnimationFrame', 'cancelAnimationFrame'],
-  ...['requestIdleCallback', 'cancelIdleCallback'],
-] as never[];
-
 beforeAll(() => {
-  jest.useFakeTimers({ now: new Date('2026-07-15T08:00:00Z'), doNotFake: REAL });
+  inJuly();
   installWorker();
 });
 afterAll(() => jest.useRealTimers());

@@ -4,7 +4,7 @@ import userEvent from '@testing-library/user-event';
 import { usualPlanted, type CropId } from '@huerta/core';
 import { forgetSeen } from '../../device/seen';
 import { Around, designOf } from '../../testing/bench';
-import { serveGarden } from '../../testing/garden';
+import { inJuly, serveGarden } from '../../testing/garden';
 import { show } from '../../testing/render';
 import YearPage from './YearPage';
 
@@ -15,16 +15,7 @@ const growing = (name: string, crops: CropId[], variant = '') =>
     { path: ['planting', 'crops'], value: crops.map((crop) => usualPlanted(crop, 1)) },
   ]);
 
-/** All but the date goes on as it does. */
-const REAL = [
-  ...['hrtime', 'nextTick', 'performance', 'queueMicrotask', 'setImmediate', 'clearImmediate'],
-  ...['setInterval', 'clearInterval', 'setTimeout', 'clearTimeout'],
-  ...['requestAnimationFrame', 'cancelAnimationFrame'],
-  ...['requestIdleCallback', 'cancelIdleCallback'],
-] as never[];
-beforeAll(
-  () => void jest.useFakeTimers({ now: new Date('2026-07-15T08:00:00Z'), doNotFake: REAL }),
-);
+beforeAll(inJuly);
 afterAll(() => jest.useRealTimers());
 // A page shows what was last seen while the server is away.
 beforeEach(forgetSeen);

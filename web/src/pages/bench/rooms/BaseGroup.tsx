@@ -53,7 +53,7 @@ export function BaseGroup() {
   const choose = (next: BaseId) => {
     const { patch, mends } = wholeChange(design, next);
     if (!attempt(patch) || mends.length === 0) return;
-    const text = `Done with it: ${mends.map((one) => `${tell(one)}.`).join(' ')}`;
+    const text = `Changed with it: ${mends.map((one) => `${tell(one)}.`).join(' ')}`;
     setSaid({ text, of: store.getState().design });
   };
   if (bed?.kind === 'bag') {
