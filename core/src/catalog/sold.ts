@@ -27,7 +27,7 @@ export const SOLD: Readonly<Record<UnitSystem, Sold>> = {
     pipe: [0.032, 0.04, 0.05, 0.075],
     ring: [0.11, 0.125, 0.16, 0.2, 0.25, 0.315, 0.4],
     tub: [0.07, 0.095, 0.115, 0.15, 0.18],
-    pot: [0.06, 0.07, 0.09, 0.11, 0.13],
+    pot: [0.06, 0.07, 0.09, 0.11, 0.13, 0.15, 0.17, 0.19],
     bottle: [0.065, 0.09],
     sheet: [0.003, 0.004, 0.006, 0.01, 0.015, 0.02],
     crate: [
@@ -45,7 +45,7 @@ export const SOLD: Readonly<Record<UnitSystem, Sold>> = {
     pipe: inches(1.315, 1.66, 1.9, 2.375),
     ring: inches(4.5, 6.625, 8.625, 10.75, 12.75),
     tub: inches(2.75, 3.75, 4.5, 6, 7),
-    pot: inches(2.5, 3, 3.5, 4.5, 5.25),
+    pot: inches(2.5, 3, 3.5, 4.5, 5.25, 6, 6.5, 7.5),
     bottle: inches(2.5, 3.5),
     sheet: inches(0.125, 0.1875, 0.25, 0.375, 0.5, 0.75),
     crate: [

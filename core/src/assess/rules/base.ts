@@ -304,7 +304,7 @@ export const platformSpan: Rule = ({ design, planter, figures }) => {
       id: 'platform-sags',
       severity: 'watch',
       room: 'water',
-      text: say`Stand more under the platform: it spans ${q(figures.span, 'length')}, and ${q(reservoir.thickness, 'length')} thick it sags beyond ${q(bears, 'length')}.`,
+      text: say`Stand more under the platform: it spans ${q(figures.span, 'length')} and sags beyond ${q(bears, 'length')}.`,
       propose: () => [
         ...more(name),
         // On a large floor neither a sheet nor a few more would do alone.

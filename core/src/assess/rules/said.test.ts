@@ -118,8 +118,8 @@ const SAID: readonly (readonly [
     'platform-sags',
     'cloth-pail',
     [{ path: ['reservoir', 'thickness'], value: 0.001 }],
-    'Stand more under the platform: it spans 151 mm, and 1 mm thick it sags beyond 60 mm.',
-    'Stand more under the platform: it spans 5 15/16 in, and 1/16 in thick it sags beyond 2 3/8 in.',
+    'Stand more under the platform: it spans 151 mm and sags beyond 60 mm.',
+    'Stand more under the platform: it spans 5 15/16 in and sags beyond 2 3/8 in.',
   ],
   [
     'roots-short',

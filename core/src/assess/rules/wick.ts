@@ -268,7 +268,7 @@ export const wickWeak: Rule = (bench) => {
       severity: carries ? 'watch' : 'fault',
       room: 'wick',
       text: carries
-        ? say`${asks}, ${comes} come up, and the soil adds the rest for ${q(cautiousDays(days), 'days')}.`
+        ? say`${asks}, ${comes} come up. The soil helps for ${q(cautiousDays(days), 'days')}.`
         : say`${asks}, and ${comes} come up. Plants wilt over water.`,
       propose: () => [
         ...stronger(bench, MARGIN / figures.duty),

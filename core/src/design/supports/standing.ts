@@ -31,11 +31,24 @@ const some = (what: Standing['what'], count: number, diameter: number): Standing
 
 /** So many of each size that is sold up to a width. */
 const upTo = (
-  what: 'tub' | 'pipe' | 'bottle' | 'pot',
+  what: 'tub' | 'pipe' | 'bottle',
   count: number,
   most: number,
   sold: Sold,
 ): [Standing][] => soldUpTo(sold[what], most).map((diameter) => [some(what, count, diameter)]);
+
+/** A pot is about as high as it is wide at its rim; and so far from the base it may be, as a share of that. Typical. */
+const POT_HEIGHT = 0.95;
+const NEAR = 0.2;
+
+/** Pots that are about as high as the base, the nearest first; at least one. They cannot be trimmed. */
+function asHighAs(top: number, sizes: readonly number[]): number[] {
+  const off = (size: number) => Math.abs(POT_HEIGHT * size - top);
+  const [nearest, ...others] = [...sizes].sort((a, b) => off(a) - off(b));
+  return nearest === undefined
+    ? []
+    : [nearest, ...others.filter((size) => off(size) <= NEAR * top)];
+}
 
 const inAMix = ({ fill }: Around): boolean => fill.some(({ medium }) => medium === 'mix');
 
@@ -71,8 +84,8 @@ export const standing = support({
       name: 'Fabric over small pots',
       flat: true,
       like: (_part, around) => around.cover === 'none' && !inAMix(around),
-      usual: (width, _top, sold) =>
-        upTo('pot', 6, Math.min(0.09, width * 0.27), sold).map((parts) => ({ ...bare(), parts })),
+      usual: (_width, top, { pot }) =>
+        asHighAs(top, pot).map((size) => ({ ...bare(), parts: [some('pot', 6, size)] })),
     },
   },
   more: ({ bottle: [small = 0.065], pipe }) => [

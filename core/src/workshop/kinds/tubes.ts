@@ -1,9 +1,9 @@
 import { FEET, PIPES } from '../../catalog';
-import { FIELDS } from '../../design';
+import { FIELDS, type ExtraPipe } from '../../design';
 import { PIPE_PROUD, runsOf, type Lot, type Planter } from '../../planter';
 import { q, say, type Message } from '../../quantity';
 import { grown, holdsCircle } from '../../vessel';
-import { pipeGood, plainPipe, SMALL_GOODS } from '../goods';
+import { fittingSize, pipeGood, plainPipe, SMALL_GOODS } from '../goods';
 import { type Maker, type Work } from '../maker';
 import { measure } from '../step';
 
@@ -140,7 +140,7 @@ export const tube: Work<'tube'> = (lot, maker) => {
     maker.part('close', {
       id: `${id}-cap`,
       what: cap ? 'Cap' : 'Sponge',
-      amount: say`1`,
+      amount: cap ? say`1 ${fittingSize(PIPES[spec.pipe].outside)}` : say`1`,
       use: 'Closes the fill tube',
       good: cap ? SMALL_GOODS.cap : SMALL_GOODS.sponge,
       quantity: 1,
@@ -261,7 +261,7 @@ export const inspection: Work<'inspection'> = (lot, maker) => {
     piece.to - piece.from,
     'To look at the water',
   );
-  capped(maker, id, spec.capped, 'inspection pipe');
+  capped(maker, id, spec, 'inspection pipe');
   comesAfter(maker);
   maker.say(
     'tube',
@@ -282,7 +282,7 @@ export const worm: Work<'worm'> = (lot, maker) => {
     piece.to - piece.from,
     spec.fills ? 'Takes scraps, and the water' : 'Takes scraps',
   );
-  capped(maker, id, spec.capped, 'worm tube');
+  capped(maker, id, spec, 'worm tube');
   maker.hole({
     id: `${id}-holes`,
     step: 'fill',
@@ -320,12 +320,12 @@ function upright(
   });
 }
 
-function capped(maker: Maker, id: string, has: boolean, name: string): void {
-  if (!has) return;
+function capped(maker: Maker, id: string, spec: ExtraPipe, name: string): void {
+  if (!spec.capped) return;
   maker.part('close', {
     id: `${id}-cap`,
     what: 'Cap',
-    amount: say`1`,
+    amount: say`1 ${fittingSize(spec.diameter)}`,
     use: `Closes the ${name}`,
     good: SMALL_GOODS.cap,
     quantity: 1,

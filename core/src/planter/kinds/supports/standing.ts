@@ -11,13 +11,14 @@ import { partSizes } from '../sizes';
 /** Solid things hold no water, whatever their vents are said to be. */
 export const isSolid = (what: keyof typeof STANDING): boolean => what === 'brick';
 
-/** Whose sizes are sold as which; the others are as one finds them. */
-const SIZES: Partial<Record<keyof typeof STANDING, 'tub' | 'pipe' | 'bottle' | 'pot'>> = {
+/** Smaller ones that bear as high, by which they are sold as; the others are as one finds them. */
+const SIZES: Partial<Record<keyof typeof STANDING, 'tub' | 'pipe' | 'bottle' | null>> = {
   tub: 'tub',
   cup: 'tub',
   bottle: 'bottle',
   pipe: 'pipe',
-  pot: 'pot',
+  // A smaller pot is lower too.
+  pot: null,
 };
 
 /** Tubs, cups, bottles, short pipes, pots and blocks that stand on the floor. */
@@ -62,7 +63,9 @@ export const standing: Faces<'standing'> = {
     return {
       fields: ['diameter'],
       says: say`${q(diameter, 'length')}`,
-      ...(sizes ? { sold: (all) => all[sizes].map((size) => ({ diameter: size })) } : {}),
+      ...(sizes === undefined
+        ? {}
+        : { sold: (all) => (sizes ? all[sizes] : []).map((size) => ({ diameter: size })) }),
     };
   },
   name: ({ what }, count) => (count === 1 ? STANDING[what].one : `${STANDING[what].one}s`),
