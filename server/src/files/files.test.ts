@@ -210,6 +210,8 @@ test('the price book counts in the files, and two that save at once do not undo 
   await expect(save(0)).rejects.toThrow('changed in another window');
   await expect(save(7)).rejects.toThrow('changed in another window');
   const parts = (await services.files.parts(id, metric)).content;
-  expect(parts).toMatch(/Cap,1 for 32.mm pipe,Closes the fill tube,1,Cap for a tube,1,0,piece,9,EUR/);
+  expect(parts).toMatch(
+    /Cap,1 for 32.mm pipe,Closes the fill tube,1,Cap for a tube,1,0,piece,9,EUR/,
+  );
   expect(await services.prices.get(ONLY)).toEqual(saved);
 });
