@@ -9,6 +9,7 @@ export * from './log';
 export * from './pages';
 export * from './planter';
 export * from './problem';
+export * from './refusal';
 export * from './vessel';
 export * from './report';
 export * from './routes';

@@ -9,8 +9,11 @@ export type LogResource = z.infer<typeof logSchema>;
 /** Body of POST /api/log. Entries that are known already are left as they are. */
 export const sendLogSchema = z.strictObject({ entries: z.array(logEntrySchema).min(1).max(500) });
 
-/** Answer to it: how many were new. */
-export const loggedSchema = z.object({ came: z.int() });
+/** Answer to it: how many were new, and which of those that were sent the server has now. */
+export const loggedSchema = z.object({ came: z.int(), has: z.array(z.uuid()) });
+
+/** Answer to POST /api/planters/:id/readings: how many were new. */
+export const readingsTakenSchema = z.object({ came: z.int() });
 
 /**
  * Answer to GET /api/round/standing: how planters stand, as far as it lies ready, each with the mark of what that hangs

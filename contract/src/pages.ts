@@ -13,6 +13,7 @@ export const PAGES = [
   '/help',
   '/settings',
   '/settings/phone',
+  '/unsent',
   '/planters/:id',
   '/planters/:id/build',
   '/planters/:id/season',

@@ -8,6 +8,7 @@ import {
   measuredDaysSchema,
   neighbourSchema,
   photoSchema,
+  readingsTakenSchema,
   sendDaysSchema,
   sendLogSchema,
   sendReadingsSchema,
@@ -160,7 +161,7 @@ export const LOG = routes({
     path: '/planters/:id/readings',
     about: 'Takes readings of a float or a moisture sensor into the log, each once.',
     body: sendReadingsSchema,
-    answer: loggedSchema,
+    answer: readingsTakenSchema,
     problems: [...GONE, 'invalid', 'too-large', 'not-json'],
   },
   calendar: {

@@ -6,6 +6,22 @@ import { z } from 'zod';
  * devices that write at once lose nothing, and an entry that is sent twice is stored once.
  */
 
+/** The most that an entry can say, in SI: what is more is a slip of the hand. */
+export const ENTRY_LIMITS = {
+  /** m³ */
+  filled: 10,
+  /** Metres of water in the planter, of soil down to where it was felt, of rain in a day. */
+  level: 3,
+  finger: 1,
+  rain: 1,
+  /** Kilograms. */
+  fed: 100,
+  harvested: 1000,
+  count: 100_000,
+  /** Letters. */
+  text: 2000,
+} as const;
+
 const amount = (most: number) => z.number().min(0).max(most);
 const words = (most: number) => z.string().trim().max(most);
 
@@ -41,26 +57,26 @@ export const didSchema = z.discriminatedUnion('kind', [
   z.strictObject({
     kind: z.literal('filled'),
     where: z.enum(['tube', 'top']),
-    volume: amount(10).nullable().describe('m³; null where nobody measured'),
+    volume: amount(ENTRY_LIMITS.filled).nullable().describe('m³; null where nobody measured'),
     ran: z.boolean().describe('Until the overflow ran'),
   }),
-  z.strictObject({ kind: z.literal('level'), depth: amount(3).describe('Water, metres') }),
+  z.strictObject({ kind: z.literal('level'), depth: amount(ENTRY_LIMITS.level).describe('Water, metres') }),
   z.strictObject({
     kind: z.literal('finger'),
-    depth: amount(1).describe('How deep it was felt, metres'),
+    depth: amount(ENTRY_LIMITS.finger).describe('How deep it was felt, metres'),
     feels: z.enum(['dry', 'moist', 'wet']),
   }),
-  z.strictObject({ kind: z.literal('rain'), depth: amount(1) }),
+  z.strictObject({ kind: z.literal('rain'), depth: amount(ENTRY_LIMITS.rain) }),
   z.strictObject({
     kind: z.literal('fed'),
     what: words(80),
-    mass: amount(100).nullable(),
+    mass: amount(ENTRY_LIMITS.fed).nullable(),
   }),
   z.strictObject({
     kind: z.literal('harvested'),
     what: words(80),
-    mass: amount(1000).nullable(),
-    count: z.int().min(0).max(100_000).nullable(),
+    mass: amount(ENTRY_LIMITS.harvested).nullable(),
+    count: z.int().min(0).max(ENTRY_LIMITS.count).nullable(),
   }),
   z.strictObject({ kind: z.literal('did'), what: z.enum(DEED_IDS) }),
   z.strictObject({
@@ -84,7 +100,7 @@ export const logEntrySchema = z.strictObject({
   at: z.iso.datetime().describe('When it was done'),
   by: words(40).describe('Who wrote it, as the device is called'),
   did: didSchema,
-  text: words(2000).describe('What else there is to say'),
+  text: words(ENTRY_LIMITS.text).describe('What else there is to say'),
   typed: words(200).describe('As it was typed, where it was'),
   instead: z.uuid().nullable().describe('The entry whose place it takes'),
   gone: z.boolean().describe('Takes that entry out, and says nothing itself'),

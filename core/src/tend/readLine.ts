@@ -1,6 +1,6 @@
 import { dayAfter } from '../climate';
-import { readQuantity, type QuantityKind, type UnitSystem } from '../quantity';
-import type { Deed, Did } from './entry';
+import { readQuantity, writeQuantity, type QuantityKind, type UnitSystem } from '../quantity';
+import { ENTRY_LIMITS, type Deed, type Did } from './entry';
 
 /**
  * Reads a line of the log as people type it: `filled 6 L till it ran yesterday`, `stick 4 cm`, `rain 12 mm`,
@@ -49,9 +49,43 @@ export function readLine(
     const found = read(lower, system, depthOf);
     if (found === null) continue;
     if ('message' in found) return { ok: false, message: found.message };
-    return { ok: true, line: { did: found.did, date, text: found.text ?? '' } };
+    return within({ did: found.did, date, text: found.text ?? '' }, system);
   }
-  return { ok: true, line: { did: { kind: 'did', what: 'note' }, date, text: rest } };
+  return within({ did: { kind: 'did', what: 'note' }, date, text: rest }, system);
+}
+
+/** A line within what an entry can say, or the sentence that says how much that is. */
+function within(line: ReadLine, system: UnitSystem): LineReading {
+  const message = beyond(line, system);
+  return message === null ? { ok: true, line } : { ok: false, message };
+}
+
+/** What of a line is more than an entry can say, as a sentence; null where nothing is. */
+function beyond({ did, text }: ReadLine, system: UnitSystem): string | null {
+  const most = (what: string, value: number | null, limit: number, kind: QuantityKind) =>
+    value !== null && value > limit
+      ? `${what} of ${writeQuantity(value, kind, system)} cannot be: the most is ${writeQuantity(limit, kind, system)}. See whether the unit is right.`
+      : null;
+  if (text.length > ENTRY_LIMITS.text)
+    return `A note has at most ${ENTRY_LIMITS.text} letters, and this one has ${text.length}. Write it as two.`;
+  switch (did.kind) {
+    case 'filled':
+      return most('A filling', did.volume, ENTRY_LIMITS.filled, 'volume');
+    case 'level':
+      return most('A level', did.depth, ENTRY_LIMITS.level, 'length');
+    case 'finger':
+      return most('A finger', did.depth, ENTRY_LIMITS.finger, 'length');
+    case 'rain':
+      return most('Rain', did.depth, ENTRY_LIMITS.rain, 'length');
+    case 'fed':
+      return most('Feed', did.mass, ENTRY_LIMITS.fed, 'mass');
+    case 'harvested':
+      return did.count !== null && did.count > ENTRY_LIMITS.count
+        ? `A harvest of ${did.count} cannot be: the most is ${ENTRY_LIMITS.count}.`
+        : most('A harvest', did.mass, ENTRY_LIMITS.harvested, 'mass');
+    default:
+      return null;
+  }
 }
 
 /** The day a line is about, and the line without it; null for a day to come. */

@@ -9,6 +9,7 @@ import {
   didSchema,
   forecastOf,
   holding,
+  logEntrySchema,
   putBack,
   readLine,
   runThirsty,
@@ -95,6 +96,34 @@ describe('a line as people type it', () => {
       const reading = readLine(line, TODAY, 'metric');
       expect(reading.ok).toBe(false);
     }
+  });
+
+  test('whatever is read is within what an entry can say; what is beyond says how much that is', () => {
+    const words = ['stick', 'rain', 'filled', 'finger dry at', 'fed', 'picked', 'dug moist'];
+    const units = ['m', 'mm', 'cm', 'ft', 'in', 'L', 'gal', 'm3', 'kg', 'lb', 'tomatoes', ''];
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...words),
+        fc.double({ min: 0, max: 1e7, noNaN: true }),
+        fc.constantFrom(...units),
+        fc.constantFrom('metric' as const, 'us' as const),
+        (word, value, unit, system) => {
+          const reading = readLine(`${word} ${value.toFixed(2)} ${unit}`, TODAY, system);
+          if (!reading.ok) return;
+          const { did, date, text } = reading.line;
+          const entry = { ...logEntry(1, date, did), text };
+          expect(logEntrySchema.safeParse(entry).error).toBeUndefined();
+        },
+      ),
+      { numRuns: 400 },
+    );
+    for (const [line, most] of [
+      ['stick 4 m', /3 m|300 cm|3000 mm|3,000 mm/],
+      ['rain 1200 mm', /1000 mm|1 m|100 cm|1,000 mm/],
+      ['filled 20000 L', /10.?000 L/],
+      ['x'.repeat(2001), /2000 letters/],
+    ] as const)
+      expect((readLine(line, TODAY, 'metric') as { message: string }).message).toMatch(most);
   });
 
   test('nothing that can be typed makes it throw, and what is read can be kept and said', () => {

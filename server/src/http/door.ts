@@ -54,7 +54,7 @@ export const limited = (perMinute: number): RequestHandler =>
               'too-many',
               429,
               'Too many requests',
-              'Too much is asked at once from this device. Wait a minute; what you did is kept.',
+              'Too much is asked at once from this device. Wait a minute.',
             ),
           );
         },

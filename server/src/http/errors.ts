@@ -41,21 +41,37 @@ const BY_STATUS: Readonly<Partial<Record<number, () => Problem>>> = {
 const nothingThere = (): Problem =>
   problem('not-found', 404, 'Not there', 'There is nothing at this address.').problem;
 
-/** What SQLite says of its file, and what can be done about it. */
+const FULL =
+  'The disk of Huerta’s machine is full, so this could not be saved. Make room on it.';
+const UNWRITABLE =
+  'The folder of the garden cannot be written. Give Huerta the right to write there.';
+
+/** What SQLite and the disk say, and what can be done about it. */
 const STORE: Readonly<Record<string, string>> = {
-  SQLITE_FULL: 'The disk is full, so this could not be saved. Make room on it: it is sent again.',
-  SQLITE_READONLY:
-    'The folder of the garden cannot be written. Give Huerta the right to write there.',
-  SQLITE_BUSY: 'Another program holds the garden’s file. Close it: this is sent again.',
+  SQLITE_FULL: FULL,
+  SQLITE_READONLY: UNWRITABLE,
+  SQLITE_BUSY: 'Another program holds the garden’s file. Close it.',
   SQLITE_IOERR: 'The disk does not answer as it should, so this could not be saved.',
+  SQLITE_LOCKED: 'The garden’s file is being worked on. Try again in a moment.',
+  ENOSPC: FULL,
+  EDQUOT: FULL,
+  EACCES: UNWRITABLE,
+  EROFS: UNWRITABLE,
+  EIO: 'The disk does not answer as it should, so this could not be saved.',
   SQLITE_CORRUPT: 'The garden’s file is damaged. Stop Huerta and put a good copy in its place.',
 };
 
 function toProblem(error: unknown): Problem {
   if (error instanceof ProblemError) return error.problem;
   if (error instanceof URIError) return (BY_STATUS[400] as () => Problem)();
-  const { type, status, parent } = (error ?? {}) as {
+  const {
+    type,
+    status,
+    parent,
+    code: own,
+  } = (error ?? {}) as {
     type?: unknown;
+    code?: unknown;
     status?: unknown;
     parent?: { code?: unknown };
   };
@@ -68,7 +84,7 @@ function toProblem(error: unknown): Problem {
       problem('invalid', status, 'Cannot be read', 'The request cannot be read as it is.').problem
     );
   }
-  const code = parent?.code;
+  const code = parent?.code ?? own;
   if (typeof code === 'string' && STORE[code]) {
     return problem('internal', 507, 'Could not be saved', STORE[code]).problem;
   }
@@ -76,6 +92,6 @@ function toProblem(error: unknown): Problem {
     'internal',
     500,
     'Something broke',
-    'Something broke on the server. What you did stays on your device; try again, and restart Huerta if it stays.',
+    'Something broke on the server. Try again, and restart Huerta if it stays.',
   ).problem;
 }

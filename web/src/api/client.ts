@@ -1,23 +1,31 @@
-import { problemSchema, type Problem, type Route } from '@huerta/contract';
+import { refusalOf, type Refusal, type Route } from '@huerta/contract';
 import type { z } from 'zod';
-import { heard, notHeard } from '../device/heard';
+import { heard, heardRefusal } from '../device/heard';
 import { forgetSeen, recall, remember } from '../device/seen';
+import { keepsHere } from '../device/storage';
 
-/** The server refused, with its reasons. */
+/** The server refused, and would again: it has to be mended first, or this device let in. */
 export class RefusedError extends Error {
-  constructor(readonly problem: Problem) {
-    super(problem.detail);
+  constructor(readonly refusal: Refusal) {
+    super(refusal.sentence);
   }
 }
 
-/** The server could not be reached; nothing is known of what became of the request. */
-export class UnreachableError extends Error {
-  constructor() {
-    super(
-      'Huerta’s server does not answer. What was saved is safe, and what you do here is kept on this device; see that it is running.',
-    );
+/** Not now: the server could not be reached, or cannot take it yet. What became of the request is not known. */
+export class LaterError extends Error {
+  constructor(readonly refusal: Refusal) {
+    super(refusal.sentence);
   }
 }
+
+/** What an error of a request means. What is no refusal, as an answer that cannot be read, is one for later. */
+export const refusalIn = (error: unknown): Refusal =>
+  error instanceof RefusedError || error instanceof LaterError
+    ? error.refusal
+    : refusalOf(null, null, keepsHere());
+
+const errorOf = (refusal: Refusal): RefusedError | LaterError =>
+  refusal.kind === 'later' ? new LaterError(refusal) : new RefusedError(refusal);
 
 /** What a route is asked with. */
 interface Asked {
@@ -55,17 +63,16 @@ async function send(path: string, method: Route['method'], asked: Asked): Promis
         : {}),
     });
   } catch {
-    throw new UnreachableError();
+    throw errorOf(refusalOf(null, null, keepsHere()));
   }
   if (response.ok) return response;
-  const problem = problemSchema.safeParse(await response.json().catch(() => null));
-  if (problem.success) {
-    if (problem.data.kind === 'not-let-in') await shutOut();
-    // At home its copies are offered there; what was seen and not sent stays on this device.
-    if (problem.data.kind === 'garden-damaged') window.location.assign('/api/mend');
-    throw new RefusedError(problem.data);
-  }
-  throw new UnreachableError();
+  const said = (await response.json().catch(() => null)) as unknown;
+  const refusal = refusalOf(response.status, said, keepsHere());
+  const { problem } = refusal;
+  if (problem?.kind === 'not-let-in') await shutOut();
+  // At home its copies are offered there; what was seen and not sent stays on this device.
+  if (problem?.kind === 'garden-damaged') window.location.assign('/api/mend');
+  throw errorOf(refusal);
 }
 
 /** This device was shut out: it keeps nothing of the garden that it has seen, and says how to be let in again. */
@@ -81,42 +88,51 @@ export const sendFile = <R extends Route>(
   query?: Readonly<Record<string, string>>,
 ): Promise<Answer<R>> => callRoute(route, { body: file, ...(query ? { query } : {}) });
 
-/** Calls a route that answers a file. @throws RefusedError; UnreachableError */
+/** Calls a route that answers a file. @throws RefusedError; LaterError */
 export async function callFile(route: Route, asked: Asked): Promise<Blob> {
   try {
     const blob = await (await send(pathOf(route, asked), route.method, asked)).blob();
     heard();
     return blob;
   } catch (error) {
-    if (error instanceof RefusedError) heard();
-    else notHeard();
+    heardRefusal(refusalIn(error));
     throw error;
   }
 }
 
+/** An answer by the schema of its route. @throws LaterError where it is not one, as of a page put before the server */
+function checked<R extends Route>(route: R, answer: unknown): Answer<R> {
+  if (!route.answer) return undefined as Answer<R>;
+  const parsed = route.answer.safeParse(answer);
+  if (parsed.success) return parsed.data as Answer<R>;
+  throw new LaterError({
+    ...refusalOf(null, null),
+    sentence:
+      'The server’s answer cannot be read here. Load the page again; if it stays so, restart Huerta.',
+  });
+}
+
 /**
- * Calls a route and checks its answer. What is read is remembered: while the server is away it is answered as
- * it was last seen.
+ * Calls a route and checks its answer. What is read is remembered: while the server is away, or cannot answer, it is
+ * answered as it was last seen.
  *
- * @throws RefusedError with the server’s reasons; UnreachableError where nothing was seen before
+ * @throws RefusedError with the server’s reasons; LaterError where nothing was seen before
  */
 export async function callRoute<R extends Route>(route: R, asked: Asked = {}): Promise<Answer<R>> {
   const path = pathOf(route, asked);
   const reads = route.method === 'get' && route.answer !== undefined;
-  let answer: unknown;
   try {
     const response = await send(path, route.method, asked);
-    answer = route.answer ? await response.json() : undefined;
+    const answer = route.answer ? ((await response.json().catch(() => null)) as unknown) : undefined;
+    const read = checked(route, answer);
     heard();
+    // A save’s answer is what a reading of the same address gives from now on.
+    if (reads || route.method === 'put') void remember(path, answer);
+    return read;
   } catch (error) {
-    if (error instanceof RefusedError) heard();
-    else notHeard();
-    const before = reads && error instanceof UnreachableError ? await recall(path) : undefined;
+    heardRefusal(refusalIn(error));
+    const before = reads && error instanceof LaterError ? await recall(path) : undefined;
     if (before === undefined) throw error;
-    answer = before;
+    return checked(route, before);
   }
-  const checked = (route.answer ? route.answer.parse(answer) : undefined) as Answer<R>;
-  // A save’s answer is what a reading of the same address gives from now on.
-  if (reads || route.method === 'put') void remember(path, answer);
-  return checked;
 }

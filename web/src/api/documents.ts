@@ -108,6 +108,6 @@ export async function saveKept<K extends Kind>(kept: Kept<K>): Promise<Loaded<K>
 
 /** The other version that a refusal carries. */
 export function clashOf(error: RefusedError, { kind }: Kept): Kept['clash'] {
-  const { current } = error.problem;
+  const current = error.refusal.problem?.current;
   return current ? ADDRESSES[kind].read(current) : undefined;
 }

@@ -12,7 +12,8 @@ import { v4 as uuid } from 'uuid';
 import { keepLogged, waitingLog } from '../device/logged';
 import { callRoute } from './client';
 
-export const sendLog = (entries: readonly LogEntry[]): Promise<unknown> =>
+/** @returns the ids that the server has now */
+export const sendLog = (entries: readonly LogEntry[]): Promise<{ has: readonly string[] }> =>
   callRoute(LOG.add, { body: { entries } });
 
 /** What holds of some entries and of those that wait on this device. */

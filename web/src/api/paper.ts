@@ -1,7 +1,7 @@
 import type { Route } from '@huerta/contract';
 import { callFile } from './client';
 
-/** Has a paper drawn from what is sent, and keeps it as a file. @throws RefusedError; UnreachableError */
+/** Has a paper drawn from what is sent, and keeps it as a file. @throws RefusedError; LaterError */
 export async function keepPaper(name: string, route: Route, body: object): Promise<void> {
   const blob = await callFile(route, { body });
   const link = document.createElement('a');

@@ -3,7 +3,7 @@ import { useQuery } from '@tanstack/react-query';
 import { waitingPhoto } from '../device/photos';
 import { callRoute } from './client';
 
-export const sendPhoto = (id: string, picture: Blob): Promise<unknown> =>
+export const sendPhoto = (id: string, picture: Blob): Promise<{ id: string }> =>
   callRoute(PHOTOS.put, { id, body: picture });
 
 /** What is wrong with a file that is to be a photo, or null. */

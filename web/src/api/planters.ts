@@ -9,7 +9,8 @@ import { GARDEN, PLANTERS, type Entry, type PlanterResource } from '@huerta/cont
 import type { PlanterDesign, Section } from '@huerta/core';
 import { useMemo } from 'react';
 import { v4 as uuid } from 'uuid';
-import { keepChange, keeper } from '../device/kept';
+import { keepChange, keeper, wakeOutbox } from '../device/kept';
+import { noteRefusal, refusalKeys } from '../device/refusals';
 import { callRoute, RefusedError } from './client';
 import { saveKept } from './documents';
 
@@ -128,23 +129,27 @@ export interface Made {
 }
 
 /**
- * Puts a new planter into the garden. It lies on this device first; where the server is away it stays there
- * until it can be sent.
+ * Puts a new planter into the garden. It lies on this device first; where the server is away or cannot take it now, it
+ * stays there until it can be sent.
  *
- * @throws RefusedError when the server does not take it
+ * @throws RefusedError when the server does not take it; it stays on this device with the reason
  */
 export const createPlanter = (design: PlanterDesign): Promise<Made> => keptFirst(uuid(), 0, design);
 
 /** Keeps a design on this device and sends it; @param base the revision that it was made from, 0 for none */
 async function keptFirst(id: string, base: number, design: PlanterDesign): Promise<Made> {
-  const kept = await keepChange('planter', id, base, { design });
+  const kept = await keepChange('planter', id, base, { design }, null, false);
   try {
-    await saveKept(kept);
-    await keeper.drop(kept.key, kept.saveId);
+    const { revision } = await saveKept(kept);
+    await keeper.answered(kept.key, kept.saveId, revision);
   } catch (error) {
-    if (!(error instanceof RefusedError)) return { id, design };
-    await keeper.drop(kept.key, kept.saveId);
-    throw error;
+    if (error instanceof RefusedError) {
+      // A change is told where it was asked for, and stands there still; something new has no such place.
+      if (base > 0) await keeper.drop(kept.key, kept.saveId);
+      else await noteRefusal(refusalKeys.document(kept), error.refusal);
+      throw error;
+    }
+    wakeOutbox();
   }
   return { id, design };
 }

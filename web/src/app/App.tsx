@@ -18,6 +18,7 @@ const ShoppingPage = lazy(() => import('../pages/shopping/ShoppingPage'));
 const PricesPage = lazy(() => import('../pages/prices/PricesPage'));
 const SeasonPage = lazy(() => import('../pages/season/SeasonPage'));
 const SettingsPage = lazy(() => import('../pages/settings/SettingsPage'));
+const UnsentPage = lazy(() => import('../pages/unsent/UnsentPage'));
 const PhonePage = lazy(() => import('../pages/settings/PhonePage'));
 const ExamplesPage = lazy(() => import('../pages/examples/ExamplesPage'));
 const HelpPage = lazy(() => import('../pages/help/HelpPage'));
@@ -46,6 +47,7 @@ const PAGE: Readonly<Record<PagePath, ReactNode>> = {
   '/planters/:id/season': <SeasonPage />,
   '/settings': <SettingsPage />,
   '/settings/phone': <PhonePage />,
+  '/unsent': <UnsentPage />,
   '/examples': <ExamplesPage />,
   '/help': <HelpPage />,
 };

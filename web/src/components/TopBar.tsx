@@ -4,6 +4,8 @@ import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import { usePreferences } from '../app/preferences';
 import { useHeard } from '../device/heard';
+import { useStorage } from '../device/storage';
+import { DeviceNotes } from './DeviceNotes';
 import { writeAgo } from './dates';
 import { GardenWays } from './Ways';
 
@@ -54,6 +56,7 @@ export function TopBar({ children }: { children?: ReactNode }) {
       <ModeSwitch />
       {/* On the bench the mark of saving says it. */}
       {!children && <Away />}
+      <DeviceNotes />
     </Box>
   );
 }
@@ -61,6 +64,7 @@ export function TopBar({ children }: { children?: ReactNode }) {
 /** Says since when the server has not been heard, and that the work goes on. */
 function Away() {
   const { away, last } = useHeard();
+  const keeps = useStorage((storage) => storage.keeps);
   if (!away) return null;
   const ago = last > 0 ? writeAgo(last) : 'just now';
   const when = ago === 'just now' ? '' : `; last ${ago}`;
@@ -78,8 +82,8 @@ function Away() {
       bg="strawWash"
       color="strawInk"
     >
-      <b>Not heard from home{when}.</b> This shows what was last seen; what you do is kept here and
-      sent later.
+      <b>Not heard from home{when}.</b> This shows what was last seen
+      {keeps ? '; what you do is kept here and sent later.' : '.'}
     </Box>
   );
 }

@@ -1,13 +1,10 @@
 import { writePlanterFile, type PlanterDesign } from '@huerta/core';
+import { saveFile } from './saveFile';
 
 /** Hands the planter to the browser as a file to save. */
 export function exportPlanter(design: PlanterDesign): void {
   const blob = new Blob([writePlanterFile(design)], { type: 'application/json' });
-  const link = document.createElement('a');
-  link.href = URL.createObjectURL(blob);
-  link.download = `${fileName(design.name)}.huerta.json`;
-  link.click();
-  setTimeout(() => URL.revokeObjectURL(link.href), 1000);
+  saveFile(`${fileName(design.name)}.huerta.json`, blob);
 }
 
 function fileName(name: string): string {

@@ -1,5 +1,6 @@
 import { BYTE_ORDER_MARK, csvRows, DECIMAL_MARKS, type DecimalMark } from '@huerta/core';
 import Papa from 'papaparse';
+import { saveFile } from './saveFile';
 
 let mark: DecimalMark = 'point';
 
@@ -18,11 +19,6 @@ export function saveCsv(name: string, rows: readonly Record<string, string | num
     escapeFormulae: true,
     delimiter: DECIMAL_MARKS[mark].between,
   });
-  const link = document.createElement('a');
-  link.href = URL.createObjectURL(
-    new Blob([`${BYTE_ORDER_MARK}${text}\r\n`], { type: 'text/csv' }),
-  );
-  link.download = `${name.replace(/[^\p{L}\p{N}]+/gu, ' ').trim()}.csv`;
-  link.click();
-  URL.revokeObjectURL(link.href);
+  const file = new Blob([`${BYTE_ORDER_MARK}${text}\r\n`], { type: 'text/csv' });
+  saveFile(`${name.replace(/[^\p{L}\p{N}]+/gu, ' ').trim()}.csv`, file);
 }

@@ -1,76 +1,148 @@
 import { useQueryClient, type QueryClient } from '@tanstack/react-query';
+import type { Refusal } from '@huerta/contract';
 import { useEffect } from 'react';
 import { sendProgress } from '../api/build';
 import { clashOf, saveKept } from '../api/documents';
+import { sendLog } from '../api/log';
+import { sendPhoto } from '../api/photos';
 import { plantersChanged } from '../api/planters';
 import { documentKey } from '../api/useDocument';
 import { adoptOld } from './adopted';
+import { onRecovered } from './heard';
 import { onWake } from './kept';
-import { sendLog } from '../api/log';
-import { sendPhoto } from '../api/photos';
-import { notify } from '../components/notices';
-import { sendKept, sendLogged, sendMarks, sendPhotos } from './sendKept';
+import { alone } from './lease';
+import { sendDocuments, sendLogged, sendMarks, sendPhotos, tidyRefusals } from './outbox';
+import { growingWaits } from './waits';
 
-/** Between two tries at sending what is kept, milliseconds. */
-const AGAIN_MS = 15_000;
-/** Changes made one after the other go out together. */
+/** Changes made one after the other go out together. Milliseconds. */
 const GATHER_MS = 80;
+/** After so long another window that is at it is asked again, and in any case what waits is looked at. */
+const OTHER_WINDOW_MS = 1000;
+const LOOK_MS = 15_000;
+const LOCK = 'huerta-outbox';
 
-/** Sends what lies kept on this device: at the start, when something is kept, now and again, and when the network is back. */
+/** Why the queue takes nothing further at present. */
+export interface Halted {
+  why: string | null;
+}
+export const HALTED = ['outbox'] as const;
+
+/** What of the page's knowledge is old once something was sent. */
+interface Changed {
+  keys: readonly (readonly unknown[])[];
+  planters: boolean;
+}
+
+/**
+ * Sends what lies kept on this device: at the start, when something is kept, when the network or the server is back,
+ * and else after waits that grow. One window of the browser sends at a time; the others hear what changed.
+ */
 export function Outbox() {
   const client = useQueryClient();
   useEffect(() => {
+    const waits = growingWaits();
     let running = false;
-    let more = false;
-    let gathering: ReturnType<typeof setTimeout> | undefined;
+    let again = false;
+    let timer: ReturnType<typeof setTimeout> | undefined;
+    const others =
+      typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel('huerta-sent');
+    const later = (ms: number) => {
+      clearTimeout(timer);
+      timer = setTimeout(() => void send(), ms);
+    };
     const send = async () => {
-      more = running;
+      again = running;
       if (running) return;
       running = true;
+      let halted: Refusal | null = null;
+      let mine = false;
       try {
-        await sendAll(client);
+        mine = await alone(LOCK, async () => {
+          const { changed, ...result } = await sendEverything(client);
+          halted = result.halted;
+          refresh(client, changed);
+          others?.postMessage(changed);
+        });
       } finally {
         running = false;
       }
-      if (more) void send();
+      if (halted) later(waits.next());
+      else {
+        waits.reset();
+        later(mine ? LOOK_MS : OTHER_WINDOW_MS);
+      }
+      if (again && !halted) later(0);
     };
-    const now = () => void send();
-    const soon = () => {
-      clearTimeout(gathering);
-      gathering = setTimeout(now, GATHER_MS);
+    const now = () => {
+      waits.reset();
+      later(0);
     };
+    others?.addEventListener('message', ({ data }) => refresh(client, data as Changed));
     void adoptOld().then(now);
-    const timer = setInterval(now, AGAIN_MS);
     window.addEventListener('online', now);
-    const asleep = onWake(soon);
+    const recovered = onRecovered(now);
+    const asleep = onWake(() => later(GATHER_MS));
     return () => {
-      clearInterval(timer);
-      clearTimeout(gathering);
+      clearTimeout(timer);
       window.removeEventListener('online', now);
+      recovered();
       asleep();
+      others?.close();
     };
   }, [client]);
   return null;
 }
 
-async function sendAll(client: QueryClient): Promise<void> {
-  const { sent } = await sendKept({ save: saveKept, clashOf });
-  const marks = await sendMarks(async (planter, entries) => {
-    client.setQueryData(['progress', planter], await sendProgress(planter, entries));
-  });
-  for (const { kept } of sent) {
-    if (kept.kind === 'planter') plantersChanged(client);
-    else if (kept.kind === 'vessel') void client.invalidateQueries({ queryKey: ['vessels'] });
-    else void client.invalidateQueries({ queryKey: documentKey(kept.kind, kept.id) });
+function refresh(client: QueryClient, { keys, planters }: Changed): void {
+  for (const queryKey of keys) void client.invalidateQueries({ queryKey });
+  if (planters) plantersChanged(client);
+}
+
+/** Tries once to send all that waits; the first that cannot be taken now ends it. */
+async function sendEverything(
+  client: QueryClient,
+): Promise<{ halted: Refusal | null; changed: Changed }> {
+  const keys: (readonly unknown[])[] = [['kept']];
+  let planters = false;
+  const documents = await sendDocuments({ save: saveKept, clashOf });
+  for (const { kind, id } of documents.sent) {
+    if (kind === 'planter') planters = true;
+    else keys.push(kind === 'vessel' ? ['vessels'] : documentKey(kind, id));
   }
-  for (const planter of marks.sent) {
-    void client.invalidateQueries({ queryKey: ['marks', planter] });
-  }
-  const photos = await sendPhotos(sendPhoto);
-  if (photos.sent > 0) void client.invalidateQueries({ queryKey: ['photo'] });
-  if (photos.refused) notify(photos.refused);
-  if ((await sendLogged(sendLog)) > 0) void client.invalidateQueries({ queryKey: ['log'] });
-  if (marks.sent.length > 0) void client.invalidateQueries({ queryKey: ['garden'] });
-  client.setQueryData(['marks', 'trouble'], marks.trouble);
-  void client.invalidateQueries({ queryKey: ['kept'] });
+  let { halted } = documents;
+  const then = async <S extends { halted: Refusal | null }>(
+    send: () => Promise<S>,
+    sent: (result: S) => void,
+  ) => {
+    if (halted) return;
+    const result = await send();
+    ({ halted } = result);
+    sent(result);
+  };
+  await then(
+    () =>
+      sendMarks(async (planter, entries) => {
+        client.setQueryData(['progress', planter], await sendProgress(planter, entries));
+      }),
+    ({ sent }) => {
+      for (const { planter } of sent) keys.push(['marks', planter]);
+      if (sent.length > 0) keys.push(['garden']);
+    },
+  );
+  // Entries before pictures: an entry is small, and the picture is looked for under its own id.
+  await then(
+    () => sendLogged(sendLog),
+    ({ sent }) => {
+      if (sent.length > 0) keys.push(['log']);
+    },
+  );
+  await then(
+    () => sendPhotos(sendPhoto),
+    ({ sent }) => {
+      if (sent.length > 0) keys.push(['photo']);
+    },
+  );
+  client.setQueryData<Halted>(HALTED, { why: halted?.sentence ?? null });
+  await tidyRefusals();
+  return { halted, changed: { keys, planters } };
 }

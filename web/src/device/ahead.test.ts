@@ -27,6 +27,7 @@ function opened() {
     ...(require('./kept') as typeof import('./kept')),
     ...(require('./marks') as typeof import('./marks')),
     ...(require('./logged') as typeof import('./logged')),
+    ...(require('./storage') as typeof import('./storage')),
   };
   /* eslint-enable @typescript-eslint/no-require-imports */
 }
@@ -139,5 +140,54 @@ test('a browser that keeps no notes still keeps what it can', async () => {
   Object.assign(globalThis.localStorage, { setItem: full });
   const page = opened();
   await page.keepLogged([entry('one')]);
+  expect(await page.waitingLog()).toHaveLength(1);
+  expect(page.useStorage.getState()).toEqual({ database: 'ok', keeps: true });
+});
+
+/** A database that is refused, or that has no more room. */
+function refusing(name: string) {
+  const open = () => {
+    throw new DOMException('', name);
+  };
+  globalThis.indexedDB = { open } as never;
+}
+
+test('where the browser refuses its database, what was done lies beside it until the server has it', async () => {
+  refusing('SecurityError');
+  const page = opened();
+  await page.keepLogged([entry('one'), entry('two')]);
+  await page.keepChange('prices', 'garden', 4, { book: NEW_BOOK });
+  await page.keepChange('prices', 'garden', 4, { book: { ...NEW_BOOK, kerf: 0.002 } });
+  expect(page.useStorage.getState()).toEqual({ database: 'refused', keeps: true });
+  // The page is closed and opened again, and nothing is missing.
+  const again = opened();
+  expect((await again.waitingLog()).map(({ id }) => id).sort()).toEqual(['one', 'two']);
+  const [book] = await again.keeper.all();
+  expect(book).toMatchObject({ base: 4, body: { book: { kerf: 0.002 } } });
+  // Sent, it is gone from there too.
+  await again.loggedSent([entry('one')]);
+  await again.keeper.answered(book!.key, book!.saveId, 5);
+  expect((await opened().waitingLog()).map(({ id }) => id)).toEqual(['two']);
+  // Once the browser gives its database, it moves there.
+  globalThis.indexedDB = real;
+  const third = opened();
+  expect((await third.waitingLog()).map(({ id }) => id)).toEqual(['two']);
+  expect(await third.keeper.all()).toEqual([]);
+  expect(notes()).toEqual([]);
+  expect(third.useStorage.getState()).toEqual({ database: 'ok', keeps: true });
+});
+
+test('where it refuses both, the page says so, and keeps it while it is open', async () => {
+  refusing('QuotaExceededError');
+  Object.assign(globalThis.localStorage, {
+    setItem: () => {
+      throw new Error('QuotaExceededError');
+    },
+  });
+  const page = opened();
+  await page.keepLogged([entry('one')]);
+  const { useStorage, sayStorage } = page;
+  expect(useStorage.getState()).toEqual({ database: 'full', keeps: false });
+  expect(sayStorage(useStorage.getState())).toMatch('not kept on this device');
   expect(await page.waitingLog()).toHaveLength(1);
 });

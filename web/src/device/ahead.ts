@@ -45,3 +45,41 @@ export function doneAhead(key: string | null): void {
     // Where nothing is kept there is nothing to take out.
   }
 }
+
+/** What the database refused lies under this, the shelf's name and its key there. */
+const VALUES = 'huerta.beside';
+const valueKey = (shelf: string, key: string): string => `${VALUES}/${shelf}/${key}`;
+
+/** Notes what a shelf has under a key, or that it has nothing. @returns whether the browser took the note */
+export function noteValue(shelf: string, key: string, value: unknown): boolean {
+  try {
+    // A picture has no words.
+    if (holdsBlob(value)) return false;
+    localStorage.setItem(valueKey(shelf, key), JSON.stringify(value));
+    return true;
+  } catch {
+    return false;
+  }
+}
+
+const holdsBlob = (value: unknown): boolean =>
+  typeof value === 'object' &&
+  value !== null &&
+  Object.values(value).some((part) => part instanceof Blob);
+
+export const dropValue = (shelf: string, key: string): void => doneAhead(valueKey(shelf, key));
+
+/** What is noted for a shelf in this way; null for what was taken away. */
+export function notedValues<T>(shelf: string): { key: string; value: T | null }[] {
+  try {
+    const prefix = valueKey(shelf, '');
+    return Object.keys(localStorage)
+      .filter((key) => key.startsWith(prefix))
+      .flatMap((key) => {
+        const text = localStorage.getItem(key);
+        return text ? [{ key: key.slice(prefix.length), value: JSON.parse(text) as T | null }] : [];
+      });
+  } catch {
+    return [];
+  }
+}

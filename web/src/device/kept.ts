@@ -9,6 +9,7 @@ import type {
   WeatherChoice,
 } from '@huerta/core';
 import { v4 as uuid } from 'uuid';
+import { holdOpen, isHeldOpen } from './lease';
 import { safeShelf } from './store';
 
 /**
@@ -46,8 +47,6 @@ export interface Kept<K extends Kind = Kind> {
   at: number;
   /** The server has another version: a person has to choose. */
   clash?: { revision: number; body: Bodies[K] };
-  /** Why the server does not take it. */
-  refused?: string;
 }
 
 export const keyOf = (kind: Kind, id: string, holder = ''): string => `${kind}/${id}/${holder}`;
@@ -112,6 +111,7 @@ export const keeper: Keeper = {
  *
  * @param base the revision that it was made from, if nothing waits; 0 for a document of one's own making
  * @param last the save before it from here, whose answer may not have been seen yet
+ * @param wake whether the queue sends it at once; else whoever keeps it does
  */
 export async function keepChange<K extends Kind>(
   kind: K,
@@ -119,6 +119,7 @@ export async function keepChange<K extends Kind>(
   base: number,
   body: Bodies[K],
   last: string | null = null,
+  wake = true,
 ): Promise<Kept<K>> {
   const key = keyOf(kind, id);
   const fresh: Kept<K> = {
@@ -133,7 +134,7 @@ export async function keepChange<K extends Kind>(
     at: Date.now(),
   };
   const kept = await unsent.add({ kept: fresh, over: true });
-  wakeOutbox();
+  if (wake) wakeOutbox();
   return (kept ?? fresh) as Kept<K>;
 }
 
@@ -147,21 +148,10 @@ export function onWake(send: () => void): () => void {
 }
 
 /** Says that this bench is open, for as long as the page is, so that no other sends what it keeps. */
-export function holdBench(bench: string): () => void {
-  let release: () => void = () => undefined;
-  const held = new Promise<void>((done) => {
-    release = done;
-  });
-  void locks()?.request(lockOf(bench), () => held);
-  return () => release();
-}
+export const holdBench = (bench: string): (() => void) => holdOpen(lockOf(bench));
 
 /** Whether the bench that kept something is open in some window. */
-export async function isOpen(holder: string): Promise<boolean> {
-  if (holder === '') return false;
-  const state = await locks()?.query();
-  return state?.held?.some(({ name }) => name === lockOf(holder)) ?? false;
-}
+export const isOpen = async (holder: string): Promise<boolean> =>
+  holder !== '' && isHeldOpen(lockOf(holder));
 
 const lockOf = (bench: string): string => `huerta-bench-${bench}`;
-const locks = (): LockManager | undefined => (navigator as { locks?: LockManager }).locks;

@@ -1,8 +1,8 @@
 import { wakeOutbox } from './kept';
-import { shelf, type WaitingPhoto } from './store';
+import { shelfOfPictures, type WaitingPhoto } from './store';
 
 /** Photos that were taken on this device and have not reached the server yet. */
-const photos = shelf<WaitingPhoto>('photos');
+const photos = shelfOfPictures<WaitingPhoto>('photos');
 
 export const waitingPhoto = async (id: string): Promise<Blob | null> =>
   (await photos.get(id))?.picture ?? null;
@@ -14,5 +14,5 @@ export async function keepPhoto(id: string, picture: Blob): Promise<void> {
   wakeOutbox();
 }
 
-/** Takes away what the server has, or will never take. */
+/** Takes away what the server has, or what a person drops. */
 export const photoSent = (id: string): Promise<unknown> => photos.change(id, () => undefined);

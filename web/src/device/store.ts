@@ -1,8 +1,17 @@
 import type { LogEntry, PlanterDesign, TendedState } from '@huerta/core';
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
-import { doneAhead, noteAhead, notedAhead } from './ahead';
+import {
+  doneAhead,
+  dropValue,
+  noteAhead,
+  notedAhead,
+  notedValues,
+  noteValue,
+} from './ahead';
 import type { Kept } from './kept';
 import type { Marks } from './marks';
+import type { Refused } from './refusals';
+import { liesOnlyHere, storageRefused, storageTook } from './storage';
 
 /** The browser's own database: what waits to be sent, and what was last seen of the server. */
 interface Schema extends DBSchema {
@@ -12,6 +21,7 @@ interface Schema extends DBSchema {
   photos: { key: string; value: WaitingPhoto };
   states: { key: string; value: KnownState };
   seen: { key: string; value: Seen };
+  refusals: { key: string; value: Refused };
 }
 
 /** How a planter stood when it was last worked out, and what that hung on. */
@@ -37,7 +47,7 @@ export interface Seen {
 }
 
 const NAME = 'huerta';
-const VERSION = 4;
+const VERSION = 5;
 
 /** What version 1 kept: designs of planters only. */
 interface KeptPlanter {
@@ -50,7 +60,16 @@ let opened: Promise<IDBPDatabase<Schema> | null> | null = null;
 
 /** The database, or null where the browser has none to give, as in some private windows. */
 function database(): Promise<IDBPDatabase<Schema> | null> {
-  opened ??= open().catch(() => null);
+  opened ??= open().then(
+    (db) => {
+      storageTook();
+      return db;
+    },
+    (error: unknown) => {
+      storageRefused(error);
+      return null;
+    },
+  );
   return opened;
 }
 
@@ -63,8 +82,11 @@ async function open(): Promise<IDBPDatabase<Schema>> {
         db.createObjectStore('seen', { keyPath: 'path' });
       }
       if (before < 3) db.createObjectStore('logged', { keyPath: 'id' });
-      db.createObjectStore('photos', { keyPath: 'id' });
-      db.createObjectStore('states', { keyPath: 'planter' });
+      if (before < 4) {
+        db.createObjectStore('photos', { keyPath: 'id' });
+        db.createObjectStore('states', { keyPath: 'planter' });
+      }
+      if (before < 5) db.createObjectStore('refusals', { keyPath: 'key' });
       if (before !== 1) return;
       const unsent = transaction.objectStore('unsent');
       for (const old of (await unsent.getAll()) as unknown as (Kept & KeptPlanter)[]) {
@@ -107,74 +129,121 @@ export interface Laying<T, A> {
   join(now: T | undefined, what: A): T;
 }
 
-type Name = 'unsent' | 'marks' | 'seen' | 'logged' | 'photos' | 'states';
+type Name = 'unsent' | 'marks' | 'seen' | 'logged' | 'photos' | 'states' | 'refusals';
 
-/** A shelf in the browser's database; where that fails, for as long as the page is open. */
-export function shelf<T extends object>(name: Name): Shelf<T> {
-  const here = new Map<string, T>();
-  const within = async <R>(
-    work: (db: IDBPDatabase) => Promise<R>,
-    otherwise: () => R,
-  ): Promise<R> => {
-    const db = (await database()) as IDBPDatabase | null;
-    if (!db) return otherwise();
-    try {
-      return await work(db);
-    } catch {
-      return otherwise();
-    }
-  };
+/**
+ * What the database did not take: held by the page, and noted in the browser's other storage where that takes it.
+ * Null stands for what was taken away and could not be deleted.
+ */
+function besideDatabase<T extends object>(name: Name, noted: boolean) {
+  const held = new Map<string, T | null>();
   return {
-    get: (key) =>
-      within(
-        async (db) => here.get(key) ?? ((await db.get(name, key)) as T | undefined),
-        () => here.get(key),
-      ),
-    all: () =>
-      within(
-        async (db) => [...((await db.getAll(name)) as T[]), ...here.values()],
-        () => [...here.values()],
-      ),
-    change: (key, next) =>
-      within(
-        async (db) => {
-          const { store, done } = db.transaction(name, 'readwrite');
-          const value = next((await store.get(key)) as T | undefined);
-          await (value === undefined ? store.delete(key) : store.put(value));
-          await done;
-          return value;
-        },
-        () => {
-          const value = next(here.get(key));
-          if (value === undefined) here.delete(key);
-          else here.set(key, value);
-          return value;
-        },
-      ),
-    clear: () =>
-      within(
-        (db) => db.clear(name),
-        () => here.clear(),
-      ),
+    get: (key: string): T | null | undefined => held.get(key),
+    entries: () => [...held],
+    set(key: string, value: T | null): void {
+      held.set(key, value);
+      if (noted) liesOnlyHere(name, key, !noteValue(name, key, value) && value !== null);
+    },
+    drop(key: string): void {
+      if (!held.delete(key) || !noted) return;
+      dropValue(name, key);
+      liesOnlyHere(name, key, false);
+    },
   };
 }
 
-/** A shelf that notes ahead what is laid down, and begins with what an earlier page could only note. */
+function shelfWith<T extends object>(name: Name, durable: boolean) {
+  const beside = besideDatabase<T>(name, durable);
+  const open = async () => (await database()) as IDBPDatabase | null;
+  const read = async <R>(from: (db: IDBPDatabase) => Promise<R>): Promise<R | undefined> => {
+    const db = await open();
+    try {
+      return db ? await from(db) : undefined;
+    } catch {
+      return undefined;
+    }
+  };
+  const get = async (key: string): Promise<T | undefined> => {
+    const here = beside.get(key);
+    if (here !== undefined) return here ?? undefined;
+    return read(async (db) => (await db.get(name, key)) as T | undefined);
+  };
+  const change: Shelf<T>['change'] = async (key, next) => {
+    const db = await open();
+    try {
+      if (!db) throw new Error('The browser has no database to give');
+      // A power cut must not take what was said to be kept.
+      const durability = durable ? 'strict' : 'relaxed';
+      const { store, done } = db.transaction(name, 'readwrite', { durability });
+      const here = beside.get(key);
+      const now = here === undefined ? ((await store.get(key)) as T | undefined) : here;
+      const value = next(now ?? undefined);
+      await Promise.all([value === undefined ? store.delete(key) : store.put(value), done]);
+      beside.drop(key);
+      if (durable) storageTook();
+      return value;
+    } catch (error) {
+      if (durable && db) storageRefused(error);
+      const value = next(await get(key));
+      beside.set(key, value ?? null);
+      return value;
+    }
+  };
+  return {
+    get,
+    change,
+    async all(): Promise<T[]> {
+      const stored = await read(async (db) => {
+        const [keys, values] = await Promise.all([db.getAllKeys(name), db.getAll(name)]);
+        return keys.map((key, i) => [String(key), values[i] as T] as const);
+      });
+      const merged = new Map<string, T | null>([...(stored ?? []), ...beside.entries()]);
+      return [...merged.values()].flatMap((value) => value ?? []);
+    },
+    async clear(): Promise<void> {
+      for (const [key] of beside.entries()) beside.drop(key);
+      await read((db) => db.clear(name));
+    },
+    /** Takes in what an earlier page could only note: it is newer than what the database has. */
+    async adopt(): Promise<void> {
+      for (const { key, value } of notedValues<T>(name)) {
+        beside.set(key, value);
+        await change(key, () => value ?? undefined);
+      }
+    },
+  };
+}
+
+/** A shelf in the browser's database; where that fails, for as long as the page is open. */
+export const shelf = <T extends object>(name: Name): Shelf<T> => shelfWith<T>(name, false);
+
+/** The same for what a person did, which nothing can note ahead: a picture. */
+export const shelfOfPictures = <T extends object>(name: Name): Shelf<T> =>
+  shelfWith<T>(name, true);
+
+/**
+ * A shelf that notes ahead what is laid down, and begins with what an earlier page could only note. Where the
+ * database does not take something, what it would lay there stays noted until it does, or until it is taken out.
+ */
 export function safeShelf<T extends object, A>(
   name: Name,
   { key, join }: Laying<T, A>,
 ): SafeShelf<T, A> {
-  const within = shelf<T>(name);
+  const within = shelfWith<T>(name, true);
   const lay = async (note: string | null, what: A) => {
-    const laid = await within.change(key(what), (now) => join(now, what));
+    const value = await within.change(key(what), (now) => join(now, what));
+    // It lies in the database now, or its value is noted beside it.
     doneAhead(note);
-    return laid;
+    return value;
+  };
+  const takeUp = async () => {
+    // What is noted from here on is laid down by whoever notes it.
+    const notes = notedAhead(name);
+    await within.adopt();
+    await Promise.all(notes.map((note) => lay(note.key, note.what as A)));
   };
   let begun: Promise<unknown> | null = null;
-  const begin = () => {
-    begun ??= Promise.all(notedAhead(name).map((note) => lay(note.key, note.what as A)));
-    return begun;
-  };
+  const begin = () => (begun ??= takeUp());
   return {
     get: (of) => begin().then(() => within.get(of)),
     all: () => begin().then(() => within.all()),

@@ -46,7 +46,7 @@ export function serveGarden(designs: readonly PlanterDesign[]): ServedGarden {
       const { entries } = body as { entries: LogEntry[] };
       const fresh = entries.filter((entry) => !garden.log.some(({ id }) => id === entry.id));
       garden.log = [...garden.log, ...fresh];
-      return { came: fresh.length };
+      return { came: fresh.length, has: entries.map(({ id }) => id) };
     }
     if (path === '/round' && method === 'PUT') {
       garden.plan = (body as { plan: RoundPlan }).plan;

@@ -2,7 +2,7 @@ import { Box } from '@chakra-ui/react';
 import type { PlanterResource } from '@huerta/contract';
 import { useEffect, useState } from 'react';
 import { useParams } from 'react-router';
-import { UnreachableError } from '../../api/client';
+import { LaterError } from '../../api/client';
 import { usePlanter } from '../../api/planters';
 import { TopBar } from '../../components/TopBar';
 import { Trouble } from '../../components/Trouble';
@@ -24,7 +24,7 @@ export default function BenchPage() {
     return <OpenBench key={`${id}`} resource={data} kept={kept} />;
   }
   // The server is away, or has not been told of this planter yet, but the work lies here: go on with it.
-  const here = kept && (error instanceof UnreachableError || (error && kept.base === 0));
+  const here = kept && (error instanceof LaterError || (error && kept.base === 0));
   if (here && !isFetching) {
     return <OpenBench key={`${id} kept`} resource={asResource(kept)} kept={kept} />;
   }

@@ -1,20 +1,22 @@
 import { Box, Button } from '@chakra-ui/react';
 import { useHeard } from '../../device/heard';
+import { useStorage } from '../../device/storage';
 import type { Saving } from './useAutosave';
 
 /** Says whether the work is on the server. */
 export function SaveMark({ saving }: { saving: Saving }) {
   const { state } = saving;
   const away = useHeard((heard) => heard.away);
+  const keeps = useStorage((storage) => storage.keeps);
   const words = {
     saved: away ? 'Not heard from home. Kept here.' : 'Saved',
     waiting: 'Not saved yet',
     saving: 'Saving…',
-    unreachable: 'Not saved: the server does not answer. Kept here, trying again.',
+    later: keeps ? 'Not saved yet. Kept here, trying again.' : 'Not saved yet. Trying again.',
     refused: 'Not saved.',
     conflict: 'Changed in another window',
   }[state.kind];
-  const bad = state.kind === 'unreachable' || state.kind === 'refused' || state.kind === 'conflict';
+  const bad = state.kind === 'later' || state.kind === 'refused' || state.kind === 'conflict';
   return (
     <Box
       role="status"
@@ -27,8 +29,8 @@ export function SaveMark({ saving }: { saving: Saving }) {
       alignItems="center"
       gap="2"
     >
-      {words} {state.kind === 'refused' && state.detail}
-      {(state.kind === 'unreachable' || state.kind === 'refused') && (
+      {words} {(state.kind === 'refused' || state.kind === 'later') && state.detail}
+      {(state.kind === 'later' || state.kind === 'refused') && (
         <Button px="2" onClick={saving.retry}>
           Save now
         </Button>

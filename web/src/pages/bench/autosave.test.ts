@@ -1,6 +1,6 @@
 import type { PlanterResource } from '@huerta/contract';
 import { STARTING_POINTS, type PlanterDesign } from '@huerta/core';
-import { RefusedError, UnreachableError } from '../../api/client';
+import { away, refusedWith } from '../../testing/refusals';
 import {
   createAutosave,
   type AutosaveOptions,
@@ -20,11 +20,8 @@ const answer = (revision: number, saved = design): PlanterResource => ({
 });
 
 const conflict = () =>
-  new RefusedError({
-    type: 'urn:huerta:problem:conflict',
+  refusedWith(409, {
     kind: 'conflict',
-    title: '',
-    status: 409,
     detail: '',
     current: { ...answer(7, named('theirs')) },
   });
@@ -88,17 +85,39 @@ test('a change during a save is saved after it, on the new revision', async () =
 test('an unreachable server is tried again until it answers, and nothing is lost', async () => {
   let up = false;
   const { autosave, states, calls } = bench(async (revision) => {
-    if (!up) throw new UnreachableError();
+    if (!up) throw away();
     return answer(revision + 1);
   });
   autosave.changed(named('a'));
   await jest.advanceTimersByTimeAsync(4000);
-  expect(states.at(-1)).toBe('unreachable');
+  expect(states.at(-1)).toBe('later');
   up = true;
-  await jest.advanceTimersByTimeAsync(4000);
+  // The second wait is twice the first.
+  await jest.advanceTimersByTimeAsync(6000);
   expect(states.at(-1)).toBe('saved');
   expect(calls.at(-1)).toEqual([1, 'a']);
 });
+
+test.each([429, 500, 502, 503, 507])(
+  'an answer of %s, with a problem or without, is no end: the bench tries again',
+  async (status) => {
+    for (const problem of [undefined, { kind: 'internal', detail: 'The disk is full.' }] as const) {
+      let up = false;
+      const { autosave, states, device } = bench(async (revision) => {
+        if (!up) throw refusedWith(status, problem);
+        return answer(revision + 1);
+      });
+      autosave.changed(named('a'));
+      await jest.advanceTimersByTimeAsync(600);
+      expect(states.at(-1)).toBe('later');
+      expect(device()).not.toBeNull();
+      up = true;
+      await jest.advanceTimersByTimeAsync(4000);
+      expect(states.at(-1)).toBe('saved');
+      expect(device()).toBeNull();
+    }
+  },
+);
 
 test('a conflict stops saving until it is decided', async () => {
   let clash = true;
@@ -128,7 +147,7 @@ test('a change lies on the device from the moment it is made until the server ha
 });
 
 test('with the server away it stays on the device, and a later bench sends it by the same id', async () => {
-  const gone = bench(() => Promise.reject(new UnreachableError()));
+  const gone = bench(() => Promise.reject(away()));
   gone.autosave.changed(named('a'));
   await jest.advanceTimersByTimeAsync(600);
   gone.autosave.changed(named('b'));

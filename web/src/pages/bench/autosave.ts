@@ -1,13 +1,14 @@
 import { MAX_UNANSWERED, planterResourceSchema, type PlanterResource } from '@huerta/contract';
 import type { PlanterDesign } from '@huerta/core';
-import { RefusedError, UnreachableError } from '../../api/client';
+import { refusalIn } from '../../api/client';
+import { growingWaits } from '../../device/waits';
 
 /** Where the work on a bench stands, as the person is told. */
 export type SaveState =
   | { kind: 'saved' }
   | { kind: 'waiting' }
   | { kind: 'saving' }
-  | { kind: 'unreachable' }
+  | { kind: 'later'; detail: string }
   | { kind: 'refused'; detail: string }
   | { kind: 'conflict'; current: PlanterResource };
 
@@ -36,7 +37,7 @@ export interface AutosaveOptions {
   onState(state: SaveState): void;
 }
 
-/** Rest after the last change before it is saved, and between tries at an unreachable server. */
+/** Rest after the last change before it is saved, and before the first try again. Milliseconds. */
 const REST_MS = 500;
 const RETRY_MS = 3000;
 
@@ -63,6 +64,7 @@ export function createAutosave(options: AutosaveOptions): Autosave {
   let running: Promise<void> | null = null;
   let timer: ReturnType<typeof setTimeout> | undefined;
   let blocked = false;
+  const waits = growingWaits(RETRY_MS);
 
   const later = (ms: number): void => {
     clearTimeout(timer);
@@ -87,6 +89,7 @@ export function createAutosave(options: AutosaveOptions): Autosave {
       try {
         revision = (await save(mark, design, keepalive)).revision;
         unanswered = [];
+        waits.reset();
         drop(saveId);
         // What was changed meanwhile is based on this now.
         keepNow();
@@ -101,15 +104,15 @@ export function createAutosave(options: AutosaveOptions): Autosave {
   };
 
   const giveUp = (error: unknown): void => {
-    const refusal = error instanceof RefusedError ? error.problem : null;
-    if (refusal?.kind === 'conflict' && refusal.current) {
+    const { kind, sentence, problem } = refusalIn(error);
+    if (problem?.kind === 'conflict' && problem.current) {
       blocked = true;
-      onState({ kind: 'conflict', current: planterResourceSchema.parse(refusal.current) });
-    } else if (error instanceof RefusedError) {
-      onState({ kind: 'refused', detail: error.problem.detail });
+      onState({ kind: 'conflict', current: planterResourceSchema.parse(problem.current) });
+    } else if (kind === 'later') {
+      onState({ kind: 'later', detail: sentence });
+      later(waits.next());
     } else {
-      onState({ kind: 'unreachable' });
-      if (error instanceof UnreachableError) later(RETRY_MS);
+      onState({ kind: 'refused', detail: sentence });
     }
   };
 
@@ -125,6 +128,8 @@ export function createAutosave(options: AutosaveOptions): Autosave {
   if (unsaved) later(0);
   return {
     changed(design) {
+      // Another window may have sent what was kept before, if it took this bench for closed.
+      if (unsaved) unanswered = [...unanswered, unsaved.saveId].slice(-MAX_UNANSWERED);
       unsaved = { design, saveId: newId() };
       keepNow();
       if (blocked) return;

@@ -4,6 +4,7 @@ import type { PlanterDesign } from '@huerta/core';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { v4 as uuid } from 'uuid';
 import { createPlanter, plantersChanged, savePlanter } from '../../api/planters';
+import { onRecovered } from '../../device/heard';
 import { holdBench, keeper, keyOf, type Kept } from '../../device/kept';
 import { createAutosave, type Autosave, type SaveState, type Unsaved } from './autosave';
 import type { BenchStore } from './benchStore';
@@ -66,12 +67,14 @@ export function useAutosave(
       void saver.flush(true);
     };
     window.addEventListener('pagehide', leave);
+    const recovered = onRecovered(() => void saver.flush());
     autosave.current = saver;
     return () => {
       // A line that is still in the hand when the bench is left is kept as it stands.
       store.release();
       unsubscribe();
       window.removeEventListener('pagehide', leave);
+      recovered();
       void saver.flush().finally(() => {
         saver.stop();
         release();
@@ -81,7 +84,7 @@ export function useAutosave(
   }, [id, revision, store, kept, client]);
 
   useLeaveWarning(
-    state.kind === 'unreachable' || state.kind === 'refused' || state.kind === 'conflict',
+    state.kind === 'later' || state.kind === 'refused' || state.kind === 'conflict',
   );
 
   return useMemo(() => {
@@ -123,4 +126,4 @@ function useLeaveWarning(unsent: boolean): void {
 }
 
 const same = (a: SaveState, b: SaveState): boolean =>
-  a.kind === b.kind && a.kind !== 'conflict' && a.kind !== 'refused';
+  a.kind === b.kind && a.kind !== 'conflict' && a.kind !== 'refused' && a.kind !== 'later';

@@ -34,7 +34,7 @@ beforeEach(() => {
   serveWith(({ method, path, body }) => {
     if (path === '/log' && method === 'POST') {
       log = [...log, ...(body as { entries: LogEntry[] }).entries];
-      return { came: 1 };
+      return { came: 1, has: (body as { entries: LogEntry[] }).entries.map((one) => one.id) };
     }
     if (path === `/planters/${id}` && method === 'DELETE') gone.push('deleted');
     if (path === `/planters/${id}/restore`) gone.push('restored');

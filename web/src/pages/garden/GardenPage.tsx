@@ -11,7 +11,7 @@ import { Chosen } from './Chosen';
 import { found } from './found';
 import './garden.css';
 import { ImportButton } from './ImportButton';
-import { SetAside, Unsent } from './Kept';
+import { SetAside, Waiting } from './Kept';
 import { Ledge } from './Ledge';
 import { PrintedGarden } from './PrintedGarden';
 import { Search, useWanted } from './Search';
@@ -41,7 +41,7 @@ export function GardenPage() {
           </Button>
         </HStack>
       </HStack>
-      <Unsent />
+      <Waiting />
       <SetAside />
       <Fetched what="the garden" title="The garden cannot be fetched" queries={[garden]}>
         {({ entries, by }) =>

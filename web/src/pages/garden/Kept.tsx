@@ -1,9 +1,8 @@
 import { Box, Text } from '@chakra-ui/react';
-import { useQuery } from '@tanstack/react-query';
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import { useGarden } from '../../api/planters';
-import { isOpen, keeper, type Kept } from '../../device/kept';
+import { useUnsent } from '../../components/DeviceNotes';
 
 /** What the garden page says of work that is not where it should be. */
 
@@ -15,46 +14,22 @@ function Bar({ children }: { children: ReactNode }) {
   );
 }
 
-/** What is said of each kind, and where it is opened. */
-function named({ kind, id, body }: Kept): { name: string; to: string } {
-  if ('design' in body) return { name: body.design.name, to: `/planters/${id}` };
-  if ('vessel' in body) return { name: body.name, to: '/vessels' };
-  if (kind === 'prices') return { name: 'the price book', to: '/prices' };
-  if (kind === 'season') return { name: 'the plan of a season', to: `/planters/${id}/season` };
-  if (kind === 'crops') return { name: 'your own crops', to: '/' };
-  return { name: 'the weather', to: '/' };
-}
-
 /** Work on this device that the server does not have yet. */
-export function Unsent() {
-  const { data: waiting = [] } = useQuery({
-    queryKey: ['kept'],
-    queryFn: async () => {
-      const all = await keeper.all();
-      const open = await Promise.all(all.map(({ holder }) => isOpen(holder)));
-      return all.filter((_, i) => !open[i]);
-    },
-  });
-  if (waiting.length === 0) return null;
+export function Waiting() {
+  const { data: unsent = [] } = useUnsent();
+  const waiting = unsent.filter(({ refused }) => refused === null).length;
+  if (waiting === 0) return null;
   return (
     <Bar>
       <Text>
-        {waiting.length === 1
+        {waiting === 1
           ? 'One change is kept on this device and not on the server yet. It is'
-          : `${waiting.length} changes are kept on this device and not on the server yet. They are`}{' '}
-        sent when it answers.
+          : `${waiting} changes are kept on this device and not on the server yet. They are`}{' '}
+        sent when it answers.{' '}
+        <Link to="/unsent" style={{ textDecoration: 'underline' }}>
+          See what waits
+        </Link>
       </Text>
-      {waiting.map((kept) => {
-        const { name, to } = named(kept);
-        return (
-          <Text key={kept.key} overflowWrap="anywhere">
-            <Link to={to} style={{ textDecoration: 'underline' }}>
-              Open {name}
-            </Link>
-            {kept.refused && `. It was not taken: ${kept.refused}`}
-          </Text>
-        );
-      })}
     </Bar>
   );
 }

@@ -19,6 +19,7 @@ import { ChoiceField } from '../../components/ChoiceField';
 import { keepDraft, readKeptDraft } from '../../components/keptDraft';
 import { notify } from '../../components/notices';
 import { useHeard } from '../../device/heard';
+import { keepsHere } from '../../device/storage';
 import { QuantityField } from '../../components/QuantityField';
 import { Waiting } from '../../components/Waiting';
 import { useGoods } from '../../workers/shopping';
@@ -125,8 +126,8 @@ function Book({
       setGeneral(book);
       setDrafts({});
       notify(
-        useHeard.getState().away
-          ? 'The price book is kept on this device. It is sent when the server answers.'
+        useHeard.getState().later && keepsHere()
+          ? 'The price book is kept on this device. It is sent when the server takes it.'
           : 'The price book is kept.',
       );
     });

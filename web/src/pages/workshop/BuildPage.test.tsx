@@ -104,7 +104,7 @@ test('without a server marks are kept on this device, said, and sent when it ans
   const again = open();
   await steps();
   await waitFor(() => expect((tick('Measure it') as HTMLInputElement).checked).toBe(true));
-  expect(await screen.findByText(/are kept on this device and sent when it does/)).toBeTruthy();
+  expect(await screen.findByText(/kept on this device and sent later/)).toBeTruthy();
   state.up = true;
   window.dispatchEvent(new Event('online'));
   await waitFor(() => expect(state.entries).toMatchObject([{ key: 'done/measure', value: true }]));

@@ -3,6 +3,7 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useCallback, useMemo } from 'react';
 import { fetchProgress } from '../../api/build';
 import { keepMark, marksOf } from '../../device/marks';
+import { HALTED, type Halted } from '../../device/Outbox';
 
 /** How often another device's marks are looked for. */
 const LOOK_MS = 8000;
@@ -35,9 +36,9 @@ export function useProgress(planter: string): Marking {
     retry: false,
   });
   const { data: waiting = NONE } = useQuery({ queryKey: here, queryFn: () => marksOf(planter) });
-  const { data: trouble = null } = useQuery<string | null>({
-    queryKey: ['marks', 'trouble'],
-    queryFn: () => null,
+  const { data: halted } = useQuery<Halted>({
+    queryKey: HALTED,
+    queryFn: () => ({ why: null }),
     staleTime: Infinity,
   });
 
@@ -63,6 +64,6 @@ export function useProgress(planter: string): Marking {
     unseen: server.data === undefined && server.isError,
     mark,
     waiting: waiting.length,
-    trouble: waiting.length > 0 ? trouble : null,
+    trouble: waiting.length > 0 ? (halted?.why ?? null) : null,
   };
 }

@@ -1,0 +1,52 @@
+import { Box, Text } from '@chakra-ui/react';
+import { useQuery } from '@tanstack/react-query';
+import type { ReactNode } from 'react';
+import { Link } from 'react-router';
+import { sayStorage, useStorage } from '../device/storage';
+import { allUnsent } from '../device/unsent';
+
+/** What waits on this device; asked again whenever something is kept, sent or refused. */
+export const useUnsent = () =>
+  useQuery({ queryKey: ['kept', 'unsent'], queryFn: allUnsent, networkMode: 'always' });
+
+/** What is wrong with what this device keeps, under the bar of every page: it keeps nothing, or something is refused. */
+export function DeviceNotes() {
+  const storage = sayStorage(useStorage());
+  const { data: unsent = [] } = useUnsent();
+  const refused = unsent.filter((one) => one.refused !== null).length;
+  return (
+    <>
+      {storage && <Line>{storage}</Line>}
+      {refused > 0 && (
+        <Line>
+          {refused === 1
+            ? 'The server did not take one thing that was done here. It is kept on this device.'
+            : `The server did not take ${refused} things that were done here. They are kept on this device.`}{' '}
+          <Link to="/unsent" style={{ textDecoration: 'underline', fontWeight: 'bold' }}>
+            See why
+          </Link>
+        </Line>
+      )}
+    </>
+  );
+}
+
+function Line({ children }: { children: ReactNode }) {
+  return (
+    <Box
+      role="status"
+      className="not-printed"
+      flex="1 0 100%"
+      order="4"
+      mx={{ base: '-3', md: '-5' }}
+      px={{ base: '3', md: '5' }}
+      py="1.5"
+      bg="harmWash"
+      color="ink"
+      fontSize="sm"
+      lineHeight="1.3"
+    >
+      <Text as="span">{children}</Text>
+    </Box>
+  );
+}

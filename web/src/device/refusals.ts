@@ -1,0 +1,44 @@
+import type { Refusal } from '@huerta/contract';
+import { shelf } from './store';
+
+/**
+ * What the server refused for good, by the very thing that it refused: a save, an entry, a mark, a photo. The thing
+ * itself stays where it waits, and is not sent again until somebody says so.
+ */
+export interface Refused {
+  key: string;
+  status: number | null;
+  /** The server's sentence. */
+  why: string;
+  at: number;
+}
+
+const refusals = shelf<Refused>('refusals');
+
+/** Names of the things that can be refused. */
+export const refusalKeys = {
+  document: ({ saveId }: { saveId: string }) => `document/${saveId}`,
+  entry: ({ id }: { id: string }) => `entry/${id}`,
+  mark: (planter: string, { key, at }: { key: string; at: string }) =>
+    `mark/${planter}/${key}/${at}`,
+  photo: ({ id }: { id: string }) => `photo/${id}`,
+} as const;
+
+/** All refusals by the key of what was refused. */
+export async function allRefusals(): Promise<ReadonlyMap<string, Refused>> {
+  return new Map((await refusals.all()).map((one) => [one.key, one]));
+}
+
+export async function noteRefusal(key: string, { status, sentence }: Refusal): Promise<void> {
+  await refusals.change(key, () => ({ key, status, why: sentence, at: Date.now() }));
+}
+
+/** Forgets a refusal, so that the thing is sent again, or because it is gone. */
+export async function forgetRefusal(key: string): Promise<void> {
+  await refusals.change(key, () => undefined);
+}
+
+/** Forgets refusals of what does not wait any more. @param waiting keys of all that waits */
+export async function forgetStaleRefusals(waiting: ReadonlySet<string>): Promise<void> {
+  for (const key of (await allRefusals()).keys()) if (!waiting.has(key)) await forgetRefusal(key);
+}
