@@ -1,6 +1,6 @@
 import { defineConfig } from 'vite';
 
-/** Bundles the server and its thread for paper with the workspace sources; packages stay outside. */
+/** Bundles the server and its threads, for paper and for files that come in, with the workspace sources; packages stay outside. */
 export default defineConfig({
   build: {
     outDir: 'dist',
@@ -8,7 +8,11 @@ export default defineConfig({
     emptyOutDir: true,
     minify: false,
     rollupOptions: {
-      input: { main: 'src/main.ts', papers: 'src/papersWorker.ts' },
+      input: {
+        main: 'src/main.ts',
+        papers: 'src/papersWorker.ts',
+        unpack: 'src/unpackWorker.ts',
+      },
       output: { entryFileNames: '[name].js' },
     },
   },

@@ -4,7 +4,7 @@ import { DOCUMENT_KINDS } from './document';
 /** One file of the whole garden, taken away and brought back. */
 
 /** Largest file that is brought back, bytes. */
-export const MAX_GARDEN_BYTES = 200_000_000;
+export const MAX_GARDEN_BYTES = 1_000_000_000;
 
 /** How a document of the file stands to the garden: not there, the same, or another version. */
 export const STANDINGS = ['new', 'same', 'newer', 'older'] as const;
@@ -31,7 +31,12 @@ export const restorePreviewSchema = z.object({
   ),
   /** Marks of builds that the garden does not have, or has otherwise. */
   marks: z.int(),
-  /** Files that are damaged or cannot be read, with why; they are left out. */
+  /** Entries of the log, readings of sensors, days of weather and photos that the garden does not have. */
+  log: z.int(),
+  readings: z.int(),
+  weatherDays: z.int(),
+  photos: z.int(),
+  /** Files, and things in them, that are damaged or cannot be read, with why; they are left out. */
   leftOut: z.array(z.object({ path: z.string(), why: z.string() })),
   /** How many documents came in; null for a look. */
   came: z.int().nullable(),
@@ -45,10 +50,22 @@ export const restoreQuerySchema = z.object({ different: z.enum(DIFFERENT).defaul
 export const backupsSchema = z.object({
   /** Where the garden and its copies lie on this machine. */
   folder: z.string(),
-  /** The days of which there is a copy, newest first. */
-  days: z.array(z.object({ day: z.iso.date(), bytes: z.int() })),
+  /** The copies, newest first. */
+  copies: z.array(
+    z.object({
+      /** A day, and the time for one that is not the day's own. */
+      name: z.string(),
+      at: z.iso.datetime(),
+      /** Whether it is the day's own; else it was made before one was put back, or kept when a smaller one came. */
+      daily: z.boolean(),
+      bytes: z.int(),
+    }),
+  ),
 });
 export type Backups = z.infer<typeof backupsSchema>;
+
+/** Answer to POST /api/backups/:name: the copy that holds what was there until then. */
+export const putBackSchema = z.object({ before: z.string() });
 
 /** Answer to GET /api/about. */
 export const aboutSchema = z.object({

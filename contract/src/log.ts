@@ -2,8 +2,11 @@ import { logEntrySchema, measuredDaySchema } from '@huerta/core';
 import { z } from 'zod';
 import { fileQuerySchema } from './build';
 
-/** Answer to GET /api/log and /api/planters/:id/log: entries, latest first. */
-export const logSchema = z.object({ entries: z.array(logEntrySchema) });
+/** Answer to GET /api/log and /api/planters/:id/log: entries, latest first, and whether there are more before them. */
+export const logSchema = z.object({ entries: z.array(logEntrySchema), more: z.boolean() });
+
+/** Answer to GET /api/round/log and /api/planters/:id/round/log: entries, latest first. */
+export const tendedLogSchema = z.object({ entries: z.array(logEntrySchema) });
 export type LogResource = z.infer<typeof logSchema>;
 
 /** Body of POST /api/log. Entries that are known already are left as they are. */
@@ -29,10 +32,11 @@ export const standingSchema = z.object({
   ),
 });
 
-/** Query of the log: from when on, and how many at the most. */
+/** Query of the log: from when on, before when, and how many at the most. */
 export const logQuerySchema = z.object({
   since: z.iso.datetime().optional(),
-  most: z.coerce.number().int().min(1).max(20_000).optional(),
+  before: z.iso.datetime().optional(),
+  most: z.coerce.number().int().min(1).max(5000).optional(),
 });
 
 /** Body of POST /api/weather/days: days as a station tells them. Told again, a date takes the place of what was. */

@@ -1,6 +1,6 @@
 import { planterDesignSchema } from '@huerta/core';
 import { z } from 'zod';
-import { DOCUMENT, DOCUMENT_KINDS, SAVE_MARK } from './document';
+import { DOCUMENT, SAVE_MARK } from './document';
 
 /** One planter as the server keeps it. */
 export const planterResourceSchema = z.object({ ...DOCUMENT, design: planterDesignSchema });
@@ -13,9 +13,17 @@ export const createPlanterSchema = z.strictObject({ design: planterDesignSchema 
 export const savePlanterSchema = z.strictObject({ ...SAVE_MARK, design: planterDesignSchema });
 export type SavePlanter = z.infer<typeof savePlanterSchema>;
 
-/** Documents that this Huerta cannot read: kept as they are, and said by name. */
+/** What this Huerta cannot read, documents and rows of other tables: kept as it is, and said by name. */
 export const setAsideSchema = z.array(
-  z.object({ kind: z.enum(DOCUMENT_KINDS), id: z.string(), name: z.string(), why: z.string() }),
+  z.object({
+    /** The kind of document, or the table of the row. */
+    kind: z.string(),
+    id: z.string(),
+    name: z.string(),
+    why: z.string(),
+    /** Where below /api it is taken away as it is. */
+    file: z.string(),
+  }),
 );
 export type SetAside = z.infer<typeof setAsideSchema>;
 

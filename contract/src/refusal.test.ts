@@ -24,7 +24,13 @@ test.each([
 });
 
 test('a problem says its own sentence; any other body never shows', () => {
-  const problem = { type: '', kind: 'internal', title: '', status: 507, detail: 'The disk is full.' };
+  const problem = {
+    type: '',
+    kind: 'internal',
+    title: '',
+    status: 507,
+    detail: 'The disk is full.',
+  };
   expect(refusalOf(507, problem)).toMatchObject({ kind: 'later', problem });
   expect(refusalOf(507, problem).sentence).toMatch(/^The disk is full\. /);
   for (const body of [null, '<html>', { detail: 'no' }, { ...problem, kind: 'odd' }]) {

@@ -60,7 +60,8 @@ function usualSentence(kind: RefusalKind, status: number | null): string {
       return 'This device is not let in. At home, open Settings, Let a phone in, and scan a new code.';
     case 'for-good':
       if (status === 413) return 'This is larger than the server takes. Make it smaller.';
-      if (status === 404) return 'The server does not have this any more. It may have been deleted.';
+      if (status === 404)
+        return 'The server does not have this any more. It may have been deleted.';
       return 'The server does not take this as it is.';
   }
 }

@@ -1,22 +1,28 @@
 import { createHash } from 'node:crypto';
 import { once } from 'node:events';
-import { readdir, readFile, writeFile } from 'node:fs/promises';
+import { createWriteStream } from 'node:fs';
+import { mkdir, readdir, readFile, rename, rm } from 'node:fs/promises';
 import { dirname, join, resolve } from 'node:path';
+import { pipeline } from 'node:stream/promises';
 import { fileURLToPath } from 'node:url';
+import type { Garden } from '@huerta/contract';
 import { pino } from 'pino';
 import { loadDemoBuild } from './demo/build';
 import { loadDemoGarden, loadDemoVessels } from './demo/garden';
 import { loadDemoLog } from './demo/log';
 import { houseNames } from './door/addresses';
 import { doorKeeper } from './door/door';
+import { feedsOf } from './door/feeds';
 import { secretsOf } from './door/secrets';
 import { createApp } from './http/app';
 import { stayOpen } from './http/connections';
-import { servicesOf } from './services';
+import { servicesOf, type Services } from './services';
+import { tidyIncoming } from './services/gardenFile';
 import { readSettings } from './settings';
 import { copiesOf } from './services/copies';
 import { openOrMend } from './mend';
 import { openDatabase } from './store/database';
+import { lockFolder } from './store/folderLock';
 
 /** How often it is seen whether the garden changed and is to be copied. */
 const HOUR_MS = 3_600_000;
@@ -30,6 +36,21 @@ async function programMark(): Promise<string> {
     hash.update(await readFile(join(folder, name)));
   }
   return hash.digest('base64url').slice(0, 16);
+}
+
+/** Writes the garden into a file, which has its name only once it is whole. @returns what is to be said of damage */
+async function keepIn(path: string, { garden, gardenFile }: Services): Promise<string> {
+  const half = `${path}.part`;
+  try {
+    await pipeline(gardenFile.take(), createWriteStream(half));
+    await rename(half, path);
+  } catch (error) {
+    await rm(half, { force: true });
+    throw error;
+  }
+  const { setAside } = JSON.parse(await garden.entries()) as Garden;
+  const names = setAside.map(({ name }) => `‘${name}’`).join(', ');
+  return names === '' ? '.' : `.\nDamaged, and kept in it as it is: ${names}.`;
 }
 
 /**
@@ -46,16 +67,19 @@ async function main(): Promise<void> {
 
   const file = join(folder, 'huerta.sqlite');
   const [order, target] = process.argv.slice(2);
-  const database =
-    order === 'backup' ? await openDatabase(file) : await openOrMend(file, port, logger);
+  await mkdir(folder, { recursive: true }).catch(() => undefined);
+  // A copy may be taken while a server has the folder; two servers on it would not know of each other.
+  const lock = order === 'backup' ? null : await lockFolder(file);
+  const database = lock ? await openOrMend(file, port, logger) : await openDatabase(file);
+  if (lock) await tidyIncoming(file);
   // The day of pictures and tests stands still on both sides.
   const today = demo && demoDay ? () => demoDay : undefined;
   const services = servicesOf(database, await programMark(), today);
   if (order === 'backup') {
     const path = resolve(target ?? `huerta ${new Date().toISOString().slice(0, 10)}.zip`);
-    await writeFile(path, await services.gardenFile.take());
+    const left = await keepIn(path, services);
     await database.close();
-    process.stdout.write(`The garden in ${folder} is kept in ${path}\n`);
+    process.stdout.write(`The garden in ${folder} is kept in ${path}${left}\n`);
     return;
   }
   if (demo) {
@@ -65,7 +89,10 @@ async function main(): Promise<void> {
     await loadDemoBuild(services);
   }
 
-  const copies = copiesOf(database, file);
+  const copies = copiesOf(database, file, () => {
+    services.garden.soon();
+    services.standing.soon();
+  });
   const copy = (): void => {
     copies
       .make()
@@ -77,22 +104,30 @@ async function main(): Promise<void> {
   }
 
   const secrets = secretsOf(database.devices);
+  const feeds = feedsOf(database.feeds);
   const app = { services, logger, webRoot, rate, demo };
   const keeper = doorKeeper({
     table: database.devices,
     secrets,
-    answer: createApp({ ...app, house: { names: () => houseNames(settings.host), secrets } }),
+    answer: createApp({
+      ...app,
+      house: { names: () => houseNames(settings.host), secrets, feeds },
+    }),
     folder,
     port: settings.doorPort,
     named: settings.host,
     own: settings.own,
   });
-  const server = createApp({ ...app, home: { keeper, secrets, copies } }).listen(port, '127.0.0.1');
+  const server = createApp({ ...app, home: { keeper, secrets, copies, feeds } }).listen(
+    port,
+    '127.0.0.1',
+  );
   stayOpen(server);
   const begin = async (): Promise<void> => {
     await once(server, 'listening');
     const address = server.address();
     const open = typeof address === 'object' && address ? address.port : port;
+    await lock?.sayAddress(`http://localhost:${open}`);
     logger.info(`Huerta is at http://localhost:${open}, with the garden in ${folder}`);
     services.garden.soon();
     services.standing.begin();
@@ -111,6 +146,7 @@ async function main(): Promise<void> {
         .catch(() => undefined)
         .then(() => keeper.stop())
         .then(() => database.close())
+        .then(() => lock?.release())
         .then(() => process.exit(0));
     });
     server.closeIdleConnections();

@@ -13,6 +13,7 @@ import {
   sendLogSchema,
   sendReadingsSchema,
   standingSchema,
+  tendedLogSchema,
 } from '../log';
 import { examplesSchema } from '../planter';
 import { GONE, routes } from './route';
@@ -33,6 +34,13 @@ export const GARDEN = routes({
     method: 'get',
     path: '/documents/:kind/:name',
     about: 'Any document as it is kept, readable or not; ‘name’ is its id.',
+    file: 'application/octet-stream',
+    problems: GONE,
+  },
+  setAside: {
+    method: 'get',
+    path: '/set-aside/:n',
+    about: 'A row that was found damaged and set aside, as it was.',
     file: 'application/octet-stream',
     problems: GONE,
   },
@@ -122,16 +130,30 @@ export const LOG = routes({
   all: {
     method: 'get',
     path: '/log',
-    about: 'The log of the garden, latest first.',
+    about: 'The log of the garden, latest first, a part at a time.',
     query: logQuerySchema,
     answer: logSchema,
   },
   of: {
     method: 'get',
     path: '/planters/:id/log',
-    about: 'The log of a planter, latest first.',
+    about: 'The log of a planter, latest first, a part at a time.',
     query: logQuerySchema,
     answer: logSchema,
+    problems: GONE,
+  },
+  tended: {
+    method: 'get',
+    path: '/round/log',
+    about:
+      'What the state of all planters hangs on: the entries of a season and more, and what counts however old it is.',
+    answer: tendedLogSchema,
+  },
+  tendedOf: {
+    method: 'get',
+    path: '/planters/:id/round/log',
+    about: 'The same of one planter.',
+    answer: tendedLogSchema,
     problems: GONE,
   },
   add: {

@@ -1,5 +1,27 @@
-import { aboutSchema, backupsSchema, restorePreviewSchema, restoreQuerySchema } from '../backup';
-import { askCodeSchema, codeSchema, doorSchema, enterSchema, setDoorSchema } from '../door';
+import {
+  aboutSchema,
+  backupsSchema,
+  putBackSchema,
+  restorePreviewSchema,
+  restoreQuerySchema,
+} from '../backup';
+import {
+  askCodeSchema,
+  codeSchema,
+  doorSchema,
+  enterSchema,
+  feedsSchema,
+  madeFeedSchema,
+  makeFeedSchema,
+  setDoorSchema,
+} from '../door';
+import { fileQuerySchema } from '../build';
+import {
+  measuredDaysSchema,
+  readingsTakenSchema,
+  sendDaysSchema,
+  sendReadingsSchema,
+} from '../log';
 import { GONE, routes } from './route';
 
 /** What belongs to the machine at home: the garden as a file, copies, the door. */
@@ -38,14 +60,14 @@ export const BACKUPS = routes({
   days: {
     method: 'get',
     path: '/backups',
-    about: 'The daily copies on this machine.',
+    about: 'The copies of the garden on this machine.',
     answer: backupsSchema,
   },
   putBack: {
     method: 'post',
-    path: '/backups/:day',
-    about: 'Puts the garden back as it was on a day. What it is now is copied first.',
-    status: 204,
+    path: '/backups/:name',
+    about: 'Puts the whole garden back as it was in a copy. What it is now is copied first.',
+    answer: putBackSchema,
     problems: GONE,
   },
 });
@@ -86,5 +108,55 @@ export const DOOR = routes({
     about: 'Shuts a device out.',
     status: 204,
     problems: GONE,
+  },
+});
+
+/** Addresses with a secret of their own. Made and withdrawn on this machine alone. */
+export const FEEDS = routes({
+  list: {
+    method: 'get',
+    path: '/feeds',
+    about: 'The addresses that calendars and stations were given.',
+    answer: feedsSchema,
+  },
+  make: {
+    method: 'post',
+    path: '/feeds',
+    about: 'Makes an address with a secret of its own, which can do one thing.',
+    body: makeFeedSchema,
+    answer: madeFeedSchema,
+    status: 201,
+    problems: [...GONE, 'invalid'],
+  },
+  withdraw: {
+    method: 'delete',
+    path: '/feeds/:id',
+    about: 'Withdraws an address.',
+    status: 204,
+    problems: GONE,
+  },
+  calendar: {
+    method: 'get',
+    path: '/feeds/:secret/calendar.ics',
+    about: 'The calendar, for a program that has no cookie.',
+    query: fileQuerySchema,
+    file: 'text/calendar; charset=utf-8',
+    problems: ['not-let-in'],
+  },
+  weather: {
+    method: 'post',
+    path: '/feeds/:secret/days',
+    about: 'Tells days of weather, as POST /api/weather/days.',
+    body: sendDaysSchema,
+    answer: measuredDaysSchema,
+    problems: ['invalid', 'not-let-in'],
+  },
+  readings: {
+    method: 'post',
+    path: '/feeds/:secret/readings',
+    about: 'Tells readings of one planter, as POST /api/planters/:id/readings.',
+    body: sendReadingsSchema,
+    answer: readingsTakenSchema,
+    problems: ['invalid', 'not-let-in'],
   },
 });

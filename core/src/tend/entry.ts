@@ -60,7 +60,10 @@ export const didSchema = z.discriminatedUnion('kind', [
     volume: amount(ENTRY_LIMITS.filled).nullable().describe('m³; null where nobody measured'),
     ran: z.boolean().describe('Until the overflow ran'),
   }),
-  z.strictObject({ kind: z.literal('level'), depth: amount(ENTRY_LIMITS.level).describe('Water, metres') }),
+  z.strictObject({
+    kind: z.literal('level'),
+    depth: amount(ENTRY_LIMITS.level).describe('Water, metres'),
+  }),
   z.strictObject({
     kind: z.literal('finger'),
     depth: amount(ENTRY_LIMITS.finger).describe('How deep it was felt, metres'),

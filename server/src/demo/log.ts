@@ -142,7 +142,7 @@ export async function loadDemoLog(
   today = new Date().toISOString().slice(0, 10),
 ): Promise<void> {
   const { planters, log, round, weatherDays } = services;
-  if ((await log.of(null, '', 1)).length > 0) return;
+  if ((await log.of({ most: 1 })).entries.length > 0) return;
   const { kept } = await planters.list();
   // As the small station tells it (`npm run station`).
   await weatherDays.put(weatherOf(SITES.vallesol, dayAfter(today, -DAYS), DAYS, 0));

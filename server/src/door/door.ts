@@ -38,6 +38,16 @@ interface Parts {
 
 const SHUT: Wish = { open: false, secure: false };
 
+/** What was wished at the last start; where that cannot be read the door stays shut. */
+function readWish(text: string | null): Wish {
+  try {
+    const { open, secure } = JSON.parse(text ?? '{}') as Partial<Wish>;
+    return { open: open === true, secure: secure === true };
+  } catch {
+    return SHUT;
+  }
+}
+
 export function doorKeeper(parts: Parts): DoorKeeper {
   const { table, secrets, answer, folder, port, named, own } = parts;
   let server: Server | null = null;
@@ -47,7 +57,7 @@ export function doorKeeper(parts: Parts): DoorKeeper {
 
   const wished = async (): Promise<Wish> => {
     const kept = await table.setting('door');
-    return kept ? (JSON.parse(kept) as Wish) : SHUT;
+    return readWish(kept);
   };
 
   const shut = async (): Promise<void> => {

@@ -51,16 +51,24 @@ ${LOOKS}    </style>
 
 /** Reads the code behind the address, asks for a name, and comes in. */
 export const LET_IN_SCRIPT = `'use strict';
-const code = location.hash.slice(1);
+let code = '';
 const form = document.getElementById('enter');
 const name = document.getElementById('name');
 const trouble = document.getElementById('trouble');
-if (location.pathname === '/let-in' && code !== '') {
+function look() {
+  // A code may come into a tab that is open already.
+  const found = location.pathname === '/let-in' ? location.hash.slice(1) : '';
+  if (found === '' || found === code) return;
+  code = found;
+  trouble.textContent = '';
   document.getElementById('how').hidden = true;
   form.hidden = false;
   const agent = navigator.userAgent;
-  name.value = /iPad|Tablet/.test(agent) ? 'Tablet' : /Mobi|Android/.test(agent) ? 'Phone' : 'Computer';
+  if (name.value === '')
+    name.value = /iPad|Tablet/.test(agent) ? 'Tablet' : /Mobi|Android/.test(agent) ? 'Phone' : 'Computer';
 }
+window.addEventListener('hashchange', look);
+look();
 form.addEventListener('submit', (event) => {
   event.preventDefault();
   fetch('/api/door/enter', {

@@ -11,11 +11,13 @@ import type { Copies } from '../services/copies';
 import { notFound } from '../services/problems';
 import { answerProblems } from './errors';
 import type { DoorKeeper } from '../door/door';
+import type { Feeds } from '../door/feeds';
 import type { Secrets } from '../door/secrets';
 import { doorRoutes, guard, limited } from './door';
 import { knownHostsOnly, LOCAL_NAMES, localNamesFromHere, ownPagesOnly, READS } from './local';
 import { backupRoutes, gardenFileRoutes } from './backups';
 import { documentRoutes } from './documents';
+import { answerFeeds, feedKeeping } from './feeds';
 import { photoRoutes } from './photos';
 import { openApi } from './openapi';
 import { reportRoutes } from './reports';
@@ -29,11 +31,11 @@ export interface AppOptions {
   /** Folder with the built web application, if it is to be served. */
   webRoot?: string;
   /** What this machine alone may do: open and shut the door, put back copies. */
-  home?: { keeper: DoorKeeper; secrets: Secrets; copies: Copies };
+  home?: { keeper: DoorKeeper; secrets: Secrets; copies: Copies; feeds: Feeds };
   /** Whether it is the demo garden. */
   demo?: boolean;
   /** For what comes in by the door: by which names, and who is known. */
-  house?: { names(): readonly string[]; secrets: Secrets };
+  house?: { names(): readonly string[]; secrets: Secrets; feeds: Feeds };
   /** Requests a minute from one address; 0 for no limit. */
   rate?: number;
 }
@@ -114,6 +116,8 @@ export function createApp(options: AppOptions): Express {
   app.use(inTurn(limited(rate), ...hosts, ownPagesOnly, withHeaders(saidOfAll()), bodies));
   // On this machine packing costs more than it saves.
   if (house) app.use(compression());
+  const feeds = house?.feeds ?? home?.feeds;
+  if (feeds) answerFeeds(app, feeds, services);
   if (house) guard(app, house.secrets);
 
   // First what is asked most.
@@ -136,6 +140,7 @@ export function createApp(options: AppOptions): Express {
       '/api',
       backupRoutes(services.gardenFile, home.copies),
       doorRoutes(home.keeper, home.secrets),
+      feedKeeping(home.feeds, home.keeper, services),
     );
   }
   app.use('/api', reportRoutes(services));

@@ -8,6 +8,7 @@ import request from 'supertest';
 import { codeSchema, doorSchema, problemSchema } from '@huerta/contract';
 import { STARTING_POINTS } from '@huerta/core';
 import { doorKeeper, type DoorKeeper } from '../door/door';
+import { feedsOf } from '../door/feeds';
 import { secretsOf, type Secrets } from '../door/secrets';
 import { servicesOf } from '../services';
 import { copiesOf } from '../services/copies';
@@ -33,8 +34,12 @@ beforeEach(async () => {
   const file = join(folder, 'huerta.sqlite');
   database = await openDatabase(file);
   secrets = secretsOf(database.devices, () => now);
+  const feeds = feedsOf(database.feeds, () => now);
   const app = { services: servicesOf(database), logger: pino({ level: 'silent' }) };
-  const answer = createApp({ ...app, house: { names: () => [HOUSE, '127.0.0.1'], secrets } });
+  const answer = createApp({
+    ...app,
+    house: { names: () => [HOUSE, '127.0.0.1'], secrets, feeds },
+  });
   keeper = doorKeeper({
     table: database.devices,
     secrets,
@@ -45,7 +50,7 @@ beforeEach(async () => {
     own: null,
   });
   const copies = copiesOf(database, file);
-  home = request(createApp({ ...app, home: { keeper, secrets, copies } }));
+  home = request(createApp({ ...app, home: { keeper, secrets, copies, feeds } }));
   house = request(answer);
 });
 afterEach(async () => {

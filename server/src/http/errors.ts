@@ -41,8 +41,7 @@ const BY_STATUS: Readonly<Partial<Record<number, () => Problem>>> = {
 const nothingThere = (): Problem =>
   problem('not-found', 404, 'Not there', 'There is nothing at this address.').problem;
 
-const FULL =
-  'The disk of Huerta’s machine is full, so this could not be saved. Make room on it.';
+const FULL = 'The disk of Huerta’s machine is full, so this could not be saved. Make room on it.';
 const UNWRITABLE =
   'The folder of the garden cannot be written. Give Huerta the right to write there.';
 

@@ -43,8 +43,9 @@ const entryOf = (n: number, at: string): LogEntry => ({
 
 test('entries are added once, however often they are sent, and come latest first', async () => {
   const entries = [entryOf(1, '2026-07-01T06:00:00.000Z'), entryOf(2, '2026-07-03T06:00:00.000Z')];
-  expect((await api.post('/api/log').send({ entries }).expect(200)).body).toEqual({ came: 2 });
-  expect((await api.post('/api/log').send({ entries }).expect(200)).body).toEqual({ came: 0 });
+  const has = [uuid(1), uuid(2)];
+  expect((await api.post('/api/log').send({ entries }).expect(200)).body).toEqual({ came: 2, has });
+  expect((await api.post('/api/log').send({ entries }).expect(200)).body).toEqual({ came: 0, has });
   const mine = entriesIn(await api.get(`/api/planters/${planter}/log`).expect(200));
   expect(mine.map(({ id }) => id)).toEqual([uuid(2), uuid(1)]);
   const all = await api.get('/api/log').query({ since: '2026-07-02T00:00:00.000Z' }).expect(200);

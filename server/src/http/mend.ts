@@ -12,11 +12,14 @@ const MEND_PATH = '/api/mend';
 const escaped = (text: string): string =>
   text.replace(/[&<>"]/g, (sign) => `&#${sign.charCodeAt(0)};`);
 
-/** A day as people say it: `12 May 2026`. */
-const inWords = (day: string): string =>
-  new Intl.DateTimeFormat('en-GB', { dateStyle: 'long', timeZone: 'UTC' }).format(
+/** The day of a copy as people say it, with the time where it is not the day's own: `12 May 2026, 08:15 UTC`. */
+const inWords = (name: string): string => {
+  const [day = '', time] = name.split('T');
+  const said = new Intl.DateTimeFormat('en-GB', { dateStyle: 'long', timeZone: 'UTC' }).format(
     new Date(`${day}T00:00:00Z`),
   );
+  return time ? `${said}, ${time.slice(0, 2)}:${time.slice(2, 4)} UTC` : said;
+};
 
 const page = (body: string, then = ''): string => `<!doctype html>
 <html lang="en">

@@ -5,6 +5,7 @@ import { Writable } from 'node:stream';
 import { pino } from 'pino';
 import request from 'supertest';
 import type { Services } from '../services';
+import type { Feeds } from '../door/feeds';
 import { secretsOf } from '../door/secrets';
 import type { DeviceTable } from '../store/devices';
 import { createApp } from './app';
@@ -71,11 +72,11 @@ test('assets are kept for good, and one that is gone is not answered with a page
   expect(gone.type).toBe('application/problem+json');
 });
 
-test('a failure of our own tells the log what broke, and the person what is safe', async () => {
+test('a failure of our own tells the log what broke, and the person what to do', async () => {
   const { api, lines } = open();
   const answer = await api.get('/api/planters').expect(500);
   expect(answer.body).toMatchObject({ kind: 'internal', status: 500 });
-  expect(answer.body.detail).toContain('What you did stays on your device');
+  expect(answer.body.detail).toContain('Something broke on the server');
   expect(answer.text).not.toContain('secret');
   expect(lines.join('')).toContain('disk full at /secret/place');
 });
@@ -103,7 +104,11 @@ test('in the house’s network it answers to the name it was given, and to no ot
       services,
       logger: pino({ level: 'silent' }),
       webRoot,
-      house: { names: () => ['huerta.lan'], secrets: secretsOf(nothing as DeviceTable) },
+      house: {
+        names: () => ['huerta.lan'],
+        secrets: secretsOf(nothing as DeviceTable),
+        feeds: nothing as Feeds,
+      },
     }),
   );
   await api.get('/let-in').set('Host', 'huerta.lan:4700').expect(200);

@@ -17,6 +17,7 @@ export function reportRoutes({
   planters,
   tending,
   standing,
+  today,
 }: Services): Router {
   const router = Router();
   serve(router, GARDEN.entries, async () => new JsonText(await garden.entries()));
@@ -26,6 +27,10 @@ export function reportRoutes({
     const { name, text } = await garden.document(String(kind), String(id));
     // It may be no JSON: that is why it is taken away.
     return new FileAnswer(`${name}.json`, text, GARDEN.document.file, false);
+  });
+  serve(router, GARDEN.setAside, async ({ request }) => {
+    const { name, text } = await garden.setAside(Number(request.params.n));
+    return new FileAnswer(`${name}.json`, text, GARDEN.setAside.file, false);
   });
   serve(router, GARDEN.drawing, async ({ id, query, response }) => {
     const { drawing, by, revision } = await garden.drawing(id);
@@ -41,12 +46,15 @@ export function reportRoutes({
   serve(router, BUILD.progress, ({ id }) => progress.get(id));
   serve(router, BUILD.mark, ({ id, body }) => progress.send(id, body.entries));
 
-  serve(router, LOG.all, async ({ query }) => ({
-    entries: await log.of(null, query.since, query.most),
-  }));
+  serve(router, LOG.all, ({ query }) => log.of(query));
   serve(router, LOG.of, async ({ id, query }) => {
     await planters.get(id);
-    return { entries: await log.of(id, query.since, query.most) };
+    return log.of({ planter: id, ...query });
+  });
+  serve(router, LOG.tended, async () => ({ entries: await log.tended(null, today()) }));
+  serve(router, LOG.tendedOf, async ({ id }) => {
+    await planters.get(id);
+    return { entries: await log.tended(id, today()) };
   });
   serve(router, LOG.days, async () => ({ days: await weatherDays.from() }));
   serve(router, LOG.tellDays, async ({ body }) => {
@@ -65,7 +73,10 @@ export function reportRoutes({
     const file = await tending.neighbour(body);
     return new FileAnswer('watering.pdf', file, LOG.neighbour.file, true);
   });
-  serve(router, LOG.add, async ({ body }) => ({ came: await log.add(body.entries) }));
+  serve(router, LOG.add, async ({ body: { entries } }) => ({
+    came: await log.add(entries),
+    has: entries.map(({ id }) => id),
+  }));
 
   const shown = ({ name, content }: NamedFile<Buffer | string>, type: string) =>
     new FileAnswer(name, content, type, !/csv|dxf/.test(type));

@@ -9,6 +9,7 @@ import request from 'supertest';
 import { doorKeeper } from '../door/door';
 import { secretsOf } from '../door/secrets';
 import { servicesOf } from '../services';
+import { feedsOf } from '../door/feeds';
 import { copiesOf } from '../services/copies';
 import { openDatabase, type Database } from '../store/database';
 import { createApp } from './app';
@@ -66,7 +67,12 @@ beforeAll(async () => {
     named: null,
     own: null,
   });
-  const home = { keeper, secrets, copies: copiesOf(database, file) };
+  const home = {
+    keeper,
+    secrets,
+    copies: copiesOf(database, file),
+    feeds: feedsOf(database.feeds),
+  };
   const logger = pino({ level: 'silent' });
   api = request(createApp({ services: servicesOf(database), logger, home }));
   const { design } = STARTING_POINTS[0]!;

@@ -1,4 +1,6 @@
 import type { Request, RequestHandler, Response, Router } from 'express';
+import type { Readable } from 'node:stream';
+import { pipeline } from 'node:stream/promises';
 import type { Route } from '@huerta/contract';
 import type { z } from 'zod';
 import { idOf, read } from './read';
@@ -24,7 +26,7 @@ export class JsonText {
 export class FileAnswer {
   constructor(
     readonly name: string,
-    readonly content: Buffer | string,
+    readonly content: Buffer | string | Readable,
     readonly type: string,
     /** Whether the browser shows it rather than keeps it. */
     readonly opens: boolean,
@@ -53,7 +55,7 @@ export function serve<R extends Route>(
   route: R,
   handle: (asked: Asked<R>) => Promise<object | void>,
 ): void {
-  const noun = /^\/(vessel|photo)s/.exec(route.path)?.[1] ?? 'planter';
+  const noun = /^\/(vessel|photo|feed)s/.exec(route.path)?.[1] ?? 'planter';
   router[route.method](route.path, async (request, response) => {
     const answer = await handle({
       id: route.path.includes(':id') ? idOf(request, noun) : '',
@@ -65,17 +67,21 @@ export function serve<R extends Route>(
     response.status(route.status ?? 200);
     if (answer === undefined) response.end();
     else if (answer instanceof JsonText) response.type('json').send(answer.text);
-    else if (answer instanceof FileAnswer) sendFile(response, answer);
+    else if (answer instanceof FileAnswer) await sendFile(response, answer);
     else response.json(answer);
   });
 }
 
 /** With a name to keep it under, in any script. */
-function sendFile(response: Response, { name, content, type, opens }: FileAnswer): void {
+async function sendFile(response: Response, answer: FileAnswer): Promise<void> {
+  const { name, content, type, opens } = answer;
   response.attachment(name);
   if (opens) {
     const kept = response.getHeader('Content-Disposition') as string;
     response.setHeader('Content-Disposition', kept.replace(/^attachment/, 'inline'));
   }
-  response.type(type).set('Cache-Control', 'no-store').send(content);
+  response.type(type).set('Cache-Control', 'no-store');
+  if (typeof content === 'string' || Buffer.isBuffer(content)) response.send(content);
+  // What breaks on the way breaks the answer off, so that it is not taken for whole.
+  else await pipeline(content, response);
 }

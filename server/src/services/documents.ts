@@ -1,9 +1,10 @@
-import type { DocumentKind } from '@huerta/contract';
+import type { DocumentKind, SetAside } from '@huerta/contract';
 import { createHash, randomUUID } from 'node:crypto';
 import { z } from 'zod';
 import type { Database } from '../store/database';
 import type { Base, DocumentHead, DocumentRow, RevisionRow } from '../store/documents';
 import { conflict, contradiction, notFound, type Where } from './problems';
+import { checksumOf } from '../store/checksum';
 import { thinned } from './thinned';
 
 /** What a save says of itself. */
@@ -41,13 +42,6 @@ export interface Kept<T> {
   value: T;
 }
 
-interface SetAsideDocument {
-  kind: DocumentKind;
-  id: string;
-  name: string;
-  why: string;
-}
-
 interface Named<T> {
   name: string;
   value: T;
@@ -59,7 +53,7 @@ const THIN_EVERY = 16;
 /** The documents of one kind. Every method answers with the document as it then stands. */
 export interface Documents<T> {
   /** Those that can be read, and the others by their names. */
-  list(): Promise<{ kept: Kept<T>[]; setAside: SetAsideDocument[] }>;
+  list(): Promise<{ kept: Kept<T>[]; setAside: SetAside }>;
   get(id: string): Promise<Kept<T>>;
   /** The answer to a request as JSON text: what this Huerta wrote itself is passed on as it lies there. */
   answer(id: string): Promise<string>;
@@ -136,14 +130,10 @@ export function documentsOf<T>(
     const come = found.filter(({ path }) => !known.has(path.join()));
     if (come.length > 0) throw contradiction(come);
   };
-  const written = (id: string, saveId: string | null, { name, value }: Named<T>) => ({
-    kind: of,
-    id,
-    name,
-    text: JSON.stringify(value),
-    format,
-    saveId,
-  });
+  const written = (id: string, saveId: string | null, { name, value }: Named<T>) => {
+    const text = JSON.stringify(value);
+    return { kind: of, id, name, text, format: `${format}.${checksumOf(text)}`, saveId };
+  };
   const get = async (id: string): Promise<Kept<T>> => {
     const row = await documents.find(of, id);
     if (row) return readable(row);
@@ -151,30 +141,21 @@ export function documentsOf<T>(
     return { id, name: '', revision: 0, createdAt: '', updatedAt: '', value: kind.first };
   };
 
-  /** Texts that are known to be whole: by id their revision and how long they were. */
-  const known = new Map<string, string>();
-  const markOf = (revision: number, text: string): string => `${revision} ${text.length}`;
-  const isWhole = ({ id, revision }: { id: string; revision: number }, text: string): void => {
-    if (known.size >= MOST_READ) known.clear();
-    known.set(id, markOf(revision, text));
-  };
-  /** Whether a text is JSON: looked at once for each revision that was not written here. */
-  const whole = (row: DocumentRow): boolean => {
-    const { id, revision, text } = row;
-    if (known.get(id) === markOf(revision, text)) return true;
-    if (!isJson(text)) return false;
-    isWhole(row, text);
-    return true;
-  };
-
   return {
     async list() {
       const kept: Kept<T>[] = [];
-      const setAside: SetAsideDocument[] = [];
+      const setAside: SetAside = [];
       for (const row of await documents.all(of)) {
         const reading = readRow(kind, format, row);
         if (reading.ok) kept.push(keep(row, reading.value));
-        else setAside.push({ kind: of, id: row.id, name: row.name, why: reading.message });
+        else
+          setAside.push({
+            kind: of,
+            id: row.id,
+            name: row.name,
+            why: reading.message,
+            file: `/documents/${of}/${row.id}`,
+          });
       }
       return { kept, setAside };
     },
@@ -183,7 +164,7 @@ export function documentsOf<T>(
 
     async answer(id) {
       const row = await documents.find(of, id);
-      if (row?.format !== format || !whole(row)) {
+      if (!row || !isAsWritten(row, format)) {
         return JSON.stringify(toAnswer(kind, await get(id)));
       }
       const { value: _none, ...head } = keep(row, null as T);
@@ -196,7 +177,6 @@ export function documentsOf<T>(
       const write = written(randomUUID(), null, document);
       const row = await documents.insert(write);
       if (!row) throw new Error('An id came twice');
-      isWhole(row, write.text);
       onChange();
       return keep(row, document.value);
     },
@@ -208,7 +188,6 @@ export function documentsOf<T>(
         (save.revision === 0 ? await documents.insert(write) : null) ??
         (await documents.update(write, save));
       if (row) {
-        isWhole(row, write.text);
         if (row.revision % THIN_EVERY === 0) await thin(id);
         onChange();
         return keep(row, document.value);
@@ -258,34 +237,47 @@ export function toAnswer<T>(
 }
 
 /** Of what this Huerta writes: what was checked by the very same schema need not be checked again. */
-function formatOf({ schema }: Kind<unknown>): string {
+function formatOf(kind: Kind<unknown>): string {
+  const known = formats.get(kind);
+  if (known !== undefined) return known;
+  const { schema } = kind;
   const described = JSON.stringify(z.toJSONSchema(schema, { unrepresentable: 'any', io: 'input' }));
-  return createHash('sha256').update(described).digest('base64url').slice(0, 16);
+  const format = createHash('sha256').update(described).digest('base64url').slice(0, 16);
+  formats.set(kind, format);
+  return format;
+}
+const formats = new WeakMap<object, string>();
+
+/**
+ * What a text that comes from elsewhere is kept with: the schema's mark and the text's, where it says all that its
+ * kind has today; null where it is to be read with care and brought up to date.
+ */
+export function formatFor(kind: Kind<unknown>, text: string): string | null {
+  const raw = JSON.parse(text) as unknown;
+  const parsed = kind.schema.safeParse(raw);
+  return parsed.success && JSON.stringify(parsed.data) === JSON.stringify(raw)
+    ? `${formatOf(kind)}.${checksumOf(text)}`
+    : null;
 }
 
-/** Documents of which it is remembered that their text is whole. */
-const MOST_READ = 5000;
+/** Whether a text is what this very Huerta's schema was asked about, to the letter. */
+const isAsWritten = ({ format: by, text }: DocumentRow, format: string): boolean =>
+  by === `${format}.${checksumOf(text)}`;
 
-function isJson(text: string): boolean {
-  try {
-    JSON.parse(text);
-    return true;
-  } catch {
-    return false;
-  }
+/** Whether a text is another than the one that was written. */
+function isChanged({ format, text }: DocumentRow): boolean {
+  const checksum = /\.([0-9a-f]{8})$/.exec(format ?? '')?.[1];
+  return checksum !== undefined && checksum !== checksumOf(text);
 }
 
 function readRow<T>(kind: Kind<T>, format: string, row: DocumentRow): Reading<T> {
-  if (row.format !== format) return readText(kind, row.text);
-  try {
-    return { ok: true, value: JSON.parse(row.text) as T };
-  } catch {
-    return { ok: false, message: 'Its file is damaged.' };
-  }
+  if (isAsWritten(row, format)) return { ok: true, value: JSON.parse(row.text) as T };
+  if (isChanged(row)) return { ok: false, message: 'Its file is damaged.' };
+  return readText(kind, row.text);
 }
 
 /** A document is read as a file would be, so that old ones are brought up to date. */
-function readText<T>(kind: Kind<T>, text: string): Reading<T> {
+export function readText<T>(kind: Kind<T>, text: string): Reading<T> {
   try {
     return kind.read(JSON.parse(text));
   } catch {

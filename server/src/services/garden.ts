@@ -1,4 +1,10 @@
-import { DOCUMENT_KINDS, type Garden, type SetAside, type Summary } from '@huerta/contract';
+import {
+  DOCUMENT_KINDS,
+  summarySchema,
+  type Garden,
+  type SetAside,
+  type Summary,
+} from '@huerta/contract';
 import {
   buildSheet,
   daysToSay,
@@ -21,17 +27,21 @@ export interface GardenService {
   soon(): void;
   /** Any document as it is kept, readable or not. */
   document(kind: string, id: string): Promise<{ name: string; text: string }>;
+  /** A row that was set aside, as it was. */
+  setAside(n: number): Promise<{ name: string; text: string }>;
   /** The section of one planter, with what it depends on. */
   drawing(id: string): Promise<{ drawing: Section; revision: number; by: string }>;
 }
 
 /** Summaries that are kept at once. */
 const TOGETHER = 25;
+/** Summaries of which it is remembered that they can be read. */
+const MOST_LOOKED = 20_000;
 /** Rest after a save before what follows from it is worked out, milliseconds. */
 const REST_MS = 300;
 
 interface Parts {
-  database: Pick<Database, 'documents' | 'progress'>;
+  database: Pick<Database, 'documents' | 'progress' | 'setAside'>;
   planters: Documents<PlanterDesign>;
   /** Everything else that is kept, to say what cannot be read. */
   others: readonly Documents<unknown>[];
@@ -40,7 +50,7 @@ interface Parts {
 }
 
 export function gardenService({ database, planters, others, by }: Parts): GardenService {
-  const { documents, progress } = database;
+  const { documents, progress, setAside: asideRows } = database;
 
   /** Works out what has no summary yet, a little at a time; whoever asks meanwhile comes first. */
   const summarize = async (
@@ -49,7 +59,7 @@ export function gardenService({ database, planters, others, by }: Parts): Garden
   ): Promise<void> => {
     let kept: MadeSummary[] = [];
     for (const [i, row] of rows.entries()) {
-      if (row.summary !== null) {
+      if (row.summary !== null && isSummary(row.summary)) {
         made(row, row.summary);
         continue;
       }
@@ -67,6 +77,16 @@ export function gardenService({ database, planters, others, by }: Parts): Garden
       kept = [];
     }
     await documents.keepSummaries('planter', kept, by);
+  };
+
+  /** Summaries that were looked at: they are asked for with every list. */
+  const looked = new Set<string>();
+  const isSummary = (text: string): boolean => {
+    if (looked.has(text)) return true;
+    if (!isReadable(text)) return false;
+    if (looked.size >= MOST_LOOKED) looked.clear();
+    looked.add(text);
+    return true;
   };
 
   let working = false;
@@ -96,22 +116,37 @@ export function gardenService({ database, planters, others, by }: Parts): Garden
     async entries() {
       const [rows, done] = await Promise.all([
         documents.summaries('planter', by),
-        doneSteps(progress),
+        progress.doneSteps(),
       ]);
+      const doneBy = new Map(done.map((one) => [one.id, one.done]));
       const entries: string[] = [];
       const setAside: SetAside = [];
       await summarize(rows, (row, summary) => {
         if (typeof summary === 'string') {
           const { summary: _own, ...head } = row;
-          const shown = JSON.stringify({ ...head, done: done.get(row.id) ?? 0 });
+          const shown = JSON.stringify({ ...head, done: doneBy.get(row.id) ?? 0 });
           entries.push(`${shown.slice(0, -1)},"summary":${summary}}`);
         } else {
-          setAside.push({ kind: 'planter', id: row.id, name: row.name, why: summary.why });
+          setAside.push({
+            kind: 'planter',
+            id: row.id,
+            name: row.name,
+            why: summary.why,
+            file: `/documents/planter/${row.id}`,
+          });
         }
       });
       for (const kind of others) setAside.push(...(await kind.list()).setAside);
+      for (const { n, origin, name, why } of await asideRows.all())
+        setAside.push({ kind: origin, id: String(n), name, why, file: `/set-aside/${n}` });
       const rest = JSON.stringify({ by, setAside } satisfies Omit<Garden, 'entries'>);
       return `${rest.slice(0, -1)},"entries":[${entries.join(',')}]}`;
+    },
+
+    async setAside(n) {
+      const row = await asideRows.one(n);
+      if (!row) throw notFound('Nothing was set aside under this number.');
+      return { name: `${row.origin} ${n}`, text: row.row };
     },
 
     async document(kind, id) {
@@ -128,13 +163,12 @@ export function gardenService({ database, planters, others, by }: Parts): Garden
   };
 }
 
-/** How many steps are done, by planter. */
-async function doneSteps(progress: Database['progress']): Promise<Map<string, number>> {
-  const rows = (await progress.sequelize?.query(
-    `SELECT planter_id AS id, count(*) AS done FROM progress
-     WHERE key LIKE 'done/%' AND value = 'true' GROUP BY planter_id`,
-  )) as [{ id: string; done: number }[], unknown] | undefined;
-  return new Map(rows?.[0].map(({ id, done }) => [id, done]));
+function isReadable(summary: string): boolean {
+  try {
+    return summarySchema.safeParse(JSON.parse(summary)).success;
+  } catch {
+    return false;
+  }
 }
 
 function summarized(design: PlanterDesign): Summary {

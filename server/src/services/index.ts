@@ -40,6 +40,8 @@ export interface Services {
   reports: ReportService;
   garden: GardenService;
   gardenFile: GardenFileService;
+  /** The day that it is, as an ISO date. */
+  today(): string;
 }
 
 /**
@@ -66,23 +68,20 @@ export function servicesOf(
   const round = documentsOf(ROUND, database);
   const others = [vessels, prices, weather, seasons, crops, round];
   const garden = gardenService({ database, planters, others, by });
-  const progress = progressService(database.progress, planters);
-  const log = logService(database.log, changed);
-  const weatherDays = weatherDayService(database.weatherDays, changed);
+  const { setAside } = database;
+  const progress = progressService(database.progress, planters, setAside);
+  const log = logService({
+    log: database.log,
+    readings: database.readings,
+    setAside,
+    onAdd: changed,
+  });
+  const weatherDays = weatherDayService(database.weatherDays, setAside, changed);
   const photos = photoService(database);
   const papers = papersOf();
   const tended = { planters, seasons, weather, log, weatherDays, papers, today };
   const standing = standingService(tended);
   const tending = tendingService({ ...tended, round });
-  const kinds = {
-    planter: planters,
-    vessel: vessels,
-    prices,
-    weather,
-    season: seasons,
-    crops,
-    round,
-  };
   return {
     planters,
     prices,
@@ -96,9 +95,13 @@ export function servicesOf(
     log,
     weatherDays,
     photos,
+    today,
     tending,
     standing,
-    gardenFile: gardenFileService({ database, progress, log, weatherDays, photos, kinds }),
+    gardenFile: gardenFileService(database, () => {
+      garden.soon();
+      changed();
+    }),
     files: fileService(planters, prices, papers),
     reports: reportService(planters),
   };

@@ -24,6 +24,7 @@ import {
   type VesselDesign,
   type WeatherChoice,
 } from '@huerta/core';
+import type { DocumentKind } from '@huerta/contract';
 import { bySchema, type Kind } from './documents';
 import type { Where } from './problems';
 
@@ -96,6 +97,17 @@ export const SEASON: Kind<SeasonPlan> = {
   schema: seasonPlanSchema,
   read: bySchema(seasonPlanSchema),
   first: FIRST_PLAN,
+};
+
+/** All kinds under their names. */
+export const KINDS: Readonly<Record<DocumentKind, Kind<unknown>>> = {
+  planter: PLANTER,
+  vessel: VESSEL,
+  prices: PRICES,
+  weather: WEATHER,
+  season: SEASON,
+  crops: OWN_CROPS,
+  round: ROUND,
 };
 
 /** The id of documents that a garden has one of. */

@@ -1,9 +1,8 @@
-import { createHash } from 'node:crypto';
-import { mkdir, readFile, rename, writeFile } from 'node:fs/promises';
+import { mkdir, readFile, rename, rm, writeFile } from 'node:fs/promises';
 import { dirname, join } from 'node:path';
 import type { Photo } from '@huerta/contract';
-import sharp from 'sharp';
 import type { Database } from '../store/database';
+import { pictureOf } from './pictures';
 import { notFound, problem } from './problems';
 
 /** Photos of the garden: turned upright, made smaller, without their place and camera, as files under their hash. */
@@ -14,13 +13,6 @@ export interface PhotoService {
   get(id: string, size: 'whole' | 'small'): Promise<Buffer>;
   all(): Promise<Photo[]>;
 }
-
-/** Longest side of what is kept, and of what is shown in a list, pixels. */
-const LONGEST = 1600;
-const SMALL = 320;
-/** More pixels than any camera has; a small file can pretend to have them. */
-const MOST_PIXELS = 120_000_000;
-const KINDS = ['jpeg', 'png', 'webp', 'heif', 'gif', 'tiff'];
 
 const noPicture = () =>
   problem(
@@ -39,15 +31,22 @@ export function photoService(
     join(folder, `${hash}${size === 'small' ? '.small' : ''}.jpg`);
   /** Whole or not at all, whatever happens meanwhile. */
   const keep = async (path: string, bytes: Buffer, id: string): Promise<void> => {
-    await writeFile(`${path}.${id}`, bytes);
-    await rename(`${path}.${id}`, path);
+    const half = `${path}.${id}`;
+    try {
+      await writeFile(half, bytes);
+      await rename(half, path);
+    } catch (error) {
+      await rm(half, { force: true });
+      throw error;
+    }
   };
   return {
     async put(id, bytes) {
       const known = await photos.find(id);
       if (known) return known;
-      const { whole, small, width, height } = await pictureOf(bytes);
-      const hash = createHash('sha256').update(whole).digest('hex');
+      const { hash, whole, small, width, height } = await pictureOf(bytes).catch(() => {
+        throw noPicture();
+      });
       await mkdir(folder, { recursive: true });
       await keep(pathOf(hash, 'whole'), whole, id);
       await keep(pathOf(hash, 'small'), small, id);
@@ -66,27 +65,4 @@ export function photoService(
     },
     all: () => photos.all(),
   };
-}
-
-async function pictureOf(bytes: Uint8Array) {
-  const options = { limitInputPixels: MOST_PIXELS, failOn: 'error' } as const;
-  try {
-    const { format } = await sharp(bytes, options).metadata();
-    if (!KINDS.includes(format)) throw noPicture();
-    // Turned by what the camera wrote, which is then left out with all else that it wrote.
-    const upright = sharp(bytes, options).autoOrient();
-    const { data: whole, info } = await upright
-      .clone()
-      .resize(LONGEST, LONGEST, { fit: 'inside', withoutEnlargement: true })
-      .flatten({ background: '#ffffff' })
-      .jpeg({ quality: 80 })
-      .toBuffer({ resolveWithObject: true });
-    const small = await sharp(whole)
-      .resize(SMALL, SMALL, { fit: 'inside', withoutEnlargement: true })
-      .jpeg({ quality: 72 })
-      .toBuffer();
-    return { whole, small, width: info.width, height: info.height };
-  } catch {
-    throw noPicture();
-  }
 }

@@ -1,6 +1,7 @@
 import type { ProgressResource } from '@huerta/contract';
-import { merged, type ProgressEntry } from '@huerta/core';
-import type { ProgressModel, ProgressRow } from '../store/progress';
+import { merged, progressEntrySchema, type ProgressEntry } from '@huerta/core';
+import type { ProgressTable } from '../store/progress';
+import type { SetAsideTable } from '../store/setAside';
 import type { Documents } from './documents';
 
 /** How far builds have come. */
@@ -10,24 +11,21 @@ export interface ProgressService {
   send(planter: string, entries: readonly ProgressEntry[]): Promise<ProgressResource>;
 }
 
-/**
- * One statement for each entry, so that two devices that send at once cannot undo each other. The
- * comparison is the one of core's `merged`.
- */
-const KEEP_LATER = `
-  INSERT INTO progress (planter_id, key, value, at) VALUES ($planter, $key, $value, $at)
-  ON CONFLICT (planter_id, key) DO UPDATE SET value = excluded.value, at = excluded.at
-  WHERE excluded.at > progress.at OR (excluded.at = progress.at AND excluded.value > progress.value)
-`;
-
 export function progressService(
-  progress: ProgressModel,
+  progress: ProgressTable,
   planters: Documents<unknown>,
+  setAside: Pick<SetAsideTable, 'move'>,
   now: () => Date = () => new Date(),
 ): ProgressService {
   const all = async (planterId: string): Promise<ProgressResource> => {
-    const rows = await progress.findAll({ where: { planterId }, order: [['key', 'ASC']] });
-    return { entries: rows.map(toEntry) };
+    const rows = await progress.of(planterId);
+    const entries: ProgressEntry[] = [];
+    for (const { row, key, value, at } of rows) {
+      const read = progressEntrySchema.safeParse({ key, value: parsedJson(value), at });
+      if (read.success) entries.push(read.data);
+      else await setAside.move('progress', row, 'It cannot be read.');
+    }
+    return { entries };
   };
   return {
     async get(planter) {
@@ -40,9 +38,7 @@ export function progressService(
       );
       for (const { key, value, at } of merged(entries)) {
         const when = orderedAt(at, known.get(key) ?? null, now());
-        await progress.sequelize?.query(KEEP_LATER, {
-          bind: { planter, key, value: JSON.stringify(value), at: when },
-        });
+        await progress.keepLater({ planter, key, value: JSON.stringify(value), at: when });
       }
       return all(planter);
     },
@@ -62,8 +58,10 @@ export function orderedAt(at: string, known: string | null, now: Date): string {
   return new Date(Math.min(made, latest)).toISOString();
 }
 
-const toEntry = ({ key, value, at }: ProgressRow): ProgressEntry => ({
-  key,
-  value: JSON.parse(value) as ProgressEntry['value'],
-  at,
-});
+function parsedJson(text: string): unknown {
+  try {
+    return JSON.parse(text);
+  } catch {
+    return undefined;
+  }
+}

@@ -45,8 +45,6 @@ const REST_MS = 1500;
 const HOUR_MS = 3_600_000;
 /** Planters that are kept ready. */
 const MOST = 200;
-/** Entries of one planter that are looked at. */
-const MOST_ENTRIES = 2000;
 
 export function standingService(parts: Parts): StandingService {
   const ready = new Map<string, Ready>();
@@ -68,7 +66,7 @@ export function standingService(parts: Parts): StandingService {
     const { kept } = await parts.planters.list();
     for (const { id, value: design } of kept.slice(0, MOST)) {
       const { value: plan } = await parts.seasons.get(id);
-      const entries = holding(await parts.log.of(id, '', MOST_ENTRIES));
+      const entries = holding(await parts.log.tended(id, parts.today()));
       if (entries.length === 0 && plan.planted === null) continue;
       const asked = {
         design,

@@ -3,14 +3,12 @@ import type { Neighbour, Reading } from '@huerta/contract';
 import {
   inOrder,
   siteOf,
-  type LogEntry,
   type PlanterDesign,
   type RoundPlan,
   type SeasonPlan,
   type TendedQuestion,
   type WeatherChoice,
 } from '@huerta/core';
-import { v5 as uuidOf } from 'uuid';
 import type { UnitSystem } from '@huerta/core';
 import type { Documents } from './documents';
 import { ONLY } from './kinds';
@@ -38,8 +36,6 @@ interface Parts {
   today(): string;
 }
 
-/** The name under which ids of readings are made. */
-const READINGS = '5b0e7c3a-6d52-4c3a-9a8e-0d4b5d1f7a11';
 /** Planters of one calendar. */
 const MOST = 120;
 
@@ -59,7 +55,7 @@ export function tendingService({
   const questions = async (): Promise<{ id: string; question: TendedQuestion }[]> => {
     const { kept } = await planters.list();
     const { value: choice } = await weather.get(ONLY);
-    const entries = await log.of(null);
+    const entries = await log.tended(null, today());
     const days = [...(choice.days?.days ?? []), ...(await weatherDays.from())];
     const growing = kept.filter(({ value }) => value.planting.crops.some(({ count }) => count > 0));
     const asked: { id: string; question: TendedQuestion }[] = [];
@@ -83,7 +79,7 @@ export function tendingService({
   return {
     async read(planter, by, readings) {
       await planters.get(planter);
-      return log.add(readings.flatMap((reading) => entriesOf(planter, by, reading)));
+      return log.read(planter, by, readings);
     },
     async calendar(units) {
       const { value: plan } = await round.get(ONLY);
@@ -116,22 +112,4 @@ export function tendingService({
       return Buffer.from(result.ok ? result.file : []);
     },
   };
-}
-
-function entriesOf(planter: string, by: string, { at, level, moisture }: Reading): LogEntry[] {
-  const entry = (did: LogEntry['did']): LogEntry => ({
-    id: uuidOf(`${planter} ${by} ${at} ${did.kind}`, READINGS),
-    planter,
-    at,
-    by,
-    did,
-    text: '',
-    typed: '',
-    instead: null,
-    gone: false,
-  });
-  return [
-    ...(level === undefined ? [] : [entry({ kind: 'level', depth: level })]),
-    ...(moisture === undefined ? [] : [entry({ kind: 'finger', ...moisture })]),
-  ];
 }

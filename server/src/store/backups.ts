@@ -1,37 +1,51 @@
 import { copyFile, mkdir, readdir, rename, rm, stat } from 'node:fs/promises';
 import { dirname, join } from 'node:path';
 import type { Sequelize } from 'sequelize';
-import sqlite3 from 'sqlite3';
+import { quoted, withConnection, type Connection } from './connection';
 
-/** Copies of the whole garden beside it, one a day on which it changed. */
+/**
+ * Copies of the whole garden beside it: one a day on which it changed, one before each putting back, and one where a
+ * day's copy would have taken the place of a better one. Pictures lie under their hash and are never changed or
+ * removed, so a copy of the database is a copy of them too.
+ */
 
-const NAME = /^huerta-(\d{4}-\d{2}-\d{2})\.sqlite$/;
+/** A day, and for what is not the day's own copy the time: `2026-07-15`, `2026-07-15T081500`. */
+const NAME = /^huerta-(\d{4}-\d{2}-\d{2}(?:T\d{6})?)\.sqlite$/;
 const DAY_MS = 86_400_000;
 const DAYS = 7;
 const WEEKS = 4;
 const MONTHS = 6;
+/** How long copies beside the days' own are kept. */
+const BESIDE_DAYS = 28;
 
 export const backupFolder = (file: string): string => join(dirname(file), 'backups');
 
-/** The copies of a garden, oldest first, as days. */
+/** The copies of a garden by their names, oldest first. */
 export async function backupsOf(file: string): Promise<string[]> {
   const names = await readdir(backupFolder(file)).catch(() => []);
   return names.flatMap((name) => NAME.exec(name)?.[1] ?? []).sort();
 }
 
-export const backupFile = (file: string, day: string): string =>
-  join(backupFolder(file), `huerta-${day}.sqlite`);
+export const backupFile = (file: string, name: string): string =>
+  join(backupFolder(file), `huerta-${name}.sqlite`);
+
+const isOfDay = (name: string): boolean => !name.includes('T');
+const dayOf = (name: string): string => name.slice(0, 10);
+/** The name of a copy that is not the day's own. */
+export const nameBeside = (now: Date): string =>
+  `${now.toISOString().slice(0, 10)}T${now.toISOString().slice(11, 19).replaceAll(':', '')}`;
 
 /**
- * The copies that are not kept: of each of the last seven days, four weeks and six months the newest is.
+ * The copies that are not kept: of each of the last seven days, four weeks and six months the newest is, and what is
+ * beside them for four weeks.
  *
- * @param days ISO days of the copies, in any order; @param today the day from which it is counted
+ * @param names of the copies, in any order; @param today the ISO day from which it is counted
  */
-export function expired(days: readonly string[], today: string): string[] {
-  const ago = (day: string) => Math.round((Date.parse(today) - Date.parse(day)) / DAY_MS);
-  const kept = new Set<string>();
+export function expired(names: readonly string[], today: string): string[] {
+  const ago = (name: string) => Math.round((Date.parse(today) - Date.parse(dayOf(name))) / DAY_MS);
+  const kept = new Set<string>(names.filter((name) => !isOfDay(name) && ago(name) < BESIDE_DAYS));
   const seen = new Set<string>();
-  for (const day of [...days].sort().reverse()) {
+  for (const day of names.filter(isOfDay).sort().reverse()) {
     const age = ago(day);
     const month = day.slice(0, 7);
     const months =
@@ -48,30 +62,88 @@ export function expired(days: readonly string[], today: string): string[] {
       seen.add(place);
     }
   }
-  return [...days].filter((day) => !kept.has(day)).sort();
+  return [...names].filter((name) => !kept.has(name)).sort();
 }
 
 /**
  * Copies the garden by SQLite itself, if it changed since the last copy, and drops what is too old. The copy
- * appears under its name only when it is whole.
+ * appears under its name only when it is whole; one of the same day that holds more is kept beside it.
  *
- * @param day ISO date of today
+ * @param now when it is made
  * @returns whether a copy was made
  */
-export async function backUp(sequelize: Sequelize, file: string, day: string): Promise<boolean> {
-  const folder = backupFolder(file);
-  const days = await backupsOf(file);
-  const last = days[days.length - 1];
+export async function backUp(sequelize: Sequelize, file: string, now: Date): Promise<boolean> {
+  const names = await backupsOf(file);
+  const last = names.at(-1);
   if (last && (await changedAt(file)) <= (await stat(backupFile(file, last))).mtimeMs) return false;
+  const day = now.toISOString().slice(0, 10);
+  const half = await copied(sequelize, file);
+  const today = backupFile(file, day);
+  if (names.includes(day) && (await holdsMore(today, half)))
+    await rename(today, backupFile(file, nameBeside(now)));
+  await rename(half, today);
+  for (const old of expired(await backupsOf(file), day))
+    await rm(backupFile(file, old), { force: true });
+  return true;
+}
+
+/** Copies the garden as it is now under a name of its own. */
+async function backUpBeside(sequelize: Sequelize, file: string, now: Date): Promise<string> {
+  const half = await copied(sequelize, file);
+  const taken = new Set(await backupsOf(file));
+  let name = nameBeside(now);
+  for (let later = 1; taken.has(name); later += 1)
+    name = nameBeside(new Date(now.getTime() + later * 1000));
+  await rename(half, backupFile(file, name));
+  return name;
+}
+
+/** A whole copy that has no name yet. */
+async function copied(sequelize: Sequelize, file: string): Promise<string> {
+  const folder = backupFolder(file);
   await mkdir(folder, { recursive: true });
   const half = join(folder, 'half-written.sqlite');
   await rm(half, { force: true });
   await sequelize.query('VACUUM INTO :half', { replacements: { half } });
-  await rename(half, backupFile(file, day));
-  for (const old of expired([...new Set([...days, day])], day)) {
-    await rm(backupFile(file, old), { force: true });
-  }
-  return true;
+  return half;
+}
+
+/** Tables that hold the garden, in the order in which they are put back. */
+const GARDEN_TABLES = [
+  'document_revisions',
+  'progress',
+  'log_entries',
+  'readings',
+  'weather_days',
+  'photos',
+  'set_aside',
+] as const;
+const ALL_TABLES = ['documents', ...GARDEN_TABLES] as const;
+
+/** Whether one copy holds rows in a table where another has none, or far fewer: it lost them. */
+async function holdsMore(one: string, other: string): Promise<boolean> {
+  const [before, after] = [await countsOf(one), await countsOf(other)];
+  return ALL_TABLES.some(
+    (table) => (before[table] ?? 0) > 0 && (after[table] ?? 0) < (before[table] ?? 0) / 2,
+  );
+}
+
+async function countsOf(file: string): Promise<Partial<Record<string, number>>> {
+  return withConnection(
+    file,
+    async (copy) => {
+      const counts: Partial<Record<string, number>> = {};
+      for (const table of ALL_TABLES) {
+        const [row] = await copy
+          .all<{ n: number }>(`SELECT count(*) AS n FROM ${table}`)
+          // A copy of an earlier Huerta has no such table.
+          .catch(() => [{ n: 0 }]);
+        counts[table] = row?.n ?? 0;
+      }
+      return counts;
+    },
+    true,
+  );
 }
 
 /** When a garden was last written, its log included. Milliseconds. */
@@ -87,58 +159,90 @@ async function changedAt(file: string): Promise<number> {
   return Math.max(...times);
 }
 
-/** What is put back from a copy. Devices that were let in and settings stay as they are. */
-const PUT_BACK = ['documents', 'document_revisions', 'progress'] as const;
-
 /**
- * Puts the garden back as it was on a day, in one transaction, after copying it as it is. A copy of an earlier
- * Huerta is brought up to date first, beside the garden.
+ * Puts the whole garden back as it was in a copy, in one transaction, after copying it as it is under a name of its
+ * own: nothing that was acknowledged before it is in neither. Devices that were let in, addresses with a secret and
+ * settings stay as they are. A copy of an earlier Huerta is brought up to date first, beside the garden.
  *
- * @param file of the garden that is open; @param day of the copy; @param today under which it is copied
+ * @param file of the garden that is open; @param name of the copy; @param now when it is put back
  * @param migrate brings a database up to date
+ * @returns the name of the copy of what was there
  * @throws Error when the copy cannot be read: then nothing has changed
  */
 export async function putBack(
   sequelize: Sequelize,
   file: string,
-  day: string,
-  today: string,
+  name: string,
+  now: Date,
   migrate: (copy: string) => Promise<void>,
-): Promise<void> {
+): Promise<string> {
   const copy = join(backupFolder(file), 'putting-back.sqlite');
-  await copyFile(backupFile(file, day), copy);
+  await copyFile(backupFile(file, name), copy);
   try {
     await migrate(copy);
-    if (day !== today) await backUp(sequelize, file, today);
-    const tables = PUT_BACK.map(
-      (table) => `DELETE FROM main.${table}; INSERT INTO main.${table} SELECT * FROM old.${table};`,
-    );
-    await runScript(
-      file,
-      `PRAGMA busy_timeout = 5000; ATTACH '${copy.replaceAll("'", "''")}' AS old;
-       BEGIN IMMEDIATE; ${tables.join(' ')} COMMIT; DETACH old;`,
-    );
+    return await withConnection(file, async (connection) => {
+      await connection.exec(`ATTACH ${quoted(copy)} AS old; BEGIN IMMEDIATE;`);
+      try {
+        // From here on nobody else writes, so what is copied now is what is replaced.
+        const before = await backUpBeside(sequelize, file, now);
+        await connection.exec(await replacing(connection));
+        await connection.exec('COMMIT;');
+        return before;
+      } catch (error) {
+        await connection.exec('ROLLBACK;');
+        throw error;
+      }
+    });
   } finally {
     for (const end of ['', '-wal', '-shm']) await rm(`${copy}${end}`, { force: true });
   }
 }
 
 /**
+ * Statements that replace the garden by the copy. A document's revision never comes again with another text: what a
+ * device makes from the one that it knows is a clash then, and is shown.
+ */
+async function replacing(connection: Connection): Promise<string> {
+  const statements = [
+    `CREATE TEMP TABLE before AS SELECT kind, id, revision FROM main.documents`,
+    `DELETE FROM main.documents`,
+  ];
+  for (const table of ALL_TABLES) {
+    const columns = (
+      await connection.all<{ name: string; hidden: number }>(`PRAGMA main.table_xinfo(${table})`)
+    )
+      .filter(({ hidden }) => hidden === 0)
+      .map(({ name }) => name)
+      .join(', ');
+    if (table !== 'documents') statements.push(`DELETE FROM main.${table}`);
+    statements.push(`INSERT INTO main.${table} (${columns}) SELECT ${columns} FROM old.${table}`);
+  }
+  return `${[
+    ...statements,
+    `UPDATE main.documents SET save_id = NULL, revision = 1 + max(revision, (
+       SELECT revision FROM temp.before WHERE before.kind = documents.kind AND before.id = documents.id))
+     WHERE EXISTS (SELECT 1 FROM temp.before WHERE before.kind = documents.kind
+       AND before.id = documents.id AND before.revision <> documents.revision)`,
+    'DROP TABLE temp.before',
+  ].join(';\n')};`;
+}
+
+/**
  * Puts a copy in the place of a garden that cannot be read. The damaged file and its log are kept beside it.
  *
- * @param file of the garden, which nothing holds open; @param day of the copy
+ * @param file of the garden, which nothing holds open; @param name of the copy
  * @param stamp in the names of what is kept; @param migrate opens a database and brings it up to date
  * @throws Error when the copy cannot be read either: then nothing has changed
  */
 export async function putInPlace(
   file: string,
-  day: string,
+  name: string,
   stamp: string,
   migrate: (copy: string) => Promise<void>,
 ): Promise<void> {
   const copy = join(dirname(file), 'putting-in-place.sqlite');
   await rm(copy, { force: true });
-  await copyFile(backupFile(file, day), copy);
+  await copyFile(backupFile(file, name), copy);
   try {
     await migrate(copy);
     for (const end of ['', '-wal', '-shm']) {
@@ -148,19 +252,5 @@ export async function putInPlace(
     await rename(copy, file);
   } finally {
     for (const end of ['', '-wal', '-shm']) await rm(`${copy}${end}`, { force: true });
-  }
-}
-
-/** Runs statements on a connection of their own, so that no other work falls into their transaction. */
-async function runScript(file: string, sql: string): Promise<void> {
-  const connection = await new Promise<sqlite3.Database>((done, fail) => {
-    const opened = new sqlite3.Database(file, (error) => (error ? fail(error) : done(opened)));
-  });
-  try {
-    await new Promise<void>((done, fail) => {
-      connection.exec(sql, (error) => (error ? fail(error) : done()));
-    });
-  } finally {
-    await new Promise<void>((done) => connection.close(() => done()));
   }
 }

@@ -1,5 +1,5 @@
-import { mkdir } from 'node:fs/promises';
-import { dirname } from 'node:path';
+import { mkdir, readdir, stat } from 'node:fs/promises';
+import { dirname, join } from 'node:path';
 import { Sequelize } from 'sequelize';
 import sqlite3 from 'sqlite3';
 import { backupFile, backupsOf } from './backups';
@@ -7,17 +7,23 @@ import { deviceTable, type DeviceTable } from './devices';
 import { documentTable, type DocumentTable } from './documents';
 import { logTable, type LogTable } from './log';
 import { weatherDayTable, type WeatherDayTable } from './weatherDays';
-import { migrateDatabase } from './migrate';
+import { DamagedMigrations, migrateDatabase } from './migrate';
 import { letGo } from './statements';
 import { photoTable, type PhotoTable } from './photos';
-import { defineProgress, type ProgressModel } from './progress';
+import { progressTable, type ProgressTable } from './progress';
+import { feedTable, type FeedTable } from './feeds';
+import { readingTable, type ReadingTable } from './readings';
+import { setAsideTable, type SetAsideTable } from './setAside';
 
 export interface Database {
   sequelize: Sequelize;
   documents: DocumentTable;
   devices: DeviceTable;
-  progress: ProgressModel;
+  progress: ProgressTable;
   log: LogTable;
+  readings: ReadingTable;
+  feeds: FeedTable;
+  setAside: SetAsideTable;
   weatherDays: WeatherDayTable;
   photos: PhotoTable;
   /** Where it lies: pictures lie in a folder beside it. */
@@ -33,6 +39,17 @@ async function makeFolder(file: string): Promise<void> {
       `the folder ${dirname(file)} cannot be made. Point HUERTA_DATA at a folder that can be written.`,
     );
   }
+}
+
+/** @throws DamagedGarden when there is nothing left in the file of a garden that has copies or pictures */
+async function mustNotBeEmptied(file: string): Promise<void> {
+  const size = await stat(file).then(
+    (found) => found.size,
+    () => null,
+  );
+  if (size !== 0) return;
+  const pictures = await readdir(join(dirname(file), 'photos')).catch(() => []);
+  if (pictures.length > 0 || (await backupsOf(file)).length > 0) throw await damaged(file);
 }
 
 /** @throws DamagedGarden when SQLite finds its file damaged */
@@ -59,7 +76,10 @@ const damaged = async (file: string): Promise<DamagedGarden> =>
 
 /** What SQLite says when it cannot open a file, as a sentence with the path. */
 async function inWords(error: unknown, file: string): Promise<unknown> {
+  if (error instanceof DamagedMigrations) return damaged(file);
   const code = (error as { parent?: { code?: string } }).parent?.code;
+  // A statement that every garden can answer names a table or column that is gone.
+  if (code === 'SQLITE_ERROR') return damaged(file);
   if (code === 'SQLITE_CORRUPT' || code === 'SQLITE_NOTADB') return damaged(file);
   if (code === 'SQLITE_CANTOPEN' || code === 'SQLITE_READONLY') {
     return new Error(`${file} cannot be written. Give Huerta the right to write there.`);
@@ -72,6 +92,14 @@ async function inWords(error: unknown, file: string): Promise<unknown> {
   return error;
 }
 
+/** Another writer, as one that puts a copy back, is waited for. */
+const PRAGMAS = [
+  'busy_timeout = 20000',
+  'journal_mode = WAL',
+  'synchronous = FULL',
+  'foreign_keys = ON',
+] as const;
+
 /**
  * Opens the SQLite file, making its folder if need be, and brings its tables up to date.
  *
@@ -83,20 +111,24 @@ async function inWords(error: unknown, file: string): Promise<unknown> {
  */
 export async function openDatabase(file: string): Promise<Database> {
   await makeFolder(file);
+  await mustNotBeEmptied(file);
   const sequelize = new Sequelize({
     dialect: 'sqlite',
     dialectModule: sqlite3,
     storage: file,
     logging: false,
   });
+  const setAside = setAsideTable(sequelize);
   // Sequelize keeps one connection to a SQLite file, so these hold for all that follows.
   try {
-    for (const pragma of ['journal_mode = WAL', 'synchronous = FULL', 'foreign_keys = ON']) {
+    for (const pragma of PRAGMAS) {
       await sequelize.query(`PRAGMA ${pragma}`);
     }
     await mustBeWhole(sequelize, file);
     await migrateDatabase(sequelize);
+    await setAside.check();
   } catch (error) {
+    await letGo(sequelize);
     await sequelize.close();
     throw await inWords(error, file);
   }
@@ -104,8 +136,11 @@ export async function openDatabase(file: string): Promise<Database> {
     sequelize,
     documents: documentTable(sequelize),
     devices: deviceTable(sequelize),
-    progress: defineProgress(sequelize),
+    progress: progressTable(sequelize),
     log: logTable(sequelize),
+    readings: readingTable(sequelize),
+    feeds: feedTable(sequelize),
+    setAside,
     weatherDays: weatherDayTable(sequelize),
     photos: photoTable(sequelize),
     file,

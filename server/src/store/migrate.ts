@@ -10,6 +10,9 @@ import { addDevices } from './migrations/008-add-devices';
 import { addLog } from './migrations/009-add-log';
 import { addWeatherDays } from './migrations/010-add-weather-days';
 import { addPhotos } from './migrations/011-add-photos';
+import { addReadings } from './migrations/012-add-readings';
+import { addSetAside } from './migrations/014-add-set-aside';
+import { addFeeds } from './migrations/013-add-feeds';
 import { oneTableOfDocuments } from './migrations/007-one-table-of-documents';
 
 /** Every change of the tables, oldest first. A migration that has been released is never edited. */
@@ -25,6 +28,9 @@ const MIGRATIONS: RunnableMigration<QueryInterface>[] = [
   addLog,
   addWeatherDays,
   addPhotos,
+  addReadings,
+  addFeeds,
+  addSetAside,
 ];
 
 /** The migrations that a file has seen, also those that this Huerta does not know. */
@@ -49,11 +55,32 @@ export async function migrateDatabase(sequelize: Sequelize, to?: string): Promis
     storage: new SequelizeStorage({ sequelize, tableName: 'migrations' }),
     logger: undefined,
   });
-  const known = new Set(MIGRATIONS.map(({ name }) => name));
-  if ((await namesIn(sequelize)).some((name) => !known.has(name))) {
-    throw new Error(
-      'this garden was kept by a newer Huerta. Start that one, or point HUERTA_DATA at another folder.',
-    );
-  }
+  mustBeOurs(await namesIn(sequelize));
   await umzug.up(to ? { to } : {});
+}
+
+/** The names of migrations that a file has seen are not those of any Huerta. */
+export class DamagedMigrations extends Error {}
+
+/** How a migration is named, with its number. */
+const NAME = /^(\d{3})-[a-z-]+$/;
+
+/**
+ * Looks at the migrations that a file has seen. A newer Huerta has all of ours and later ones; anything else is damage.
+ *
+ * @throws DamagedMigrations; Error where a newer Huerta kept it
+ */
+function mustBeOurs(seen: readonly string[]): void {
+  const known = new Set(MIGRATIONS.map(({ name }) => name));
+  const unknown = seen.filter((name) => !known.has(name));
+  // Without any there is nothing yet; with a gap one of them was lost.
+  const ours = MIGRATIONS.map(({ name }) => seen.includes(name));
+  if (ours.lastIndexOf(true) >= 0 && ours.slice(0, ours.lastIndexOf(true)).includes(false))
+    throw new DamagedMigrations('A migration is missing');
+  if (unknown.length === 0) return;
+  const newer = unknown.every((name) => Number(NAME.exec(name)?.[1] ?? 0) > MIGRATIONS.length);
+  if (!newer || ours.includes(false)) throw new DamagedMigrations('A migration is unknown');
+  throw new Error(
+    'this garden was kept by a newer Huerta. Start that one, or point HUERTA_DATA at another folder.',
+  );
 }

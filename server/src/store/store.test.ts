@@ -60,6 +60,9 @@ test('makes its folder, and opening again migrates nothing twice', async () => {
     { name: '009-add-log' },
     { name: '010-add-weather-days' },
     { name: '011-add-photos' },
+    { name: '012-add-readings' },
+    { name: '013-add-feeds' },
+    { name: '014-add-set-aside' },
   ]);
   expect((await servicesOf(second).planters.list()).kept).toHaveLength(1);
 });

@@ -72,7 +72,10 @@ test('a refusal carries its reasons', async () => {
   fetched.mockReturnValueOnce(answer(404, problem));
   const error = await callRoute(PLANTERS.get, { id: 'x' }).catch((refused: unknown) => refused);
   expect(error).toBeInstanceOf(RefusedError);
-  expect(error).toMatchObject({ message: problem.detail, refusal: { kind: 'for-good', status: 404 } });
+  expect(error).toMatchObject({
+    message: problem.detail,
+    refusal: { kind: 'for-good', status: 404 },
+  });
 });
 
 test.each([

@@ -2,7 +2,8 @@ import { refusalOf, type Refusal, type Route } from '@huerta/contract';
 import type { z } from 'zod';
 import { heard, heardRefusal } from '../device/heard';
 import { forgetSeen, recall, remember } from '../device/seen';
-import { keepsHere } from '../device/storage';
+import { keepsHere, leftOut } from '../device/storage';
+import { withoutRows } from './withoutRows';
 
 /** The server refused, and would again: it has to be mended first, or this device let in. */
 export class RefusedError extends Error {
@@ -105,6 +106,13 @@ function checked<R extends Route>(route: R, answer: unknown): Answer<R> {
   if (!route.answer) return undefined as Answer<R>;
   const parsed = route.answer.safeParse(answer);
   if (parsed.success) return parsed.data as Answer<R>;
+  // One row that cannot be read must not close the page: the rest is shown without it, and that is said.
+  const { rest, left } = withoutRows(answer, parsed.error.issues);
+  const again = route.answer.safeParse(rest);
+  if (again.success && left > 0) {
+    leftOut(left);
+    return again.data as Answer<R>;
+  }
   throw new LaterError({
     ...refusalOf(null, null),
     sentence:
@@ -123,7 +131,9 @@ export async function callRoute<R extends Route>(route: R, asked: Asked = {}): P
   const reads = route.method === 'get' && route.answer !== undefined;
   try {
     const response = await send(path, route.method, asked);
-    const answer = route.answer ? ((await response.json().catch(() => null)) as unknown) : undefined;
+    const answer = route.answer
+      ? ((await response.json().catch(() => null)) as unknown)
+      : undefined;
     const read = checked(route, answer);
     heard();
     // A save’s answer is what a reading of the same address gives from now on.

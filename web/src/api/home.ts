@@ -1,5 +1,12 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { BACKUPS, DOOR, type Different, type RestorePreview } from '@huerta/contract';
+import {
+  BACKUPS,
+  DOOR,
+  FEEDS,
+  type Different,
+  type FeedKind,
+  type RestorePreview,
+} from '@huerta/contract';
 import { callRoute, sendFile } from './client';
 import { plantersChanged } from './planters';
 
@@ -62,6 +69,30 @@ export function useShutOut() {
   });
 }
 
+const FEEDS_KEY = ['feeds'] as const;
+
+/** The addresses that calendars and stations were given. */
+export function useFeeds() {
+  return useQuery({ queryKey: FEEDS_KEY, queryFn: () => callRoute(FEEDS.list), staleTime: 0 });
+}
+
+export function useMakeFeed() {
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: (wish: { name: string; kind: FeedKind; planter: string | null; address: string }) =>
+      callRoute(FEEDS.make, { body: wish }),
+    onSuccess: () => client.invalidateQueries({ queryKey: FEEDS_KEY }),
+  });
+}
+
+export function useWithdrawFeed() {
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: (id: string) => callRoute(FEEDS.withdraw, { id }),
+    onSettled: () => client.invalidateQueries({ queryKey: FEEDS_KEY }),
+  });
+}
+
 export function useBackups() {
   return useQuery({ queryKey: ['backups'], queryFn: () => callRoute(BACKUPS.days), staleTime: 0 });
 }
@@ -75,7 +106,7 @@ const allAnew = (client: ReturnType<typeof useQueryClient>) => () => {
 export function usePutBack() {
   const client = useQueryClient();
   return useMutation({
-    mutationFn: (day: string) => callRoute(BACKUPS.putBack, { params: { day } }),
+    mutationFn: (name: string) => callRoute(BACKUPS.putBack, { params: { name } }),
     onSuccess: allAnew(client),
   });
 }

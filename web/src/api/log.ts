@@ -30,22 +30,49 @@ async function withWaiting(
   return holding([...entries, ...waiting]);
 }
 
-/** The log of a planter, latest first, with what waits on this device. */
+/** What a planter's state hangs on of its log, latest first, with what waits on this device. */
 export const useLog = (planter: string) =>
   useQuery({
     queryKey: ['log', planter],
     queryFn: () =>
-      withWaiting(callRoute(LOG.of, { id: planter }), (entry) => entry.planter === planter),
+      withWaiting(callRoute(LOG.tendedOf, { id: planter }), (entry) => entry.planter === planter),
     networkMode: 'always',
   });
 
-/** The log of the whole garden. */
+/** The same of the whole garden. */
 export const useWholeLog = () =>
   useQuery({
     queryKey: ['log'],
-    queryFn: () => withWaiting(callRoute(LOG.all), () => true),
+    queryFn: () => withWaiting(callRoute(LOG.tended), () => true),
     networkMode: 'always',
   });
+
+/** Entries of a planter, or of all, from before a time, a part at a time until there are no more. */
+export async function* earlierEntries(
+  planter: string | null,
+  before?: string,
+): AsyncGenerator<LogEntry[]> {
+  let at = before;
+  for (;;) {
+    const query: Record<string, string> = at === undefined ? {} : { before: at };
+    const { entries, more } =
+      planter === null
+        ? await callRoute(LOG.all, { query })
+        : await callRoute(LOG.of, { id: planter, query });
+    yield entries;
+    const last = entries.at(-1);
+    if (!more || !last) return;
+    // Several of one moment may be parted: they come again, and count once.
+    at = new Date(Date.parse(last.at) + 1).toISOString();
+  }
+}
+
+/** The whole log, however long, with what waits on this device. @param planter null for all */
+export async function wholeLog(planter: string | null): Promise<LogEntry[]> {
+  const all = (await waitingLog()).filter((one) => planter === null || one.planter === planter);
+  for await (const entries of earlierEntries(planter)) all.push(...entries);
+  return holding(all);
+}
 
 /** Says who writes on this device. */
 export function setWriter(name: string): void {

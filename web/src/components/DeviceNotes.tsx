@@ -2,7 +2,7 @@ import { Box, Text } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
-import { sayStorage, useStorage } from '../device/storage';
+import { sayStorage, useLeftOut, useStorage } from '../device/storage';
 import { allUnsent } from '../device/unsent';
 
 /** What waits on this device; asked again whenever something is kept, sent or refused. */
@@ -12,11 +12,20 @@ export const useUnsent = () =>
 /** What is wrong with what this device keeps, under the bar of every page: it keeps nothing, or something is refused. */
 export function DeviceNotes() {
   const storage = sayStorage(useStorage());
+  const rows = useLeftOut((left) => left.rows);
   const { data: unsent = [] } = useUnsent();
   const refused = unsent.filter((one) => one.refused !== null).length;
   return (
     <>
       {storage && <Line>{storage}</Line>}
+      {rows > 0 && (
+        <Line>
+          {rows === 1
+            ? 'One thing that the server sent cannot be read and is left out.'
+            : `${rows} things that the server sent cannot be read and are left out.`}{' '}
+          Take the garden away as a file under Settings: it holds them as they are.
+        </Line>
+      )}
       {refused > 0 && (
         <Line>
           {refused === 1

@@ -19,9 +19,7 @@ interface Lease {
 }
 
 const locks = (): LockManager | undefined =>
-  typeof navigator === 'undefined'
-    ? undefined
-    : (navigator as { locks?: LockManager }).locks;
+  typeof navigator === 'undefined' ? undefined : (navigator as { locks?: LockManager }).locks;
 
 let opened: Promise<IDBPDatabase | null> | null = null;
 /** A database of its own: it is asked before the other one is up to date. */

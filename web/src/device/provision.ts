@@ -29,7 +29,7 @@ async function takeAlong(): Promise<void> {
     const { planters } = await callRoute(PLANTERS.list);
     if (planters.length > MOST) return;
     const once = [VESSELS.list, PRICES.get, WEATHER.get, CROPS_OF_ONES_OWN.get];
-    for (const route of [...once, ROUND.get, SEASONS.all, LOG.all, LOG.days])
+    for (const route of [...once, ROUND.get, SEASONS.all, LOG.tended, LOG.days])
       await callRoute(route);
     for (const planter of planters) {
       const { id } = planter;
@@ -37,7 +37,7 @@ async function takeAlong(): Promise<void> {
       await pause();
       await callRoute(BUILD.progress, { id });
       await callRoute(SEASONS.get, { id });
-      await callRoute(LOG.of, { id });
+      await callRoute(LOG.tendedOf, { id });
     }
   } catch {
     // Home is away: there will be another time.

@@ -10,6 +10,12 @@ interface Storage {
 
 export const useStorage = create<Storage>()(() => ({ database: 'ok', keeps: true }));
 
+/** How many rows that the server sent could not be read by this page. */
+export const useLeftOut = create<{ rows: number }>()(() => ({ rows: 0 }));
+export const leftOut = (rows: number): void => {
+  if (useLeftOut.getState().rows !== rows) useLeftOut.setState({ rows });
+};
+
 /** What lies in this page's memory alone, by shelf and key. */
 const onlyHere = new Set<string>();
 

@@ -1,13 +1,6 @@
 import type { LogEntry, PlanterDesign, TendedState } from '@huerta/core';
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
-import {
-  doneAhead,
-  dropValue,
-  noteAhead,
-  notedAhead,
-  notedValues,
-  noteValue,
-} from './ahead';
+import { doneAhead, dropValue, noteAhead, notedAhead, notedValues, noteValue } from './ahead';
 import type { Kept } from './kept';
 import type { Marks } from './marks';
 import type { Refused } from './refusals';
@@ -218,8 +211,7 @@ function shelfWith<T extends object>(name: Name, durable: boolean) {
 export const shelf = <T extends object>(name: Name): Shelf<T> => shelfWith<T>(name, false);
 
 /** The same for what a person did, which nothing can note ahead: a picture. */
-export const shelfOfPictures = <T extends object>(name: Name): Shelf<T> =>
-  shelfWith<T>(name, true);
+export const shelfOfPictures = <T extends object>(name: Name): Shelf<T> => shelfWith<T>(name, true);
 
 /**
  * A shelf that notes ahead what is laid down, and begins with what an earlier page could only note. Where the

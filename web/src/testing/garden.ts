@@ -53,7 +53,8 @@ export function serveGarden(designs: readonly PlanterDesign[]): ServedGarden {
       garden.revision += 1;
     }
     if (path === '/round') return { revision: garden.revision, updatedAt: at, plan: garden.plan };
-    if (path === '/log') return { entries: garden.log };
+    if (path === '/round/log') return { entries: garden.log };
+    if (path.startsWith('/log')) return { entries: garden.log, more: false };
     if (path === '/weather') return { revision: 1, updatedAt: at, choice: FIRST_WEATHER };
     if (path === '/weather/days') return { days: [] };
     if (path === '/seasons')
@@ -61,10 +62,12 @@ export function serveGarden(designs: readonly PlanterDesign[]): ServedGarden {
         plans: Object.fromEntries(planters.map(({ id }) => [id, { revision: 1, plan }])),
       };
     if (path === '/planters') return { planters, setAside: [] };
-    const [, id, of] = /^\/planters\/([^/]+)(?:\/(\w+))?$/.exec(path) ?? [];
+    const [, id, of] = /^\/planters\/([^/]+)(?:\/([\w/]+))?$/.exec(path) ?? [];
     const one = planters.find((planter) => planter.id === id);
     if (!one) return null;
-    if (of === 'log') return { entries: garden.log.filter(({ planter }) => planter === id) };
+    const mine = garden.log.filter(({ planter }) => planter === id);
+    if (of === 'round/log') return { entries: mine };
+    if (of === 'log') return { entries: mine, more: false };
     if (of === 'season') return { revision: 1, updatedAt: at, plan };
     return of ? null : one;
   };

@@ -83,9 +83,7 @@ export function useAutosave(
     };
   }, [id, revision, store, kept, client]);
 
-  useLeaveWarning(
-    state.kind === 'later' || state.kind === 'refused' || state.kind === 'conflict',
-  );
+  useLeaveWarning(state.kind === 'later' || state.kind === 'refused' || state.kind === 'conflict');
 
   return useMemo(() => {
     const current = state.kind === 'conflict' ? state.current : null;

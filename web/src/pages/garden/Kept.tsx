@@ -40,12 +40,12 @@ export function SetAside() {
   if (aside.length === 0) return null;
   return (
     <Bar>
-      {aside.map(({ kind, id, name, why }) => (
-        <Text key={id} overflowWrap="anywhere">
+      {aside.map(({ name, why, file }) => (
+        <Text key={file} overflowWrap="anywhere">
           ‘{name}’ is set aside: {why}{' '}
           <a
             className="file-link"
-            href={`/api/documents/${kind}/${id}`}
+            href={`/api${file}`}
             download
             style={{ textDecoration: 'underline' }}
           >

@@ -1,8 +1,8 @@
 import { Box, Button, NativeSelect, Text } from '@chakra-ui/react';
-import { sayDid, type DepthOf, type LogEntry } from '@huerta/core';
+import { holding, sayDid, type DepthOf, type LogEntry } from '@huerta/core';
 import { ChevronDown, Download, Pencil, Trash2 } from 'lucide-react';
-import { useState } from 'react';
-import { useWriteLog, type Written } from '../../api/log';
+import { useMemo, useState } from 'react';
+import { earlierEntries, useWriteLog, wholeLog, type Written } from '../../api/log';
 import { usePhoto } from '../../api/photos';
 import { useWords } from '../../app/preferences';
 import { writeDate } from '../../components/dates';
@@ -23,6 +23,18 @@ const KINDS = {
   todo: 'To do',
   did: 'Other work and notes',
 } as const;
+/** What was fetched of before the last season, and whether there is nothing more. */
+interface Older {
+  entries: readonly LogEntry[];
+  none: boolean;
+}
+const NOT_ASKED: Older = { entries: [], none: false };
+
+/** Days of a season and more, that a log is fetched for at first. */
+const SEASON_DAYS = 420;
+const seasonBegan = (): string =>
+  new Date(Date.now() - (SEASON_DAYS - 1) * 86_400_000).toISOString();
+
 /** Entries that are shown at first. */
 const AT_ONCE = 60;
 
@@ -37,7 +49,26 @@ interface EntriesProps {
 export function Entries({ planter, name, entries, depthOf }: EntriesProps) {
   const [kind, setKind] = useState<keyof typeof KINDS>('all');
   const [most, setMost] = useState(AT_ONCE);
-  const shown = entries.filter(({ did }) => kind === 'all' || did.kind === kind);
+  const [older, setOlder] = useState<Older>(NOT_ASKED);
+  const all = useMemo(
+    () => (older.entries.length === 0 ? entries : holding([...entries, ...older.entries])),
+    [entries, older.entries],
+  );
+  const shown = all.filter(({ did }) => kind === 'all' || did.kind === kind);
+  const earlier = async () => {
+    // What counts however old it is lies among them already: asked is from the last of the season on.
+    const before = older.entries.at(-1)?.at ?? seasonBegan();
+    try {
+      const { value = [], done } = await earlierEntries(planter, before).next();
+      setOlder((now) => ({
+        entries: [...now.entries, ...value],
+        none: done === true || value.length === 0,
+      }));
+      setMost((now) => now + AT_ONCE);
+    } catch (error) {
+      notify((error as Error).message);
+    }
+  };
   if (entries.length === 0) {
     return (
       <>
@@ -70,7 +101,13 @@ export function Entries({ planter, name, entries, depthOf }: EntriesProps) {
             <ChevronDown size={18} />
           </NativeSelect.Indicator>
         </NativeSelect.Root>
-        <Button onClick={() => keepLog(`${name} log`, entries)}>
+        <Button
+          onClick={() =>
+            void wholeLog(planter)
+              .then((all) => keepLog(`${name} log`, all))
+              .catch((error: Error) => notify(error.message))
+          }
+        >
           <Download size={18} aria-hidden /> As CSV
         </Button>
         <BringCsv planter={planter} />
@@ -81,7 +118,11 @@ export function Entries({ planter, name, entries, depthOf }: EntriesProps) {
         ))}
       </ul>
       {shown.length === 0 && <Text>Nothing of that kind.</Text>}
-      {shown.length > most && <Button onClick={() => setMost(most + AT_ONCE)}>Show more</Button>}
+      {shown.length > most ? (
+        <Button onClick={() => setMost(most + AT_ONCE)}>Show more</Button>
+      ) : (
+        !older.none && <Button onClick={() => void earlier()}>Show earlier years</Button>
+      )}
     </>
   );
 }

@@ -56,9 +56,9 @@ export function BringIn() {
       )}
       {done && (
         <Text role="status" mt="3">
-          {done.came === 0
+          {done.came === 0 && rowsOf(done).length === 0
             ? 'Nothing came in: the garden has all of it.'
-            : `${done.came === 1 ? 'One document' : `${done.came} documents`} came in.`}{' '}
+            : `${[done.came === 1 ? 'One document' : `${done.came} documents`, ...rowsOf(done)].join(', ')} came in.`}{' '}
           <Link to="/" style={{ textDecoration: 'underline' }}>
             To the garden
           </Link>
@@ -96,13 +96,27 @@ const KINDS: Readonly<Record<string, string>> = {
   weather: 'Weather',
   season: 'Plan',
 };
+/** What comes besides documents, in words. */
+function rowsOf({ marks, log, readings, weatherDays, photos }: RestorePreview): string[] {
+  const some = (count: number, one: string, more: string) =>
+    count === 0 ? [] : [count === 1 ? `one ${one}` : `${count} ${more}`];
+  return [
+    ...some(marks, 'mark of a build', 'marks of builds'),
+    ...some(log, 'entry of the log', 'entries of the log'),
+    ...some(readings, 'reading of a sensor', 'readings of sensors'),
+    ...some(weatherDays, 'day of weather', 'days of weather'),
+    ...some(photos, 'photo', 'photos'),
+  ];
+}
+
 /** Lines that are shown; of a large garden the rest is counted. */
 const SHOWN = 60;
 
 /** What would come in, before anything does. */
 function Preview(props: PreviewProps) {
   const { preview, name, different, onDifferent, busy, onBring, onLeave } = props;
-  const { documents, leftOut, marks, madeAt } = preview;
+  const { documents, leftOut, madeAt } = preview;
+  const rows = rowsOf(preview).length;
   const fresh = documents.filter(({ standing }) => standing === 'new');
   const differ = documents.filter(({ standing }) => standing === 'newer' || standing === 'older');
   const same = documents.length - fresh.length - differ.length;
@@ -121,7 +135,7 @@ function Preview(props: PreviewProps) {
         <b style={{ overflowWrap: 'anywhere' }}>{name}</b>, taken away on{' '}
         {writeDate(new Date(madeAt), 'time')}: {fresh.length} new, {differ.length} different, {same}{' '}
         the same
-        {marks > 0 ? `, ${marks} marks of builds` : ''}. Nothing is deleted.
+        {rowsOf(preview).map((said) => `, ${said}`)}. Nothing is deleted.
       </Text>
       <Box
         as="ul"
@@ -163,7 +177,7 @@ function Preview(props: PreviewProps) {
         </Box>
       )}
       <Box mt="3" display="flex" gap="3">
-        <Button variant="solid" disabled={busy || documents.length === 0} onClick={onBring}>
+        <Button variant="solid" disabled={busy || documents.length + rows === 0} onClick={onBring}>
           Bring it in
         </Button>
         <Button variant="ghost" onClick={onLeave}>

@@ -7,6 +7,7 @@ import { ChoiceField, TickField } from '../../components/ChoiceField';
 import { writeAgo, writeDate } from '../../components/dates';
 import { notify } from '../../components/notices';
 import { Fetched, Page } from '../../components/Page';
+import { Addresses } from './Addresses';
 import { Section } from './Section';
 
 /** Opens the door to the house's network, shows a code to scan, and lists who was let in. */
@@ -44,6 +45,7 @@ function TheDoor() {
           <Opening door={state} />
           {state.open && <Inviting key={state.addresses.join()} addresses={state.addresses} />}
           <Devices door={state} />
+          <Addresses door={state} />
         </>
       )}
     </Fetched>

@@ -1,4 +1,5 @@
 import { Box, Button, Text } from '@chakra-ui/react';
+import type { Backups } from '@huerta/contract';
 import type { Words } from '@huerta/core';
 import { Link } from 'react-router';
 import { useAbout, useBackups, usePutBack } from '../../api/home';
@@ -39,8 +40,8 @@ export default function SettingsPage() {
             )}
             <Section title="The garden as one file">
               <Text maxW="40rem">
-                Everything in one file: planters with their history, vessels, prices, plans and
-                marks. Keep it somewhere else than on this machine.
+                Everything in one file: planters with their history, the log, photos, weather,
+                vessels, prices, plans and marks. Keep it somewhere else than on this machine.
               </Text>
               <Button asChild mt="3">
                 <a href="/api/garden.zip" download>
@@ -109,35 +110,45 @@ function Kept({ demo, home }: { demo: boolean; home: boolean }) {
 const megabytes = (bytes: number, number: Words['number']): string =>
   `${number(Math.max(bytes / 1e6, 0.1), 1)} MB`;
 
-/** The daily copies, each put back by one press. */
+/** When a copy was made, as it is said. */
+const called = ({ name, at, daily }: Backups['copies'][number]): string =>
+  daily ? writeDate(name, 'year') : writeDate(new Date(at), 'time');
+
+/** The copies, each put back by one press, and that by another. */
 function Copies() {
   const backups = useBackups();
   const { number } = useWords();
   const putBack = usePutBack();
-  const restore = (day: string) =>
-    putBack.mutate(day, {
-      onSuccess: () =>
-        notify(
-          `The garden is as it was on ${writeDate(day, 'year')}. What it was until now is today’s copy.`,
-        ),
+  const restore = (copy: Backups['copies'][number]) =>
+    putBack.mutate(copy.name, {
+      onSuccess: ({ before }) =>
+        notify(`The whole garden is as it was in the copy of ${called(copy)}.`, {
+          label: 'Put it back as it was',
+          run: () =>
+            putBack.mutate(before, {
+              onSuccess: () => notify('The garden is as it was before.'),
+              onError: (error) => notify(error.message),
+            }),
+        }),
       onError: (error) => notify(error.message),
     });
   return (
-    <Section title="Daily copies">
+    <Section title="Copies">
       <Text maxW="40rem">
         Each day on which something changed is copied: the last seven days, four weeks and six
-        months. Before one is put back, the garden as it is now is copied too.
+        months. A copy is put back whole: planters, log, weather, photos and marks. The garden as it
+        is now is copied first, and stands in this list then.
       </Text>
       <Fetched what="the copies" title="The copies cannot be listed" queries={[backups]}>
-        {({ days }) =>
-          days.length === 0 ? (
+        {({ copies }) =>
+          copies.length === 0 ? (
             <Text mt="2">There is none yet.</Text>
           ) : (
             <Box as="ul" listStyleType="none" mt="2" maxW="34rem">
-              {days.map(({ day, bytes }) => (
+              {copies.map((copy) => (
                 <Box
                   as="li"
-                  key={day}
+                  key={copy.name}
                   display="flex"
                   alignItems="center"
                   justifyContent="space-between"
@@ -147,12 +158,13 @@ function Copies() {
                   py="1"
                 >
                   <span>
-                    {writeDate(day, 'year')}, {megabytes(bytes, number)}
+                    {called(copy)}, {megabytes(copy.bytes, number)}
+                    {!copy.daily && ', kept beside the daily ones'}
                   </span>
                   <Button
                     disabled={putBack.isPending}
-                    aria-label={`Put back ${writeDate(day, 'year')}`}
-                    onClick={() => restore(day)}
+                    aria-label={`Put back ${called(copy)}`}
+                    onClick={() => restore(copy)}
                   >
                     Put back
                   </Button>

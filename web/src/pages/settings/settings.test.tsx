@@ -52,6 +52,7 @@ const preview: RestorePreview = {
     },
   ],
   marks: 2,
+  ...{ log: 3, readings: 0, weatherDays: 0, photos: 1 },
   leftOut: [{ path: 'planters/d.json', why: 'It is damaged.' }],
   came: null,
 };
@@ -61,9 +62,14 @@ function house(start: Partial<Door> = {}, about = { version: '0.1.0', demo: fals
   const log = serveWith(({ method, path, body }) => {
     if (path === '/about') return about;
     if (path === '/backups') {
-      return { folder: '/home/one/garden', days: [{ day: '2026-05-02', bytes: 350_000 }] };
+      const at = '2026-05-02T08:00:00.000Z';
+      return {
+        folder: '/home/one/garden',
+        copies: [{ name: '2026-05-02', at, daily: true, bytes: 350_000 }],
+      };
     }
-    if (path.startsWith('/backups/')) return {};
+    if (path.startsWith('/backups/')) return { before: '2026-05-03T081500' };
+    if (path === '/feeds') return { feeds: [] };
     if (path === '/garden/look') return preview;
     if (path.startsWith('/garden/restore')) return { ...preview, came: 1 };
     if (path === '/door/codes') {
@@ -130,7 +136,7 @@ test('a phone sees how it is written and takes the garden along, but opens no do
   expect(await screen.findByRole('link', { name: 'Take the garden away as a file' })).toBeTruthy();
   expect(screen.queryByRole('link', { name: 'Let a phone in' })).toBeNull();
   expect(screen.queryByRole('button', { name: 'Bring a garden file in' })).toBeNull();
-  expect(screen.queryByRole('region', { name: 'Daily copies' })).toBeNull();
+  expect(screen.queryByRole('region', { name: 'Copies' })).toBeNull();
 });
 
 test('a daily copy is put back by one press, and what there was stays to be put back too', async () => {
@@ -143,6 +149,12 @@ test('a daily copy is put back by one press, and what there was stays to be put 
     ),
   );
   expect(screen.getByText('/home/one/garden')).toBeTruthy();
+  await user.click(await screen.findByRole('button', { name: 'Put it back as it was' }));
+  await waitFor(() =>
+    expect(log).toContainEqual(
+      expect.objectContaining({ method: 'POST', path: '/backups/2026-05-03T081500' }),
+    ),
+  );
 });
 
 test('a garden file is looked at first: what is new, what differs, what is left out', async () => {
@@ -151,7 +163,11 @@ test('a garden file is looked at first: what is new, what differs, what is left 
   const input = await screen.findByLabelText<HTMLInputElement>('Garden file');
   await user.upload(input, new File(['zip'], 'garden.zip', { type: 'application/zip' }));
   const look = within(await screen.findByRole('region', { name: 'What would come in' }));
-  expect(look.getByText(/1 new, 1 different, 1 the same, 2 marks of builds/)).toBeTruthy();
+  expect(
+    look.getByText(
+      /1 new, 1 different, 1 the same, 2 marks of builds, 3 entries of the log, one photo/,
+    ),
+  ).toBeTruthy();
   expect(look.getByText('Basil').closest('li')?.textContent).toBe(
     'Planter: Basil, newer than the one here',
   );
@@ -159,7 +175,7 @@ test('a garden file is looked at first: what is new, what differs, what is left 
   expect(look.queryByText('Chard')).toBeNull();
   await user.selectOptions(look.getByLabelText('What differs'), 'both');
   await user.click(look.getByRole('button', { name: 'Bring it in' }));
-  expect(await screen.findByText(/One document came in\./)).toBeTruthy();
+  expect(await screen.findByText(/One document, .*one photo came in\./)).toBeTruthy();
   expect(log.some(({ path }) => path === '/garden/restore?different=both')).toBe(true);
 });
 
@@ -170,9 +186,7 @@ test('numbers take the comma at once, and who writes is remembered', async () =>
   const user = userEvent.setup();
   await user.selectOptions(await screen.findByLabelText('Numbers'), '1,5 (tables by semicolons)');
   expect(localStorage.getItem('huerta.decimal')).toBe('comma');
-  expect((await screen.findByRole('region', { name: 'Daily copies' })).textContent).toMatch(
-    /\d,\d MB/,
-  );
+  expect((await screen.findByRole('region', { name: 'Copies' })).textContent).toMatch(/\d,\d MB/);
   const by = screen.getByLabelText('Who writes on this device');
   await user.type(by, '  Kitchen tablet {Enter}');
   unmount();

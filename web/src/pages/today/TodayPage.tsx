@@ -14,7 +14,7 @@ import { formatISO } from 'date-fns';
 import { Download, Printer } from 'lucide-react';
 import { useEffect, useMemo } from 'react';
 import { Link } from 'react-router';
-import { useMeasuredDays, useWholeLog, useWriteLog } from '../../api/log';
+import { useMeasuredDays, useWholeLog, useWriteLog, wholeLog } from '../../api/log';
 import { usePlanters } from '../../api/planters';
 import { useRoundPlan } from '../../api/round';
 import { useAllSeasonPlans, useSeasonPlans } from '../../api/season';
@@ -131,7 +131,13 @@ function RoundView({ planters, walked, entries, choice, plan }: ViewProps) {
         <Button onClick={() => window.print()}>
           <Printer size={18} aria-hidden /> Print the round
         </Button>
-        <Button onClick={() => keepLog('Garden log', entries, planters)}>
+        <Button
+          onClick={() =>
+            void wholeLog(null)
+              .then((all) => keepLog('Garden log', all, planters))
+              .catch((error: Error) => notify(error.message))
+          }
+        >
           <Download size={18} aria-hidden /> The whole log as CSV
         </Button>
       </Box>

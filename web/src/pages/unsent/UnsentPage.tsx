@@ -97,8 +97,7 @@ function List({ things }: { things: readonly Unsent[] }) {
 function useNamed(one: Unsent): { name: string; to: string | null } {
   const { tell } = useWords();
   const { data: entries = [] } = useEntries();
-  const planter = (id: string) =>
-    entries.find((entry) => entry.id === id)?.name ?? 'a planter';
+  const planter = (id: string) => entries.find((entry) => entry.id === id)?.name ?? 'a planter';
   switch (one.kind) {
     case 'document':
       return document(one.kept.kind, one.kept.id, one.kept.body, planter);
