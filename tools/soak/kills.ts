@@ -214,7 +214,7 @@ export async function killing(folder: string, until: number): Promise<Killed> {
       }
     });
     writing.push(add(planter, picture, added, () => stopped));
-    await pause(20 + Math.random() * 120);
+    await pause(20 + Math.random() * 1200);
     await end(server, 'SIGKILL');
     stopped = true;
     await Promise.all(writing);

@@ -189,3 +189,47 @@ test('the code to scan says the address and the code, and it is not made while t
   expect(jsQR(pixels, size, size)?.data).toBe(link);
   await enter(new URL(link).hash.slice(1)).expect(204);
 });
+
+describe('an address with a secret of its own', () => {
+  const made = async (kind: string, of: string | null = null) => {
+    await home.put('/api/door').send({ open: true, secure: false }).expect(200);
+    const { addresses } = doorSchema.parse((await home.get('/api/door')).body);
+    const [address] = addresses;
+    const wish = { name: 'Kitchen', kind, planter: of, address };
+    const { body } = await home.post('/api/feeds').send(wish).expect(201);
+    const { feed, link } = body as { feed: { id: string }; link: string };
+    return { id: feed.id, path: new URL(link).pathname };
+  };
+  const day = { date: '2026-07-14', tMin: 17, tMax: 33, rain: 0 };
+
+  test('reads the calendar, and can do nothing else', async () => {
+    const { path, id } = await made('calendar');
+    const answer = await house.get(path).set('Host', HOUSE).buffer().expect(200);
+    expect(answer.text).toMatch(/^BEGIN:VCALENDAR/);
+    const secret = path.split('/')[3]!;
+    await house.post(`/api/feeds/${secret}/days`).set('Host', HOUSE).send({ days: [day] }).expect(401);
+    await house.get('/api/planters').set('Host', HOUSE).expect(401);
+    await house.get(path.replace(secret, `${secret}x`)).set('Host', HOUSE).expect(401);
+    // It is listed without its secret, and withdrawn.
+    const { text } = await home.get('/api/feeds').expect(200);
+    expect(text).toContain('Kitchen');
+    expect(text).not.toContain(secret);
+    await home.delete(`/api/feeds/${id}`).expect(204);
+    await house.get(path).set('Host', HOUSE).expect(401);
+  });
+
+  test('tells weather, or the readings of one planter', async () => {
+    const { body } = await home.post('/api/planters').send({ design }).expect(201);
+    const { id: planter } = body as { id: string };
+    const weather = await made('weather');
+    await house.post(weather.path).set('Host', HOUSE).send({ days: [day] }).expect(200);
+    const float = await made('readings', planter);
+    const readings = { by: 'Float', readings: [{ at: '2026-07-14T08:00:00.000Z', level: 0.05 }] };
+    await house.post(float.path).set('Host', HOUSE).send(readings).expect(200);
+    const { text } = await home.get(`/api/planters/${planter}/log`).expect(200);
+    expect(text).toContain('Float');
+    await home.post('/api/feeds').send({ name: 'x', kind: 'readings', address: 'http://x' }).expect(400);
+    // Making and withdrawing is for this machine alone.
+    await house.get('/api/feeds').set('Host', HOUSE).expect(401);
+  });
+});

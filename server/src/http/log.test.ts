@@ -98,3 +98,57 @@ test('what is no entry is refused with where and why, and nothing is taken', asy
   expect(entriesIn(await api.get('/api/log'))).toEqual([]);
   await api.get(`/api/planters/${uuid(99)}/log`).expect(404);
 });
+
+test('a float of every quarter of an hour does not push out what people wrote', async () => {
+  const planted: LogEntry = {
+    ...entryOf(1, '2026-05-01T06:00:00.000Z'),
+    did: { kind: 'did', what: 'planted' },
+  };
+  await api.post('/api/log').send({ entries: [planted] }).expect(200);
+  const now = Date.now();
+  const quarter = 15 * 60_000;
+  for (let from = 0; from < 6000; from += 500) {
+    const readings = Array.from({ length: 500 }, (_, i) => ({
+      at: new Date(now - (from + i) * quarter).toISOString(),
+      level: 0.05,
+    }));
+    await api.post(`/api/planters/${planter}/readings`).send({ by: 'Float', readings }).expect(200);
+  }
+  const { entries } = (await api.get(`/api/planters/${planter}/round/log`).expect(200)).body as {
+    entries: LogEntry[];
+  };
+  expect(entries.map(({ id }) => id)).toContain(planted.id);
+  // All of two days, one an hour for two weeks, one a day before: what an estimate needs.
+  const told = entries.filter(({ by }) => by === 'Float').map(({ at }) => now - Date.parse(at));
+  const day = 24 * 3_600_000;
+  expect(told.filter((age) => age < 2 * day - quarter)).toHaveLength(191);
+  const middle = told.filter((age) => age >= 2 * day && age < 14 * day).length;
+  expect(middle).toBeGreaterThan(12 * 24 - 4);
+  expect(middle).toBeLessThan(12 * 24 + 4);
+  expect(told.filter((age) => age >= 14 * day).length).toBeLessThan(52);
+  // Told again, each stays one.
+  const again = [{ at: new Date(now).toISOString(), level: 0.05 }];
+  const { body } = await api
+    .post(`/api/planters/${planter}/readings`)
+    .send({ by: 'Float', readings: again });
+  expect(body).toEqual({ came: 0 });
+});
+
+test('a log is asked for in parts until there is no more, and what is old and counts comes with the season', async () => {
+  const hour = (n: number) => new Date(Date.UTC(2020, 0, 1) + n * 3_600_000).toISOString();
+  const entries = Array.from({ length: 400 }, (_, i) => entryOf(i + 1, hour(i)));
+  entries[3] = { ...entries[3]!, did: { kind: 'did', what: 'wick' } };
+  await api.post('/api/log').send({ entries }).expect(200);
+  const seen = new Set<string>();
+  let before = '';
+  for (let parts = 0; parts < 10; parts += 1) {
+    const query = { most: 150, ...(before ? { before } : {}) };
+    const answer = logSchema.parse((await api.get('/api/log').query(query).expect(200)).body);
+    answer.entries.forEach(({ id }) => seen.add(id));
+    if (!answer.more) break;
+    before = answer.entries.at(-1)!.at;
+  }
+  expect(seen.size).toBe(400);
+  const { body } = await api.get('/api/round/log').expect(200);
+  expect((body as { entries: LogEntry[] }).entries.map(({ id }) => id)).toEqual([uuid(4)]);
+});
