@@ -37,7 +37,7 @@ async function gardenOfTwoDays(): Promise<void> {
   const { planters } = servicesOf(database);
   for (const [i, name] of ['First', 'Second'].entries()) {
     await planters.create({ name, value: { ...STARTING_POINTS[0]!.design, name } });
-    await backUp(database.sequelize, file, new Date(`2026-05-0${i + 1}T08:00:00Z`));
+    await backUp(file, new Date(`2026-05-0${i + 1}T08:00:00Z`));
   }
   await database.close();
 }

@@ -46,7 +46,7 @@ export function copiesOf(
       );
       return { folder: dirname(file), copies: copies.reverse() };
     },
-    make: () => inTurn(() => backUp(sequelize, file, now())),
+    make: () => inTurn(() => backUp(file, now())),
     putBack: (name) =>
       inTurn(async () => {
         if (!(await backupsOf(file)).includes(name)) return null;

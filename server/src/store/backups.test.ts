@@ -23,15 +23,15 @@ test('a copy is made on a day on which something changed, and opens as the garde
   const database = await openDatabase(file);
   const { planters } = servicesOf(database);
   await planters.create({ name: 'Before', value: design });
-  expect(await backUp(database.sequelize, file, new Date('2026-05-01T08:00:00Z'))).toBe(true);
+  expect(await backUp(file, new Date('2026-05-01T08:00:00Z'))).toBe(true);
   // Nothing has changed since: the same copy serves.
   const soon = new Date(Date.now() + 60_000);
   await utimes(backupFile(file, '2026-05-01'), soon, soon);
-  expect(await backUp(database.sequelize, file, new Date('2026-05-02T08:00:00Z'))).toBe(false);
+  expect(await backUp(file, new Date('2026-05-02T08:00:00Z'))).toBe(false);
   const past = new Date(0);
   await utimes(backupFile(file, '2026-05-01'), past, past);
   await planters.create({ name: 'After', value: design });
-  expect(await backUp(database.sequelize, file, new Date('2026-05-03T08:00:00Z'))).toBe(true);
+  expect(await backUp(file, new Date('2026-05-03T08:00:00Z'))).toBe(true);
   expect(await backupsOf(file)).toEqual(['2026-05-01', '2026-05-03']);
   expect(await readdir(backupFolder(file))).not.toContain('half-written.sqlite');
   await database.close();
@@ -51,12 +51,12 @@ test('a day’s copy never takes the place of a better one', async () => {
   const { planters } = servicesOf(database);
   for (const name of ['One', 'Two', 'Three']) await planters.create({ name, value: design });
   const at = (hour: number) => new Date(Date.UTC(2026, 4, 1, hour));
-  expect(await backUp(database.sequelize, file, at(8))).toBe(true);
+  expect(await backUp(file, at(8))).toBe(true);
   const past = new Date(0);
   await utimes(backupFile(file, '2026-05-01'), past, past);
   // Something went wrong with the garden, and its rows are gone.
   await database.sequelize.query('DELETE FROM documents');
-  expect(await backUp(database.sequelize, file, at(9))).toBe(true);
+  expect(await backUp(file, at(9))).toBe(true);
   expect(await backupsOf(file)).toEqual(['2026-05-01', '2026-05-01T090000']);
   await database.close();
   const kept = await openDatabase(backupFile(file, '2026-05-01T090000'));
@@ -69,7 +69,7 @@ test('a garden’s file of no bytes is damage where there are copies or pictures
   await writeFile(file, '');
   await (await openDatabase(file)).close();
   const database = await openDatabase(file);
-  await backUp(database.sequelize, file, new Date('2026-05-01T08:00:00Z'));
+  await backUp(file, new Date('2026-05-01T08:00:00Z'));
   await database.close();
   await writeFile(file, '');
   await expect(openDatabase(file)).rejects.toThrow(DamagedGarden);

@@ -2,6 +2,7 @@ import { copyFile, mkdir, readdir, rename, rm, stat } from 'node:fs/promises';
 import { dirname, join } from 'node:path';
 import type { Sequelize } from 'sequelize';
 import { quoted, withConnection, type Connection } from './connection';
+import { withWritesHeld } from './statements';
 
 /**
  * Copies of the whole garden beside it: one a day on which it changed, one before each putting back, and one where a
@@ -72,12 +73,12 @@ export function expired(names: readonly string[], today: string): string[] {
  * @param now when it is made
  * @returns whether a copy was made
  */
-export async function backUp(sequelize: Sequelize, file: string, now: Date): Promise<boolean> {
+export async function backUp(file: string, now: Date): Promise<boolean> {
   const names = await backupsOf(file);
   const last = names.at(-1);
   if (last && (await changedAt(file)) <= (await stat(backupFile(file, last))).mtimeMs) return false;
   const day = now.toISOString().slice(0, 10);
-  const half = await copied(sequelize, file);
+  const half = await copied(file);
   const today = backupFile(file, day);
   if (names.includes(day) && (await holdsMore(today, half)))
     await rename(today, backupFile(file, nameBeside(now)));
@@ -88,8 +89,8 @@ export async function backUp(sequelize: Sequelize, file: string, now: Date): Pro
 }
 
 /** Copies the garden as it is now under a name of its own. */
-async function backUpBeside(sequelize: Sequelize, file: string, now: Date): Promise<string> {
-  const half = await copied(sequelize, file);
+async function backUpBeside(file: string, now: Date): Promise<string> {
+  const half = await copied(file);
   const taken = new Set(await backupsOf(file));
   let name = nameBeside(now);
   for (let later = 1; taken.has(name); later += 1)
@@ -99,12 +100,13 @@ async function backUpBeside(sequelize: Sequelize, file: string, now: Date): Prom
 }
 
 /** A whole copy that has no name yet. */
-async function copied(sequelize: Sequelize, file: string): Promise<string> {
+async function copied(file: string): Promise<string> {
   const folder = backupFolder(file);
   await mkdir(folder, { recursive: true });
   const half = join(folder, 'half-written.sqlite');
   await rm(half, { force: true });
-  await sequelize.query('VACUUM INTO :half', { replacements: { half } });
+  // On a connection of its own: others are answered meanwhile.
+  await withConnection(file, (connection) => connection.exec(`VACUUM INTO ${quoted(half)};`));
   return half;
 }
 
@@ -180,19 +182,21 @@ export async function putBack(
   await copyFile(backupFile(file, name), copy);
   try {
     await migrate(copy);
-    return await withConnection(file, async (connection) => {
-      await connection.exec(`ATTACH ${quoted(copy)} AS old; BEGIN IMMEDIATE;`);
-      try {
-        // From here on nobody else writes, so what is copied now is what is replaced.
-        const before = await backUpBeside(sequelize, file, now);
-        await connection.exec(await replacing(connection));
-        await connection.exec('COMMIT;');
-        return before;
-      } catch (error) {
-        await connection.exec('ROLLBACK;');
-        throw error;
-      }
-    });
+    return await withWritesHeld(sequelize, () =>
+      withConnection(file, async (connection) => {
+        await connection.exec(`ATTACH ${quoted(copy)} AS old; BEGIN IMMEDIATE;`);
+        try {
+          // From here on nobody else writes, so what is copied now is what is replaced.
+          const before = await backUpBeside(file, now);
+          await connection.exec(await replacing(connection));
+          await connection.exec('COMMIT;');
+          return before;
+        } catch (error) {
+          await connection.exec('ROLLBACK;');
+          throw error;
+        }
+      }),
+    );
   } finally {
     for (const end of ['', '-wal', '-shm']) await rm(`${copy}${end}`, { force: true });
   }

@@ -57,6 +57,32 @@ export async function letGo(sequelize: Sequelize): Promise<void> {
   }
 }
 
+/** What writes wait for, while another connection has the garden to itself. */
+const held = new WeakMap<Sequelize, Promise<void>>();
+
+/**
+ * Holds back what is to be written on the one connection while something is done on another that writes too. Waiting
+ * in SQLite itself would take the threads that the other one needs.
+ */
+export async function withWritesHeld<T>(sequelize: Sequelize, work: () => Promise<T>): Promise<T> {
+  await held.get(sequelize);
+  let letGoOf: () => void = () => undefined;
+  held.set(
+    sequelize,
+    new Promise((done) => {
+      letGoOf = done;
+    }),
+  );
+  try {
+    return await work();
+  } finally {
+    held.delete(sequelize);
+    letGoOf();
+  }
+}
+
+const READS = /^\s*(SELECT|PRAGMA)/i;
+
 /**
  * Statements straight to SQLite, on the one connection that Sequelize holds, so that they keep its order. What
  * is asked with every request has no need of its machinery, which takes three times as long as the asking.
@@ -66,6 +92,7 @@ export async function letGo(sequelize: Sequelize): Promise<void> {
 export function statementsOf(sequelize: Sequelize): Statement {
   return async <T extends object>(sql: string, bind: Readonly<Record<string, unknown>>) => {
     const named = Object.fromEntries(Object.entries(bind).map(([name, of]) => [`$${name}`, of]));
+    if (!READS.test(sql)) await held.get(sequelize);
     const connection = await connectionOf(sequelize);
     try {
       const statement = await preparedIn(connection, sql);

@@ -1,5 +1,5 @@
-import { randomUUID } from 'node:crypto';
-import { mkdtemp, rm } from 'node:fs/promises';
+import { createHash, randomUUID } from 'node:crypto';
+import { mkdtemp, readdir, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { buffer } from 'node:stream/consumers';
@@ -12,6 +12,8 @@ import { loadDemoGarden, loadDemoVessels } from '../../demo/garden';
 import { loadDemoLog } from '../../demo/log';
 import { backUp } from '../../store/backups';
 import { openDatabase, type Database } from '../../store/database';
+import { STARTING_POINTS } from '@huerta/core';
+import { readingId } from '../../store/readings';
 import { copiesOf } from '../copies';
 
 let folder: string;
@@ -148,7 +150,7 @@ test('what is no garden file is refused, and a damaged document is left out and 
 test('a copy is put back whole, after a copy of all that there is, and can be put back again', async () => {
   const here = await demo('huerta');
   const before = await contents(here);
-  await backUp(here.database.sequelize, here.file, new Date('2026-05-01T08:00:00Z'));
+  await backUp(here.file, new Date('2026-05-01T08:00:00Z'));
   const { planters, log, weatherDays, photos, progress } = here.services;
   const { kept } = await planters.list();
   const revisions = new Map(kept.map(({ id, revision }) => [id, revision]));
@@ -195,4 +197,112 @@ test('a copy is put back whole, after a copy of all that there is, and can be pu
   ]);
   expect(await copies.putBack('2026-05-01T180000')).toEqual({ before: '2026-05-01T180001' });
   expect(plain(await contents(here))).toEqual(plain(after));
+});
+
+describe('a file that somebody made', () => {
+  const at = '2026-05-01T08:00:00.000Z';
+  const head = (id: unknown, path: string, over: object = {}) => ({
+    ...{ kind: 'planter', id, name: 'Odd', revision: 1, deletedAt: null, path, history: [] },
+    ...{ createdAt: at, updatedAt: at },
+    ...over,
+  });
+  const zipOf = (documents: unknown[], files: Record<string, Uint8Array>) => {
+    const listed = Object.entries(files).map(([path, bytes]) => [
+      path,
+      { sha256: createHash('sha256').update(bytes).digest('hex'), bytes: bytes.length },
+    ]);
+    const manifest = {
+      ...{ format: 'huerta.garden', version: 2, madeAt: at, documents },
+      files: Object.fromEntries(listed) as object,
+    };
+    return zipSync({ ...files, 'manifest.json': strToU8(JSON.stringify(manifest)) });
+  };
+
+  test('brings in what is whole, and says of everything else why not before anything comes', async () => {
+    const { services } = await garden('to');
+    const design = STARTING_POINTS[0]!.design;
+    const planter = randomUUID();
+    const json = (value: unknown) => strToU8(JSON.stringify(value));
+    const entry = (id: unknown): object => ({
+      ...{ id, planter, at, by: '', text: '', typed: '', instead: null, gone: false },
+      did: { kind: 'did', what: 'planted' },
+    });
+    const ids = ['__proto__', '../x<script>', 'constructor', '', 7, null, '00000000'];
+    const good = randomUUID();
+    const file = zipOf(
+      [
+        ...ids.map((id) => head(id, 'planters/good.json')),
+        null,
+        'x',
+        head(planter, 'planters/good.json'),
+        head(randomUUID(), 'planters/good.json', { kind: 'prices' }),
+        head(randomUUID(), 'planters/torn.json'),
+      ],
+      {
+        'planters/good.json': json(design),
+        'planters/torn.json': strToU8('{"torn":'),
+        'log/000001.json': json([
+          entry('no'),
+          entry(good),
+          null,
+          { ...entry(randomUUID()), did: 7 },
+        ]),
+        'marks.json': strToU8(
+          `{"__proto__":[],"../x":[],"${planter}":[{"key":"done/measure","value":true,"at":"${at}"},{"key":"x"}]}`,
+        ),
+        'readings/000001.json': json([{ id: good }]),
+        'weather-days.json': json([
+          { date: '2026-07-14', tMin: 1, tMax: 2, rain: 0 },
+          { date: 'x' },
+        ]),
+        [`photos/${randomUUID()}.jpg`]: strToU8('no picture'),
+      },
+    );
+    // A path that leads out of the file makes it none that Huerta made.
+    const out = zipOf([], { 'photos/../../x.jpg': strToU8('no picture') });
+    await expect(services.gardenFile.look(sent(out))).rejects.toThrow('not a whole garden file');
+    const look = await services.gardenFile.look(sent(file));
+    expect(look.documents.map(({ id }) => id)).toEqual([planter]);
+    expect([look.log, look.marks, look.weatherDays, look.photos]).toEqual([1, 1, 1, 0]);
+    expect(look.leftOut.length).toBeGreaterThanOrEqual(ids.length + 10);
+    expect((await services.planters.list()).kept).toEqual([]);
+    const { leftOut, came } = await services.gardenFile.restore(sent(file), 'take');
+    expect([leftOut, came]).toEqual([look.leftOut, 1]);
+    const { entries } = await services.log.of();
+    expect(entries.map(({ id }) => id)).toEqual([good]);
+    expect((await services.progress.get(planter)).entries).toHaveLength(1);
+    // Nothing of the incoming file lies about.
+    expect((await readdir(folder)).filter((name) => name.startsWith('incoming'))).toEqual([]);
+  });
+
+  test('that unpacks to more than a garden can be is refused before it is unpacked', async () => {
+    const { services } = await garden('to');
+    const zeros = new Uint8Array(70_000_000);
+    const bomb = zipOf([], { 'log/000001.json': zeros });
+    const { leftOut } = await services.gardenFile.look(sent(bomb));
+    expect(leftOut).toEqual([{ path: 'log/000001.json', why: 'It is missing or too large.' }]);
+    // A central directory that says more than the limit, without the bytes.
+    const lies = Buffer.from(bomb);
+    const entry = lies.indexOf(Buffer.from([0x50, 0x4b, 1, 2]));
+    lies.writeUInt32LE(0x7fffffff, entry + 24);
+    await expect(services.gardenFile.look(sent(lies))).rejects.toThrow('larger than 2 GB');
+    await expect(services.gardenFile.look(sent(new Uint8Array()))).rejects.toThrow('not a whole');
+  });
+
+  test('of the version before, with the whole log in one part and readings among it, comes in whole', async () => {
+    const { services } = await garden('to');
+    const planter = randomUUID();
+    const base = { planter, text: '', typed: '', instead: null, gone: false };
+    const id = readingId(planter, 'Float', at, 'level');
+    const log = [
+      { ...base, id, at, by: 'Float', did: { kind: 'level', depth: 0.05 } },
+      { ...base, id: randomUUID(), at, by: '', did: { kind: 'level', depth: 0.04 } },
+    ];
+    const parts = unzipSync(zipOf([], { 'log.json': strToU8(JSON.stringify(log)) }));
+    const manifest = strFromU8(parts['manifest.json']!).replace('"version":2', '"version":1');
+    const file = zipSync({ ...parts, 'manifest.json': strToU8(manifest) });
+    const { readings, log: entries } = await services.gardenFile.restore(sent(file), 'keep');
+    expect([readings, entries]).toEqual([1, 1]);
+    expect((await services.log.of({ planter })).entries).toHaveLength(2);
+  });
 });

@@ -6,6 +6,7 @@ import { Transform, type Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import { MAX_GARDEN_BYTES, type Different, type RestorePreview } from '@huerta/contract';
 import type { Database } from '../../store/database';
+import { withWritesHeld } from '../../store/statements';
 import { problem } from '../problems';
 import { bring } from './bring';
 import { refuseFile } from './format';
@@ -27,7 +28,7 @@ const INCOMING = 'incoming-';
 
 /** @param onBring told after something came in */
 export function gardenFileService(
-  { file }: Pick<Database, 'file'>,
+  { file, sequelize }: Pick<Database, 'file' | 'sequelize'>,
   onBring: () => void = () => undefined,
   now: () => Date = () => new Date(),
 ): GardenFileService {
@@ -41,7 +42,8 @@ export function gardenFileService(
     try {
       await pipeline(zip, upTo(MAX_GARDEN_BYTES), createWriteStream(received));
       const staged = await unpack(received, folder);
-      return await bring(file, folder, staged, different, now());
+      const bringing = () => bring(file, folder, staged, different, now());
+      return await (different ? withWritesHeld(sequelize, bringing) : bringing());
     } finally {
       await rm(received, { force: true });
       await rm(folder, { recursive: true, force: true });

@@ -205,7 +205,7 @@ class Reader {
 
   async read(): Promise<void> {
     for (const [i, raw] of this.manifest.documents.entries()) await this.readDocument(raw, i);
-    await this.readMarks();
+    if (this.manifest.files['marks.json']) await this.readMarks();
     for (const path of this.pathsIn('log/')) await this.readLog(path, LIMITS.jsonBytes);
     // Files of before the log came in parts have it in one, files of before there was a log none.
     if (this.manifest.files['log.json']) await this.readLog('log.json', LIMITS.oldLogBytes);

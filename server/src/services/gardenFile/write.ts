@@ -164,11 +164,10 @@ class Writer {
   /** The entries in parts, and all of them with the marks as one table for a spreadsheet. */
   private async writeLog(): Promise<void> {
     const table = tableOf(this.names, await this.replaced());
-    const csv: string[] = [table.head];
-    for (const { planter, key, value, at } of await this.garden.all<MarkRow>(
+    const marks = await this.garden.all<MarkRow>(
       'SELECT planter_id AS planter, key, value, at FROM progress ORDER BY at',
-    ))
-      csv.push(table.mark(planter, key, value, at));
+    );
+    const csv: string[] = [table.head, table.marks(marks)];
     for (let part = 1, from = { at: '', id: '' }; ; part += 1) {
       const rows = await this.garden.all<{ id: string; at: string; entry: string }>(
         `SELECT id, at, entry FROM log_entries WHERE (at, id) > ($at, $id)
@@ -180,10 +179,10 @@ class Writer {
       from = { at: last.at, id: last.id };
       const text = `[\n${rows.map(({ entry }) => entry).join(',\n')}\n]`;
       await this.put(`log/${numbered(part)}.json`, Buffer.from(text));
-      for (const [i, { entry }] of rows.entries()) {
-        csv.push(table.entry(entry));
+      for (let i = 0; i < rows.length; i += YIELD_EVERY) {
+        csv.push(table.entries(rows.slice(i, i + YIELD_EVERY)));
         // Others are answered meanwhile.
-        if (i % YIELD_EVERY === 0) await new Promise((done) => setImmediate(done));
+        await new Promise((done) => setImmediate(done));
       }
     }
     // A byte order mark lets it be read as UTF-8.
@@ -254,18 +253,33 @@ const numbered = (part: number): string => String(part).padStart(6, '0');
 
 /** Rows of the table of the log. */
 function tableOf(names: ReadonlyMap<string, string>, replaced: ReadonlySet<string>) {
-  const columns = ['at', 'planter', 'mark', 'value'];
-  const line = (cells: readonly string[]) =>
-    `${Papa.unparse([[...cells]], { escapeFormulae: true })}\r\n`;
+  const lines = (rows: readonly (readonly string[])[]) =>
+    rows.length === 0
+      ? ''
+      : `${Papa.unparse(
+          rows.map((row) => [...row]),
+          { escapeFormulae: true },
+        )}\r\n`;
+  const nameOf = (planter: string) => names.get(planter) ?? planter;
   return {
-    head: line(columns),
-    mark: (planter: string, key: string, value: string, at: string): string =>
-      line([at, names.get(planter) ?? planter, key, String(parsedJson(value))]),
-    entry(text: string): string {
-      const read = logEntrySchema.safeParse(parsedJson(text));
-      if (!read.success || read.data.gone || replaced.has(read.data.id)) return '';
-      const { at, planter, did, text: note } = read.data;
-      return line([at, names.get(planter) ?? planter, tell(sayDid(did), 'metric'), note]);
-    },
+    head: lines([['at', 'planter', 'mark', 'value']]),
+    marks: (rows: readonly MarkRow[]): string =>
+      lines(
+        rows.map(({ planter, key, value, at }) => [
+          at,
+          nameOf(planter),
+          key,
+          String(parsedJson(value)),
+        ]),
+      ),
+    entries: (rows: readonly { entry: string }[]): string =>
+      lines(
+        rows.flatMap(({ entry }) => {
+          const read = logEntrySchema.safeParse(parsedJson(entry));
+          if (!read.success || read.data.gone || replaced.has(read.data.id)) return [];
+          const { at, planter, did, text } = read.data;
+          return [[at, nameOf(planter), tell(sayDid(did), 'metric'), text]];
+        }),
+      ),
   };
 }
