@@ -13,7 +13,7 @@ import { plantersAt, root, scratchFolder, serve, type ServedPlanter } from './se
 
 /** Measures what the product promises to be quick at, on this machine, and prints one JSON object. */
 
-const PORT = 4795;
+const PORT = 4788;
 const base = `http://127.0.0.1:${PORT}`;
 
 /** Core bundled as the pages get it, so that no development transform is measured. */
@@ -326,7 +326,10 @@ try {
     besidePaper: () => besidePaper(base),
     tending: () => tending(browser),
     // Last: the garden is large from here on.
-    manyPlanters: () => manyPlanters(browser, base),
+    manyPlanters: async () => ({
+      ...(await manyPlanters(browser, base)),
+      memoryMB: Math.round(served.memory()),
+    }),
   };
   // `npm run bench -- season search` runs these parts alone.
   const asked = process.argv.slice(2);

@@ -1,7 +1,10 @@
 import { spawn } from 'node:child_process';
 import { once } from 'node:events';
 import { join } from 'node:path';
+import { randomUUID } from 'node:crypto';
 import type { Browser } from '@playwright/test';
+import type { LogEntry } from '@huerta/core';
+import { sendLog } from './benchTend';
 import { median, quantile, round } from './measure';
 import { plantersAt, root, scratchFolder, type ServedPlanter } from './served';
 
@@ -158,6 +161,7 @@ export async function manyPlanters(browser: Browser, base: string) {
     look();
   })`)) as number;
   await page.close();
+  const today = await withLongLog(browser, base);
   return {
     planters: MANY,
     firstListMs: round(first.ms),
@@ -167,5 +171,41 @@ export async function manyPlanters(browser: Browser, base: string) {
     scrollFrameP95Ms: round(quantile(frames, 0.95)),
     nodes,
     backMs: round(back),
+    ...today,
+  };
+}
+
+/** Entries of a log of many years, over all planters. */
+const ENTRIES = 200_000;
+const TODAY = '2026-07-15';
+
+/** The same garden with a long log: its list, and today's page in a browser that knows nothing, with nothing ready. */
+async function withLongLog(browser: Browser, base: string) {
+  const ids = (await plantersAt(base)).map(({ id }) => id);
+  const begin = Date.parse(`${TODAY}T06:00:00Z`) - ENTRIES * 1_000_000;
+  const entries = Array.from({ length: ENTRIES }, (_, i): LogEntry => ({
+    ...{ id: randomUUID(), planter: ids[i % ids.length] as string, by: '', text: '', typed: '' },
+    at: new Date(begin + i * 1_000_000).toISOString(),
+    did: { kind: 'filled', where: 'tube', volume: 0.004, ran: true },
+    ...{ instead: null, gone: false },
+  }));
+  await sendLog(base, entries);
+  const lists: number[] = [];
+  for (let i = 0; i < 60; i += 1) lists.push((await timed(`${base}/api/garden`)).ms);
+  const context = await browser.newContext({ locale: 'en-GB', serviceWorkers: 'block' });
+  const page = await context.newPage();
+  await page.clock.setFixedTime(`${TODAY}T08:00:00Z`);
+  const asked = performance.now();
+  await page.goto(`${base}/today`);
+  await page.getByRole('heading', { name: 'Today' }).waitFor();
+  const heading = performance.now() - asked;
+  await page.locator('.round > li').first().waitFor({ timeout: 120_000 });
+  const content = performance.now() - asked;
+  await context.close();
+  return {
+    entries: ENTRIES,
+    longLogListP95Ms: round(quantile(lists, 0.95)),
+    todayHeadingMs: round(heading),
+    todayContentMs: round(content),
   };
 }

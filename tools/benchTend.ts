@@ -6,7 +6,7 @@ import { plantersAt, scratchFolder, serve, type ServedPlanter } from './served';
 
 /** Tending: today's page for small and large rounds, an entry on the page, and a log of many years. */
 
-const PORT = 4793;
+const PORT = 4787;
 const TODAY = '2026-07-15';
 const ENTRIES = 200_000;
 const TOGETHER = 500;
@@ -23,7 +23,7 @@ const entry = (planter: string, at: string, did: LogEntry['did']): LogEntry => (
   gone: false,
 });
 
-async function send(base: string, entries: readonly LogEntry[]): Promise<void> {
+export async function sendLog(base: string, entries: readonly LogEntry[]): Promise<void> {
   for (let i = 0; i < entries.length; i += TOGETHER) {
     const answer = await fetch(`${base}/api/log`, {
       method: 'POST',
@@ -51,7 +51,7 @@ async function tended(base: string, count: number): Promise<void> {
   for (const { id } of there) await fetch(`${base}/api/planters/${id}`, { method: 'DELETE' });
   const day = (ago: number): string =>
     new Date(Date.parse(`${TODAY}T06:00:00Z`) - ago * 86_400_000).toISOString();
-  await send(
+  await sendLog(
     base,
     ids.flatMap((id) => [
       entry(id, day(42), { kind: 'did', what: 'planted' }),
@@ -142,7 +142,7 @@ async function longLog(base: string) {
       { kind: 'filled', where: 'tube', volume: 0.004, ran: true },
     ),
   );
-  await send(base, many);
+  await sendLog(base, many);
   const lines: number[] = [];
   const news: number[] = [];
   for (let i = 0; i < 60; i += 1) {
@@ -152,7 +152,7 @@ async function longLog(base: string) {
     await answer.text();
     lines.push(performance.now() - asked);
     const sent = performance.now();
-    await send(base, [entry(id, new Date().toISOString(), { kind: 'level', depth: 0.04 })]);
+    await sendLog(base, [entry(id, new Date().toISOString(), { kind: 'level', depth: 0.04 })]);
     news.push(performance.now() - sent);
   }
   return {

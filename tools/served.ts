@@ -1,6 +1,6 @@
 import { spawn } from 'node:child_process';
 import { once } from 'node:events';
-import { mkdtempSync, rmSync } from 'node:fs';
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
 import type { PlanterDesign, UnitSystem } from '@huerta/core';
@@ -11,6 +11,8 @@ export const root = resolve(import.meta.dirname, '..');
 
 export interface Served {
   base: string;
+  /** Most memory that the server has taken, megabytes. */
+  memory(): number;
   stop(): Promise<void>;
 }
 
@@ -54,6 +56,10 @@ export async function serve(
   }
   return {
     base,
+    memory: () =>
+      Number(
+        /VmHWM:\s+(\d+)/.exec(readFileSync(`/proc/${server.pid}/status`, 'utf8'))?.[1] ?? 0,
+      ) / 1024,
     async stop() {
       server.kill('SIGTERM');
       await once(server, 'exit');

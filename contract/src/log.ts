@@ -32,6 +32,9 @@ export const standingSchema = z.object({
   ),
 });
 
+/** Query of GET /api/round/log: the planters of the round, or all. */
+export const tendedQuerySchema = z.object({ of: z.enum(['round', 'garden']).default('garden') });
+
 /** Query of the log: from when on, before when, and how many at the most. */
 export const logQuerySchema = z.object({
   since: z.iso.datetime().optional(),

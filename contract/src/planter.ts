@@ -34,6 +34,15 @@ export const planterListSchema = z.object({
 });
 export type PlanterList = z.infer<typeof planterListSchema>;
 
+/** Planters of one round at the most. */
+export const MOST_OF_A_ROUND = 120;
+
+/** Answer to GET /api/round/planters: those that grow something, oldest first, and how many more of them there are. */
+export const roundPlantersSchema = z.object({
+  planters: z.array(planterResourceSchema),
+  more: z.int().min(0),
+});
+
 /** Answer to GET /api/planters/:id/history: what it was before its saves, newest first. */
 export const historySchema = z.object({
   revisions: z.array(

@@ -145,6 +145,7 @@ async function main(): Promise<void> {
       void begun
         .catch(() => undefined)
         .then(() => keeper.stop())
+        .then(() => Promise.all([services.garden.stop(), services.standing.stop()]))
         .then(() => database.close())
         .then(() => lock?.release())
         .then(() => process.exit(0));

@@ -256,7 +256,7 @@ async function cut(folder: string, told: Damaged): Promise<void> {
     told.cut.wrong += 1;
     return;
   }
-  const page = await fetch(`http://127.0.0.1:4795/api/mend`);
+  const page = await fetch(`${base}/mend`);
   if (page.ok && (await page.text()).includes('2026-05-01')) told.cut.offered += 1;
   else {
     const answer = await fetch(`${base}/planters`);

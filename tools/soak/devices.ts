@@ -9,7 +9,7 @@ import { base, end, pause, PORT, send, start } from './server';
 
 /** Two devices at once, over a network that does mischief, to a server that is killed meanwhile. */
 
-const PROXY_PORT = 4794;
+const PROXY_PORT = 4806;
 const { design } = STARTING_POINTS[0]!;
 
 interface DeviceSaid {

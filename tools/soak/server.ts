@@ -4,7 +4,7 @@ import { root } from '../served';
 
 /** A server that the soak starts, kills and asks. */
 
-export const PORT = 4795;
+export const PORT = 4805;
 export const base = `http://127.0.0.1:${PORT}/api`;
 
 /** Tries at reaching a server that starts, and between two of them, milliseconds. */

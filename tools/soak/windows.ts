@@ -7,7 +7,7 @@ import { any, base, end, pause, PORT, send, start } from './server';
 
 /** Two windows of one browser on the pages themselves, over a network that does mischief; they are reloaded and closed. */
 
-const PROXY_PORT = 4793;
+const PROXY_PORT = 4807;
 const { design } = STARTING_POINTS[0]!;
 
 export interface Windows {

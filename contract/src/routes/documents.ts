@@ -16,6 +16,7 @@ import {
   historySchema,
   planterListSchema,
   planterResourceSchema,
+  roundPlantersSchema,
   savePlanterSchema,
 } from '../planter';
 import { assessmentReportSchema, reportQuerySchema, sheetReportSchema } from '../report';
@@ -36,6 +37,12 @@ export const PLANTERS = routes({
     path: '/planters',
     about: 'All planters with their designs, oldest first, and what cannot be read.',
     answer: planterListSchema,
+  },
+  round: {
+    method: 'get',
+    path: '/round/planters',
+    about: 'The planters of the round: those that grow something.',
+    answer: roundPlantersSchema,
   },
   create: {
     method: 'post',

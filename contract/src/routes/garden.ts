@@ -14,6 +14,7 @@ import {
   sendReadingsSchema,
   standingSchema,
   tendedLogSchema,
+  tendedQuerySchema,
 } from '../log';
 import { examplesSchema } from '../planter';
 import { GONE, routes } from './route';
@@ -146,7 +147,8 @@ export const LOG = routes({
     method: 'get',
     path: '/round/log',
     about:
-      'What the state of all planters hangs on: the entries of a season and more, and what counts however old it is.',
+      'What the state of planters hangs on: the entries of a season and more, and what counts however old it is.',
+    query: tendedQuerySchema,
     answer: tendedLogSchema,
   },
   tendedOf: {

@@ -1,4 +1,4 @@
-import { evaluate, type Figures } from '../assess';
+import { figuresOf, type Figures } from '../assess';
 import type { Site } from '../catalog';
 import {
   dayAfter,
@@ -11,6 +11,7 @@ import {
   type WeatherDay,
 } from '../climate';
 import type { PlanterDesign } from '../design';
+import { assemble } from '../planter';
 import { plantedOn } from '../season';
 import { dutiesOf, type Duty } from './duties';
 import { holding, type LogEntry } from './entry';
@@ -107,8 +108,9 @@ export function tendedOf(question: TendedQuestion): ReadyTended | null {
   const began = followedFrom({ ...question, entries });
   if (began > today) return null;
   const planted = daysBetween(began, today) > LONGEST ? dayAfter(today, -LONGEST) : began;
-  const { planter, assessment } = evaluate(design);
-  const { figures } = assessment;
+  const planter = assemble(design);
+  // Figures alone: its findings are the bench's.
+  const figures = figuresOf(planter);
   const indoors = design.place.rain === 'indoors';
   const inside = (days: WeatherDay[]) => (indoors ? days.map(roomDay) : days);
   const weather = inside(weatherThatWas(question, planted, today));

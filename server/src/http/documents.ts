@@ -1,5 +1,6 @@
 import {
   CROPS_OF_ONES_OWN,
+  MOST_OF_A_ROUND,
   PLANTERS,
   PRICES,
   ROUND,
@@ -8,6 +9,7 @@ import {
   WEATHER,
 } from '@huerta/contract';
 import type { Services } from '../services';
+import { ofRound } from '../services/round';
 import { toAnswer, type Kept, type Kind, type Save } from '../services/documents';
 import * as kinds from '../services/kinds';
 import { JsonText, serve, type Routing } from './serve';
@@ -59,6 +61,13 @@ function planterRoutes(router: Routing, { planters }: Services): void {
   serve(router, PLANTERS.list, async () => {
     const { kept, setAside } = await planters.list();
     return { planters: kept.map(answer), setAside };
+  });
+  serve(router, PLANTERS.round, async () => {
+    const growing = await ofRound(planters);
+    return {
+      planters: growing.slice(0, MOST_OF_A_ROUND).map(answer),
+      more: Math.max(growing.length - MOST_OF_A_ROUND, 0),
+    };
   });
   serve(router, PLANTERS.create, async ({ body: { design }, response }) => {
     const kept = await planters.create({ name: design.name, value: design });

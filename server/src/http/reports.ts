@@ -1,9 +1,10 @@
 import { Router } from 'express';
-import { BUILD, GARDEN, LOG, PLANTERS } from '@huerta/contract';
+import { BUILD, GARDEN, LOG, MOST_OF_A_ROUND, PLANTERS } from '@huerta/contract';
 import { DEMO_GARDEN } from '../demo/garden';
 import type { Services } from '../services';
 import type { NamedFile } from '../services/files';
 import { notFound } from '../services/problems';
+import { ofRound } from '../services/round';
 import { FileAnswer, JsonText, serve } from './serve';
 
 /** What follows from documents: the garden in short, reports, progress, the files of a build sheet. */
@@ -51,10 +52,15 @@ export function reportRoutes({
     await planters.get(id);
     return log.of({ planter: id, ...query });
   });
-  serve(router, LOG.tended, async () => ({ entries: await log.tended(null, today()) }));
+  serve(router, LOG.tended, async ({ query }) => {
+    standing.later();
+    if (query.of === 'garden') return { entries: await log.tended(null, today()) };
+    const ids = (await ofRound(planters)).slice(0, MOST_OF_A_ROUND).map(({ id }) => id);
+    return { entries: await log.tended(ids, today()) };
+  });
   serve(router, LOG.tendedOf, async ({ id }) => {
     await planters.get(id);
-    return { entries: await log.tended(id, today()) };
+    return { entries: await log.tended([id], today()) };
   });
   serve(router, LOG.days, async () => ({ days: await weatherDays.from() }));
   serve(router, LOG.tellDays, async ({ body }) => {

@@ -25,6 +25,8 @@ export interface GardenService {
   entries(): Promise<string>;
   /** Works out what is missing, a little at a time, so that the next list is there at once. */
   soon(): void;
+  /** Ends that, once what is under way has come to an end. */
+  stop(): Promise<void>;
   /** Any document as it is kept, readable or not. */
   document(kind: string, id: string): Promise<{ name: string; text: string }>;
   /** A row that was set aside, as it was. */
@@ -59,6 +61,7 @@ export function gardenService({ database, planters, others, by }: Parts): Garden
   ): Promise<void> => {
     let kept: MadeSummary[] = [];
     for (const [i, row] of rows.entries()) {
+      if (stopped) break;
       if (row.summary !== null && isSummary(row.summary)) {
         made(row, row.summary);
         continue;
@@ -91,56 +94,74 @@ export function gardenService({ database, planters, others, by }: Parts): Garden
 
   let working = false;
   let again = false;
+  let stopped = false;
+  let under: Promise<void> = Promise.resolve();
+  let timer: NodeJS.Timeout | undefined;
   /** One at a time; what was saved meanwhile is seen in another round. */
   const workAhead = async (): Promise<void> => {
     do {
       again = false;
       await summarize(await documents.summaries('planter', by), () => undefined);
-    } while (again);
+    } while (again && !stopped);
   };
+
+  const entriesNow = async (): Promise<string> => {
+    const [rows, done] = await Promise.all([
+      documents.summaries('planter', by),
+      progress.doneSteps(),
+    ]);
+    const doneBy = new Map(done.map((one) => [one.id, one.done]));
+    const entries: string[] = [];
+    const setAside: SetAside = [];
+    await summarize(rows, (row, summary) => {
+      if (typeof summary === 'string') {
+        const { summary: _own, ...head } = row;
+        const shown = JSON.stringify({ ...head, done: doneBy.get(row.id) ?? 0 });
+        entries.push(`${shown.slice(0, -1)},"summary":${summary}}`);
+      } else {
+        setAside.push({
+          kind: 'planter',
+          id: row.id,
+          name: row.name,
+          why: summary.why,
+          file: `/documents/planter/${row.id}`,
+        });
+      }
+    });
+    for (const kind of others) setAside.push(...(await kind.list()).setAside);
+    for (const { n, origin, name, why } of await asideRows.all())
+      setAside.push({ kind: origin, id: String(n), name, why, file: `/set-aside/${n}` });
+    const rest = JSON.stringify({ by, setAside } satisfies Omit<Garden, 'entries'>);
+    return `${rest.slice(0, -1)},"entries":[${entries.join(',')}]}`;
+  };
+  /** The last answer, and the state of the garden that it is of. */
+  let answered: { at: string; text: string } | null = null;
 
   return {
     soon() {
       again = true;
-      if (working) return;
+      if (working || stopped) return;
       working = true;
-      setTimeout(() => {
-        void workAhead()
+      timer = setTimeout(() => {
+        under = workAhead()
           .catch(() => undefined)
           .finally(() => {
             working = false;
           });
-      }, REST_MS).unref();
+      }, REST_MS);
+      timer.unref();
+    },
+
+    async stop() {
+      stopped = true;
+      clearTimeout(timer);
+      await under;
     },
 
     async entries() {
-      const [rows, done] = await Promise.all([
-        documents.summaries('planter', by),
-        progress.doneSteps(),
-      ]);
-      const doneBy = new Map(done.map((one) => [one.id, one.done]));
-      const entries: string[] = [];
-      const setAside: SetAside = [];
-      await summarize(rows, (row, summary) => {
-        if (typeof summary === 'string') {
-          const { summary: _own, ...head } = row;
-          const shown = JSON.stringify({ ...head, done: doneBy.get(row.id) ?? 0 });
-          entries.push(`${shown.slice(0, -1)},"summary":${summary}}`);
-        } else {
-          setAside.push({
-            kind: 'planter',
-            id: row.id,
-            name: row.name,
-            why: summary.why,
-            file: `/documents/planter/${row.id}`,
-          });
-        }
-      });
-      for (const kind of others) setAside.push(...(await kind.list()).setAside);
-      for (const { n, origin, name, why } of await asideRows.all())
-        setAside.push({ kind: origin, id: String(n), name, why, file: `/set-aside/${n}` });
-      const rest = JSON.stringify({ by, setAside } satisfies Omit<Garden, 'entries'>);
-      return `${rest.slice(0, -1)},"entries":[${entries.join(',')}]}`;
+      const now = await documents.changes();
+      if (answered?.at !== now) answered = { at: now, text: await entriesNow() };
+      return answered.text;
     },
 
     async setAside(n) {

@@ -23,8 +23,8 @@ export interface LogService {
   read(planter: string, by: string, readings: readonly Reading[]): Promise<number>;
   /** A part of the log, latest first, and whether there is more of it before. */
   of(asked?: LogAsked): Promise<{ entries: LogEntry[]; more: boolean }>;
-  /** All that a planter's state on a day hangs on: a season and more, and what counts however old it is. */
-  tended(planter: string | null, today: string): Promise<LogEntry[]>;
+  /** All that the state of some planters, or of all, on a day hangs on: a season and more, and what counts however old it is. */
+  tended(planters: readonly string[] | null, today: string): Promise<LogEntry[]>;
 }
 
 /** Entries that are sent in one answer at the most; the rest is asked for by `before`. */
@@ -91,15 +91,19 @@ export function logService({
       const all = latestFirst([...(await read(rows)), ...series.map(entryOf)]);
       return { entries: all.slice(0, range.most - 1), more: all.length >= range.most };
     },
-    async tended(planter, today) {
+    async tended(planters, today) {
       const since = new Date(Date.parse(today) - SEASON_DAYS * DAY_MS).toISOString();
-      const range = { planter, since, before: NEVER, most: -1 };
-      const [rows, lasting, series] = await Promise.all([
-        log.of(range),
-        log.lasting(planter, since),
-        readings.of(planter, since, NEVER, -1),
-      ]);
-      return latestFirst([...(await read([...rows, ...lasting])), ...series.map(entryOf)]);
+      const all: LogEntry[] = [];
+      for (const planter of planters ?? [null]) {
+        const range = { planter, since, before: NEVER, most: -1 };
+        const [rows, lasting, series] = await Promise.all([
+          log.of(range),
+          log.lasting(planter, since),
+          readings.of(planter, since, NEVER, -1),
+        ]);
+        all.push(...(await read([...rows, ...lasting])), ...series.map(entryOf));
+      }
+      return latestFirst(all);
     },
   };
 }

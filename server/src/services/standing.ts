@@ -23,6 +23,10 @@ export interface StandingService {
   begin(): void;
   /** Something that it hangs on has changed. */
   soon(): void;
+  /** Somebody works it out at this moment: not before they have is it begun here. */
+  later(): void;
+  /** Ends it, once what is under way has come to an end. */
+  stop(): Promise<void>;
 }
 
 interface Parts {
@@ -42,6 +46,8 @@ interface Ready {
 
 /** How long after a change it is worked out, so that several at once count as one. Milliseconds. */
 const REST_MS = 1500;
+/** How long a page that opens is given to work it out by itself, milliseconds. */
+const LEFT_MS = 12_000;
 const HOUR_MS = 3_600_000;
 /** Planters that are kept ready. */
 const MOST = 200;
@@ -49,6 +55,7 @@ const MOST = 200;
 export function standingService(parts: Parts): StandingService {
   const ready = new Map<string, Ready>();
   let begun = false;
+  let stopped = false;
   let timer: NodeJS.Timeout | undefined;
   let under: Promise<void> | null = null;
   let again = false;
@@ -65,8 +72,14 @@ export function standingService(parts: Parts): StandingService {
     const measured = await parts.weatherDays.from();
     const { kept } = await parts.planters.list();
     for (const { id, value: design } of kept.slice(0, MOST)) {
+      if (stopped) return;
+      // Two on one machine would take each other's time: the rest is for later.
+      if (Date.now() < left) {
+        soon();
+        return;
+      }
       const { value: plan } = await parts.seasons.get(id);
-      const entries = holding(await parts.log.tended(id, parts.today()));
+      const entries = holding(await parts.log.tended([id], parts.today()));
       if (entries.length === 0 && plan.planted === null) continue;
       const asked = {
         design,
@@ -95,16 +108,29 @@ export function standingService(parts: Parts): StandingService {
   };
   // What cannot be worked out just now is worked out by whoever asks.
   const attempt = (): void => void refresh().catch(() => undefined);
+  /** Before this time it is left to whoever asked. Milliseconds. */
+  let left = 0;
   const soon = (): void => {
     if (!begun) return;
     clearTimeout(timer);
-    timer = setTimeout(attempt, REST_MS);
+    timer = setTimeout(attempt, Math.max(REST_MS, left - Date.now()));
     timer.unref();
+  };
+  const later = (): void => {
+    left = Date.now() + LEFT_MS;
+    if (under !== null || timer !== undefined) soon();
   };
   return {
     ready: () => [...ready].map(([planter, { mark, state }]) => ({ planter, mark, state })),
     refresh,
     soon,
+    later,
+    async stop() {
+      begun = false;
+      stopped = true;
+      clearTimeout(timer);
+      await under?.catch(() => undefined);
+    },
     begin() {
       begun = true;
       attempt();

@@ -142,6 +142,13 @@ export function documentTable(sequelize: Sequelize) {
         { kind, id },
       ),
 
+    /** A mark of all that was ever written to the garden: the same as long as nothing is. */
+    async changes(): Promise<string> {
+      const [own] = await select<{ own: number }>('SELECT total_changes() AS own', {});
+      const [others] = await select<{ data_version: number }>('PRAGMA data_version', {});
+      return `${own?.own} ${others?.data_version}`;
+    },
+
     /** All there is, deleted or not, oldest first. */
     everything: () =>
       select<StoredDocument>(

@@ -16,7 +16,7 @@ interface Connection {
 const connections = new WeakMap<Sequelize, Promise<Connection>>();
 
 /** Statements that are kept prepared; those whose text changes with what is asked would be without end. */
-const MOST_PREPARED = 64;
+const MOST_PREPARED = 200;
 
 async function connect(sequelize: Sequelize): Promise<Connection> {
   const { connectionManager } = sequelize as unknown as {
@@ -47,13 +47,16 @@ function preparedIn({ database, prepared }: Connection, sql: string): Promise<sq
   return made;
 }
 
+const finalized = (statement: sqlite3.Statement): Promise<void> =>
+  new Promise((done) => statement.finalize(() => done()));
+
 /** Lets go of what is kept prepared, without which a database does not close. */
 export async function letGo(sequelize: Sequelize): Promise<void> {
   const connection = await connections.get(sequelize);
   connections.delete(sequelize);
   for (const made of connection?.prepared.values() ?? []) {
     const statement = await made.catch(() => null);
-    if (statement) await new Promise<void>((done) => statement.finalize(() => done()));
+    if (statement) await finalized(statement);
   }
 }
 
@@ -97,7 +100,7 @@ export function statementsOf(sequelize: Sequelize): Statement {
     try {
       const statement = await preparedIn(connection, sql);
       const rows = await allOf<T>(statement, named);
-      if (!connection.prepared.has(sql)) statement.finalize();
+      if (!connection.prepared.has(sql)) await finalized(statement);
       return rows;
     } catch (error) {
       throw Object.assign(new Error((error as Error).message), { parent: error });

@@ -47,6 +47,16 @@ export const useWholeLog = () =>
     networkMode: 'always',
   });
 
+const OF_ROUND = ['log', 'of', 'round'] as const;
+
+/** The same of the planters of the round. */
+export const useRoundLog = () =>
+  useQuery({
+    queryKey: OF_ROUND,
+    queryFn: () => withWaiting(callRoute(LOG.tended, { query: { of: 'round' } }), () => true),
+    networkMode: 'always',
+  });
+
 /** Entries of a planter, or of all, from before a time, a part at a time until there are no more. */
 export async function* earlierEntries(
   planter: string | null,
@@ -129,6 +139,7 @@ export function useWriteLog() {
       now &&
       holding([...entries.filter((one) => one.planter === (planter ?? one.planter)), ...now]);
     client.setQueryData<LogEntry[]>(['log'], shows(null));
+    client.setQueryData<LogEntry[]>(OF_ROUND, shows(null));
     for (const planter of new Set(entries.map((entry) => entry.planter)))
       client.setQueryData<LogEntry[]>(['log', planter], shows(planter));
     await kept;

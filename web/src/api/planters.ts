@@ -44,6 +44,11 @@ export function usePlanters() {
   });
 }
 
+/** The planters of the round with their designs, and how many more grow something. */
+export function useRoundPlanters() {
+  return useQuery({ queryKey: [...LIST, 'round'], queryFn: () => callRoute(PLANTERS.round) });
+}
+
 /** Some planters with their designs, in the order of their ids; those that are gone are left out. */
 export function usePlantersOf(ids: readonly string[]) {
   const found = useQueries({
@@ -157,6 +162,7 @@ async function keptFirst(id: string, base: number, design: PlanterDesign): Promi
 const again = (client: QueryClient) => () => {
   void client.invalidateQueries({ queryKey: ['kept'] });
   void client.invalidateQueries({ queryKey: LIST, exact: true });
+  void client.invalidateQueries({ queryKey: [...LIST, 'round'] });
   return client.invalidateQueries({ queryKey: GARDEN_KEY });
 };
 

@@ -53,7 +53,7 @@ export function serveGarden(designs: readonly PlanterDesign[]): ServedGarden {
       garden.revision += 1;
     }
     if (path === '/round') return { revision: garden.revision, updatedAt: at, plan: garden.plan };
-    if (path === '/round/log') return { entries: garden.log };
+    if (path.startsWith('/round/log')) return { entries: garden.log };
     if (path.startsWith('/log')) return { entries: garden.log, more: false };
     if (path === '/weather') return { revision: 1, updatedAt: at, choice: FIRST_WEATHER };
     if (path === '/weather/days') return { days: [] };
@@ -62,6 +62,7 @@ export function serveGarden(designs: readonly PlanterDesign[]): ServedGarden {
         plans: Object.fromEntries(planters.map(({ id }) => [id, { revision: 1, plan }])),
       };
     if (path === '/planters') return { planters, setAside: [] };
+    if (path === '/round/planters') return { planters, more: 0 };
     const [, id, of] = /^\/planters\/([^/]+)(?:\/([\w/]+))?$/.exec(path) ?? [];
     const one = planters.find((planter) => planter.id === id);
     if (!one) return null;

@@ -14,8 +14,8 @@ import { formatISO } from 'date-fns';
 import { Download, Printer } from 'lucide-react';
 import { useEffect, useMemo } from 'react';
 import { Link } from 'react-router';
-import { useMeasuredDays, useWholeLog, useWriteLog, wholeLog } from '../../api/log';
-import { usePlanters } from '../../api/planters';
+import { useMeasuredDays, useRoundLog, useWriteLog, wholeLog } from '../../api/log';
+import { useRoundPlanters } from '../../api/planters';
 import { useRoundPlan } from '../../api/round';
 import { useAllSeasonPlans, useSeasonPlans } from '../../api/season';
 import { useWeather } from '../../api/weather';
@@ -41,8 +41,8 @@ export default function TodayPage() {
   // What the round needs besides comes along with the rest.
   useMeasuredDays();
   useAllSeasonPlans();
-  const planters = usePlanters();
-  const log = useWholeLog();
+  const planters = useRoundPlanters();
+  const log = useRoundLog();
   const weather = useWeather();
   const plan = useRoundPlan();
   return (
@@ -54,7 +54,15 @@ export default function TodayPage() {
         queries={[planters, log, weather, plan]}
       >
         {(all, entries, choice, round) => (
-          <Rounds planters={all} entries={entries} choice={choice} plan={round} />
+          <>
+            {all.more > 0 && (
+              <Text color="faint" mt="2">
+                These are the first {all.planters.length} planters that grow something; {all.more}{' '}
+                more have their logs.
+              </Text>
+            )}
+            <Rounds planters={all.planters} entries={entries} choice={choice} plan={round} />
+          </>
         )}
       </Fetched>
     </Page>
@@ -68,18 +76,12 @@ interface RoundsProps {
   plan: RoundPlan;
 }
 
-/** Most planters of one round. */
-const MOST = 120;
-
 const VIEWS = { round: 'The round', weeks: 'The weeks ahead' } as const;
 
 function Rounds({ planters, entries, choice, plan }: RoundsProps) {
   const view = useView(VIEWS);
   const growing = useMemo(
-    () =>
-      planters
-        .filter(({ design }) => design.planting.crops.some(({ count }) => count > 0))
-        .slice(0, MOST),
+    () => planters.filter(({ design }) => design.planting.crops.some(({ count }) => count > 0)),
     [planters],
   );
   const walked = useMemo(() => inOrder(growing, plan.order), [growing, plan.order]);

@@ -1,0 +1,56 @@
+import type { PagePath } from '@huerta/contract';
+import type { ComponentType } from 'react';
+
+type PageModule = () => Promise<{ default: ComponentType }>;
+
+/** The module of each page but the first, fetched when its address is opened. */
+export const PAGE_MODULES: Readonly<Record<Exclude<PagePath, '/'>, PageModule>> = {
+  '/new': () => import('../pages/start/StartPage'),
+  '/vessels': () => import('../pages/vessels/VesselsPage'),
+  '/today': () => import('../pages/today/TodayPage'),
+  '/away': () => import('../pages/away/AwayPage'),
+  '/year': () => import('../pages/year/YearPage'),
+  '/compare': () => import('../pages/compare/ComparePage'),
+  '/shopping': () => import('../pages/shopping/ShoppingPage'),
+  '/prices': () => import('../pages/prices/PricesPage'),
+  '/examples': () => import('../pages/examples/ExamplesPage'),
+  '/help': () => import('../pages/help/HelpPage'),
+  '/settings': () => import('../pages/settings/SettingsPage'),
+  '/settings/phone': () => import('../pages/settings/PhonePage'),
+  '/unsent': () => import('../pages/unsent/UnsentPage'),
+  '/planters/:id': () => import('../pages/bench/BenchPage'),
+  '/planters/:id/build': () => import('../pages/workshop/BuildPage'),
+  '/planters/:id/season': () => import('../pages/season/SeasonPage'),
+  '/planters/:id/log': () => import('../pages/log/LogPage'),
+  '/planters/:id/trouble': () => import('../pages/trouble/TroublePage'),
+};
+
+/** What a page asks of the server before anything else, below /api. */
+const ASKED_FIRST: Readonly<Partial<Record<PagePath, readonly string[]>>> = {
+  '/': ['/garden'],
+  '/today': ['/round/planters', '/round/log?of=round', '/weather', '/round', '/seasons'],
+};
+
+const patternOf = (path: string): RegExp => new RegExp(`^${path.replace(/:\w+/g, '[^/]+')}/?$`);
+
+/**
+ * Fetches the module of the page at an address, and what it asks the server, while the rest of the application is
+ * still on its way.
+ */
+export function fetchAhead(address: string): void {
+  for (const [path, fetchModule] of Object.entries(PAGE_MODULES))
+    if (patternOf(path).test(address)) void fetchModule().catch(() => undefined);
+  for (const [path, asked] of Object.entries(ASKED_FIRST))
+    if (patternOf(path).test(address)) asked.forEach(preload);
+}
+
+function preload(path: string): void {
+  const link = document.createElement('link');
+  Object.assign(link, {
+    rel: 'preload',
+    as: 'fetch',
+    crossOrigin: 'anonymous',
+    href: `/api${path}`,
+  });
+  document.head.append(link);
+}

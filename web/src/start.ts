@@ -1,0 +1,4 @@
+import { fetchAhead } from './app/pageModules';
+
+// Before the application itself, which is larger and takes longer.
+fetchAhead(window.location.pathname);
