@@ -57,9 +57,8 @@ export async function serve(
   return {
     base,
     memory: () =>
-      Number(
-        /VmHWM:\s+(\d+)/.exec(readFileSync(`/proc/${server.pid}/status`, 'utf8'))?.[1] ?? 0,
-      ) / 1024,
+      Number(/VmHWM:\s+(\d+)/.exec(readFileSync(`/proc/${server.pid}/status`, 'utf8'))?.[1] ?? 0) /
+      1024,
     async stop() {
       server.kill('SIGTERM');
       await once(server, 'exit');

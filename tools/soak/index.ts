@@ -73,7 +73,6 @@ const wrongIn = (counts: Counts): number =>
 const began = Date.now();
 const end = began + minutes * 60_000;
 const result: Record<string, Counts | string> = {};
-let wrong = 0;
 try {
   while (Date.now() < end) {
     for (const [name, run] of Object.entries(PARTS)) {
@@ -87,7 +86,8 @@ try {
       );
     }
   }
-  wrong = wrongIn(result as Counts);
+  const wrong = wrongIn(result as Counts);
+  process.exitCode = wrong > 0 ? 1 : 0;
   console.log(
     JSON.stringify(
       { minutes: Math.round((Date.now() - began) / 60_000), wrong, ...result },
@@ -98,4 +98,4 @@ try {
 } finally {
   remove();
 }
-process.exit(wrong > 0 ? 1 : 0);
+process.exit();

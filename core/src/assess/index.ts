@@ -1,6 +1,14 @@
 export { assess, evaluate, type Assessment } from './assess';
 export { bringsNoFault, faultsOf, judge, settled, type Judgement, type Settled } from './judge';
-export { climbUnder, figuresOf, growingDepthOf, mixBelow, rootRoom, runsOver, type Figures } from './figures';
+export {
+  climbUnder,
+  figuresOf,
+  growingDepthOf,
+  mixBelow,
+  rootRoom,
+  runsOver,
+  type Figures,
+} from './figures';
 export { partName } from './words';
 export { shimsOf, type Tilt } from './level';
 export { broughtAt, cautiousDays, daysToSay, type Autonomy } from './autonomy';

@@ -207,9 +207,16 @@ describe('an address with a secret of its own', () => {
     const answer = await house.get(path).set('Host', HOUSE).buffer().expect(200);
     expect(answer.text).toMatch(/^BEGIN:VCALENDAR/);
     const secret = path.split('/')[3]!;
-    await house.post(`/api/feeds/${secret}/days`).set('Host', HOUSE).send({ days: [day] }).expect(401);
+    await house
+      .post(`/api/feeds/${secret}/days`)
+      .set('Host', HOUSE)
+      .send({ days: [day] })
+      .expect(401);
     await house.get('/api/planters').set('Host', HOUSE).expect(401);
-    await house.get(path.replace(secret, `${secret}x`)).set('Host', HOUSE).expect(401);
+    await house
+      .get(path.replace(secret, `${secret}x`))
+      .set('Host', HOUSE)
+      .expect(401);
     // It is listed without its secret, and withdrawn.
     const { text } = await home.get('/api/feeds').expect(200);
     expect(text).toContain('Kitchen');
@@ -222,13 +229,20 @@ describe('an address with a secret of its own', () => {
     const { body } = await home.post('/api/planters').send({ design }).expect(201);
     const { id: planter } = body as { id: string };
     const weather = await made('weather');
-    await house.post(weather.path).set('Host', HOUSE).send({ days: [day] }).expect(200);
+    await house
+      .post(weather.path)
+      .set('Host', HOUSE)
+      .send({ days: [day] })
+      .expect(200);
     const float = await made('readings', planter);
     const readings = { by: 'Float', readings: [{ at: '2026-07-14T08:00:00.000Z', level: 0.05 }] };
     await house.post(float.path).set('Host', HOUSE).send(readings).expect(200);
     const { text } = await home.get(`/api/planters/${planter}/log`).expect(200);
     expect(text).toContain('Float');
-    await home.post('/api/feeds').send({ name: 'x', kind: 'readings', address: 'http://x' }).expect(400);
+    await home
+      .post('/api/feeds')
+      .send({ name: 'x', kind: 'readings', address: 'http://x' })
+      .expect(400);
     // Making and withdrawing is for this machine alone.
     await house.get('/api/feeds').set('Host', HOUSE).expect(401);
   });

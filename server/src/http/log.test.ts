@@ -104,7 +104,10 @@ test('a float of every quarter of an hour does not push out what people wrote', 
     ...entryOf(1, '2026-05-01T06:00:00.000Z'),
     did: { kind: 'did', what: 'planted' },
   };
-  await api.post('/api/log').send({ entries: [planted] }).expect(200);
+  await api
+    .post('/api/log')
+    .send({ entries: [planted] })
+    .expect(200);
   const now = Date.now();
   const quarter = 15 * 60_000;
   for (let from = 0; from < 6000; from += 500) {

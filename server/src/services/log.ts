@@ -6,7 +6,7 @@ import type { SetAsideTable } from '../store/setAside';
 import type { WeatherDayTable } from '../store/weatherDays';
 
 /** Which entries are asked for. */
-export interface LogAsked {
+interface LogAsked {
   /** One planter's; those of all where it is left out. */
   planter?: string | null;
   /** ISO times; from the first on, and before the second. */
@@ -28,7 +28,7 @@ export interface LogService {
 }
 
 /** Entries that are sent in one answer at the most; the rest is asked for by `before`. */
-export const MOST_ENTRIES = 5000;
+const MOST_ENTRIES = 5000;
 /** Days that a season is followed back, with some to spare. */
 const SEASON_DAYS = 420;
 const DAY_MS = 86_400_000;

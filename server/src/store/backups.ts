@@ -33,7 +33,7 @@ export const backupFile = (file: string, name: string): string =>
 const isOfDay = (name: string): boolean => !name.includes('T');
 const dayOf = (name: string): string => name.slice(0, 10);
 /** The name of a copy that is not the day's own. */
-export const nameBeside = (now: Date): string =>
+const nameBeside = (now: Date): string =>
   `${now.toISOString().slice(0, 10)}T${now.toISOString().slice(11, 19).replaceAll(':', '')}`;
 
 /**

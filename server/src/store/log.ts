@@ -2,7 +2,7 @@ import type { Sequelize } from 'sequelize';
 import { statementsOf } from './statements';
 
 /** An entry as it lies in the table: `entry` is JSON text, `at` an ISO time in full. */
-export interface LoggedRow {
+interface LoggedRow {
   id: string;
   planter: string;
   at: string;
@@ -10,7 +10,7 @@ export interface LoggedRow {
 }
 
 /** Which entries of a planter, or of all, are asked for: within a time, latest first. */
-export interface LogRange {
+interface LogRange {
   planter: string | null;
   /** ISO times; from the first on, and before the second. */
   since: string;

@@ -2,7 +2,7 @@ import type { Sequelize } from 'sequelize';
 import { statementsOf } from './statements';
 
 /** One entry of a build's progress. `value` is JSON text, `at` an ISO time in full. */
-export interface ProgressRow {
+interface ProgressRow {
   /** Its place in the table. */
   row: number;
   key: string;

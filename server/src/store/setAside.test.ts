@@ -59,7 +59,13 @@ beforeAll(async () => {
   const row = { createdAt: AT, lastAt: AT, hash: 'x'.repeat(43) };
   await database.devices.add({ ...row, id: uuid(1), name: 'Phone' });
   await database.devices.set('door', '{"open":false,"secure":false}');
-  await database.feeds.add({ ...row, id: uuid(2), name: 'Calendar', kind: 'calendar', planter: null });
+  await database.feeds.add({
+    ...row,
+    id: uuid(2),
+    name: 'Calendar',
+    kind: 'calendar',
+    planter: null,
+  });
   await database.photos.add({ id: uuid(3), hash: 'a'.repeat(64), width: 9, height: 9 }, AT);
   await garden.entries();
   await database.close();

@@ -162,7 +162,7 @@ export type CheckedTable = keyof typeof TABLES;
 export const CHECKED_TABLES = Object.keys(TABLES) as CheckedTable[];
 
 /** A row that was set aside. `row` is JSON: each column's value, or its bytes in hex where they are no text. */
-export interface SetAsideRow {
+interface SetAsideRow {
   n: number;
   origin: string;
   name: string;

@@ -55,7 +55,7 @@ export function Outbox() {
       if (running) return;
       running = true;
       let halted: Refusal | null = null;
-      let mine = false;
+      let mine: boolean;
       try {
         mine = await alone(LOCK, async () => {
           const { changed, ...result } = await sendEverything(client);

@@ -25,7 +25,7 @@ export function Addresses({ door }: { door: Door }) {
         do one thing, and nothing else in the garden.
       </Text>
       {door.open ? (
-        <Making addresses={door.addresses} />
+        <Making key={door.addresses.join()} addresses={door.addresses} />
       ) : (
         <Text mt="2" color="faint">
           Open the door first: the address leads through it.
