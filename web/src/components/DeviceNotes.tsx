@@ -1,7 +1,7 @@
 import { Box, Text } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
 import type { ReactNode } from 'react';
-import { Link } from 'react-router';
+import { Link, useLocation } from 'react-router';
 import { sayStorage, useLeftOut, useStorage } from '../device/storage';
 import { allUnsent } from '../device/unsent';
 
@@ -14,7 +14,9 @@ export function DeviceNotes() {
   const storage = sayStorage(useStorage());
   const rows = useLeftOut((left) => left.rows);
   const { data: unsent = [] } = useUnsent();
-  const refused = unsent.filter((one) => one.refused !== null).length;
+  const { pathname } = useLocation();
+  // Its own page says so itself.
+  const refused = pathname === '/unsent' ? 0 : unsent.filter((one) => one.refused !== null).length;
   return (
     <>
       {storage && <Line>{storage}</Line>}
@@ -49,6 +51,7 @@ function Line({ children }: { children: ReactNode }) {
       order="4"
       mx={{ base: '-3', md: '-5' }}
       px={{ base: '3', md: '5' }}
+      mb="-1.5"
       py="1.5"
       bg="harmWash"
       color="ink"

@@ -19,6 +19,7 @@ export function TopBar({ children }: { children?: ReactNode }) {
       gap={{ base: '2', md: '4' }}
       px={{ base: '3', md: '5' }}
       minH="3.5rem"
+      py="1.5"
       borderBottom="2px solid"
       borderColor="ink"
       flexWrap="wrap"
@@ -78,6 +79,7 @@ function Away() {
       order="3"
       mx={{ base: '-3', md: '-5' }}
       px={{ base: '3', md: '5' }}
+      mb="-1.5"
       py="1.5"
       bg="strawWash"
       color="strawInk"

@@ -1,4 +1,4 @@
-import { Box, Button, Input, Text } from '@chakra-ui/react';
+import { Box, Button, Field, Input, Text } from '@chakra-ui/react';
 import type { Door, Feed, FeedKind } from '@huerta/contract';
 import { useState } from 'react';
 import { useFeeds, useMakeFeed, useWithdrawFeed } from '../../api/home';
@@ -67,17 +67,15 @@ function Making({ addresses }: { addresses: readonly string[] }) {
           choices={Object.fromEntries(addresses.map((one) => [one, { name: one }]))}
           onChoose={setAddress}
         />
-        <label>
-          <Text as="span" fontWeight="bold">
-            What it is called
-          </Text>
+        <Field.Root>
+          <Field.Label>What it is called</Field.Label>
           <Input
             value={name}
             maxLength={40}
             placeholder={KINDS[kind].name}
             onChange={(event) => setName(event.target.value)}
           />
-        </label>
+        </Field.Root>
       </Box>
       <Button
         mt="3"
