@@ -1,7 +1,6 @@
-import { Box, Text } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
-import type { ReactNode } from 'react';
 import { Link, useLocation } from 'react-router';
+import { BarLine } from './BarLine';
 import { sayStorage, useLeftOut, useStorage } from '../device/storage';
 import { allUnsent } from '../device/unsent';
 
@@ -19,46 +18,25 @@ export function DeviceNotes() {
   const refused = pathname === '/unsent' ? 0 : unsent.filter((one) => one.refused !== null).length;
   return (
     <>
-      {storage && <Line>{storage}</Line>}
+      {storage && <BarLine of="harm">{storage}</BarLine>}
       {rows > 0 && (
-        <Line>
+        <BarLine of="harm">
           {rows === 1
             ? 'One thing that the server sent cannot be read and is left out.'
             : `${rows} things that the server sent cannot be read and are left out.`}{' '}
           Take the garden away as a file under Settings: it holds them as they are.
-        </Line>
+        </BarLine>
       )}
       {refused > 0 && (
-        <Line>
+        <BarLine of="harm">
           {refused === 1
             ? 'The server did not take one thing that was done here. It is kept on this device.'
             : `The server did not take ${refused} things that were done here. They are kept on this device.`}{' '}
           <Link to="/unsent" style={{ textDecoration: 'underline', fontWeight: 'bold' }}>
             See why
           </Link>
-        </Line>
+        </BarLine>
       )}
     </>
-  );
-}
-
-function Line({ children }: { children: ReactNode }) {
-  return (
-    <Box
-      role="status"
-      className="not-printed"
-      flex="1 0 100%"
-      order="4"
-      mx={{ base: '-3', md: '-5' }}
-      px={{ base: '3', md: '5' }}
-      mb="-1.5"
-      py="1.5"
-      bg="harmWash"
-      color="ink"
-      fontSize="sm"
-      lineHeight="1.3"
-    >
-      <Text as="span">{children}</Text>
-    </Box>
   );
 }

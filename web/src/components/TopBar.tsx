@@ -5,6 +5,7 @@ import { Link } from 'react-router';
 import { usePreferences } from '../app/preferences';
 import { useHeard } from '../device/heard';
 import { useStorage } from '../device/storage';
+import { BarLine } from './BarLine';
 import { DeviceNotes } from './DeviceNotes';
 import { writeAgo } from './dates';
 import { GardenWays } from './Ways';
@@ -70,23 +71,10 @@ function Away() {
   const ago = last > 0 ? writeAgo(last) : 'just now';
   const when = ago === 'just now' ? '' : `; last ${ago}`;
   return (
-    <Box
-      role="status"
-      fontSize="sm"
-      lineHeight="1.3"
-      // A line of its own under the others, whatever the width.
-      flex="1 0 100%"
-      order="3"
-      mx={{ base: '-3', md: '-5' }}
-      px={{ base: '3', md: '5' }}
-      mb="-1.5"
-      py="1.5"
-      bg="strawWash"
-      color="strawInk"
-    >
+    <BarLine of="attention">
       <b>Not heard from home{when}.</b> This shows what was last seen
       {keeps ? '; what you do is kept here and sent later.' : '.'}
-    </Box>
+    </BarLine>
   );
 }
 

@@ -177,6 +177,15 @@ test('where the browser refuses its database, what was done lies beside it until
   expect(third.useStorage.getState()).toEqual({ database: 'ok', keeps: true });
 });
 
+test('a full database says so, and what is written is kept beside it', async () => {
+  refusing('QuotaExceededError');
+  const page = opened();
+  await page.keepLogged([entry('one')]);
+  expect(page.useStorage.getState()).toEqual({ database: 'full', keeps: true });
+  expect(page.sayStorage(page.useStorage.getState())).toMatch('storage is full');
+  expect(await opened().waitingLog()).toHaveLength(1);
+});
+
 test('where it refuses both, the page says so, and keeps it while it is open', async () => {
   refusing('QuotaExceededError');
   Object.assign(globalThis.localStorage, {

@@ -54,9 +54,12 @@ export function liesOnlyHere(shelf: string, key: string, only: boolean): void {
 /** Whether this browser keeps what is done here. */
 export const keepsHere = (): boolean => useStorage.getState().keeps;
 
-/** What is said where it does not; null where all is well. */
+/** What is said where it does not, or only just; null where all is well. */
 export function sayStorage({ database, keeps }: Storage): string | null {
-  if (keeps) return null;
+  if (keeps)
+    return database === 'full'
+      ? 'This browser’s storage is full. What you write is still kept on this device, photos are not: make room in the browser’s settings.'
+      : null;
   return database === 'full'
     ? 'This browser’s storage is full, so what you do now is not kept on this device. Leave this page open until the server has it, or make room in the browser’s settings.'
     : 'This browser keeps nothing for Huerta, as in a private window. What you do now is not kept on this device: leave this page open until the server has it.';

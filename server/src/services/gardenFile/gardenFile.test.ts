@@ -173,12 +173,17 @@ test('a copy is put back whole, after a copy of all that there is, and can be pu
   await photos.put(randomUUID(), picture);
   const after = await contents(here);
 
+  const shown = async () =>
+    (JSON.parse(await here.services.garden.entries()) as { entries: { id: string }[] }).entries
+      .length;
+  expect(await shown()).toBe(kept.length - 1);
   // Of the same day too: what was there since lies in a copy of its own.
   const now = () => new Date('2026-05-01T18:00:00Z');
   const copies = copiesOf(here.database, here.file, () => undefined, now);
   expect(await copies.putBack('2026-05-02')).toBeNull();
   const put = await copies.putBack('2026-05-01');
   expect(put).toEqual({ before: '2026-05-01T180000' });
+  expect(await shown()).toBe(kept.length);
   const plain = ({ documents, ...rest }: Awaited<ReturnType<typeof contents>>) => ({
     ...rest,
     history: [],

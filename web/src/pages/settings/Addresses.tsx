@@ -7,6 +7,7 @@ import { ChoiceField } from '../../components/ChoiceField';
 import { writeAgo, writeDate } from '../../components/dates';
 import { notify } from '../../components/notices';
 import { Fetched } from '../../components/Page';
+import { Row } from './Row';
 import { Section } from './Section';
 
 const KINDS: Readonly<Record<FeedKind, { name: string; says: string }>> = {
@@ -130,40 +131,32 @@ function Made({ feeds }: { feeds: readonly Feed[] }) {
   return (
     <Box as="ul" listStyleType="none" mt="4" maxW="40rem" aria-label="Addresses that were given">
       {feeds.map(({ id, name, kind, createdAt, lastAt }) => (
-        <Box
-          as="li"
+        <Row
           key={id}
-          display="flex"
-          alignItems="center"
-          justifyContent="space-between"
-          gap="3"
-          borderTop="1px solid"
-          borderColor="rule"
-          py="2"
+          action={
+            <Button
+              aria-label={`Withdraw ${name}`}
+              color="harm"
+              disabled={withdraw.isPending}
+              onClick={() =>
+                withdraw.mutate(id, {
+                  onSuccess: () => notify(`‘${name}’ no longer works.`),
+                  onError: (error) => notify(error.message),
+                })
+              }
+            >
+              Withdraw
+            </Button>
+          }
         >
-          <Box minW="0">
-            <Text fontWeight="bold" overflowWrap="anywhere">
-              {name}
-            </Text>
-            <Text fontSize="sm" color="faint">
-              {KINDS[kind].says}; made on {writeDate(new Date(createdAt), 'time')}
-              {lastAt ? `; last used ${writeAgo(lastAt)}` : '; not used yet'}
-            </Text>
-          </Box>
-          <Button
-            aria-label={`Withdraw ${name}`}
-            color="harm"
-            disabled={withdraw.isPending}
-            onClick={() =>
-              withdraw.mutate(id, {
-                onSuccess: () => notify(`‘${name}’ no longer works.`),
-                onError: (error) => notify(error.message),
-              })
-            }
-          >
-            Withdraw
-          </Button>
-        </Box>
+          <Text fontWeight="bold" overflowWrap="anywhere">
+            {name}
+          </Text>
+          <Text fontSize="sm" color="faint">
+            {KINDS[kind].says}; made on {writeDate(new Date(createdAt), 'time')}
+            {lastAt ? `; last used ${writeAgo(lastAt)}` : '; not used yet'}
+          </Text>
+        </Row>
       ))}
     </Box>
   );

@@ -8,6 +8,7 @@ import { writeAgo, writeDate } from '../../components/dates';
 import { notify } from '../../components/notices';
 import { Fetched, Page } from '../../components/Page';
 import { Addresses } from './Addresses';
+import { Row } from './Row';
 import { Section } from './Section';
 
 /** Opens the door to the house's network, shows a code to scan, and lists who was let in. */
@@ -171,39 +172,31 @@ function Devices({ door }: { door: Door }) {
       ) : (
         <Box as="ul" listStyleType="none" maxW="40rem">
           {door.devices.map(({ id, name, createdAt, lastAt }) => (
-            <Box
-              as="li"
+            <Row
               key={id}
-              display="flex"
-              alignItems="center"
-              justifyContent="space-between"
-              gap="3"
-              borderTop="1px solid"
-              borderColor="rule"
-              py="2"
+              action={
+                <Button
+                  aria-label={`Shut ${name} out`}
+                  color="harm"
+                  disabled={shutOut.isPending}
+                  onClick={() =>
+                    shutOut.mutate(id, {
+                      onSuccess: () => notify(`‘${name}’ is shut out.`),
+                      onError: (error) => notify(error.message),
+                    })
+                  }
+                >
+                  Shut out
+                </Button>
+              }
             >
-              <Box minW="0">
-                <Text fontWeight="bold" overflowWrap="anywhere">
-                  {name}
-                </Text>
-                <Text fontSize="sm" color="faint">
-                  Let in on {writeDate(new Date(createdAt), 'time')}; last came {writeAgo(lastAt)}
-                </Text>
-              </Box>
-              <Button
-                aria-label={`Shut ${name} out`}
-                color="harm"
-                disabled={shutOut.isPending}
-                onClick={() =>
-                  shutOut.mutate(id, {
-                    onSuccess: () => notify(`‘${name}’ is shut out.`),
-                    onError: (error) => notify(error.message),
-                  })
-                }
-              >
-                Shut out
-              </Button>
-            </Box>
+              <Text fontWeight="bold" overflowWrap="anywhere">
+                {name}
+              </Text>
+              <Text fontSize="sm" color="faint">
+                Let in on {writeDate(new Date(createdAt), 'time')}; last came {writeAgo(lastAt)}
+              </Text>
+            </Row>
           ))}
         </Box>
       )}

@@ -10,6 +10,7 @@ import { notify } from '../../components/notices';
 import { Fetched, Page } from '../../components/Page';
 import { Writer } from '../../components/Writer';
 import { Writing } from '../../components/Writing';
+import { Row } from './Row';
 import { Section } from './Section';
 import { BringIn } from './BringIn';
 
@@ -146,29 +147,21 @@ function Copies() {
           ) : (
             <Box as="ul" listStyleType="none" mt="2" maxW="34rem">
               {copies.map((copy) => (
-                <Box
-                  as="li"
+                <Row
                   key={copy.name}
-                  display="flex"
-                  alignItems="center"
-                  justifyContent="space-between"
-                  gap="3"
-                  borderTop="1px solid"
-                  borderColor="rule"
-                  py="1"
+                  action={
+                    <Button
+                      disabled={putBack.isPending}
+                      aria-label={`Put back ${called(copy)}`}
+                      onClick={() => restore(copy)}
+                    >
+                      Put back
+                    </Button>
+                  }
                 >
-                  <span>
-                    {called(copy)}, {megabytes(copy.bytes, number)}
-                    {!copy.daily && ', kept beside the daily ones'}
-                  </span>
-                  <Button
-                    disabled={putBack.isPending}
-                    aria-label={`Put back ${called(copy)}`}
-                    onClick={() => restore(copy)}
-                  >
-                    Put back
-                  </Button>
-                </Box>
+                  {called(copy)}, {megabytes(copy.bytes, number)}
+                  {!copy.daily && ', kept beside the daily ones'}
+                </Row>
               ))}
             </Box>
           )

@@ -2,6 +2,7 @@
 import { screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import type { Door, RestorePreview } from '@huerta/contract';
+import { Notices } from '../../components/notices';
 import { forgetSeen } from '../../device/seen';
 import { Around } from '../../testing/bench';
 import { show } from '../../testing/render';
@@ -141,7 +142,14 @@ test('a phone sees how it is written and takes the garden along, but opens no do
 
 test('a daily copy is put back by one press, and what there was stays to be put back too', async () => {
   const { log, user } = house();
-  show(<Around>{<SettingsPage />}</Around>);
+  show(
+    <Around>
+      <>
+        <SettingsPage />
+        <Notices />
+      </>
+    </Around>,
+  );
   await user.click(await screen.findByRole('button', { name: 'Put back 2\u00a0May 2026' }));
   await waitFor(() =>
     expect(log).toContainEqual(
