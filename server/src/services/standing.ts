@@ -45,7 +45,7 @@ interface Ready {
 }
 
 /** How long after a change it is worked out, so that several at once count as one. Milliseconds. */
-const REST_MS = 1500;
+const REST_MS = 250;
 /** How long a page that opens is given to work it out by itself, milliseconds. */
 const LEFT_MS = 12_000;
 const HOUR_MS = 3_600_000;

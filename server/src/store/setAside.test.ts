@@ -211,3 +211,26 @@ test('migrations that are no Huerta’s are damage; those of a newer one are not
   await writeFile(join(folder, 'm6'), 'no garden');
   await expect(openDatabase(join(folder, 'm6'))).rejects.toThrow(DamagedGarden);
 });
+
+test('what programs may write stays: ids in large letters, times without their thousandths', async () => {
+  const file = join(folder, 'large.sqlite');
+  const database = await openDatabase(file);
+  const services = servicesOf(database);
+  const id = '3F0E6C3A-9A4E-4D8C-8F1E-0A6A3A1B2C3D';
+  const value = STARTING_POINTS[0]!.design;
+  await services.planters.save(
+    id,
+    { revision: 0, saveId: null, after: [] },
+    { name: 'Large', value },
+  );
+  const at = '2026-07-01T08:00:00Z';
+  await services.log.add([
+    {
+      ...{ id: '4F0E6C3A-9A4E-4D8C-8F1E-0A6A3A1B2C3D', planter: id, at, by: '', text: '' },
+      ...{ did: { kind: 'did', what: 'planted' }, typed: '', instead: null, gone: false },
+    },
+  ]);
+  await services.progress.send(id, [{ key: 'done/measure', value: true, at }]);
+  expect(await database.setAside.check()).toBe(0);
+  await database.close();
+});

@@ -7,13 +7,14 @@ import { statementsOf, type Statement } from './statements';
  * other statements may trust what they read. What a row may be is said here, once for each table.
  */
 
-const HEX = '[0-9a-f]';
+/** Programs may write ids with large letters. */
+const HEX = '[0-9a-fA-F]';
 const hex = (count: number): string => HEX.repeat(count);
 const UUID = `'${[8, 4, 4, 4, 12].map(hex).join('-')}'`;
 const isUuid = (column: string): string => `${column} GLOB ${UUID}`;
 const isText = (column: string): string => `typeof(${column}) = 'text'`;
 const isTime = (column: string): string =>
-  `(${column} GLOB '[0-9][0-9][0-9][0-9]-[0-9][0-9]-[0-9][0-9]T[0-9][0-9]:[0-9][0-9]:[0-9][0-9].[0-9][0-9][0-9]Z'
+  `(${column} GLOB '[0-9][0-9][0-9][0-9]-[0-9][0-9]-[0-9][0-9]T[0-9][0-9]:[0-9][0-9]:[0-9][0-9]*Z'
     AND julianday(${column}) IS NOT NULL)`;
 const isCount = (column: string): string => `(typeof(${column}) = 'integer' AND ${column} >= 1)`;
 const isJson = (column: string): string => `(${isText(column)} AND json_valid(${column}))`;

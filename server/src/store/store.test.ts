@@ -13,6 +13,7 @@ import sqlite3 from 'sqlite3';
 import { DEMO_GARDEN, loadDemoGarden } from '../demo/garden';
 import { servicesOf } from '../services';
 import { thinned } from '../services/thinned';
+import { readingId } from './readings';
 import { openDatabase, type Database } from './database';
 import { migrateDatabase } from './migrate';
 
@@ -236,4 +237,44 @@ test('what a stricter rule forbids opens as it was kept, and may stay so, but no
   await expect(planters.create({ name: 'New', value: impossible })).rejects.toThrow(
     'no room for soil',
   );
+});
+
+test('readings among the entries of people become a series of their own; rows of a table stay entries', async () => {
+  const old = new Sequelize({
+    dialect: 'sqlite',
+    dialectModule: sqlite3,
+    storage: file,
+    logging: false,
+  });
+  await mkdir(dirname(file), { recursive: true });
+  await migrateDatabase(old, '011-add-photos');
+  const planter = '3f0e6c3a-9a4e-4d8c-8f1e-0a6a3a1b2c3d';
+  const at = '2026-07-01T08:00:00.000Z';
+  const told = readingId(planter, 'Float', at, 'level');
+  // A row of a table that was brought in has an id that follows from what it says too.
+  const row = '5f0e6c3a-9a4e-5d8c-8f1e-0a6a3a1b2c3d';
+  const mine = '6f0e6c3a-9a4e-4d8c-8f1e-0a6a3a1b2c3d';
+  for (const [id, by] of [
+    [told, 'Float'],
+    [row, ''],
+    [mine, 'Float'],
+  ] as const) {
+    const did = { kind: 'level', depth: 0.05 };
+    const entry = {
+      ...{ id, planter, at, by, did, text: '', typed: '', instead: null, gone: false },
+    };
+    await old
+      .getQueryInterface()
+      .bulkInsert('log_entries', [
+        { id, planter, at, entry: JSON.stringify(entry), received_at: at },
+      ]);
+  }
+  await old.close();
+  const database = await open();
+  const series = await database.readings.of(planter, '', '9999', 10);
+  expect(series).toMatchObject([{ id: told, sensor: 'Float', kind: 'level', depth: 0.05 }]);
+  const { entries } = await servicesOf(database).log.of({ planter });
+  expect(entries.map(({ id }) => id).sort()).toEqual([told, row, mine].sort());
+  const rows = await database.log.of({ planter, since: '', before: '9999', most: 10 });
+  expect(rows.map(({ id }) => id).sort()).toEqual([row, mine].sort());
 });
