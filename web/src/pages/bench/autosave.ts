@@ -37,6 +37,11 @@ export interface AutosaveOptions {
   onState(state: SaveState): void;
 }
 
+/** Gateways that answer in the place of a server that does not. */
+const GATEWAYS: readonly (number | null)[] = [null, 502, 503, 504];
+const sayNotNow = (status: number | null): string =>
+  GATEWAYS.includes(status) ? 'The server does not answer.' : 'The server cannot take it just now.';
+
 /** Rest after the last change before it is saved, and before the first try again. Milliseconds. */
 const REST_MS = 500;
 const RETRY_MS = 3000;
@@ -104,12 +109,12 @@ export function createAutosave(options: AutosaveOptions): Autosave {
   };
 
   const giveUp = (error: unknown): void => {
-    const { kind, sentence, problem } = refusalIn(error);
+    const { kind, status, sentence, problem } = refusalIn(error);
     if (problem?.kind === 'conflict' && problem.current) {
       blocked = true;
       onState({ kind: 'conflict', current: planterResourceSchema.parse(problem.current) });
     } else if (kind === 'later') {
-      onState({ kind: 'later', detail: sentence });
+      onState({ kind: 'later', detail: problem?.detail ?? sayNotNow(status) });
       later(waits.next());
     } else {
       onState({ kind: 'refused', detail: sentence });
