@@ -4,6 +4,7 @@ import type { LogTable } from '../store/log';
 import { readingId, type ReadingRow, type ReadingTable } from '../store/readings';
 import type { SetAsideTable } from '../store/setAside';
 import type { WeatherDayTable } from '../store/weatherDays';
+import { parsedJson } from './json';
 
 /** Which entries are asked for. */
 interface LogAsked {
@@ -164,11 +165,3 @@ export const weatherDayService = (
     return days;
   },
 });
-
-function parsedJson(text: string): unknown {
-  try {
-    return JSON.parse(text);
-  } catch {
-    return null;
-  }
-}

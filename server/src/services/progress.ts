@@ -3,6 +3,7 @@ import { merged, progressEntrySchema, type ProgressEntry } from '@huerta/core';
 import type { ProgressTable } from '../store/progress';
 import type { SetAsideTable } from '../store/setAside';
 import type { Documents } from './documents';
+import { parsedJson } from './json';
 
 /** How far builds have come. */
 export interface ProgressService {
@@ -56,12 +57,4 @@ export function orderedAt(at: string, known: string | null, now: Date): string {
   const stands = known === null ? -Infinity : Date.parse(known);
   const latest = Math.max(now.getTime(), stands + 1);
   return new Date(Math.min(made, latest)).toISOString();
-}
-
-function parsedJson(text: string): unknown {
-  try {
-    return JSON.parse(text);
-  } catch {
-    return undefined;
-  }
 }
