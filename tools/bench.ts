@@ -6,6 +6,7 @@ import type { PlanterDesign } from '@huerta/core';
 import { build } from 'vite';
 import { CHROMIUM } from '../e2e/playwright.config';
 import { besideBare, besidePaper, manyPlanters } from './benchServer';
+import { calibration } from './benchCalibration';
 import { tending } from './benchTend';
 import { fields, outlook, searching, seasons } from './benchSeason';
 import { median, quantile, round, sortedBy, type Core } from './measure';
@@ -324,7 +325,7 @@ try {
     saveMs: async () => round(await saves()),
     besideBare: () => besideBare(base),
     besidePaper: () => besidePaper(base),
-    tending: () => tending(browser),
+    tending: async () => ({ ...(await tending(browser)), calibration: calibration(core) }),
     // Last: the garden is large from here on.
     manyPlanters: async () => ({
       ...(await manyPlanters(browser, base)),

@@ -1,3 +1,5 @@
+export { dayTableOf, DRAWN, GAINED, SHARE, type DayTable } from './dayTable';
+export { modelOf, type Model } from './model';
 export { runSeason } from './season';
 export {
   plantsSuffer,

@@ -70,7 +70,7 @@ function missing(days: readonly SeasonDay[], begin: number, end: number): number
 }
 
 /** Takes a planter from day to day. */
-function runner(model: Model, state: State, options: SeasonOptions) {
+export function runner(model: Model, state: State, options: SeasonOptions) {
   const air: Air = { rain: 0, dries: 0, below: 0, span: HOUR, ponded: false };
   const bottom = bottomEnd(model, state, air);
   const top = topEnd(model, state, air);
@@ -85,7 +85,12 @@ function runner(model: Model, state: State, options: SeasonOptions) {
     growRoots(model, state, (weather.tMin + weather.tMax) / 2, rootsOn(planting, age));
     const asks = demandOn(model.design, weather.et, model.surface, model.tray, growth);
     const day = newDay(weather.date, growth, state);
-    const rain = model.open ? weather.rain : 0;
+    throughHours(asks, model.open ? weather.rain : 0, day);
+    return day;
+  }
+
+  /** A day with roots as they are. @param rain metres */
+  function throughHours(asks: Demand, rain: number, day: SeasonDay): void {
     const wet = wetHours(rain);
     lack.air = 0;
     lack.water = 0;
@@ -94,7 +99,6 @@ function runner(model: Model, state: State, options: SeasonOptions) {
       throughBlock(block, asks, block.rains ? rain / wet : 0, day);
     }
     close(day);
-    return day;
   }
 
   /** @param rain metres an hour */
@@ -190,10 +194,10 @@ function runner(model: Model, state: State, options: SeasonOptions) {
     }
   }
 
-  return { state, through };
+  return { state, through, throughHours };
 }
 
-const newDay = (date: string, { stage }: Growth, { level, water }: State): SeasonDay => ({
+export const newDay = (date: string, { stage }: Growth, { level, water }: State): SeasonDay => ({
   date,
   stage,
   level,

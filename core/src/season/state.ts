@@ -30,16 +30,34 @@ const FIRST_STEP = 600;
 
 /** A full reservoir, soil that hangs above it, and roots as they are so many days after planting. */
 export function fullState(model: Model, age: number): State {
-  const { count, cells, base, brim, full, barrel } = model;
-  const h = Float64Array.from({ length: count }, (_, i) => brim - base - (i + 0.5) * cells.dz);
+  const { base, brim, full, barrel } = model;
+  const tip = rootsAfter(model, age, brim);
+  return stateAt(model, { suction: base - brim, water: full, barrel: barrel?.volume ?? 0, tip });
+}
+
+/** Water at rest: what hangs in the soil above a suction at its base, and what is in the reservoir. */
+export interface AtRest {
+  /** Suction at the soil base, metres; negative where water stands in the soil. */
+  suction: number;
+  /** m³ */
+  water: number;
+  barrel: number;
+  /** How far down the roots are, metres above the inside floor. */
+  tip: number;
+}
+
+/** The state of a planter whose water is at rest. */
+export function stateAt(model: Model, { suction, water, barrel, tip }: AtRest): State {
+  const { count, cells, reservoir } = model;
+  const h = Float64Array.from({ length: count }, (_, i) => -suction - (i + 0.5) * cells.dz);
   return {
     h,
     soil: solver(cells, h, REST),
-    water: full,
-    barrel: barrel?.volume ?? 0,
-    level: brim,
+    water,
+    barrel,
+    level: reservoir.level(water),
     pond: 0,
-    tip: rootsAfter(model, age, brim),
+    tip,
     roots: new Float64Array(count),
     sink: new Float64Array(count),
     step: FIRST_STEP,

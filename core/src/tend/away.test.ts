@@ -1,9 +1,10 @@
 import { SITES } from '../catalog';
-import { daysBetween } from '../climate';
+import { daysBetween, weatherOf } from '../climate';
 import { STARTING_POINTS } from '../design';
+import { assemble } from '../planter';
+import { runSeason } from '../season';
 import { gardenAway, oneChange } from './away';
-import { runThirsty } from './thirst';
-import { tendedOf, type TendedQuestion } from './state';
+import type { TendedQuestion } from './state';
 
 const TODAY = '2026-07-15';
 const ask = (id: string): TendedQuestion => ({
@@ -51,18 +52,15 @@ describe('a garden while nobody is at home', () => {
     );
     // Held against the season itself, with a weather that the plan did not use.
     for (const { id, question } of planters) {
-      const made = tendedOf(question)!;
       const own = visits.filter(({ fills }) => fills.some((fill) => fill.id === id));
-      const days = [...made.tended.weather, ...made.ahead(32, 9)].filter(
-        ({ date }) => date >= '2026-07-14' && date < until,
-      );
+      const days = weatherOf(SITES.vallesol, '2026-07-14', 32, 909);
       const given = [from, ...own.map(({ date }) => date), '2026-07-14', '2026-07-16'];
-      const run = runThirsty(
-        made.tended,
-        days,
-        1,
-        given.map((date) => ({ where: 'tube', date, volume: null })),
-      );
+      const run = runSeason(assemble(question.design), days, {
+        planted: question.planted!,
+        filling: { kind: 'never' },
+        refillAt: 0,
+        waterings: given.map((date) => ({ where: 'tube', date, volume: null })),
+      });
       const short = run.days.filter(({ date, stress }) => date >= from && stress === 'dry');
       expect(short).toHaveLength(0);
     }

@@ -1,21 +1,28 @@
-import { dayAfter, daysBetween } from '../climate';
+import { chance, dayAfter, daysBetween } from '../climate';
 import { applyPatch, type Patch } from '../design';
 import { contradictions } from '../planter';
 import type { Message } from '../quantity';
-import { changesOf, spreadOf, type SeasonRun } from '../season';
-import { below } from './belief';
-import { tendedOf, type TendedQuestion } from './state';
-import { runThirsty, thirstOf } from './thirst';
+import { changesOf, spreadOf } from '../season';
+import {
+  copyOf,
+  dayOutOf,
+  evenly,
+  goesShort,
+  roomIn,
+  throughDay,
+  type FilterSetting,
+  type Particles,
+} from './filter';
+import { storyOf, tendedOf, type TendedQuestion } from './state';
 
 /**
  * A whole garden while nobody is at home: what lasts, for how sure, and the fewest visits of a neighbour that keep all
- * alive. All is kept full until the morning of leaving, and filled on each visit; a run is one weather to come and one part
- * of what is believed of the thirst.
+ * alive. All is full on the morning of leaving, and filled on each visit; a run is one of the stories that a planter's log
+ * leaves open, in a weather of its own.
  */
 
-/** Runs of each planter: parts of the belief, and weathers. */
-const SHARES = [0.1, 0.5, 0.9] as const;
-const WEATHERS = 3;
+/** Runs of each planter. */
+const RUNS = 160;
 /** Most visits that a neighbour is asked for; what wants more is not kept by visits. */
 const MOST_VISITS = 14;
 /** A planter counts as lasting so long as it does in all runs but this share of them. */
@@ -76,45 +83,48 @@ interface Stretch {
 }
 
 /** Days before leaving on which it is kept full, so that the soil is as wet as it is then. */
-const KEPT = 5;
+const KEPT = 2;
+
+/** Fills all particles to the brim. @returns what went into each, m³ */
+function fill(setting: FilterSetting, particles: Particles): Float64Array {
+  const given = Float64Array.from({ length: RUNS }, (_, i) => roomIn(setting, particles, i));
+  particles.water.fill(setting.table.full);
+  particles.barrel.fill(setting.model.barrel?.volume ?? 0);
+  return given;
+}
 
 /** @returns null where nothing grows yet */
 function aloneOf(id: string, question: TendedQuestion, from: string, until: string): Alone | null {
   const made = tendedOf(question);
   if (!made) return null;
-  const { belief } = thirstOf(made.tended);
-  const factors = SHARES.map((share) => below(belief, share));
-  const begin = dayAfter(from, -KEPT);
-  const weathers = Array.from({ length: WEATHERS }, (_, seed) =>
-    [...made.tended.weather, ...made.ahead(daysBetween(question.today, until), seed + 1)].filter(
-      ({ date }) => date >= begin,
-    ),
-  );
+  const { setting, seed } = made;
+  const { particles } = storyOf(question, made);
+  const kept = evenly(particles, RUNS, chance(seed));
+  kept.soil.fill(setting.table.rested);
+  for (let day = -KEPT; day < 0; day += 1) {
+    fill(setting, kept);
+    throughDay(setting, kept, dayAfter(from, day), chance(seed + day + KEPT), null);
+  }
+  const days = daysBetween(from, until);
   return {
     id,
     runs(fills) {
-      const days = [...Array.from({ length: KEPT }, (_, i) => i - KEPT), 0, ...fills];
-      const waterings = days.map((day) => ({
-        where: 'tube' as const,
-        date: dayAfter(from, day),
-        volume: null,
-      }));
-      return factors.flatMap((factor) =>
-        weathers.map((days) =>
-          stretchOf(runThirsty(made.tended, days, factor, waterings), from, until),
-        ),
-      );
+      const now = copyOf(kept);
+      const out = dayOutOf(RUNS);
+      const runs = Array.from({ length: RUNS }, (): Stretch => ({ short: [], filled: [] }));
+      for (let day = 0; day < days; day += 1) {
+        const given = day === 0 || fills.includes(day) ? fill(setting, now) : null;
+        // The same weather whatever is filled, so that what a visit does is seen.
+        throughDay(setting, now, dayAfter(from, day), chance(seed + 7919 * (day + 1)), null, out);
+        runs.forEach(({ short, filled }, i) => {
+          short.push(goesShort(setting, now, out, i));
+          filled.push(given?.[i] ?? 0);
+        });
+      }
+      return runs;
     },
   };
 }
-
-const stretchOf = ({ days }: SeasonRun, from: string, until: string): Stretch => {
-  const mine = days.filter(({ date }) => date >= from && date < until);
-  return {
-    short: mine.map(({ stress }) => stress === 'dry'),
-    filled: mine.map(({ filled }) => filled),
-  };
-};
 
 /** Days from a day on, of those of the absence, until plants go short: in each run; all that are left where they never do. */
 function lasting(runs: readonly Stretch[], since: number): number[] {

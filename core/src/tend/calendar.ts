@@ -96,10 +96,11 @@ function filling(
   { forecast: { next }, room, certain }: TendedState,
 ): CalendarEvent[] {
   // Nothing to fill as far as it is looked ahead.
-  if (next.late === null && next.early === next.likely && next.likely > today) return [];
-  const from = next.early < today ? today : next.early;
+  if (certain && next.late === null && next.early === next.likely && next.likely > today) return [];
+  const from = next.early < today || !certain ? today : next.early;
   const last = next.late ?? next.likely;
-  const likely = next.likely < today ? today : next.likely;
+  // One of which nothing is known is dipped today.
+  const likely = next.likely < today || !certain ? today : next.likely;
   return [
     {
       uid: `fill-${id}`,
@@ -110,7 +111,9 @@ function filling(
       likely,
       task: certain ? say`Fill` : say`Dip, and fill if it is low`,
       title: certain ? say`Fill ${design.name}` : say`Dip ${design.name}, and fill it if it is low`,
-      about: say`Likely on ${likely}. It takes about ${q(room.middle, 'volume')} today.`,
+      about: certain
+        ? say`Likely on ${likely}. It takes about ${q(room.middle, 'volume')} today.`
+        : say`How high its water stands is not known. Full it holds ${q(room.high, 'volume')} more at most.`,
     },
   ];
 }
@@ -120,7 +123,7 @@ function duties(id: string, question: TendedQuestion): CalendarEvent[] {
   const { design, site, today } = question;
   const made = tendedOf(question);
   if (!made) return [];
-  const { began, figures, tended } = made;
+  const { began, figures, entries } = made;
   const seen = new Map<string, Duty>();
   for (let on = 0; on <= AHEAD; on += STEP) {
     const day = dayAfter(today, on);
@@ -130,7 +133,7 @@ function duties(id: string, question: TendedQuestion): CalendarEvent[] {
       planted: began,
       today: day,
       site,
-      entries: tended.entries,
+      entries,
     });
     for (const duty of due) if (!seen.has(duty.id)) seen.set(duty.id, duty);
   }

@@ -17,17 +17,16 @@ export {
   type LogEntry,
 } from './entry';
 export { canOf, readLine, type DepthOf, type LineReading, type ReadLine } from './readLine';
-export { quantilesOf, type Quantiles } from './belief';
-export { forecastOf, type Forecast } from './forecast';
-export { runThirsty, thirstOf, type Surprise, type Tended, type Thirst } from './thirst';
+export { WEATHERS, type Forecast, type Quantiles, type Surprise, type Weathers } from './filter';
 export {
   followedFrom,
   plantedInLog,
   stateOf,
-  tendedOf,
-  weatherThatWas,
+  measuredOf,
+  weathersThere,
   type TendedQuestion,
   type TendedState,
+  type Thirst,
 } from './state';
 export { markOf, questionOf, standingMark } from './mark';
 export { sayDid } from './words';

@@ -5,18 +5,32 @@ import {
   dayOfYear,
   daysBetween,
   hargreavesEt,
-  roomDay,
-  weatherOf,
   type MeasuredDay,
   type WeatherDay,
 } from '../climate';
 import type { PlanterDesign } from '../design';
-import { assemble } from '../planter';
+import { assemble, type Planter } from '../planter';
 import { plantedOn } from '../season';
 import { dutiesOf, type Duty } from './duties';
 import { holding, type LogEntry } from './entry';
-import { forecastOf, type Forecast } from './forecast';
-import { runThirsty, thirstOf, wateringsOf, withRain, type Thirst, type Tended } from './thirst';
+import {
+  beginning,
+  followKept,
+  forecastFrom,
+  roomIn,
+  seedOf,
+  settingOf,
+  spreadOver,
+  storyKeeper,
+  weathersOf,
+  type FilterSetting,
+  type Forecast,
+  type Quantiles,
+  type Story,
+  type Surprise,
+  type Weathers,
+} from './filter';
+import { markOf } from './mark';
 
 /** What is asked about a planter that is tended. */
 export interface TendedQuestion {
@@ -25,36 +39,50 @@ export interface TendedQuestion {
   planted: string | null;
   /** The planter's log, as it came. */
   entries: readonly LogEntry[];
-  /** A made-up site, or days of one's own; days that are missing are made up for the site. */
+  /** A made-up site, or days of one's own; days that are missing are spread over many that the site may have. */
   site: Site;
   days: readonly MeasuredDay[];
   /** ISO date. */
   today: string;
 }
 
+/** What was learned of a planter from its log. */
+export interface Thirst {
+  /** How many times what is reckoned its plants drink. */
+  factor: Quantiles;
+  /** Readings that it comes from. */
+  readings: number;
+  surprises: readonly Surprise[];
+  /** The day of the last filling that ran; null where none is noted. */
+  fullOn: string | null;
+}
+
 /** How a planter stands today. */
 export interface TendedState {
+  /** The day of planting. */
+  planted: string;
   thirst: Thirst;
   forecast: Forecast;
   /** Litres that fill it now, m³: tenth, half and nine tenths. */
-  room: Forecast['water'];
+  room: Quantiles;
   /** Days from today until it is to be filled: earliest, likely. */
   daysLeft: { early: number; likely: number };
   /** `now`: fill it; `look`: not sure, dip it first; `soon`: within two days; `later`. */
   wants: 'now' | 'look' | 'soon' | 'later';
   /** What else is due. */
   duties: readonly Duty[];
-  /** Whether a filling was ever noted, or all is reckoned from the day of planting. */
+  /** Whether anything of its water was ever noted: a filling, a dip, or a planting not long ago. */
   certain: boolean;
-  /** How it likely was since planting: level by day, metres, and what was filled, m³, measured or worked out. */
+  /** How it likely was: level by evening, metres, and what was filled, m³, measured or worked out. */
   past: { from: string; levels: readonly number[]; filled: readonly number[] };
 }
 
-/** Weathers to come that a forecast goes through, and its farthest day. */
-const AHEAD = 3;
+/** Days for which a strange reading is still told. */
+const RECENT = 21;
+/** The farthest and the nearest day that is looked ahead. */
 const FARTHEST = 45;
 const NEAREST = 6;
-/** Longest that a season is followed after planting, days; what was planted before that has its log alone. */
+/** Longest that a planter is followed, days; what was planted before that has its log alone. */
 const LONGEST = 360;
 
 /** The day of the first planting in a log, or null. @param entries those that hold */
@@ -68,58 +96,97 @@ export const plantedInLog = (entries: readonly LogEntry[]): string | null =>
 export const followedFrom = ({ design, planted, entries, site, today }: TendedQuestion): string =>
   plantedInLog(entries) ?? plantedOn(planted, design.planting, today, site.latitude);
 
-/** The weather that was: days of one's own where there are any, made up for the site where not. */
-export function weatherThatWas(
-  { site, days }: Pick<TendedQuestion, 'site' | 'days'>,
-  from: string,
-  until: string,
-): WeatherDay[] {
-  const count = Math.max(daysBetween(from, until), 0);
-  const own = new Map(days.map((day) => [day.date, day]));
+/** Days as they were measured, with what they evaporate. */
+export function measuredOf({ site, days }: Pick<TendedQuestion, 'site' | 'days'>): WeatherDay[] {
   const latitude = (site.latitude * Math.PI) / 180;
-  return weatherOf(site, from, count, 0).map((day) => {
-    const measured = own.get(day.date);
-    if (!measured) return day;
-    const et = measured.et ?? hargreavesEt(measured, { latitude }, dayOfYear(day.date));
-    return { ...measured, et };
-  });
+  return days.map((day) => ({
+    ...day,
+    et: day.et ?? hargreavesEt(day, { latitude }, dayOfYear(day.date)),
+  }));
 }
 
-/** A planter with its log and the weather that was, ready to be run. */
+const byDate = (days: readonly WeatherDay[]): Map<string, WeatherDay> =>
+  new Map(days.map((day) => [day.date, day]));
+
+/** Weathers that may have been and may come where a garden stands, by what was measured. */
+export const weathersThere = (
+  question: Pick<TendedQuestion, 'site' | 'days'>,
+  indoors = false,
+): Weathers => weathersOf(question.site, byDate(measuredOf(question)), indoors);
+
+/** Rain that somebody noted, metres by ISO date. */
+const rainIn = (entries: readonly LogEntry[]): Map<string, number> =>
+  new Map(
+    entries.flatMap(({ at, did }) =>
+      did.kind === 'rain' ? [[at.slice(0, 10), did.depth] as const] : [],
+    ),
+  );
+
+/** A planter with its log, ready to be followed. */
 export interface ReadyTended {
-  tended: Tended;
+  planter: Planter;
   figures: Figures;
-  /** The day of planting, also where that is too long ago to be run from. */
+  setting: FilterSetting;
+  /** Entries that hold since planting, in their order. */
+  entries: readonly LogEntry[];
+  /** The day of planting, also where that is too long ago to be followed from. */
   began: string;
-  /** A weather to come: so many days from today on, made up by a seed. */
-  ahead(days: number, seed: number): WeatherDay[];
+  seed: number;
 }
 
 /**
- * Puts a planter together with its log and the weather that was.
+ * Puts a planter together with its log.
  *
  * @returns null before it is planted, or where nobody has said when
  */
 export function tendedOf(question: TendedQuestion): ReadyTended | null {
-  const entries = holding(question.entries);
+  const held = holding(question.entries);
   const { design, site, today } = question;
   // Nobody has said that anything grows in it.
-  if (entries.length === 0 && question.planted === null) return null;
-  const began = followedFrom({ ...question, entries });
+  if (held.length === 0 && question.planted === null) return null;
+  const began = followedFrom({ ...question, entries: held });
   if (began > today) return null;
   const planted = daysBetween(began, today) > LONGEST ? dayAfter(today, -LONGEST) : began;
-  const planter = assemble(design);
+  const entries = held.filter(({ at }) => at.slice(0, 10) >= planted).reverse();
+  const planter = assembled(design);
   // Figures alone: its findings are the bench's.
   const figures = figuresOf(planter);
-  const indoors = design.place.rain === 'indoors';
-  const inside = (days: WeatherDay[]) => (indoors ? days.map(roomDay) : days);
-  const weather = inside(weatherThatWas(question, planted, today));
-  return {
-    tended: { planter, figures, planted, entries, weather },
-    figures,
-    began,
-    ahead: (days, seed) => inside(weatherOf(site, today, days, seed)),
+  const measured = byDate(measuredOf(question));
+  const setting = settingOf({ planter, figures, site, measured, planted, rain: rainIn(entries) });
+  const seed = seedOf(held[0]?.planter ?? design.name);
+  return { planter, figures, setting, entries: entries, began, seed };
+}
+
+/** Planters put together lately, by what their designs say: a garden asks for each again and again. */
+const lately = new Map<string, Planter>();
+const LATELY = 60;
+
+function assembled(design: PlanterDesign): Planter {
+  const mark = markOf(design);
+  const known = lately.get(mark) ?? assemble(design);
+  lately.delete(mark);
+  lately.set(mark, known);
+  const [oldest] = lately.keys();
+  if (lately.size > LATELY && oldest !== undefined) lately.delete(oldest);
+  return known;
+}
+
+/** Stories of planters followed here. */
+const keeper = storyKeeper();
+
+/** Follows a planter through its log until this morning. */
+export function storyOf(question: TendedQuestion, ready: ReadyTended): Story {
+  const { setting, entries, seed } = ready;
+  const { design, site, today, days } = question;
+  const always = [design, site].map(markOf);
+  const { date: from } = beginning(setting.planted, today, entries);
+  const mark = (evening: string): string => {
+    const until = entries.filter(({ at }) => at.slice(0, 10) <= evening);
+    const noted = until.map(({ id }) => id);
+    const measured = days.filter(({ date }) => date >= from && date <= evening);
+    return [...always, from, setting.notesRain, markOf(noted.join()), markOf(measured)].join(' ');
   };
+  return followKept(keeper, `${seed}`, setting, entries, today, seed, mark);
 }
 
 /**
@@ -128,56 +195,45 @@ export function tendedOf(question: TendedQuestion): ReadyTended | null {
  * @returns null before it is planted, or where nobody has said when
  */
 export function stateOf(question: TendedQuestion): TendedState | null {
-  const made = tendedOf(question);
-  if (!made) return null;
+  const ready = tendedOf(question);
+  if (!ready) return null;
   const { design, site, today } = question;
-  const { tended, figures, began } = made;
-  const { entries } = tended;
-  const thirst = thirstOf(tended);
+  const { setting, figures, entries, began, seed } = ready;
+  const story = storyOf(question, ready);
+  const { particles } = story;
   const lasts = Number.isFinite(figures.lastsMild.days) ? figures.lastsMild.days : FARTHEST;
-  const far = Math.round(Math.min(Math.max(lasts * 1.5 + NEAREST, NEAREST), FARTHEST));
-  const ahead = Array.from({ length: AHEAD }, (_, seed) => made.ahead(far, seed + 1));
-  const forecast = forecastOf(tended, thirst, ahead);
-  const full = figures.gross;
+  const far = Math.round(Math.min(Math.max(lasts * 2 + NEAREST, NEAREST), FARTHEST));
+  const forecast = forecastFrom(setting, particles, today, far, seed);
   const early = daysBetween(today, forecast.next.early);
   const likely = daysBetween(today, forecast.next.likely);
-  const { water } = forecast;
+  const certain = story.readings > 0 || story.fullOn !== null || story.begun;
   return {
-    thirst,
-    forecast,
-    room: {
-      low: Math.max(full - water.high, 0),
-      middle: Math.max(full - water.middle, 0),
-      high: Math.max(full - water.low, 0),
+    planted: began,
+    thirst: {
+      factor: spreadOver(particles, (i) => Math.exp(particles.thirst[i] as number)),
+      readings: story.readings,
+      surprises: story.surprises.filter(
+        ({ entry }) => daysBetween(entry.at.slice(0, 10), today) <= RECENT,
+      ),
+      fullOn: story.fullOn,
     },
+    forecast,
+    room: spreadOver(particles, (i) => roomIn(setting, particles, i)),
     daysLeft: { early, likely },
-    wants: wantsOf(early, likely, thirst.certain),
+    wants: wantsOf(early, likely, certain),
     duties: dutiesOf({ design, figures, planted: began, today, site, entries }),
-    certain: thirst.certain,
-    past: pastOf(tended, thirst),
-  };
-}
-
-/** How it likely was, by the middle of what is believed of its thirst. */
-function pastOf(tended: Tended, thirst: Thirst): TendedState['past'] {
-  const { planted, entries } = tended;
-  const weather = withRain(tended.weather, entries);
-  const { days } = runThirsty(tended, weather, thirst.factor.middle, wateringsOf(entries));
-  const measured = new Map<string, number>();
-  for (const { at, did } of entries) {
-    if (did.kind !== 'filled' || did.volume === null) continue;
-    const date = at.slice(0, 10);
-    measured.set(date, (measured.get(date) ?? 0) + did.volume);
-  }
-  return {
-    from: planted,
-    levels: days.map(({ level }) => level),
-    filled: days.map(({ date, filled }) => measured.get(date) ?? filled),
+    certain,
+    past: {
+      from: story.evenings[0]?.date ?? today,
+      levels: story.evenings.map(({ level }) => level),
+      filled: story.evenings.map(({ filled }) => filled),
+    },
   };
 }
 
 function wantsOf(early: number, likely: number, certain: boolean): TendedState['wants'] {
-  if (likely <= 0) return certain ? 'now' : 'look';
+  if (!certain) return 'look';
+  if (likely <= 0) return 'now';
   if (early <= 0) return 'look';
   return likely <= 2 ? 'soon' : 'later';
 }

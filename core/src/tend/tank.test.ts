@@ -65,13 +65,19 @@ test('no water is made or lost, whatever falls and is taken', () => {
 test('it warns of the day on which it runs dry, earlier the more is drunk', () => {
   const ahead = [1, 2, 3].map((seed) => weatherOf(SITES.vallesol, '2026-07-15', 60, seed));
   const dry = (daily: number) =>
-    tankOutlook({ ...TANK, water: 1 }, [], new Map(), ahead, daily).dry.likely;
+    tankOutlook(
+      { ...TANK, water: 1 },
+      ahead.map(() => []),
+      new Map(),
+      ahead,
+      daily,
+    ).dry.likely;
   expect(dry(0.1)! < dry(0.05)!).toBe(true);
   expect(dry(1e-5)).toBeNull();
 });
 
 test('what was filled since somebody looked is gone from it', () => {
-  const was = rainy([0, 0, 0.01]);
+  const was = [rainy([0, 0, 0.01])];
   const seen = tankOutlook(TANK, was, new Map([['2026-07-02', 0.05]]), [], 0.01);
   expect(seen.water).toBeCloseTo(0.2 - 0.05 + 0.16, 9);
   expect(seen).toMatchObject({ drawn: 0.05, caught: expect.closeTo(0.16, 9) });

@@ -1,9 +1,9 @@
 import { z } from 'zod';
 import type { Site } from '../catalog';
-import { dayAfter, weatherOf, type MeasuredDay, type WeatherDay } from '../climate';
+import { dayAfter, daysBetween, type MeasuredDay, type WeatherDay } from '../climate';
 import { holding, type LogEntry } from './entry';
-import { weatherThatWas, type TendedState } from './state';
-import { withRain } from './thirst';
+import { WEATHERS } from './filter';
+import { weathersThere, type TendedState } from './state';
 
 /** A tank that a roof fills: what it has, what it catches, and when it runs dry. */
 
@@ -73,7 +73,7 @@ export function tankDays(
 
 /** How a tank stands and what is to come. */
 export interface TankOutlook {
-  /** In it now, m³. */
+  /** In it now, m³: likely; where rain was not measured it is that of the middling weather. */
   water: number;
   /** What fell into it since somebody looked, and what was taken, m³. */
   caught: number;
@@ -87,36 +87,51 @@ export interface TankOutlook {
 /**
  * What a tank has today and how long that serves.
  *
- * @param was weather from the day on which somebody looked, up to today
+ * @param was weathers that may have been from the day on which somebody looked, up to today
  * @param given what was filled on days since then, m³
- * @param ahead weathers to come, from today on
+ * @param ahead weathers to come, from today on, one for each of those
  * @param daily what planters drink on a day, m³
  */
 export function tankOutlook(
   tank: RainTank,
-  was: readonly WeatherDay[],
+  was: readonly (readonly WeatherDay[])[],
   given: ReadonlyMap<string, number>,
   ahead: readonly (readonly WeatherDay[])[],
   daily: number,
 ): TankOutlook {
-  const past = tankDays(tank, was, (date) => given.get(date) ?? 0);
-  const water = past.at(-1)?.water ?? tank.water;
-  const sum = (of: (day: TankDay) => number): number => past.reduce((all, day) => all + of(day), 0);
-  const dries = ahead
-    .map((days) => tankDays({ ...tank, water }, days, () => daily))
-    .map((days) => days.find(({ short }) => short > daily * 0.01)?.date ?? null)
-    .sort((a, b) => (a ?? '9').localeCompare(b ?? '9'));
+  const runs = was.map((days, i) => {
+    const past = tankDays(tank, days, (date) => given.get(date) ?? 0);
+    const water = past.at(-1)?.water ?? tank.water;
+    const sum = (of: (day: TankDay) => number): number =>
+      past.reduce((all, day) => all + of(day), 0);
+    const dry = tankDays({ ...tank, water }, ahead[i] ?? [], () => daily).find(
+      ({ short }) => short > daily * 0.01,
+    );
+    return {
+      water,
+      caught: sum((day) => day.caught - day.spilled),
+      drawn: sum(({ drawn }) => drawn),
+      dry: dry?.date ?? null,
+    };
+  });
+  const middling = (of: (run: (typeof runs)[number]) => number): number => {
+    const sorted = runs.map(of).sort((a, b) => a - b);
+    return sorted[Math.floor(sorted.length / 2)] ?? 0;
+  };
+  const dries = runs.map(({ dry }) => dry).sort((a, b) => (a ?? '9').localeCompare(b ?? '9'));
   return {
-    water,
-    caught: sum((day) => day.caught - day.spilled),
-    drawn: sum(({ drawn }) => drawn),
+    water: runs.length > 0 ? middling(({ water }) => water) : tank.water,
+    caught: middling(({ caught }) => caught),
+    drawn: middling(({ drawn }) => drawn),
     daily,
-    dry: { early: dries[0] ?? null, likely: dries[Math.floor(dries.length / 2)] ?? null },
+    dry: {
+      early: dries[Math.floor(dries.length / 10)] ?? null,
+      likely: dries[Math.floor(dries.length / 2)] ?? null,
+    },
   };
 }
 
-/** Weathers to come that a tank goes through, and how far. */
-const SEEDS = [1, 2, 3, 4, 5];
+/** How far a tank is looked ahead, days. */
 export const TANK_AHEAD = 45;
 
 /** What a tank's standing follows from, besides itself. */
@@ -130,12 +145,24 @@ interface TankQuestion {
   today: string;
 }
 
-/** How a tank stands today, from the weather that was and what its planters were given. */
+/** How a tank stands today, from the weather that may have been and what its planters were given. */
 export function tankStands(
   tank: RainTank,
   { states, entries, site, days, today }: TankQuestion,
 ): TankOutlook {
-  const was = withRain(weatherThatWas({ site, days }, tank.seen, today), holding(entries));
+  const weathers = weathersThere({ site, days });
+  const noted = new Map(
+    holding(entries).flatMap(({ at, did }) =>
+      did.kind === 'rain' ? [[at.slice(0, 10), did.depth] as const] : [],
+    ),
+  );
+  const stretch = (from: string, count: number, which: number): WeatherDay[] =>
+    Array.from({ length: Math.max(count, 0) }, (_, i) => {
+      const day = { ...weathers.on(dayAfter(from, i), which), date: dayAfter(from, i) };
+      return { ...day, rain: noted.get(day.date) ?? day.rain };
+    });
+  const since = daysBetween(tank.seen, today);
+  const each = Array.from({ length: WEATHERS }, (_, which) => which);
   const given = new Map<string, number>();
   for (const { past } of states)
     past.filled.forEach((volume, i) => {
@@ -143,6 +170,11 @@ export function tankStands(
       given.set(date, (given.get(date) ?? 0) + volume);
     });
   const daily = states.reduce((sum, { forecast }) => sum + forecast.daily, 0);
-  const ahead = SEEDS.map((seed) => weatherOf(site, today, TANK_AHEAD, seed));
-  return tankOutlook(tank, was, given, ahead, daily);
+  return tankOutlook(
+    tank,
+    each.map((which) => stretch(tank.seen, since, which)),
+    given,
+    each.map((which) => stretch(today, TANK_AHEAD, which)),
+    daily,
+  );
 }

@@ -47,8 +47,10 @@ export function sayNext({ forecast, daysLeft, wants }: TendedState): string {
 const NEARLY = 0.04;
 
 /** What the water is reckoned to stand at. */
-export function sayLevel({ forecast, room }: TendedState, write: Write): string {
+export function sayLevel({ forecast, room, certain }: TendedState, write: Write): string {
   const { level, water } = forecast;
+  if (!certain)
+    return 'How high its water stands is not known: nothing of it is noted yet. Dip it, or fill it until it runs.';
   const about = write(level.middle, 'length');
   const spread =
     level.high - level.low > 0.004

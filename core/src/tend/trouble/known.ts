@@ -5,7 +5,7 @@ import type { PlanterDesign } from '../../design';
 import { q, say, type Message } from '../../quantity';
 import { holding, type Did, type LogEntry } from '../entry';
 import type { TendedState } from '../state';
-import type { Surprise } from '../thirst';
+import type { Surprise } from '../filter';
 import { CAUSE_IDS, CAUSES, type Cause } from './table';
 
 /** What a planter's own design, log and forecast say of a trouble, before anybody looks. */
@@ -193,7 +193,7 @@ const YOUNG = 28;
 
 function young({ state, today }: KnownQuestion): Known[] {
   if (!state) return [];
-  const days = daysBetween(state.past.from, today);
+  const days = daysBetween(state.planted, today);
   return days <= YOUNG
     ? [
         {

@@ -91,9 +91,8 @@ function Stands({ resource, entries, choice, plan }: Tending) {
         {sayNext(state)}
       </Text>
       <Text>
-        {state.certain
-          ? `Full for certain on ${writeDate(state.thirst.fullOn, 'long')}. `
-          : 'No filling is noted yet, so this is worked out from the day of planting. '}
+        {state.thirst.fullOn !== null &&
+          `Last filled until it ran on ${writeDate(state.thirst.fullOn, 'long')}. `}
         {sayLevel(state, write)}
       </Text>
       <Text>{sayThirst(state, words)}</Text>

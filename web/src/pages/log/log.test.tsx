@@ -87,11 +87,13 @@ test('whoever writes on this device is named in what is written', async () => {
 
 test('today tells what wants water, and a press fills it', async () => {
   const user = open('/today');
-  expect(await screen.findByText(/Worked out from the day of planting/)).toBeTruthy();
+  expect(await screen.findByText(/How high its water stands is not known/)).toBeTruthy();
   await user.click(await screen.findByRole('button', { name: /^Filled till it ran/ }));
   await waitFor(() => expect(garden.log).toHaveLength(1));
   expect(await screen.findByText(/Next filling/)).toBeTruthy();
-  await waitFor(() => expect(screen.queryByText(/Worked out from the day of planting/)).toBeNull());
+  await waitFor(() =>
+    expect(screen.queryByText(/How high its water stands is not known/)).toBeNull(),
+  );
 });
 
 test('an entry is corrected in its place, and keeps its day', async () => {

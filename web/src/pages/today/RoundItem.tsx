@@ -31,7 +31,6 @@ export function RoundItem({ planter, state }: { planter: PlanterResource; state:
         <Text>{sayNext(state)}</Text>
         <Text fontSize="sm" color="faint">
           {sayLevel(state, write)}
-          {!state.certain && ' Worked out from the day of planting: no filling is noted yet.'}
         </Text>
         {state.duties.length > 0 && (
           <Duties planter={id} name={design.name} duties={state.duties} />

@@ -5,13 +5,13 @@ import {
   dayAfter,
   evaluate,
   knownOf,
+  measuredOf,
   nextCheck,
   siteOf,
   suspects,
   SYMPTOM_IDS,
   SYMPTOMS,
   TROUBLE_CHECKS,
-  weatherThatWas,
   type Found,
   type Known,
   type Suspect,
@@ -55,7 +55,9 @@ function useKnown(
     const { figures, findings } = evaluate(design).assessment;
     const days = [...(choice.days?.days ?? []), ...measured];
     const site = siteOf(choice);
-    const weather = weatherThatWas({ site, days }, dayAfter(today, -BACK), today);
+    // Only what was measured: made-up days say nothing of what it went through.
+    const since = dayAfter(today, -BACK);
+    const weather = measuredOf({ site, days }).filter(({ date }) => date >= since && date < today);
     return knownOf({ design, figures, findings, state, entries, weather, today });
   }, [resource, entries, choice, state, measured, today]);
 }

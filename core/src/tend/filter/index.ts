@@ -1,0 +1,7 @@
+export { forecastFrom, goesShort, type Forecast } from './ahead';
+export { dayOutOf, settingOf, throughDay, type FilterSetting } from './daily';
+export { beginning, seedOf, type Story, type Surprise } from './follow';
+export { followKept, storyKeeper } from './keeper';
+export { roomIn } from './observe';
+export { copyOf, evenly, spreadOver, type Particles, type Quantiles } from './particles';
+export { WEATHERS, weathersOf, type Weathers } from './weathers';

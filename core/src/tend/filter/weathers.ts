@@ -1,0 +1,80 @@
+import type { Site } from '../../catalog';
+import { chance, roomDay, weatherOf, type Chance, type WeatherDay } from '../../climate';
+
+/** Weathers that may have been or may come: days that nobody measured are spread over many made-up ones. */
+
+/** How many made-up weathers there are. */
+export const WEATHERS = 30;
+
+/** The days of a month in each made-up weather, by site. Made once: all planters of a garden ask the same. */
+const made = new WeakMap<Site, Map<string, WeatherDay[]>>();
+const bySite = new Map<string, Site>();
+
+/** One object for each site that says the same, so that what was made for it is found again. */
+function oneOf(site: Site): Site {
+  const key = JSON.stringify(site);
+  const known = bySite.get(key);
+  if (known) return known;
+  bySite.set(key, site);
+  return site;
+}
+
+const DAYS_IN_MONTH = 31;
+
+/** What is known of the weather of days. */
+export interface Weathers {
+  /** A day in one of the weathers: as it was measured, or as that weather has it. */
+  on(date: string, which: number): WeatherDay;
+  /** Whether the day was measured, so that it is the same in all. */
+  measured(date: string): boolean;
+}
+
+/**
+ * Weathers of a site.
+ *
+ * @param measured days as somebody measured them, by ISO date
+ * @param indoors behind glass, where no rain falls
+ */
+export function weathersOf(
+  site: Site,
+  measured: ReadonlyMap<string, WeatherDay>,
+  indoors: boolean,
+): Weathers {
+  const one = oneOf(site);
+  const months = made.get(one) ?? new Map<string, WeatherDay[]>();
+  made.set(one, months);
+  const month = (name: string, which: number): WeatherDay[] => {
+    const key = `${name} ${which}`;
+    const known = months.get(key);
+    if (known) return known;
+    // Each month by a seed of its own: what a day is like does not hang on where one begins to look.
+    const seed = which * 1201 + Number(name.slice(0, 4)) * 12 + Number(name.slice(5));
+    const days = weatherOf(one, `${name}-01`, DAYS_IN_MONTH, seed);
+    months.set(key, days);
+    return days;
+  };
+  const inside = new Map<WeatherDay, WeatherDay>();
+  const placed = (day: WeatherDay): WeatherDay => {
+    if (!indoors) return day;
+    const known = inside.get(day) ?? roomDay(day);
+    inside.set(day, known);
+    return known;
+  };
+  return {
+    measured: (date) => measured.has(date),
+    on(date, which) {
+      const own = measured.get(date);
+      if (own) return placed(own);
+      const days = month(date.slice(0, 7), which);
+      return placed(days[Number(date.slice(8)) - 1] as WeatherDay);
+    },
+  };
+}
+
+/** Seeded chance of one day of one planter, the same however one comes to that day. */
+export function chanceOn(planter: number, date: string): Chance {
+  let hash = planter >>> 0;
+  for (let i = 0; i < date.length; i += 1)
+    hash = Math.imul(hash ^ date.charCodeAt(i), 0x01000193) >>> 0;
+  return chance(hash);
+}
