@@ -11,13 +11,15 @@ import { useMemo } from 'react';
 import { v4 as uuid } from 'uuid';
 import { keepChange, keeper, wakeOutbox } from '../device/kept';
 import { noteRefusal, refusalKeys } from '../device/refusals';
+import { keptPlanters, listAsLeft, planterAsLeft } from './asLeft';
 import { callRoute, RefusedError } from './client';
 import { saveKept } from './documents';
 
 const LIST = ['planters'] as const;
 const GARDEN_KEY = ['garden'] as const;
 const one = (id: string) => ['planters', id] as const;
-export const planterKey = one;
+const asLeft = (id: string) => [...one(id), 'as left'] as const;
+export const planterKey = asLeft;
 
 const fetchGarden = () => callRoute(GARDEN.entries);
 
@@ -39,14 +41,19 @@ export function useEntries() {
 export function usePlanters() {
   return useQuery({
     queryKey: LIST,
-    queryFn: () => callRoute(PLANTERS.list),
-    select: ({ planters }) => planters,
+    queryFn: async () => listAsLeft((await callRoute(PLANTERS.list)).planters),
   });
 }
 
 /** The planters of the round with their designs, and how many more grow something. */
 export function useRoundPlanters() {
-  return useQuery({ queryKey: [...LIST, 'round'], queryFn: () => callRoute(PLANTERS.round) });
+  return useQuery({
+    queryKey: [...LIST, 'round'],
+    queryFn: async () => {
+      const { planters, ...rest } = await callRoute(PLANTERS.round);
+      return { ...rest, planters: await listAsLeft(planters) };
+    },
+  });
 }
 
 /** Some planters with their designs, in the order of their ids; those that are gone are left out. */
@@ -55,7 +62,7 @@ export function usePlantersOf(ids: readonly string[]) {
     queries: ids.map((id) => ({
       queryKey: [...one(id), 'read'],
       queryFn: () =>
-        callRoute(PLANTERS.get, { id }).catch((error: unknown) => {
+        planterAsLeft(id, fetchStored).catch((error: unknown) => {
           if (error instanceof RefusedError) return null;
           throw error;
         }),
@@ -104,14 +111,27 @@ export function useHistory(id: string) {
   });
 }
 
-export const fetchPlanter = (id: string): Promise<PlanterResource> =>
-  callRoute(PLANTERS.get, { id });
+const fetchStored = (id: string): Promise<PlanterResource> => callRoute(PLANTERS.get, { id });
 
-/** One planter, always fetched anew: the bench must start from what the server has. */
+/** One planter as this device left it. */
+export const fetchPlanter = (id: string): Promise<PlanterResource> =>
+  planterAsLeft(id, fetchStored);
+
+/** One planter as this device left it, whether the server has that yet or not; asked for anew by every page. */
 export function usePlanter(id: string) {
   return useQuery({
-    queryKey: one(id),
+    queryKey: asLeft(id),
     queryFn: () => fetchPlanter(id),
+    staleTime: 0,
+    gcTime: 0,
+  });
+}
+
+/** One planter as the server has it, always fetched anew: what waits here is laid over it by the bench itself. */
+export function useStoredPlanter(id: string) {
+  return useQuery({
+    queryKey: one(id),
+    queryFn: () => fetchStored(id),
     staleTime: 0,
     gcTime: 0,
     refetchOnWindowFocus: false,
@@ -141,9 +161,19 @@ export interface Made {
  */
 export const createPlanter = (design: PlanterDesign): Promise<Made> => keptFirst(uuid(), 0, design);
 
-/** Keeps a design on this device and sends it; @param base the revision that it was made from, 0 for none */
-async function keptFirst(id: string, base: number, design: PlanterDesign): Promise<Made> {
-  const kept = await keepChange('planter', id, base, { design }, null, false);
+/**
+ * Keeps a design on this device and sends it.
+ *
+ * @param base the revision that it was made from, 0 for none
+ * @param last what a bench has not sent yet and this was made from
+ */
+async function keptFirst(
+  id: string,
+  base: number,
+  design: PlanterDesign,
+  last: string | null = null,
+): Promise<Made> {
+  const kept = await keepChange('planter', id, base, { design }, last, false);
   try {
     const { revision } = await saveKept(kept);
     await keeper.answered(kept.key, kept.saveId, revision);
@@ -188,7 +218,8 @@ export function useChangePlanter() {
       change(now: PlanterDesign): PlanterDesign;
     }) => {
       const { revision, design } = await fetchPlanter(id);
-      return keptFirst(id, revision, change(design));
+      const last = (await keptPlanters()).get(id)?.saveId ?? null;
+      return keptFirst(id, revision, change(design), last);
     },
     onSettled: again(client),
   });

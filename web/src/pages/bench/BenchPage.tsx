@@ -3,7 +3,8 @@ import type { PlanterResource } from '@huerta/contract';
 import { useEffect, useState } from 'react';
 import { useParams } from 'react-router';
 import { LaterError } from '../../api/client';
-import { usePlanter } from '../../api/planters';
+import { asResource } from '../../api/asLeft';
+import { useStoredPlanter } from '../../api/planters';
 import { TopBar } from '../../components/TopBar';
 import { Trouble } from '../../components/Trouble';
 import { Waiting } from '../../components/Waiting';
@@ -17,7 +18,7 @@ import { useAutosave } from './useAutosave';
 /** The bench for the planter that the address names. */
 export default function BenchPage() {
   const { id = '' } = useParams();
-  const { data, error, isFetching, refetch } = usePlanter(id);
+  const { data, error, isFetching, refetch } = useStoredPlanter(id);
   const kept = useKept(id);
   // A planter that lies in the cache from before is not begun from: it may be old.
   if (data && !isFetching && kept !== undefined) {
@@ -70,14 +71,6 @@ async function leftBehind(planter: string): Promise<Kept<'planter'> | null> {
   }
   return null;
 }
-
-const asResource = ({ id, base, body, at }: Kept<'planter'>): PlanterResource => ({
-  id,
-  revision: base,
-  createdAt: new Date(at).toISOString(),
-  updatedAt: new Date(at).toISOString(),
-  design: body.design,
-});
 
 interface OpenBenchProps {
   resource: PlanterResource;
