@@ -82,6 +82,11 @@ export const neighbourSchema = z.strictObject({
       }),
     )
     .max(40),
+  beyond: z
+    .array(z.uuid())
+    .max(200)
+    .default([])
+    .describe('Planters that no visits keep alive, also in `order`'),
   units: fileQuerySchema.shape.units,
   paper: fileQuerySchema.shape.paper,
   decimal: fileQuerySchema.shape.decimal,

@@ -24,6 +24,8 @@ export interface NeighbourJob {
     date: string;
     fills: readonly { id: string; volume: number; most: number }[];
   }[];
+  /** Planters that no visits keep alive. */
+  beyond: readonly string[];
   units: UnitSystem;
   decimal?: DecimalMark;
   paper: PaperId;
@@ -57,8 +59,11 @@ export function neighbourPdf(job: NeighbourJob): Promise<Buffer> {
     const flow = beginFlow(pdf, paper);
     write(flow, 'Watering while we are away', 'heading', 18, 0, 2);
     write(flow, `${dayWords(from, job.units)} to ${dayWords(until, job.units)}`, 'body', 11, 0, 4);
+    const wants = saveFirst(job);
+    if (wants) write(flow, wants, 'bold', 10, 0, 4);
     if (visits.length === 0) {
-      write(flow, 'All planters last by themselves. Nothing has to be filled.', 'bold', 10, 0, 4);
+      if (!wants)
+        write(flow, 'All planters last by themselves. Nothing has to be filled.', 'bold', 10, 0, 4);
     } else {
       write(flow, come(job), 'bold', 10, 0, 2);
       write(flow, 'Tick what is filled. Amounts are what each is likely to take.', 'body', 9, 0, 3);
@@ -77,6 +82,14 @@ const fillsOf = ({ visits }: NeighbourJob, id: string) =>
   visits.flatMap(({ date, fills }) =>
     fills.filter((fill) => fill.id === id).map(({ volume }) => ({ date, volume })),
   );
+
+/** What planters need first that visits do not keep; null where there are none. */
+function saveFirst({ beyond, planters }: NeighbourJob): string | null {
+  const names = planters.filter(({ id }) => beyond.includes(id)).map(({ design }) => design.name);
+  if (names.length === 0) return null;
+  const [them, they] = names.length > 1 ? ['them', 'They go'] : ['it', 'It goes'];
+  return `Fill ${names.join(', ')} every day, or take ${them} in with you: ${they} short within a day or two of a filling, and these visits do not keep ${them} alive.`;
+}
 
 /** On which days, and how much water each takes. */
 function come({ visits, units, decimal }: NeighbourJob): string {
@@ -124,7 +137,8 @@ function planterRow(
   const each = (width * 0.5 - 10) / BESIDE;
   const mine = fillsOf(job, id);
   if (mine.length === 0) {
-    type(pdf, 'body', 8.5).text('Lasts by itself.', boxes, y + row / 2 - 6, { lineBreak: false });
+    const says = job.beyond.includes(id) ? 'Fill it every day: see above.' : 'Lasts by itself.';
+    type(pdf, 'body', 8.5).text(says, boxes, y + row / 2 - 6, { lineBreak: false });
   }
   mine.forEach(({ date, volume }, i) => {
     const at = boxes + (i % BESIDE) * each;

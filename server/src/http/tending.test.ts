@@ -308,3 +308,23 @@ test('a neighbour’s sheet is one page with days, litres, where to pour and wha
     expect(text).toContain(words);
   await api.post('/api/round/neighbour.pdf').send({}).expect(400);
 });
+
+test('what no visit keeps alive is said first on the neighbour’s sheet, and not that it lasts', async () => {
+  const dates = { from: '2026-07-20', until: '2026-08-03' };
+  const answer = await api
+    .post('/api/round/neighbour.pdf')
+    .send({
+      ...dates,
+      order: [planter],
+      visits: [],
+      beyond: [planter],
+      units: 'us',
+      paper: 'letter',
+    })
+    .buffer()
+    .expect(200);
+  const { text } = await parsePdf(answer.body as Buffer);
+  expect(text.replace(/\s+/g, ' ')).toContain('Fill Peppers by the step every day');
+  expect(text).not.toContain('Lasts by itself');
+  expect(text).not.toContain('last by themselves');
+});

@@ -279,6 +279,7 @@ function Visits({ answer, absence, planters, names }: VisitsProps) {
       ...absence,
       order,
       visits,
+      beyond,
       units,
       paper,
       decimal,
