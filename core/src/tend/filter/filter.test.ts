@@ -81,6 +81,15 @@ describe('what is seen sets the level', () => {
     expect(lasts(0.004, 0.004, 0.004, 0.009, 0.009)).toBeLessThan(0.8 * usual);
   });
 
+  test('an overflow that runs at once though the stick was low says that the water does not get in', () => {
+    const fills = [20, 16, 12, 8].map((ago, i) => ran(i + 1, ago, 0.004));
+    const kinds = (...entries: LogEntry[]) =>
+      stateFrom([...fills, ...entries]).thirst.surprises.map(({ kind }) => kind);
+    expect(kinds(dip(9, 1, 0.2 * brim), ran(10, 0, 2e-4))).toContain('at-once');
+    expect(kinds(ran(10, 0, 2e-4))).not.toContain('at-once');
+    expect(kinds(dip(9, 1, 0.2 * brim), ran(10, 0, 0.008))).not.toContain('at-once');
+  });
+
   test('part of a can raises the level by what it was', () => {
     const before = stateFrom([dip(1, 0, 0.02)]);
     const after = stateFrom([

@@ -83,6 +83,8 @@ export interface Story {
   fullOn: string | null;
   /** Level at which it is usually filled, metres, and fillings that this comes from. */
   usual: { level: number; fillings: number };
+  /** The last dip. */
+  dip: { day: string; depth: number } | null;
   /** Spread of the logarithm of the thirst before the last reading, where all is well. */
   doubt: number;
   /** Evidence that speaks for a fault. */
@@ -211,6 +213,7 @@ export function follow(
         surprises: [],
         fullOn: null,
         usual: { level: 0, fillings: 0 },
+        dip: null,
         doubt: PRIOR_THIRST,
         evidence: { leak: 0, torn: 0 },
         last: null,
@@ -261,6 +264,10 @@ function heed(setting: FilterSetting, story: Story, entry: LogEntry, luck: Chanc
   story.doubt = doubtOf(particles);
   const heard = hear(setting, particles, entry, luck);
   if (filling && did.ran) story.fullOn = dayOf(entry);
+  if (did.kind === 'level') story.dip = { day: dayOf(entry), depth: did.depth };
+  const blocked = heard && ranAtOnce(setting, story, entry, heard);
+  if (filling) story.dip = null;
+  if (blocked) story.surprises.push(blocked);
   if (heard) {
     story.readings += 1;
     if (isSurprising(heard)) story.last = { entry, heard };
@@ -280,6 +287,25 @@ function doubtOf({ thirst, weight }: Particles): number {
     squares += w * (thirst[i] as number) ** 2;
   }
   return all > 0 ? Math.sqrt(Math.max(squares / all - (mean / all) ** 2, 0)) : PRIOR_THIRST;
+}
+
+/** Days before a filling for which a dip still tells how it stood, and the share of the room at most that ran in. */
+const DIPPED = 1;
+const AT_ONCE = 0.3;
+
+/** A filling that ran almost at once though the stick was low: the water does not get in. */
+function ranAtOnce(
+  { table, model }: FilterSetting,
+  { dip }: Story,
+  entry: LogEntry,
+  heard: Heard,
+): Surprise | null {
+  const { did } = entry;
+  if (!dip || did.kind !== 'filled' || did.volume === null || !did.ran) return null;
+  const room = table.full - table.holds(Math.min(dip.depth, model.brim));
+  const lately = daysBetween(dip.day, dayOf(entry)) <= DIPPED;
+  if (!lately || dip.depth > 0.5 * model.brim || did.volume > AT_ONCE * room) return null;
+  return { kind: 'at-once', entry, read: heard.read, expected: room };
 }
 
 /** What a reading shows to be amiss, where that is likelier than not. */
