@@ -17,7 +17,7 @@ test('a filling is noted in two presses from the bench, a dip by a line, and the
   await expect(page.getByText(/^Next filling|^It is low|^Dip it/)).toBeVisible();
   await page.getByRole('button', { name: 'Filled till it ran' }).click();
   await expect(page.getByText('Filled until it ran', { exact: true })).toBeVisible();
-  await expect(page.getByText(/^Full for certain on/)).toBeVisible();
+  await expect(page.getByText(/^Last filled until it ran on/)).toBeVisible();
   await page.getByLabel('Or say what you did').fill('stick high');
   await page.keyboard.press('Enter');
   await expect(page.getByText(/not a length that can be read/)).toBeVisible();

@@ -138,13 +138,15 @@ function healthy(core: Core, known: Known, careless: boolean, from: number, coun
     const alone = { ...options, filling: never, refillAt: 0, waterings };
     const truth = core.runSeason(planter, lived.slice(0, asked + AHEAD), alone).days;
     const { fan, next } = said.forecast;
-    const holds = (ahead: number): boolean => {
+    const look = (key: 'near' | 'far', ahead: number): void => {
       const at = fan[Math.min(ahead, fan.length - 1)]!;
       const level = truth[asked - 1 + ahead]!.level;
-      return level >= at.low - 1e-3 && level <= at.high + 1e-3;
+      // That what is empty is empty says nothing.
+      if (at.high < 2e-3 && level < 2e-3) return;
+      add(key, level >= at.low - 1e-3 && level <= at.high + 1e-3);
     };
-    if (truth[asked + 4]!.level > 0.01) add('near', holds(5));
-    if (truth[asked + 19]!.level > 0.01) add('far', holds(20));
+    look('near', 5);
+    look('far', 20);
     add(
       'alarm',
       said.thirst.surprises.some(({ kind }) => kind !== 'rises'),
@@ -193,12 +195,10 @@ function broken(
     const often = { ...options, filling: { kind: 'every', days: 5 } as const, refillAt: 0 };
     const after =
       fault === 'leak'
-        ? core
-            .runSeason(planter, rest, { ...low, waterings: leaking })
-            .days.map((day) => ({
-              ...day,
-              filled: day.filled + lost > 1e-6 ? day.filled + lost : 0,
-            }))
+        ? core.runSeason(planter, rest, { ...low, waterings: leaking }).days.map((day) => ({
+            ...day,
+            filled: day.filled + lost > 1e-6 ? day.filled + lost : 0,
+          }))
         : core.runSeason(planter, rest, { ...often, broken: true }).days;
     const given = (days: DayOfRun[]): number => days.reduce((sum, { filled }) => sum + filled, 0);
     // What changes little cannot be seen: leaks by half as much again as it drinks, wicks that brought most of it.

@@ -58,6 +58,8 @@ export interface DayTable {
 const CELLS = 20;
 const LONGEST = 86_400;
 const DAY = 86_400;
+/** The first step of a day, seconds. */
+const FIRST_STEP = 7200;
 /** Levels as shares of the full height. */
 const LEVELS = [0, 0.04, 0.15, 0.4, 1];
 /** Suctions at the soil base beyond that above a full reservoir, metres. */
@@ -114,9 +116,8 @@ function makeTable(model: Model, hottest: number): DayTable {
   const unit = max(hottest, 1e-9);
   const asked = ASKED.map((share) => share * unit);
   const deep = max(top - min(base, ...model.ways.map(({ foot }) => foot)), 0.05);
-  const entries: (Float64Array | undefined)[] = new Array(
-    LEVELS.length * SUCTIONS.length * ASKED.length * SURFACES.length * ROOTS,
-  ).fill(undefined);
+  const count = LEVELS.length * SUCTIONS.length * ASKED.length * SURFACES.length * ROOTS;
+  const values = new Float64Array(OUT * count).fill(NaN);
   let size = 0;
 
   const work = (w: number, s: number, a: number, c: number, r: number): Float64Array => {
@@ -125,7 +126,10 @@ function makeTable(model: Model, hottest: number): DayTable {
     const grown = (deep * (r + 1)) / ROOTS;
     const young = rootsAfter(model, 0, level);
     const tip = max(min(top - grown, young), rootsAfter(model, 1e4, level));
-    const state = stateAt(model, { suction, water: waters[w] as number, barrel: 0, tip });
+    const state = {
+      ...stateAt(model, { suction, water: waters[w] as number, barrel: 0, tip }),
+      step: FIRST_STEP,
+    };
     rootsTo(max(top - tip, 4 * model.half), model.depth, state.roots);
     const before = state.soil.stored();
     const { water } = state;
@@ -151,26 +155,28 @@ function makeTable(model: Model, hottest: number): DayTable {
       day.asked > 0 ? day.drunk / day.asked : 1,
     );
   };
-  const entry = (w: number, s: number, a: number, c: number, r: number): Float64Array => {
-    const key = (((w * SUCTIONS.length + s) * ASKED.length + a) * SURFACES.length + c) * ROOTS + r;
-    const known = entries[key];
-    if (known) return known;
+  /** Works an entry out. @param at its place among the values */
+  const fill = (at: number, w: number, s: number, a: number, c: number, r: number): void => {
+    values.set(work(w, s, a, c, r), at);
     size += 1;
-    return (entries[key] = work(w, s, a, c, r));
   };
 
   /** Adds what a day at a level does, between the entries for soil and thirst. */
   const add = (w: number, weight: number, c: number, r: number, out: Float64Array): void => {
     if (weight === 0) return;
-    for (let ds = 0; ds < 2; ds += 1) {
-      const us = weight * (ds ? S.u : 1 - S.u);
-      if (us === 0) continue;
-      for (let da = 0; da < 2; da += 1) {
-        const part = us * (da ? A.u : 1 - A.u);
-        if (part === 0) continue;
-        const at = entry(w, S.i + ds, A.i + da, c, r);
-        for (let k = 0; k < OUT; k += 1) out[k] = (out[k] as number) + part * (at[k] as number);
-      }
+    for (let k = 0; k < 4; k += 1) {
+      const ds = k >> 1;
+      const da = k & 1;
+      const part = weight * (ds ? S.u : 1 - S.u) * (da ? A.u : 1 - A.u);
+      if (part === 0) continue;
+      const s = S.i + ds;
+      const a = A.i + da;
+      const at =
+        OUT * ((((w * SUCTIONS.length + s) * ASKED.length + a) * SURFACES.length + c) * ROOTS + r);
+      if (Number.isNaN(values[at])) fill(at, w, s, a, c, r);
+      out[DRAWN] = (out[DRAWN] as number) + part * (values[at] as number);
+      out[GAINED] = (out[GAINED] as number) + part * (values[at + GAINED] as number);
+      out[SHARE] = (out[SHARE] as number) + part * (values[at + SHARE] as number);
     }
   };
   const [W, S, A] = [

@@ -162,8 +162,10 @@ const lately = new Map<string, Planter>();
 const LATELY = 60;
 
 function assembled(design: PlanterDesign): Planter {
-  const mark = markOf(design);
-  const known = lately.get(mark) ?? assemble(design);
+  // Planters that differ in their names alone are one, and so is all that was worked out for them.
+  const nameless = { ...design, name: '', notes: '', place: { ...design.place, name: '' } };
+  const mark = markOf(nameless);
+  const known = lately.get(mark) ?? assemble(nameless);
   lately.delete(mark);
   lately.set(mark, known);
   const [oldest] = lately.keys();

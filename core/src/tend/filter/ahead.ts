@@ -35,7 +35,7 @@ export const goesShort = (
 ): boolean => (share[i] as number) < SHORT && (soil[i] as number) <= table.rested;
 
 /** Particles that go ahead. */
-const GO = 240;
+const GO = 160;
 
 /** The paths of the particles from the morning of a day on. */
 interface Paths {

@@ -10,13 +10,13 @@ import { WEATHERS, weathersOf, type Weathers } from './weathers';
 /** Carries the particles of a planter from day to day. */
 
 /** Errors of the model: of a day's thirst as a share, and of the level, metres; drift of the thirst in a day. */
-const OF_DAY = 0.12;
+const OF_DAY = 0.09;
 const OF_LEVEL = 0.002;
-const DRIFT = 0.07 / Math.sqrt(7);
+const DRIFT = 0.05 / Math.sqrt(7);
 /** Chances in a day that a leak begins, and that a wick tears; particles that begin so each day. */
 const LEAK_BEGINS = 1 / 200;
 const WICK_TEARS = 1 / 300;
-const BEGIN = 9;
+const BEGIN = 6;
 /** Loss of a leak, share of the full reservoir a day: evenly over its logarithm. */
 const LEAST_LEAK = 0.03;
 const MOST_LEAK = 0.3;
@@ -232,11 +232,12 @@ export function throughDay(
     start.surface = asks.surface * et;
     start.level = model.brim - ((model.brim - stands) * (model.brim - low)) / span;
     table.step(start, now);
-    // What a torn wick does not bring, the soil gives.
+    // Of what is asked a torn wick brings a part, however dry the soil becomes; the rest the soil gives.
     const works = wick[i] as number;
     const gone = asks.open * et + (leak[i] as number) * full;
     const brings = now[DRAWN] as number;
-    let drawn = brings > 0 ? works * brings : brings;
+    const torn = works * Math.min(brings, start.plants + start.surface);
+    let drawn = works < 1 && brings > 0 ? torn : brings;
     let gained = (now[GAINED] as number) + drawn - brings;
     if (drawn > start.water) {
       gained -= drawn - start.water;

@@ -10,6 +10,7 @@ import {
   quantilesAt,
   reweigh,
   spreadOver,
+  weightOf,
   type Particles,
   type Quantiles,
 } from './particles';
@@ -32,7 +33,7 @@ const TORN = 0.02;
 /** Days after planting within which a first note shows that somebody has kept it since. */
 const TRUSTED = 8;
 /** Steps through the particles in which each bank gets all of a range. */
-const STRIDE = 179;
+const STRIDE = 119;
 /** Fillings that tell at which level it is usually filled, and the share of that below which it is due. */
 const FEW = 5;
 const OFTEN = 0.8;
@@ -44,8 +45,10 @@ const EVENING = 13;
  */
 const NAMED = 1.4;
 const MOST_EVIDENCE = NAMED + 2;
-/** The most that one reading can say: one alone names nothing, for it may be wrong. */
-const OF_ONE = 1.6;
+/** Share of what is believed from which on a fault is named in any case. */
+const CERTAIN = 0.9;
+/** The most that one reading can say, of who is careful and of who is not: theirs alone names nothing. */
+const OF_ONE = [2, 0.8] as const;
 /** Share of the evidence that is left at the next reading. */
 const REMEMBERED = 0.85;
 /** Spread of the logarithm of the thirst from which on no reading speaks for a fault. */
@@ -289,6 +292,10 @@ function doubtOf({ thirst, weight }: Particles): number {
   return all > 0 ? Math.sqrt(Math.max(squares / all - (mean / all) ** 2, 0)) : PRIOR_THIRST;
 }
 
+/** How likely whoever writes the log is careless. */
+const carelessnessOf = ({ careless, weight }: Particles): number =>
+  careless.reduce((sum, is, i) => sum + is * (weight[i] as number), 0);
+
 /** Days before a filling for which a dip still tells how it stood, and the share of the room at most that ran in. */
 const DIPPED = 1;
 const AT_ONCE = 0.3;
@@ -312,8 +319,9 @@ function ranAtOnce(
 function named(story: Story, entry: LogEntry, heard: Heard): Surprise | null {
   // As long as its thirst is not known, a strange reading speaks for another thirst.
   const known = Math.max(1 - (story.doubt / UNKNOWN) ** 2, 0);
+  const most = OF_ONE[0] + (OF_ONE[1] - OF_ONE[0]) * carelessnessOf(story.particles);
   const added = (bank: 'leak' | 'torn'): number => {
-    const says = known * Math.min(heard.speaks[bank], OF_ONE);
+    const says = known * Math.min(heard.speaks[bank], most);
     return Math.min(Math.max(REMEMBERED * story.evidence[bank] + says, 0), MOST_EVIDENCE);
   };
   story.evidence = { leak: added('leak'), torn: added('torn') };
@@ -323,10 +331,12 @@ function named(story: Story, entry: LogEntry, heard: Heard): Surprise | null {
     read: of.read,
     expected: of.expected,
   });
+  const speaks = (bank: 'leak' | 'torn'): boolean =>
+    story.evidence[bank] > NAMED || weightOf(story.particles, bank) > CERTAIN;
   if (heard.z === Infinity) return found('rises');
   if (entry.did.kind === 'finger') return null;
-  if (story.evidence.leak > NAMED) return found('falls-fast');
-  if (story.evidence.torn > NAMED) return found('stays');
+  if (speaks('leak')) return found('falls-fast');
+  if (speaks('torn')) return found('stays');
   return null;
 }
 

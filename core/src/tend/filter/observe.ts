@@ -29,7 +29,7 @@ const LESS = 0.03;
 /** Share of the way to a dip that a level goes which agrees with it: the stick is believed above the model. */
 const BELIEVED = 0.6;
 /** Chance that a volume is noted wrongly altogether. */
-const MISTAKEN = 0.1;
+const MISTAKEN = 0.04;
 /** Standard deviations from which on nothing that is believed explains a reading. */
 const SURPRISING = 3.2;
 /** So far above the overflow a stick cannot read, metres and as a share of the reading's spread. */

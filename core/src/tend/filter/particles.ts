@@ -6,16 +6,16 @@ import type { Chance } from '../../climate';
  * that keeps the spread (Liu and West 2001).
  */
 
-export const COUNT = 480;
+export const COUNT = 320;
 
 /**
  * Particles in which all is well, in which it leaks, and in which the wick is torn: so many each, whatever they weigh,
  * because what is rare at first must be there when a reading speaks for it.
  */
 export const BANKS = {
-  well: { from: 0, to: 260 },
-  leak: { from: 260, to: 390 },
-  torn: { from: 390, to: COUNT },
+  well: { from: 0, to: 180 },
+  leak: { from: 180, to: 265 },
+  torn: { from: 265, to: COUNT },
 } as const;
 export type Bank = keyof typeof BANKS;
 const BANK_NAMES = Object.keys(BANKS) as Bank[];
@@ -197,7 +197,15 @@ const TENTHS = [0.1, 0.5, 0.9] as const;
 
 /** Spread of something over the particles. */
 export function spreadOver(particles: Particles, of: (i: number) => number): Quantiles {
-  const values = Float64Array.from({ length: particles.weight.length }, (_, i) => of(i));
+  const count = particles.weight.length;
+  const values = new Float64Array(count);
+  for (let i = 0; i < count; i += 1) values[i] = of(i);
+  if (count < COUNT) {
+    // Drawn evenly, all weigh the same.
+    values.sort();
+    const at = (share: number): number => values[Math.ceil(share * count) - 1] as number;
+    return { low: at(TENTHS[0]), middle: at(TENTHS[1]), high: at(TENTHS[2]) };
+  }
   const [low, middle, high] = quantilesAt(values, particles.weight, TENTHS);
   return { low: low as number, middle: middle as number, high: high as number };
 }
