@@ -144,9 +144,24 @@ export async function openDatabase(file: string): Promise<Database> {
     weatherDays: weatherDayTable(sequelize),
     photos: photoTable(sequelize),
     file,
-    close: async () => {
-      await letGo(sequelize);
-      await sequelize.close();
-    },
+    close: () => closed(sequelize),
   };
+}
+
+/** How often, and after how many milliseconds, it is closed again where a statement began after the last was let go of. */
+const CLOSES = 60;
+const CLOSE_AFTER_MS = 50;
+
+async function closed(sequelize: Sequelize): Promise<void> {
+  for (let tried = 1; ; tried += 1) {
+    await letGo(sequelize);
+    try {
+      await sequelize.close();
+      return;
+    } catch (error) {
+      const busy = error instanceof Error && error.message.includes('SQLITE_BUSY');
+      if (!busy || tried >= CLOSES) throw error;
+      await new Promise((done) => setTimeout(done, CLOSE_AFTER_MS));
+    }
+  }
 }

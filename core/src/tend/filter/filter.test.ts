@@ -105,7 +105,7 @@ describe('what is seen sets the level', () => {
     const full = figuresOf(planter).gross;
     // Every week nearly all of it is gone, though a wick is reckoned to leave more.
     const entries = Array.from({ length: 6 }, (_, i) => ran(i + 1, 42 - 7 * i, 0.97 * full));
-    const { thirst } = stateFrom(entries, dayAfter(TODAY, -60), design);
+    const { thirst } = stateFrom(entries, dayAfter(TODAY, -110), design);
     expect(thirst.factor.middle).toBeLessThan(1.8);
     expect(thirst.surprises).toEqual([]);
   });
