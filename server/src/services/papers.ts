@@ -7,6 +7,8 @@ import { problem } from './problems';
 /** How many papers wait at the most, and how long one is waited for, milliseconds. */
 const MOST_WAITING = 8;
 const LONGEST_MS = 30_000;
+/** How long a new thread may take to begin, milliseconds. */
+const BEGINS_MS = 30_000;
 
 interface Waiting {
   id: number;
@@ -48,6 +50,8 @@ export function papersOf(program = PROGRAM, longest = LONGEST_MS): Papers {
   const queue: Waiting[] = [];
   let worker: Worker | null = null;
   let timer: NodeJS.Timeout | undefined;
+  /** Whether the thread has begun. */
+  let awake = false;
   let count = 0;
 
   const end = (settle: (first: Waiting) => void): void => {
@@ -65,6 +69,12 @@ export function papersOf(program = PROGRAM, longest = LONGEST_MS): Papers {
   };
   const begin = (): Worker => {
     const made = new Worker(program);
+    awake = false;
+    made.once('online', () => {
+      if (worker !== made) return;
+      awake = true;
+      if (queue.length > 0) waitFor(longest);
+    });
     made.on('message', give);
     made.on('error', (error) => {
       worker = null;
@@ -79,11 +89,16 @@ export function papersOf(program = PROGRAM, longest = LONGEST_MS): Papers {
     if (!first) return;
     worker ??= begin();
     worker.postMessage({ id: first.id, job: first.job });
+    // What a new thread takes to begin is not what its paper takes.
+    waitFor(awake ? longest : longest + BEGINS_MS);
+  };
+  const waitFor = (ms: number): void => {
+    clearTimeout(timer);
     timer = setTimeout(() => {
       void worker?.terminate();
       worker = null;
       end(({ fail }) => fail(long()));
-    }, longest);
+    }, ms);
   };
   return {
     draw: (job) =>
