@@ -178,6 +178,15 @@ test.describe('in the demo garden', () => {
     // The first ones: other journeys plant theirs meanwhile, and they come last.
     const names = async () =>
       (await walk.allTextContents()).slice(0, 10).map((words) => words.replace(/^\d+\. /, ''));
+    // What stands above it comes bit by bit, and would move the list under the hand.
+    const top = async () => (await walk.first().boundingBox())?.y;
+    await expect
+      .poll(async () => {
+        const was = await top();
+        await page.waitForTimeout(1500);
+        return was === (await top());
+      })
+      .toBe(true);
     const before = await names();
     await page.getByRole('button', { name: /stop 1$/ }).focus();
     await page.keyboard.press('Space');
