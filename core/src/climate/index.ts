@@ -30,7 +30,7 @@ export {
   type MeasuredDay,
   type WeatherChoice,
 } from './choice';
-export { chance, type Chance } from './random';
+export { chance, hashOf, type Chance } from './random';
 export { roomDay } from './room';
 export { readWeather, type BadRow, type WeatherReading } from './readWeather';
 export {

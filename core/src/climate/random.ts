@@ -8,6 +8,14 @@ export interface Chance {
   gamma(shape: number, scale: number): number;
 }
 
+/** A number of 32 bits from a text (FNV-1a). @param from begins it; another one gives another number */
+export function hashOf(text: string, from = 0x811c9dc5): number {
+  let hash = from >>> 0;
+  for (let i = 0; i < text.length; i += 1)
+    hash = Math.imul(hash ^ text.charCodeAt(i), 0x01000193) >>> 0;
+  return hash;
+}
+
 /** A small generator of 32 bits of state, whose numbers pass for chance in what is done here. */
 export function chance(seed: number): Chance {
   let state = seed >>> 0;

@@ -7,6 +7,7 @@ import {
   copyOf,
   dayOutOf,
   evenly,
+  fillUp,
   goesShort,
   roomIn,
   throughDay,
@@ -88,18 +89,31 @@ const KEPT = 2;
 /** Fills all particles to the brim. @returns what went into each, m³ */
 function fill(setting: FilterSetting, particles: Particles): Float64Array {
   const given = Float64Array.from({ length: RUNS }, (_, i) => roomIn(setting, particles, i));
-  particles.water.fill(setting.table.full);
-  particles.barrel.fill(setting.model.barrel?.volume ?? 0);
+  fillUp(setting, particles);
   return given;
 }
 
-/** @returns null where nothing grows yet */
-function aloneOf(id: string, question: TendedQuestion, from: string, until: string): Alone | null {
+/** What a planter's log leaves open; null where nothing grows yet. */
+function learnedOf(question: TendedQuestion): Particles | null {
   const made = tendedOf(question);
-  if (!made) return null;
+  return made && storyOf(question, made).particles;
+}
+
+/**
+ * @param learned of the planter as its log knows it, also where another design is tried
+ * @returns null where nothing grows yet
+ */
+function aloneOf(
+  id: string,
+  question: TendedQuestion,
+  from: string,
+  until: string,
+  learned = learnedOf(question),
+): Alone | null {
+  const made = tendedOf(question);
+  if (!made || !learned) return null;
   const { setting, seed } = made;
-  const { particles } = storyOf(question, made);
-  const kept = evenly(particles, RUNS, chance(seed));
+  const kept = evenly(learned, RUNS, chance(seed));
   kept.soil.fill(setting.table.rested);
   for (let day = -KEPT; day < 0; day += 1) {
     fill(setting, kept);
@@ -253,8 +267,9 @@ export function oneChange(
   until: string,
 ): AwayChange | null {
   const days = daysBetween(from, until);
+  const learned = learnedOf(question);
   const safeWith = (design: TendedQuestion['design']): number => {
-    const one = aloneOf('', { ...question, design }, from, until);
+    const one = aloneOf('', { ...question, design }, from, until, learned);
     return one ? safeOf(lasting(one.runs([]), 0)) : 0;
   };
   const now = safeWith(question.design);

@@ -1,4 +1,4 @@
-import { siteOf, type MeasuredDay, type WeatherChoice } from '../climate';
+import { hashOf, siteOf, type MeasuredDay, type WeatherChoice } from '../climate';
 import type { PlanterDesign } from '../design';
 import type { LogEntry } from './entry';
 import type { TendedQuestion } from './state';
@@ -12,10 +12,7 @@ export function markOf(what: object | string): string {
   const known = typeof what === 'object' ? marks.get(what) : undefined;
   if (known) return known;
   const text = JSON.stringify(what);
-  let hash = 0x811c9dc5;
-  for (let i = 0; i < text.length; i += 1)
-    hash = Math.imul(hash ^ text.charCodeAt(i), 0x01000193) >>> 0;
-  const mark = `${text.length}-${hash.toString(36)}`;
+  const mark = `${text.length}-${hashOf(text).toString(36)}`;
   if (typeof what === 'object') marks.set(what, mark);
   return mark;
 }

@@ -5,6 +5,7 @@ import {
   dayOfYear,
   daysBetween,
   hargreavesEt,
+  hashOf,
   type MeasuredDay,
   type WeatherDay,
 } from '../climate';
@@ -18,7 +19,6 @@ import {
   followKept,
   forecastFrom,
   roomIn,
-  seedOf,
   settingOf,
   spreadOver,
   storyKeeper,
@@ -115,7 +115,7 @@ export const weathersThere = (
 ): Weathers => weathersOf(question.site, byDate(measuredOf(question)), indoors);
 
 /** Rain that somebody noted, metres by ISO date. */
-const rainIn = (entries: readonly LogEntry[]): Map<string, number> =>
+export const rainIn = (entries: readonly LogEntry[]): Map<string, number> =>
   new Map(
     entries.flatMap(({ at, did }) =>
       did.kind === 'rain' ? [[at.slice(0, 10), did.depth] as const] : [],
@@ -153,8 +153,8 @@ export function tendedOf(question: TendedQuestion): ReadyTended | null {
   const figures = figuresOf(planter);
   const measured = byDate(measuredOf(question));
   const setting = settingOf({ planter, figures, site, measured, planted, rain: rainIn(entries) });
-  const seed = seedOf(held[0]?.planter ?? design.name);
-  return { planter, figures, setting, entries: entries, began, seed };
+  const seed = hashOf(held[0]?.planter ?? design.name);
+  return { planter, figures, setting, entries, began, seed };
 }
 
 /** Planters put together lately, by what their designs say: a garden asks for each again and again. */

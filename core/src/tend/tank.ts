@@ -3,7 +3,7 @@ import type { Site } from '../catalog';
 import { dayAfter, daysBetween, type MeasuredDay, type WeatherDay } from '../climate';
 import { holding, type LogEntry } from './entry';
 import { WEATHERS } from './filter';
-import { weathersThere, type TendedState } from './state';
+import { rainIn, weathersThere, type TendedState } from './state';
 
 /** A tank that a roof fills: what it has, what it catches, and when it runs dry. */
 
@@ -151,14 +151,10 @@ export function tankStands(
   { states, entries, site, days, today }: TankQuestion,
 ): TankOutlook {
   const weathers = weathersThere({ site, days });
-  const noted = new Map(
-    holding(entries).flatMap(({ at, did }) =>
-      did.kind === 'rain' ? [[at.slice(0, 10), did.depth] as const] : [],
-    ),
-  );
+  const noted = rainIn(holding(entries));
   const stretch = (from: string, count: number, which: number): WeatherDay[] =>
     Array.from({ length: Math.max(count, 0) }, (_, i) => {
-      const day = { ...weathers.on(dayAfter(from, i), which), date: dayAfter(from, i) };
+      const day = weathers.on(dayAfter(from, i), which);
       return { ...day, rain: noted.get(day.date) ?? day.rain };
     });
   const since = daysBetween(tank.seen, today);

@@ -1,4 +1,5 @@
 import { chance, dayAfter } from '../../climate';
+import { SHORT } from '../../crop';
 import { dayOutOf, throughDay, type DayOut, type FilterSetting } from './daily';
 import { roomIn } from './observe';
 import { levelOf } from './follow';
@@ -21,8 +22,6 @@ export interface Forecast {
   daily: number;
 }
 
-/** Below this share of what they ask plants go short. */
-const SHORT = 0.9;
 /** Days that count as the next ones. */
 const DAYS_SOON = 7;
 
@@ -47,7 +46,7 @@ interface Paths {
   daily: Float64Array;
 }
 
-/** @param days at most; it ends earlier once all read low and go short */
+/** @param days at most; it ends earlier once all read low and go short, but not before the next ones are over */
 function pathsFrom(
   setting: FilterSetting,
   from: Particles,
@@ -69,8 +68,9 @@ function pathsFrom(
   const before = Float64Array.from({ length: count }, (_, i) => level(i));
   for (let i = 0; i < count; i += 1)
     if ((before[i] as number) <= mark && (particles.barrel[i] as number) <= emptyBarrel) low[i] = 0;
+  const soon = Math.min(DAYS_SOON, days);
   let open = 2 * count;
-  for (let d = 0; d < days && open > 0; d += 1) {
+  for (let d = 0; d < days && (open > 0 || d < soon); d += 1) {
     const date = dayAfter(today, d);
     throughDay(setting, particles, date, chance(seed + 7919 * (d + 1)), null, out);
     open = 0;
@@ -82,7 +82,7 @@ function pathsFrom(
           d + (fell > 0 ? Math.min(Math.max(((before[i] as number) - mark) / fell, 0), 1) : 0);
       }
       if (short[i] === Infinity && goesShort(setting, particles, out, i)) short[i] = d;
-      if (d < DAYS_SOON) daily[i] = (daily[i] as number) + (out.asked[i] as number) / DAYS_SOON;
+      if (d < soon) daily[i] = (daily[i] as number) + (out.asked[i] as number) / soon;
       open += (low[i] === Infinity ? 1 : 0) + (short[i] === Infinity ? 1 : 0);
       before[i] = stands;
     }

@@ -178,6 +178,12 @@ export function topUp({ model, table }: FilterSetting, particles: Particles, i: 
   particles.water[i] = (particles.water[i] as number) + more;
 }
 
+/** Fills the reservoir of every particle, and the barrel beside it. */
+export function fillUp({ model, table }: FilterSetting, { water, barrel }: Particles): void {
+  water.fill(table.full);
+  barrel.fill(model.barrel?.volume ?? 0);
+}
+
 const now = new Float64Array(3);
 
 /**
@@ -193,13 +199,12 @@ export function throughDay(
   past: { usual: number } | null,
   into?: DayOut,
 ): void {
-  const { model, table, planter } = setting;
+  const { model, table } = setting;
   const asks = asksOn(setting, date);
   const { full } = table;
   const metre = full / Math.max(model.brim, 1e-3);
   const low = setting.figures.usableLevel;
   const { water, soil, thirst, leak, wick, reach, rain, weather } = particles;
-  const open = planter.design.place.rain !== 'indoors' && model.open;
   const start = { water: 0, soil: 0, plants: 0, surface: 0, age: asks.age, level: 0 };
   const day = weathersFor(setting, date, luck);
   // Whoever notes rain and has not on a day that nobody measured: then it was mostly dry.
@@ -216,7 +221,7 @@ export function throughDay(
     const factor = Math.exp(thirst[i] as number) * Math.max(1 + OF_DAY * luck.normal(), 0.3);
     const et = (day.et[which] as number) * factor;
     const falls = day.rain[which] as number;
-    if (open && falls > 0 && (!missed || luck.even() < MISSED_RAIN)) {
+    if (model.open && falls > 0 && (!missed || luck.even() < MISSED_RAIN)) {
       const gets = falls * (rain[i] as number);
       soil[i] = (soil[i] as number) + gets * model.surface * model.letsIn;
       water[i] = Math.min((water[i] as number) + gets * model.tray.area, full);

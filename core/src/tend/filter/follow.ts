@@ -1,7 +1,7 @@
 import { chance, dayAfter, daysBetween, type Chance } from '../../climate';
 import type { LogEntry } from '../entry';
 import { leakBegun, throughDay, wickTorn, type FilterSetting } from './daily';
-import { hear, isSurprising, roomIn, type Heard, type Speaks } from './observe';
+import { hear, roomIn, type Heard, type Speaks } from './observe';
 import {
   BANKS,
   copyOf,
@@ -92,8 +92,6 @@ export interface Story {
   doubt: number;
   /** Evidence that speaks for a fault. */
   evidence: Speaks;
-  /** What was read last that was not as expected. */
-  last: { entry: LogEntry; heard: Heard } | null;
 }
 
 /** Particles of a planter of which nothing is known, or that was just planted and filled. */
@@ -134,14 +132,6 @@ function soilAt({ table }: FilterSetting, suction: number): number {
     else high = middle;
   }
   return low;
-}
-
-/** A seed from a planter's id, or from anything that says which it is. */
-export function seedOf(text: string): number {
-  let hash = 0x811c9dc5;
-  for (let i = 0; i < text.length; i += 1)
-    hash = Math.imul(hash ^ text.charCodeAt(i), 0x01000193) >>> 0;
-  return hash;
 }
 
 export const copyStory = (story: Story): Story => ({
@@ -219,7 +209,6 @@ export function follow(
         dip: null,
         doubt: PRIOR_THIRST,
         evidence: { leak: 0, torn: 0 },
-        last: null,
       };
   let at = entries.findIndex((entry) => dayOf(entry) > story.until);
   if (at < 0) at = entries.length;
@@ -273,7 +262,6 @@ function heed(setting: FilterSetting, story: Story, entry: LogEntry, luck: Chanc
   if (blocked) story.surprises.push(blocked);
   if (heard) {
     story.readings += 1;
-    if (isSurprising(heard)) story.last = { entry, heard };
     const found = named(story, entry, heard);
     if (found) story.surprises.push(found);
   }
@@ -325,15 +313,11 @@ function named(story: Story, entry: LogEntry, heard: Heard): Surprise | null {
     return Math.min(Math.max(REMEMBERED * story.evidence[bank] + says, 0), MOST_EVIDENCE);
   };
   story.evidence = { leak: added('leak'), torn: added('torn') };
-  const found = (kind: Surprise['kind'], of = heard): Surprise => ({
-    kind,
-    entry,
-    read: of.read,
-    expected: of.expected,
-  });
+  const { read, expected } = heard;
+  const found = (kind: Surprise['kind']): Surprise => ({ kind, entry, read, expected });
   const speaks = (bank: 'leak' | 'torn'): boolean =>
     story.evidence[bank] > NAMED || weightOf(story.particles, bank) > CERTAIN;
-  if (heard.z === Infinity) return found('rises');
+  if (!heard.possible) return found('rises');
   if (entry.did.kind === 'finger') return null;
   if (speaks('leak')) return found('falls-fast');
   if (speaks('torn')) return found('stays');

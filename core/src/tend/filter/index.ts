@@ -1,6 +1,6 @@
 export { forecastFrom, goesShort, type Forecast } from './ahead';
-export { dayOutOf, settingOf, throughDay, type FilterSetting } from './daily';
-export { beginning, seedOf, type Story, type Surprise } from './follow';
+export { dayOutOf, fillUp, settingOf, throughDay, type FilterSetting } from './daily';
+export { beginning, type Story, type Surprise } from './follow';
 export { followKept, storyKeeper } from './keeper';
 export { roomIn } from './observe';
 export { copyOf, evenly, spreadOver, type Particles, type Quantiles } from './particles';

@@ -1,7 +1,7 @@
 import type { Chance } from '../../climate';
 import { mixOf, waterContent } from '../../soil';
 import type { LogEntry } from '../entry';
-import { topUp, type FilterSetting } from './daily';
+import { fillUp, topUp, type FilterSetting } from './daily';
 import {
   COUNT,
   normalise,
@@ -30,9 +30,7 @@ const LESS = 0.03;
 const BELIEVED = 0.6;
 /** Chance that a volume is noted wrongly altogether. */
 const MISTAKEN = 0.04;
-/** Standard deviations from which on nothing that is believed explains a reading. */
-const SURPRISING = 3.2;
-/** So far above the overflow a stick cannot read, metres and as a share of the reading's spread. */
+/** So many times a reading's spread above the overflow a stick cannot read. */
 const ABOVE = 3;
 /** Suctions from which on a finger says moist, and dry; below, wet. Metres. */
 const FEELS_MOIST = 0.08;
@@ -47,8 +45,8 @@ const FILLS_WHOLLY = 0.7;
 export interface Heard {
   read: number;
   expected: number;
-  /** Standard deviations that it is off by. */
-  z: number;
+  /** Whether it can be at all. */
+  possible: boolean;
   /** How much likelier it is where it leaks, and where the wick is torn, than where all is well: logarithms. */
   speaks: Speaks;
 }
@@ -76,27 +74,12 @@ function spoken(before: Record<Bank, number>, after: Record<Bank, number>): Spea
 
 const student = (z: number): number => (1 + (z * z) / 4) ** -2.5;
 
-const beyond = ({ z }: Heard): boolean => Math.abs(z) > SURPRISING;
-export const isSurprising = (heard: Heard | null): boolean => heard !== null && beyond(heard);
-
-/** Mean and variance over the particles of what each lets expect. */
-function expectedOf({ weight }: Particles, of: (i: number) => number): [number, number] {
+/** What the particles let expect in the mean. */
+function expectedOf({ weight }: Particles, of: (i: number) => number): number {
   let mean = 0;
-  let squares = 0;
-  for (let i = 0; i < COUNT; i += 1) {
-    const value = of(i);
-    mean += (weight[i] as number) * value;
-    squares += (weight[i] as number) * value * value;
-  }
-  return [mean, Math.max(squares - mean * mean, 0)];
+  for (let i = 0; i < COUNT; i += 1) mean += (weight[i] as number) * of(i);
+  return mean;
 }
-
-const heardOf = (read: number, mean: number, variance: number, sd: number): Heard => ({
-  read,
-  expected: mean,
-  z: (read - mean) / Math.sqrt(Math.max(variance + sd * sd, 1e-18)),
-  speaks: SILENT,
-});
 
 /** Weighs the particles, and draws them anew where few of them are left. */
 function settle(particles: Particles, luck: Chance): void {
@@ -110,12 +93,11 @@ function dipped(setting: FilterSetting, particles: Particles, depth: number, luc
   const { water, weight, careless } = particles;
   const brim = Math.max(model.brim, 1e-3);
   const spreads = OF_DEPTH.map((share) => OF_STICK + share * depth);
-  const widest = spreads[1] as number;
   const level = (i: number): number => table.level(water[i] as number);
-  const heard = heardOf(depth, ...expectedOf(particles, level), widest);
+  const expected = expectedOf(particles, level);
   // What stands above the overflow is asked about and not believed.
   if (depth > brim + ABOVE * (spreads[0] as number))
-    return { ...heard, expected: brim, z: Infinity };
+    return { read: depth, expected: brim, possible: false, speaks: SILENT };
   const before = banksOf(particles);
   for (let i = 0; i < COUNT; i += 1) {
     const stands = level(i);
@@ -130,7 +112,7 @@ function dipped(setting: FilterSetting, particles: Particles, depth: number, luc
   }
   const speaks = spoken(before, banksOf(particles));
   settle(particles, luck);
-  return { ...heard, speaks };
+  return { read: depth, expected, possible: true, speaks };
 }
 
 /** Room for water in a particle, m³. */
@@ -149,13 +131,13 @@ function ran(
   volume: number | null,
   luck: Chance,
 ): Heard | null {
-  const { table, model } = setting;
-  const { water, barrel, weight, low } = particles;
+  const { table } = setting;
+  const { weight, low } = particles;
   let heard: Heard | null = null;
   if (volume !== null) {
     const room = (i: number): number => roomIn(setting, particles, i);
     const spreads = OF_FILLING.map((share) => Math.hypot(share * volume, OF_CAN));
-    heard = heardOf(volume, ...expectedOf(particles, room), spreads[1] as number);
+    const expected = expectedOf(particles, room);
     const before = banksOf(particles);
     const flat = MISTAKEN / Math.max(1.5 * table.full, volume);
     for (let i = 0; i < COUNT; i += 1) {
@@ -163,10 +145,10 @@ function ran(
       const near = ((1 - MISTAKEN) * student((volume - room(i)) / sd)) / (2.67 * sd);
       weight[i] = (weight[i] as number) * (near + flat);
     }
-    heard = { ...heard, speaks: spoken(before, banksOf(particles)) };
+    const speaks = spoken(before, banksOf(particles));
+    heard = { read: volume, expected, possible: true, speaks };
   }
-  water.fill(table.full);
-  barrel.fill(model.barrel?.volume ?? 0);
+  fillUp(setting, particles);
   low.fill(0);
   settle(particles, luck);
   return heard;
@@ -246,7 +228,7 @@ export function hear(
       return dipped(setting, particles, did.depth, luck);
     case 'finger':
       felt(setting, particles, did, luck);
-      return { read: did.depth, expected: did.depth, z: 0, speaks: SILENT };
+      return { read: did.depth, expected: did.depth, possible: true, speaks: SILENT };
     case 'filled':
       if (did.where === 'top') {
         if (did.volume !== null) onTop(setting, particles, did.volume);

@@ -1,23 +1,13 @@
 import type { Site } from '../../catalog';
-import { chance, roomDay, weatherOf, type Chance, type WeatherDay } from '../../climate';
+import { chance, hashOf, roomDay, weatherOf, type Chance, type WeatherDay } from '../../climate';
 
 /** Weathers that may have been or may come: days that nobody measured are spread over many made-up ones. */
 
 /** How many made-up weathers there are. */
 export const WEATHERS = 30;
 
-/** The days of a month in each made-up weather, by site. Made once: all planters of a garden ask the same. */
-const made = new WeakMap<Site, Map<string, WeatherDay[]>>();
-const bySite = new Map<string, Site>();
-
-/** One object for each site that says the same, so that what was made for it is found again. */
-function oneOf(site: Site): Site {
-  const key = JSON.stringify(site);
-  const known = bySite.get(key);
-  if (known) return known;
-  bySite.set(key, site);
-  return site;
-}
+/** The days of a month in each made-up weather, by what the site is. Made once: all planters of a garden ask the same. */
+const made = new Map<string, Map<string, WeatherDay[]>>();
 
 const DAYS_IN_MONTH = 31;
 
@@ -40,17 +30,17 @@ export function weathersOf(
   measured: ReadonlyMap<string, WeatherDay>,
   indoors: boolean,
 ): Weathers {
-  const one = oneOf(site);
-  const months = made.get(one) ?? new Map<string, WeatherDay[]>();
-  made.set(one, months);
+  const key = JSON.stringify(site);
+  const months = made.get(key) ?? new Map<string, WeatherDay[]>();
+  made.set(key, months);
   const month = (name: string, which: number): WeatherDay[] => {
-    const key = `${name} ${which}`;
-    const known = months.get(key);
+    const of = `${name} ${which}`;
+    const known = months.get(of);
     if (known) return known;
     // Each month by a seed of its own: what a day is like does not hang on where one begins to look.
     const seed = which * 1201 + Number(name.slice(0, 4)) * 12 + Number(name.slice(5));
-    const days = weatherOf(one, `${name}-01`, DAYS_IN_MONTH, seed);
-    months.set(key, days);
+    const days = weatherOf(site, `${name}-01`, DAYS_IN_MONTH, seed);
+    months.set(of, days);
     return days;
   };
   const inside = new Map<WeatherDay, WeatherDay>();
@@ -72,9 +62,4 @@ export function weathersOf(
 }
 
 /** Seeded chance of one day of one planter, the same however one comes to that day. */
-export function chanceOn(planter: number, date: string): Chance {
-  let hash = planter >>> 0;
-  for (let i = 0; i < date.length; i += 1)
-    hash = Math.imul(hash ^ date.charCodeAt(i), 0x01000193) >>> 0;
-  return chance(hash);
-}
+export const chanceOn = (planter: number, date: string): Chance => chance(hashOf(date, planter));
