@@ -222,7 +222,7 @@ export function stateOf(question: TendedQuestion): TendedState | null {
     forecast,
     room: spreadOver(particles, (i) => roomIn(setting, particles, i)),
     daysLeft: { early, likely },
-    wants: wantsOf(early, likely, certain),
+    wants: wantsOf(forecast, today, certain),
     duties: dutiesOf({ design, figures, planted: began, today, site, entries }),
     certain,
     past: {
@@ -233,9 +233,16 @@ export function stateOf(question: TendedQuestion): TendedState | null {
   };
 }
 
-function wantsOf(early: number, likely: number, certain: boolean): TendedState['wants'] {
+/** Days from which on a filling is soon; and days in which a wick that fails may be mended before plants go short. */
+const SOON = 2;
+const TO_MEND = 7;
+
+function wantsOf({ next, short }: Forecast, today: string, certain: boolean): TendedState['wants'] {
+  const until = (date: string): number => daysBetween(today, date);
   if (!certain) return 'look';
-  if (likely <= 0) return 'now';
-  if (early <= 0) return 'look';
-  return likely <= 2 ? 'soon' : 'later';
+  if (until(next.likely) <= 0) return 'now';
+  if (until(next.early) <= 0) return 'look';
+  // Water is there and does not come up.
+  if (short !== null && short < next.early && until(short) <= TO_MEND) return 'look';
+  return until(next.likely) <= SOON ? 'soon' : 'later';
 }

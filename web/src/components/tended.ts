@@ -35,6 +35,8 @@ export function sayThirst({ thirst }: TendedState, { number }: Words): string {
 /** When it is to be filled, as a day with a range: what four times of five holds. */
 export function sayNext({ forecast, daysLeft, wants }: TendedState): string {
   const { early, likely, late } = forecast.next;
+  if (forecast.short !== null && forecast.short < early)
+    return `Look at wick and roots: plants may go short from ${writeDate(forecast.short, 'short')} on, though there is water below.`;
   if (wants === 'look') return 'Dip it: it may be low.';
   if (daysLeft.likely <= 0) return 'It is low: fill it today.';
   const day = writeDate(likely, 'short');

@@ -187,6 +187,32 @@ function truthOf(
   return { entries, weather, alone, planter };
 }
 
+test('where the wick is torn plants go short before it reads low, and somebody is to look', () => {
+  const { design } = pointOf('bottle-pail');
+  const DAYS = 70;
+  const { entries } = truthOf(design, SITES.vallesol, 5, 1, DAYS);
+  const volumes = entries.flatMap(({ did }) => (did.kind === 'filled' ? [did.volume!] : []));
+  const usual = volumes.reduce((sum, volume) => sum + volume, 0) / volumes.length;
+  const little = [4, 8, 12].map((after, i) =>
+    logEntry(900 + i, dayAfter(PLANTED, DAYS + after), {
+      kind: 'filled',
+      where: 'tube',
+      volume: 0.15 * usual,
+      ran: true,
+    }),
+  );
+  const today = dayAfter(PLANTED, DAYS + 14);
+  const site = SITES.vallesol;
+  const asked = { design, planted: PLANTED, site, days: [], today };
+  const state = stateOf({ ...asked, entries: [...entries, ...little] })!;
+  const [named] = state.thirst.surprises;
+  expect(named).toMatchObject({ kind: 'stays' });
+  // What is said to have been expected is what a sound wick brings.
+  expect(named!.read).toBeLessThan(0.5 * named!.expected);
+  expect(state.forecast.short! < state.forecast.next.early).toBe(true);
+  expect(state.wants).toBe('look');
+});
+
 describe('held against gardens of known truth', () => {
   const SITE = SITES.vallesol;
   const points = STARTING_POINTS.filter(

@@ -3,6 +3,7 @@ import { mixOf, waterContent } from '../../soil';
 import type { LogEntry } from '../entry';
 import { fillUp, topUp, type FilterSetting } from './daily';
 import {
+  BANKS,
   COUNT,
   normalise,
   resample,
@@ -74,11 +75,16 @@ function spoken(before: Record<Bank, number>, after: Record<Bank, number>): Spea
 
 const student = (z: number): number => (1 + (z * z) / 4) ** -2.5;
 
-/** What the particles let expect in the mean. */
+/** What is to be expected in the mean where all is well. */
 function expectedOf({ weight }: Particles, of: (i: number) => number): number {
-  let mean = 0;
-  for (let i = 0; i < COUNT; i += 1) mean += (weight[i] as number) * of(i);
-  return mean;
+  const { from, to } = BANKS.well;
+  let all = 0;
+  let sum = 0;
+  for (let i = from; i < to; i += 1) {
+    all += weight[i] as number;
+    sum += (weight[i] as number) * of(i);
+  }
+  return all > 0 ? sum / all : of(from);
 }
 
 /** Weighs the particles, and draws them anew where few of them are left. */
