@@ -93,14 +93,14 @@ export function setWriter(name: string): void {
   }
 }
 
-/** Days of weather as a station told them; none where that cannot be known. */
-export function useMeasuredDays(): readonly MeasuredDay[] {
-  const { data } = useQuery({
+/** Days of weather as a station told them; none where that cannot be known, and null before anything is. */
+export function useMeasuredDays(): readonly MeasuredDay[] | null {
+  const { data, isError } = useQuery({
     queryKey: ['weather-days'],
     queryFn: () => callRoute(LOG.days),
     staleTime: 60_000,
   });
-  return data?.days ?? NO_DAYS;
+  return data?.days ?? (isError ? NO_DAYS : null);
 }
 const NO_DAYS: readonly MeasuredDay[] = [];
 

@@ -28,7 +28,15 @@ export const PAGE_MODULES: Readonly<Record<Exclude<PagePath, '/'>, PageModule>> 
 /** What a page asks of the server before anything else, below /api. */
 const ASKED_FIRST: Readonly<Partial<Record<PagePath, readonly string[]>>> = {
   '/': ['/garden'],
-  '/today': ['/round/planters', '/round/log?of=round', '/weather', '/round', '/seasons'],
+  '/today': [
+    '/round/planters',
+    '/round/log?of=round',
+    '/weather',
+    '/weather/days',
+    '/round',
+    '/round/standing',
+    '/seasons',
+  ],
 };
 
 const patternOf = (path: string): RegExp => new RegExp(`^${path.replace(/:\w+/g, '[^/]+')}/?$`);

@@ -38,7 +38,7 @@ function useQuestions({ planters, plans, entries, choice }: RoundAsked) {
   const measured = useMeasuredDays();
   const today = formatISO(new Date(), { representation: 'date' });
   return useMemo((): { id: string; question: TendedQuestion; by: string }[] | null => {
-    if (!planters.every(({ id }) => plans[id])) return null;
+    if (!measured || !planters.every(({ id }) => plans[id])) return null;
     return planters.map(({ id, design }) => {
       const planted = plans[id]?.planted ?? null;
       const mine = entries.filter(({ planter }) => planter === id);

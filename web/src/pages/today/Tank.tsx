@@ -61,7 +61,7 @@ export function useTankOutlook(
   const today = formatISO(new Date(), { representation: 'date' });
   return useMemo(() => {
     const states = Object.values(round).flatMap((state) => state ?? []);
-    const days = [...(choice.days?.days ?? []), ...measured];
+    const days = [...(choice.days?.days ?? []), ...(measured ?? [])];
     return tankStands(tank, { states, entries, site: siteOf(choice), days, today });
   }, [tank, round, choice, entries, measured, today]);
 }

@@ -50,7 +50,7 @@ function useKnown(
   const measured = useMeasuredDays();
   const today = formatISO(new Date(), { representation: 'date' });
   return useMemo(() => {
-    if (state === undefined) return [];
+    if (state === undefined || !measured) return [];
     const { design } = resource;
     const { figures, findings } = evaluate(design).assessment;
     const days = [...(choice.days?.days ?? []), ...measured];
