@@ -61,7 +61,7 @@ export default defineConfig({
         codeSplitting: {
           groups: [
             { name: 'packages', test: /node_modules/, minShareCount: 6 },
-            { name: 'common', minShareCount: 3 },
+            { name: 'common', minShareCount: 5 },
           ],
         },
       },
