@@ -1,3 +1,4 @@
+import type { FillId } from '../catalog';
 import { radiiOf, soilBeds, type Lot, type Planter } from '../planter';
 
 /** Amounts of growing mix by where it lies. */
@@ -10,18 +11,26 @@ export const soilInBeds = (planter: Planter): number =>
 export const upperInBeds = (planter: Planter): number =>
   soilBeds(planter).reduce((sum, { part, volume }) => sum + (part === 'upper' ? volume : 0), 0);
 
-/** Growing mix that is packed into a lot of cups or columns, m³. */
-export function packedIn(one: Lot, base: number): number {
+/** What is packed into the cups or columns of a lot up to the soil's base: its medium, m³, and m² at a height. */
+export function packedIn(
+  one: Lot,
+  base: number,
+): { medium: FillId; volume: number; areaAt(z: number): number } | null {
+  const count = one.pieces.length;
   if (one.kind === 'cup') {
-    const { spec, pieces } = one;
-    const [r0, r1] = radiiOf(spec, base);
-    const each = (Math.PI * (base - spec.foot) * (r0 * r0 + r0 * r1 + r1 * r1)) / 3;
-    return pieces.length * each;
+    const [r0, r1] = radiiOf(one.spec, base);
+    const tall = Math.max(base - one.spec.foot, 0);
+    const radius = (z: number) => r0 + ((r1 - r0) * (z - one.spec.foot)) / Math.max(tall, 1e-9);
+    return {
+      medium: 'mix',
+      volume: (count * Math.PI * tall * (r0 * r0 + r0 * r1 + r1 * r1)) / 3,
+      areaAt: (z) => count * Math.PI * radius(z) ** 2,
+    };
   }
   if (one.kind === 'column') {
-    const { spec, pieces } = one;
-    if (spec.medium !== 'mix') return 0;
-    return pieces.length * (Math.PI / 4) * spec.diameter ** 2 * (base - spec.foot);
+    const { medium, diameter, foot } = one.spec;
+    const area = count * (Math.PI / 4) * diameter ** 2;
+    return { medium, volume: area * Math.max(base - foot, 0), areaAt: () => area };
   }
-  return 0;
+  return null;
 }

@@ -178,7 +178,10 @@ export function runsOver({ design, heights }: Planter, climb: number): boolean {
 /** Mix in place after settling: in the beds, in cups and columns, and where it fills the base. m³. */
 function settledSoil(planter: Planter): number {
   const { design, heights, storage } = planter;
-  const inWicks = planter.lots.reduce((sum, one) => sum + packedIn(one, heights.base), 0);
+  const inWicks = planter.lots.reduce((sum, one) => {
+    const packed = packedIn(one, heights.base);
+    return packed?.medium === 'mix' ? sum + packed.volume : sum;
+  }, 0);
   const inBase = design.reservoir.fill.reduce(
     (sum, layer, i) => (layer.medium === 'mix' ? sum + (storage.fills[i] ?? 0) : sum),
     0,

@@ -43,6 +43,8 @@ interface Heap {
   volume: number;
   from: number;
   to: number;
+  /** Its plan area at a height, m²: how its volume lies between bottom and top. */
+  areaAt(z: number): number;
 }
 
 /** Everything loose that lies below the soil: fills, layers, and what is packed into cups and columns. */
@@ -53,19 +55,17 @@ function heapsOf({ design, vessel, lots, storage, heights }: Planter): Heap[] {
     const { from, to } = piece;
     if (one.kind === 'fill') {
       const { medium } = one.spec;
-      return [{ medium, volume: storage.fills[one.index] ?? 0, from, to }];
+      const volume = storage.fills[one.index] ?? 0;
+      return [{ medium, volume, from, to, areaAt: storage.fillAreaAt }];
     }
     if (one.kind === 'layer') {
       const { what } = one.spec;
       if (!grainOf(what) || design.bed) return [];
-      return [{ medium: what as FillId, volume: vessel.volumeBetween(from, to), from, to }];
+      const volume = storage.aroundBetween(from, to);
+      return [{ medium: what as FillId, volume, from, to, areaAt: (z) => vessel.areaAt(z) }];
     }
-    if (one.kind === 'column' || one.kind === 'cup') {
-      const medium = one.kind === 'cup' ? 'mix' : one.spec.medium;
-      const volume = packedIn(one, heights.base);
-      return [{ medium, volume, from, to: heights.base }];
-    }
-    return [];
+    const packed = packedIn(one, heights.base);
+    return packed && packed.volume > 0 ? [{ ...packed, from, to: heights.base }] : [];
   });
 }
 
@@ -82,21 +82,39 @@ export function aggregatesIn(planter: Planter): Amount[] {
   }));
 }
 
+/** Slices in which what a heap holds is added up. */
+const SLICES = 12;
+
 /**
  * Water that a heap holds besides what counts among the reservoir's litres: where it stands in the water,
  * what does not drain from it; above, what hangs in it over the water. m³
+ *
+ * @param drains what drains from it below the brim counts among the reservoir's litres
  */
-function heldIn(heap: Omit<Heap, 'medium'>, medium: Matter, brim: number): number {
-  const { volume, from, to } = heap;
-  const wet = Math.min(Math.max((brim - from) / Math.max(to - from, 1e-9), 0), 1);
-  const kept = medium.thetaS - drainable(medium, GIVEN_UP_AT);
-  const hangs = meanWaterContent(medium, Math.max(from - brim, 0), Math.max(to - brim, 0));
-  return volume * (wet * kept + (1 - wet) * hangs);
+function heldIn(heap: Omit<Heap, 'medium'>, medium: Matter, brim: number, drains = true): number {
+  const { volume, from, to, areaAt } = heap;
+  const below = medium.thetaS - (drains ? drainable(medium, GIVEN_UP_AT) : 0);
+  const wet = Math.min(Math.max(brim, from), to);
+  let [area, held] = [0, 0];
+  for (const [low, high] of [
+    [from, wet],
+    [wet, to],
+  ] as const) {
+    const step = (high - low) / SLICES;
+    for (let k = 0; k < SLICES && step > 0; k += 1) {
+      const z = low + (k + 0.5) * step;
+      const over = [z - step / 2 - brim, z + step / 2 - brim] as const;
+      const part = areaAt(z) * step;
+      area += part;
+      held += part * (z < brim ? below : meanWaterContent(medium, ...over));
+    }
+  }
+  return area > 0 ? (volume * held) / area : 0;
 }
 
 /** @param soilVolume settled mix, m³; @param water in the full reservoir, m³ */
 export function weigh(planter: Planter, soilVolume: number, water: number): Weight {
-  const { design, vessel, heights, lots } = planter;
+  const { design, vessel, bed, heights, lots } = planter;
   const medium = mixOf(design.soil);
   const { brim } = heights;
   const empty = lots.reduce((sum, { mass }) => sum + mass, 0);
@@ -114,8 +132,9 @@ export function weigh(planter: Planter, soilVolume: number, water: number): Weig
       0,
     ) +
     beds.reduce((sum, { mix, volume, from, to }) => {
-      const hangs = { volume, from: Math.max(from, heights.base), to };
-      return sum + heldIn(hangs, mix, brim);
+      const areaAt = (z: number) => bed.inside.areaAt(z - bed.floor);
+      // What stands in the mix of a bag is the soil's own.
+      return sum + heldIn({ volume, from, to, areaAt }, mix, brim, design.bed?.kind !== 'bag');
     }, 0);
   const full = dry + (held + water) * WATER_DENSITY;
   const foot = standsOver(vessel);

@@ -27,6 +27,18 @@ test('a pail with a caged tomato, worked out by hand', () => {
   expect(figures.wind!.empty).toBeCloseTo(Math.sqrt(without / moment), 6);
 });
 
+test('a trough that is turned for its pipes shows the wind its long side all the same', () => {
+  const design = start('trough-pipes');
+  const of = (parts: typeof design.reservoir.parts) => {
+    const reservoir = { ...design.reservoir, parts };
+    const { figures } = evaluate({ ...design, reservoir }).assessment;
+    return { sail: figures.wind!.sail, holds: figures.wind!.full ** 2 / figures.weight.full };
+  };
+  const [turned, not] = [of(design.reservoir.parts), of([])];
+  expect(turned.sail).toBeCloseTo(not.sail, 9);
+  expect(turned.holds).toBeCloseTo(not.holds, 9);
+});
+
 test('less water, more wind in the leaves and a firmer hold in the pot tip it sooner', () => {
   const held = (support: string) => windOf('tote-pipes', grow(support)).figures.wind!;
   const { full, half, empty } = held('cage');

@@ -71,7 +71,8 @@ export function standingOf(planter: Planter, full: number, water: number): Stand
   const foot = standsOver(vessel);
   const half = Math.min(foot.a, foot.b) + vessel.wall;
   const rim = vessel.outlineAt(vessel.depth);
-  const side = 2 * Math.max(rim.a, foot.a) * heights.rim;
+  // The wind on its long side tips it over its short one, whichever way it is turned.
+  const side = 2 * Math.max(rim.a, rim.b, foot.a, foot.b) * heights.rim;
   const leaves = leavesIn(design.planting, heights.surface);
   const moment = leaves.moment + 0.5 * AIR * VESSEL * side * (heights.rim / 2);
   const tips = (share: number): number => {

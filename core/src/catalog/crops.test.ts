@@ -5,7 +5,10 @@ const TABLE_12: Partial<Record<CropId, readonly [number, number, number]>> = {
   tomato: [0.6, 1.15, 0.8],
   pepper: [0.6, 1.05, 0.9],
   aubergine: [0.6, 1.05, 0.9],
-  cucumber: [0.6, 1, 0.75],
+  // On stalks or a trellis (the table's footnote 5).
+  cucumber: [0.6, 1.15, 0.75],
+  gherkin: [0.6, 1.15, 0.75],
+  'sweet-corn': [0.3, 1.15, 1.05],
   courgette: [0.5, 0.95, 0.75],
   pumpkin: [0.5, 1, 0.8],
   watermelon: [0.4, 1, 0.75],

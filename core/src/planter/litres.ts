@@ -1,9 +1,9 @@
 import { fillMedium, grainOf, type FillId } from '../catalog';
-import { airCeiling, dippingNeck, grainsIn, soilBaseHeight } from '../design';
+import { airCeiling, dippingNeck, grainsIn, soilBaseHeight, type BedDesign } from '../design';
 import { drainable, mixOf } from '../soil';
 import { grown, stacked } from '../vessel';
 import { GIVEN_UP_AT } from './kinds/column';
-import type { Bed, Lot, Site } from './piece';
+import type { Bed, Site } from './piece';
 
 /** Litres by height for a planter as it stands: everything in it taken into account. */
 export interface Storage {
@@ -19,8 +19,10 @@ export interface Storage {
   readonly fills: readonly number[];
   /** Plan area of what fills the base around the parts, at height z. m². */
   fillAreaAt(z: number): number;
-  /** Area that tubes and pipes take of the soil above the base, m². */
-  readonly pipesInSoil: number;
+  /** Volume that is left between two heights around all that stands there, m³. */
+  aroundBetween(from: number, to: number): number;
+  /** Volume that tubes and pipes take of the soil between two heights, m³. */
+  pipesInSoil(from: number, to: number): number;
 }
 
 /** Share of a platform that is holes. Typical for a lid drilled all over. */
@@ -51,7 +53,7 @@ export function storageOf(site: Omit<Site, 'taken'>): Storage {
     return inLayers + rooms.reduce((sum, one) => sum + one.waterBelow(z), 0);
   };
 
-  const pipesInSoil = bed.separate && design.bed?.kind !== 'nested' ? 0 : pipeArea(lots);
+  const pipesInSoil = pipesWithin(site, takenBelow);
   const inBeds = soilWater(site, pipesInSoil);
   const base = soilBaseHeight(design);
   const grains = grainsOf(site);
@@ -68,7 +70,7 @@ export function storageOf(site: Omit<Site, 'taken'>): Storage {
     let volume = inBase(Math.min(z, ceiling));
     if (z > ceiling) volume += PLATFORM_OPEN * vessel.volumeBetween(ceiling, Math.min(z, deck));
     for (const { from, to, share } of grains) {
-      if (z > from) volume += share * vessel.volumeBetween(from, Math.min(z, to));
+      if (z > from) volume += share * between(from, Math.min(z, to));
     }
     return volume + inBeds(z);
   };
@@ -96,6 +98,7 @@ export function storageOf(site: Omit<Site, 'taken'>): Storage {
     }),
     fillAreaAt: (z) =>
       Math.max(vessel.areaAt(z) - rooms.reduce((sum, one) => sum + one.areaAt(z), 0), 0),
+    aroundBetween: between,
     pipesInSoil,
   };
 }
@@ -136,16 +139,31 @@ function grainsOf({ design }: Pick<Site, 'design'>): Layer[] {
   });
 }
 
-/** Area of the tubes and pipes that go up through the soil, m². */
-function pipeArea(lots: readonly Lot[]): number {
-  return lots
+/** Beds of their own that tubes and pipes go down through; they stand beside or under the others. */
+const GONE_THROUGH: readonly (BedDesign['kind'] | undefined)[] = ['nested', 'neck'];
+
+/** What tubes and pipes take of the soil between two heights: no more than they reach up. m³ */
+function pipesWithin(
+  { design, bed, lots }: Omit<Site, 'taken'>,
+  takenBelow: (z: number) => number,
+): Storage['pipesInSoil'] {
+  if (!bed.separate) return (from, to) => Math.max(takenBelow(to) - takenBelow(from), 0);
+  if (!GONE_THROUGH.includes(design.bed?.kind)) return () => 0;
+  const pipes = lots
     .filter(({ kind }) => kind === 'tube' || kind === 'inspection' || kind === 'worm')
-    .flatMap(({ pieces }) => pieces)
-    .reduce((sum, { foot }) => sum + (foot.form === 'disc' ? Math.PI * foot.r ** 2 : 0), 0);
+    .flatMap(({ pieces }) => pieces);
+  return (from, to) =>
+    pipes.reduce((sum, { foot, from: low, to: high }) => {
+      const area = foot.form === 'disc' ? Math.PI * foot.r ** 2 : 0;
+      return sum + area * Math.max(Math.min(to, high) - Math.max(from, low), 0);
+    }, 0);
 }
 
 /** Water that stands in the soil up to a height, and above its surface. m³. */
-function soilWater({ design, bed }: Omit<Site, 'taken'>, pipes: number): (z: number) => number {
+function soilWater(
+  { design, bed }: Omit<Site, 'taken'>,
+  pipesInSoil: Storage['pipesInSoil'],
+): (z: number) => number {
   const inMix = drainable(mixOf(design.soil), GIVEN_UP_AT);
   const base = soilBaseHeight(design) - bed.floor - dippingNeck(design);
   const surface = bed.inside.depth - design.soil.freeboard;
@@ -154,7 +172,8 @@ function soilWater({ design, bed }: Omit<Site, 'taken'>, pipes: number): (z: num
     const z = height - bed.floor;
     if (z <= base) return 0;
     const low = Math.min(z, surface);
-    const soil = n * bed.inside.volumeBetween(base, low) - pipes * Math.max(low - base, 0);
+    const pipes = pipesInSoil(base + bed.floor, low + bed.floor);
+    const soil = n * bed.inside.volumeBetween(base, low) - pipes;
     const above = z > surface ? n * bed.inside.volumeBetween(surface, z) : 0;
     return inMix * Math.max(soil, 0) + above;
   };

@@ -209,6 +209,31 @@ test('bricks hold no water, whatever their vents', () => {
   expect(place({ ...bricks, what: 'tub' }, barrel).waterBelow(0.1)).toBeGreaterThan(0);
 });
 
+test('a ring in a wider one catches no air twice, whichever of them is named first', () => {
+  const ringOf = (diameter: number): PartOf<'ring'> => ({
+    kind: 'ring',
+    cutEnd: false,
+    diameter,
+    wall: 0.003,
+    vents: 'foot',
+  });
+  const caught = (...parts: PartOf<'ring'>[]) => {
+    const blank = STARTING_POINTS.find(({ id }) => id === 'blank')!.design;
+    const planter = assemble({ ...blank, reservoir: { ...blank.reservoir, parts } });
+    expect(planter.of('ring').every(({ pieces }) => pieces.length === 1)).toBe(true);
+    const { storage, heights } = planter;
+    return [storage.volumeBelow(heights.brim), storage.caughtAir(heights.brim)] as const;
+  };
+  const alone = caught(ringOf(0.18));
+  const both = caught(ringOf(0.18), ringOf(0.1));
+  expect(caught(ringOf(0.1), ringOf(0.18))).toEqual(both);
+  // The inner wall displaces a little of the air, and of the few millimetres of water under it.
+  const wall = Math.PI * 0.1 * 0.003 * 0.09;
+  expect(alone[1] - both[1]).toBeGreaterThan(0);
+  expect(alone[1] - both[1]).toBeLessThan(1.3 * wall);
+  expect(Math.abs(alone[0] - both[0])).toBeLessThan(0.1 * wall + 2e-6);
+});
+
 test('a ring that something stands across is not placed, and says so by its count', () => {
   const ring: PartOf<'ring'> = {
     kind: 'ring',

@@ -37,7 +37,10 @@ test('dry weight of two mixes is that of their volumes at their densities', () =
   const two = evaluate(withUpper(design, 'ground-soil', 0.08));
   const upper = soilBeds(two.planter).find(({ part }) => part === 'upper')!;
   const { bed, heights } = two.planter;
-  const pipes = two.planter.storage.pipesInSoil * 0.08;
+  const pipes = two.planter.storage.pipesInSoil(
+    two.planter.heights.surface - 0.08,
+    two.planter.heights.surface,
+  );
   const byHand = bed.inside.volumeBetween(heights.surface - 0.08, heights.surface) - pipes;
   expect(upper.volume).toBeCloseTo(byHand, 9);
   const denser = mediumOf('ground-soil').dryDensity - mediumOf(design.soil.medium).dryDensity;

@@ -26,8 +26,7 @@ export function soilBeds(
   const seam = upper ? Math.max(heights.surface - upper.depth, base) : heights.surface;
   const body = (part: SoilBed['part'], mix: Medium, from: number, to: number): SoilBed => {
     const whole = bed.places.length * bed.inside.volumeBetween(from - bed.floor, to - bed.floor);
-    const pipes = storage.pipesInSoil * Math.max(to - Math.max(from, heights.base), 0);
-    return { part, mix, from, to, volume: Math.max(whole - pipes, 0) };
+    return { part, mix, from, to, volume: Math.max(whole - storage.pipesInSoil(from, to), 0) };
   };
   return [
     ...(seam > base + 1e-9 ? [body('lower', mixOf(design.soil), base, seam)] : []),

@@ -1,5 +1,5 @@
 import { CROPS, SITES } from '../catalog';
-import { coldChance, weatherOf } from '../climate';
+import { coldChance, dayAfter, daysBetween, weatherOf } from '../climate';
 import { applyPatch, STARTING_POINTS, usualPlanted, type Planted } from '../design';
 import { tell } from '../quantity';
 import { daysToHarvest, frostFreeIn, moveBar, stretchBar, stripOf, yearOf } from '.';
@@ -38,6 +38,25 @@ test('frost has its time, by hemisphere, and is rare within the days said to be 
   const there = frostFreeIn(south, '2027-11-01')!;
   expect(there.from < '2027-01-15' && there.to > '2027-01-15').toBe(true);
 });
+
+test.each(Object.entries(SITES).filter(([, site]) => frostFreeIn(site, '2027-05-01')))(
+  '%s: frost comes into the days without it in one year of ten at the most, of 300',
+  (_id, site) => {
+    const [half, years] = [182, 300];
+    const middle = site.latitude < 0 ? '2027-01-15' : '2027-07-15';
+    const { from, to } = frostFreeIn(site, '2027-05-01')!;
+    const at = (date: string) => half + daysBetween(middle, date);
+    let [later, sooner] = [0, 0];
+    for (let seed = 1; seed <= years; seed += 1) {
+      const days = weatherOf(site, dayAfter(middle, -half), 2 * half, seed);
+      const cold = days.flatMap(({ tMin }, i) => (tMin < 0 ? [i] : []));
+      if (cold.some((i) => i < half && i >= at(from))) later += 1;
+      if (cold.some((i) => i >= half && i <= at(to))) sooner += 1;
+    }
+    expect(later / years).toBeLessThanOrEqual(0.1);
+    expect(sooner / years).toBeLessThanOrEqual(0.1);
+  },
+);
 
 test('what is tender waits for warm nights, what bolts is warned of heat, what is cleared too soon is said', () => {
   expect(said('2027-02-01', usualPlanted('tomato', 1))).toMatch(/^Wait \d+.days with tomato/);

@@ -90,16 +90,32 @@ export function yearOf(design: PlanterDesign, planted: string, site: Site): Plan
 const canBe = (site: Site, day: number, degrees: number): boolean =>
   coldChance(site, day, degrees) > RARE;
 
-/** The days without frost about midsummer, in the year of a date; null where all are, or none. */
+/**
+ * Share of years in which frost may come after the day that is said to be the last with it, or before the first:
+ * a little under a tenth, as the normals' curve is smoother than years are.
+ */
+const A_YEAR_IN = 0.08;
+
+/**
+ * The days without frost about midsummer, in the year of a date: outside them frost comes in one year of ten at the
+ * most. Null where it freezes never, or always.
+ */
 export function frostFreeIn(site: Site, date: string): { from: string; to: string } | null {
   const year = Number(date.slice(0, 4));
   // South of the equator the summer lies about New Year's Day.
   const summer = site.latitude < 0 ? `${year}-01-15` : `${year}-07-15`;
-  const free = (after: number): boolean => !canBe(site, dayOfYear(dayAfter(summer, after)), FROST);
-  if (!free(0)) return null;
-  let [back, on] = [0, 0];
-  while (back < 183 && free(-back - 1)) back += 1;
-  while (on < 183 && free(on + 1)) on += 1;
+  /** Days from midsummer on, one way, until frost has come in one year of ten. */
+  const free = (step: 1 | -1): number => {
+    let [days, none] = [-1, 1];
+    while (days < 183) {
+      none *= 1 - coldChance(site, dayOfYear(dayAfter(summer, step * (days + 1))), FROST);
+      if (none < 1 - A_YEAR_IN) break;
+      days += 1;
+    }
+    return days;
+  };
+  const [back, on] = [free(-1), free(1)];
+  if (back < 0 || on < 0) return null;
   return back + on >= 364 ? null : { from: dayAfter(summer, -back), to: dayAfter(summer, on) };
 }
 

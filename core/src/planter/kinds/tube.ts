@@ -2,6 +2,7 @@ import { PIPES } from '../../catalog';
 import { leastWidth, type FillTubeDesign, type PlanterDesign } from '../../design';
 import { q, say } from '../../quantity';
 import { holdsCircle } from '../../vessel';
+import { arrange } from '../../reservoir';
 import { found, type Contradiction } from '../contradiction';
 import { restsAt } from '../floor';
 import { BRIDGE } from '../openings';
@@ -128,7 +129,10 @@ function placeOf(spec: FillTubeDesign, { design, floor, deck, lots, taken }: Sit
   const most = besideRing
     ? Math.min(floor.a, edge)
     : Math.min(ring.diameter / 2 - ring.wall - RING_PLAY, edge);
-  return { x: Math.max(most - r, 0), y: 0, r };
+  const atWall = { x: Math.max(most - r, 0), y: 0, r };
+  if (design.bed?.kind !== 'bag' || taken.circle(atWall)) return atWall;
+  // Bags fill their tray from wall to wall: it stands in a corner that they leave.
+  return arrange(floor, r, 1, taken)[0] ?? atWall;
 }
 
 /** Rings are placed round the tube: in their wall it cannot stand. */

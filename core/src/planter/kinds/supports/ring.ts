@@ -31,8 +31,12 @@ export const ring: Faces<'ring'> = {
     const room = hollows(vents, whole, bore, n, top);
     const within = (z: number) =>
       lots.reduce((sum, other) => {
+        // A ring in a wider one holds no air that the wider one does not hold.
+        if (other.kind === 'ring' && other.spec.diameter >= diameter) return sum;
         const mine = other.pieces.filter(
-          ({ x, y, foot }) => foot.form === 'disc' && Math.hypot(x, y) + foot.r <= diameter / 2,
+          ({ x, y, foot }) =>
+            (foot.form === 'disc' || foot.form === 'ring') &&
+            Math.hypot(x, y) + foot.r <= diameter / 2,
         ).length;
         return mine > 0 ? sum + (other.outerBelow(z) * mine) / other.pieces.length : sum;
       }, 0);
