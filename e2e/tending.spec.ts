@@ -51,6 +51,29 @@ test('on a phone at the planter: a level is noted, and it is there on another de
   await other.close();
 });
 
+for (const [zone, at, day] of [
+  // An evening in California that is the next day in Greenwich; a morning in Australia that is the day before there.
+  ['America/Los_Angeles', '2026-07-15T03:30:00Z', '14 Jul'],
+  ['Australia/Sydney', '2026-07-14T21:00:00Z', '15 Jul'],
+] as const)
+  test(`in ${zone} it is planted on the day that it is there`, async ({ browser, baseURL }) => {
+    const context = await browser.newContext({
+      locale: 'en-GB',
+      timezoneId: zone,
+      ...(baseURL ? { baseURL } : {}),
+    });
+    const page = await context.newPage();
+    await page.clock.setFixedTime(at);
+    const id = await openBench(page, pail());
+    await page.goto(`/planters/${id}/log`);
+    await page.getByLabel('Or say what you did').fill('planted');
+    await page.getByRole('button', { name: 'Note it' }).click();
+    await expect(page.locator('.log-entries > li').first()).toContainText(day);
+    await expect(page.getByText(/^Next filling|^It is low|^Dip it|^Fill it/)).toBeVisible();
+    await expect(page.getByText(/not planted yet/i)).toHaveCount(0);
+    await context.close();
+  });
+
 test('a round that is ticked off while the server is away arrives once', async ({ page }) => {
   const id = await openBench(page, pail());
   await page.goto(`/planters/${id}/log`);

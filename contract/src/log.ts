@@ -51,7 +51,7 @@ export const measuredDaysSchema = z.object({ days: z.array(measuredDaySchema) })
 /** What a float or a moisture sensor says: the water's depth, or how the soil feels at a depth. Metres. */
 const readingSchema = z
   .strictObject({
-    at: z.iso.datetime(),
+    at: z.iso.datetime({ offset: true }),
     level: z.number().min(0).max(3).optional().describe('Depth of the water, metres'),
     moisture: z
       .strictObject({ depth: z.number().min(0).max(1), feels: z.enum(['dry', 'moist', 'wet']) })

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { isZone } from './zone';
 import { SITE_IDS, SITES, type Months, type Site } from '../catalog';
 
 /** Which weather a garden has: a made-up place, normals of one's own, or days of one's own. */
@@ -61,6 +62,12 @@ export const weatherChoiceSchema = z
         days: z.array(daySchema).min(1).max(MOST_DAYS, 'More than ten years of days.'),
       })
       .nullable(),
+    zone: z
+      .string()
+      .refine(isZone, { error: 'No time zone has this name. Choose one of the list.' })
+      .nullable()
+      .optional()
+      .describe('The time zone of the garden, as the IANA names it; null while nobody has said'),
   })
   .refine(({ site, normals }) => site !== 'own-normals' || normals !== null, {
     message: 'There are no monthly averages of your own yet.',

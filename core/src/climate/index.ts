@@ -33,6 +33,7 @@ export {
 export { chance, hashOf, type Chance } from './random';
 export { roomDay } from './room';
 export { readWeather, type BadRow, type WeatherReading } from './readWeather';
+export { dayIn, isZone, noonIn, ownZone, zoned, zonedTime, zoneNames } from './zone';
 export {
   coldChance,
   dayAfter,

@@ -100,7 +100,7 @@ export const TILL_IT_RAN: Did = { kind: 'filled', where: 'tube', volume: null, r
 export const logEntrySchema = z.strictObject({
   id: z.uuid().describe('Made on the device, so that sending twice stores once'),
   planter: z.uuid(),
-  at: z.iso.datetime().describe('When it was done'),
+  at: z.iso.datetime({ offset: true }).describe('When it was done, with the offset of its place'),
   by: words(40).describe('Who wrote it, as the device is called'),
   did: didSchema,
   text: words(ENTRY_LIMITS.text).describe('What else there is to say'),
@@ -114,9 +114,11 @@ export type LogEntry = z.infer<typeof logEntrySchema>;
 export function holding(entries: readonly LogEntry[]): LogEntry[] {
   const all = [...new Map(entries.map((entry) => [entry.id, entry])).values()];
   const replaced = new Set(all.flatMap(({ instead }) => instead ?? []));
+  const times = new Map(all.map(({ id, at }) => [id, Date.parse(at)]));
+  const timeOf = ({ id }: LogEntry): number => times.get(id) ?? 0;
   return all
     .filter(({ id, gone }) => !gone && !replaced.has(id))
-    .sort((a, b) => b.at.localeCompare(a.at) || b.id.localeCompare(a.id));
+    .sort((a, b) => timeOf(b) - timeOf(a) || (a.id < b.id ? 1 : -1));
 }
 
 /** Takes an entry out, as an entry. @param id of the new one */

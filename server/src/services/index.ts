@@ -1,3 +1,4 @@
+import { dayIn, ownZone } from '@huerta/core';
 import type {
   PlanterDesign,
   OwnCrops,
@@ -12,7 +13,7 @@ import { documentsOf, type Documents } from './documents';
 import { fileService, type FileService } from './files';
 import { gardenService, type GardenService } from './garden';
 import { gardenFileService, type GardenFileService } from './gardenFile';
-import { OWN_CROPS, PLANTER, PRICES, ROUND, SEASON, VESSEL, WEATHER } from './kinds';
+import { ONLY, OWN_CROPS, PLANTER, PRICES, ROUND, SEASON, VESSEL, WEATHER } from './kinds';
 import { logService, weatherDayService, type LogService, type WeatherDayService } from './log';
 import { papersOf } from './papers';
 import { photoService, type PhotoService } from './photos';
@@ -48,13 +49,11 @@ export interface Services {
  * The services over an open database.
  *
  * @param by which Huerta this is: what another one worked out and kept is worked out again
- * @param today the day that it is, as an ISO date; the clock's where it is left out
+ * @param day the day that it is, as an ISO date; the garden's by the clock where it is left out
  */
-export function servicesOf(
-  database: Database,
-  by = 'development',
-  today: () => string = () => new Date().toISOString().slice(0, 10),
-): Services {
+export function servicesOf(database: Database, by = 'development', day?: () => string): Services {
+  let zone = ownZone();
+  const today = day ?? (() => dayIn(zone));
   const changed = () => standing.soon();
   const planters = documentsOf(PLANTER, database, () => {
     garden.soon();
@@ -62,7 +61,15 @@ export function servicesOf(
   });
   const prices = documentsOf(PRICES, database);
   const vessels = documentsOf(VESSEL, database);
-  const weather = documentsOf(WEATHER, database, changed);
+  /** Learns in which time zone the garden lies. */
+  const locate = async (): Promise<void> => {
+    const { value } = await weather.get(ONLY);
+    zone = value.zone ?? ownZone();
+  };
+  const weather = documentsOf(WEATHER, database, () => {
+    locate().then(changed, changed);
+  });
+  void locate().catch(() => undefined);
   const seasons = documentsOf(SEASON, database, changed);
   const crops = documentsOf(OWN_CROPS, database);
   const round = documentsOf(ROUND, database);
@@ -74,6 +81,7 @@ export function servicesOf(
     log: database.log,
     readings: database.readings,
     setAside,
+    zone: () => zone,
     onAdd: changed,
   });
   const weatherDays = weatherDayService(database.weatherDays, setAside, changed);
@@ -100,7 +108,7 @@ export function servicesOf(
     standing,
     gardenFile: gardenFileService(database, () => {
       garden.soon();
-      changed();
+      locate().then(changed, changed);
     }),
     files: fileService(planters, prices, papers),
     reports: reportService(planters),

@@ -1,4 +1,10 @@
-import { logEntrySchema, measuredDaySchema, type LogEntry, type MeasuredDay } from '@huerta/core';
+import {
+  logEntrySchema,
+  measuredDaySchema,
+  zoned,
+  type LogEntry,
+  type MeasuredDay,
+} from '@huerta/core';
 import type { Reading } from '@huerta/contract';
 import type { LogTable } from '../store/log';
 import { readingId, type ReadingRow, type ReadingTable } from '../store/readings';
@@ -41,6 +47,8 @@ interface Parts {
   readings: ReadingTable;
   setAside: Pick<SetAsideTable, 'move'>;
   /** Told after entries came in. */
+  /** The time zone of the garden: entries that do not say their own offset are told in it. */
+  zone?(): string;
   onAdd?(): void;
   now?(): Date;
 }
@@ -49,6 +57,7 @@ export function logService({
   log,
   readings,
   setAside,
+  zone = () => 'UTC',
   onAdd = () => undefined,
   now = () => new Date(),
 }: Parts): LogService {
@@ -63,7 +72,7 @@ export function logService({
     return entries;
   };
   const latestFirst = (entries: LogEntry[]): LogEntry[] =>
-    entries.sort((a, b) => timeOf(b) - timeOf(a) || (a.id < b.id ? 1 : -1));
+    zoned(entries, zone()).sort((a, b) => timeOf(b) - timeOf(a) || (a.id < b.id ? 1 : -1));
   return {
     async add(entries) {
       const rows = entries.map((entry) => ({

@@ -6,9 +6,11 @@ import {
   type Did,
   type LogEntry,
   type MeasuredDay,
+  zonedTime,
 } from '@huerta/core';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { v4 as uuid } from 'uuid';
+import { gardenZone } from '../app/gardenDay';
 import { keepLogged, waitingLog } from '../device/logged';
 import { callRoute } from './client';
 
@@ -153,7 +155,7 @@ export function useWriteLog() {
       const entries = planters.map((planter): LogEntry => ({
         id: uuid(),
         planter,
-        at: at ?? new Date().toISOString(),
+        at: at ?? zonedTime(Date.now(), gardenZone()),
         by: writer(),
         did,
         text: text ?? '',

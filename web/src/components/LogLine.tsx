@@ -1,7 +1,7 @@
 import { Box, Button, Field, Input } from '@chakra-ui/react';
-import { readLine, type DepthOf } from '@huerta/core';
-import { formatISO } from 'date-fns';
+import { noonIn, readLine, type DepthOf } from '@huerta/core';
 import { useState } from 'react';
+import { gardenDay, gardenZone } from '../app/gardenDay';
 import { useWords } from '../app/preferences';
 import type { Written } from '../api/log';
 
@@ -14,16 +14,13 @@ interface LogLineProps {
   onWrite(written: Written): void;
 }
 
-/** Noon of a day that is over, so that it lies on that day wherever one is. */
-const NOON = 'T12:00:00.000Z';
-
 /** A line for the log, as people say it. What cannot be read stays with a sentence. */
 export function LogLine({ label, initially = '', depthOf, onWrite }: LogLineProps) {
   const { units } = useWords();
   const [typed, setTyped] = useState(initially);
   const [error, setError] = useState('');
   const write = () => {
-    const today = formatISO(new Date(), { representation: 'date' });
+    const today = gardenDay();
     const reading = readLine(typed, today, units, depthOf);
     if (!reading.ok) {
       setError(reading.message);
@@ -34,7 +31,7 @@ export function LogLine({ label, initially = '', depthOf, onWrite }: LogLineProp
       did,
       ...(text ? { text } : {}),
       typed: typed.slice(0, 200),
-      ...(date === today ? {} : { at: `${date}${NOON}` }),
+      ...(date === today ? {} : { at: noonIn(gardenZone(), date) }),
     });
     setTyped('');
     setError('');

@@ -1,7 +1,8 @@
 import type { PlanterResource } from '@huerta/contract';
-import { readLine, sayDid, tell, type LogEntry } from '@huerta/core';
+import { noonIn, readLine, sayDid, tell, zonedTime, type LogEntry } from '@huerta/core';
 import Papa from 'papaparse';
 import { v5 as uuidOf } from 'uuid';
+import { gardenZone } from '../app/gardenDay';
 import { saveCsv } from './saveCsv';
 
 /** The log as a table: out for a spreadsheet, and in from one. */
@@ -96,6 +97,7 @@ function timeOf(text: string, today: string): string | null {
   const day = /^\d{4}-\d{2}-\d{2}$/.test(text.trim());
   const time = Date.parse(day ? `${text.trim()}T12:00:00Z` : text);
   if (Number.isNaN(time)) return null;
-  const at = new Date(time).toISOString();
+  const zone = gardenZone();
+  const at = day ? noonIn(zone, text.trim()) : zonedTime(time, zone);
   return at.slice(0, 10) <= today ? at : null;
 }

@@ -10,8 +10,8 @@ import {
   type TendedState,
   type WeatherChoice,
 } from '@huerta/core';
+import { useGardenDay } from '../app/gardenDay';
 import { proxy } from 'comlink';
-import { formatISO } from 'date-fns';
 import { useMemo } from 'react';
 import { callRoute } from '../api/client';
 import { useMeasuredDays } from '../api/log';
@@ -36,7 +36,7 @@ export interface RoundAsked {
 /** What is asked of each planter, and what that hangs on; null before all is there. */
 function useQuestions({ planters, plans, entries, choice }: RoundAsked) {
   const measured = useMeasuredDays();
-  const today = formatISO(new Date(), { representation: 'date' });
+  const today = useGardenDay();
   return useMemo((): { id: string; question: TendedQuestion; by: string }[] | null => {
     if (!measured || !planters.every(({ id }) => plans[id])) return null;
     return planters.map(({ id, design }) => {

@@ -12,10 +12,10 @@ import {
   type RoundPlan,
   type WeatherChoice,
 } from '@huerta/core';
-import { formatISO } from 'date-fns';
 import { FileText } from 'lucide-react';
 import { useMemo, useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
+import { useGardenDay } from '../../app/gardenDay';
 import { keepPaper } from '../../api/paper';
 import { useWholeLog } from '../../api/log';
 import { usePlanters } from '../../api/planters';
@@ -68,7 +68,7 @@ interface AwayProps {
 }
 
 function Away({ planters, entries, choice, plan }: AwayProps) {
-  const today = formatISO(new Date(), { representation: 'date' });
+  const today = useGardenDay();
   const change = useChangeRound();
   const past = plan.away && plan.away.until <= today;
   const kept = plan.away && !past ? plan.away : usual(today);

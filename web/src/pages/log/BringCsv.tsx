@@ -1,7 +1,7 @@
 import { Box, Button, Text } from '@chakra-ui/react';
-import { formatISO } from 'date-fns';
 import { Upload } from 'lucide-react';
 import { useRef, useState } from 'react';
+import { gardenDay } from '../../app/gardenDay';
 import { useWriteLog } from '../../api/log';
 import { readLogCsv, type LogTable } from '../../components/logCsv';
 import { notify } from '../../components/notices';
@@ -16,7 +16,7 @@ export function BringCsv({ planter }: { planter: string }) {
   const [table, setTable] = useState<LogTable | null>(null);
   const read = async (file: File | undefined) => {
     if (!file) return;
-    const today = formatISO(new Date(), { representation: 'date' });
+    const today = gardenDay();
     setTable(readLogCsv(await file.text(), planter, today));
   };
   return (

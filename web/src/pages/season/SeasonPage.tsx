@@ -15,9 +15,9 @@ import {
   siteOf,
 } from '@huerta/core';
 import { useQueryClient } from '@tanstack/react-query';
-import { formatISO } from 'date-fns';
 import { useEffect, useMemo, useState, type ReactNode } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
+import { useGardenDay } from '../../app/gardenDay';
 import { planterKey, useChangePlanter, useCreatePlanter, usePlanter } from '../../api/planters';
 import { useLog } from '../../api/log';
 import { useSaveSeasonPlan, useSeasonPlan } from '../../api/season';
@@ -100,7 +100,7 @@ function Season({ resource, choice, plan, entries }: SeasonProps) {
   const site = useMemo(() => siteOf(choice), [choice]);
   const ownDays = choice.site === 'own-days' ? choice.days : null;
   const length = seasonDays(design.planting);
-  const today = formatISO(new Date(), { representation: 'date' });
+  const today = useGardenDay();
   const logged = plantedInLog(entries);
   const planned = logged ?? plan.planted ?? ownDays?.days[0]?.date ?? null;
   const planted = plantedOn(planned, design.planting, today, site.latitude);

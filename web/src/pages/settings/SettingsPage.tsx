@@ -10,6 +10,7 @@ import { notify } from '../../components/notices';
 import { Fetched, Page } from '../../components/Page';
 import { Writer } from '../../components/Writer';
 import { Writing } from '../../components/Writing';
+import { GardenZone } from './GardenZone';
 import { Row } from './Row';
 import { Section } from './Section';
 import { BringIn } from './BringIn';
@@ -25,6 +26,7 @@ export default function SettingsPage() {
         Settings
       </Text>
       <OnThisDevice />
+      <GardenZone />
       <Fetched what="the settings" title="The settings cannot be fetched" queries={[about]}>
         {({ version, demo, home }) => (
           <>

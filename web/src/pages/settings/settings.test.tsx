@@ -2,6 +2,8 @@
 import { screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import type { Door, RestorePreview } from '@huerta/contract';
+import { dayIn } from '@huerta/core';
+import { gardenDay, gardenZone, setGardenZone } from '../../app/gardenDay';
 import { Notices } from '../../components/notices';
 import { forgetSeen } from '../../device/seen';
 import { Around } from '../../testing/bench';
@@ -100,6 +102,28 @@ function house(start: Partial<Door> = {}, about = { version: '0.1.0', demo: fals
   return { state, log, user: userEvent.setup() };
 }
 beforeEach(forgetSeen);
+
+test('the garden has a time zone: its day is told, and what is noted is noted in it', async () => {
+  const choice = { site: 'vallesol', normals: null, days: null };
+  const saved: { zone?: string }[] = [];
+  serveWith(({ path, method, body }) => {
+    if (path === '/about') return { version: '0.1.0', demo: true, home: false };
+    if (!path.startsWith('/weather')) return null;
+    if (method === 'PUT') saved.push((body as { choice: { zone: string } }).choice);
+    const updatedAt = new Date().toISOString();
+    return { choice: saved.at(-1) ?? choice, revision: 1 + saved.length, updatedAt };
+  });
+  const user = userEvent.setup();
+  show(<Around>{<SettingsPage />}</Around>);
+  const zone = await screen.findByLabelText('Time zone of the garden');
+  expect(screen.getByText(/Until you choose one, each device takes its own/)).toBeTruthy();
+  await user.selectOptions(zone, 'Pacific/Auckland');
+  await waitFor(() => expect(saved.at(-1)?.zone).toBe('Pacific/Auckland'));
+  await waitFor(() => expect(gardenZone()).toBe('Pacific/Auckland'));
+  expect(gardenDay()).toBe(dayIn('Pacific/Auckland'));
+  expect(await screen.findByText(/This device is set to/)).toBeTruthy();
+  setGardenZone(null);
+});
 
 test('the door is opened, a code made for an address, and a device shut out', async () => {
   const { log, user, state } = house({ devices: [phone] });

@@ -11,9 +11,9 @@ import {
   type TankOutlook,
   type WeatherChoice,
 } from '@huerta/core';
-import { formatISO } from 'date-fns';
 import { Plus, Trash2 } from 'lucide-react';
 import { useMemo } from 'react';
+import { useGardenDay } from '../../app/gardenDay';
 import { useMeasuredDays } from '../../api/log';
 import { useChangeRound } from '../../api/round';
 import { useWords } from '../../app/preferences';
@@ -34,7 +34,7 @@ interface TankProps {
 /** The rain tank: what it has, what it caught, and when it runs dry. */
 export function Tank({ plan, round, choice, entries, ready }: TankProps) {
   const change = useChangeRound();
-  const today = formatISO(new Date(), { representation: 'date' });
+  const today = useGardenDay();
   const { tank } = plan;
   if (!tank)
     return (
@@ -58,7 +58,7 @@ export function useTankOutlook(
   { round, choice, entries }: Pick<TankProps, 'round' | 'choice' | 'entries'>,
 ): TankOutlook {
   const measured = useMeasuredDays();
-  const today = formatISO(new Date(), { representation: 'date' });
+  const today = useGardenDay();
   return useMemo(() => {
     const states = Object.values(round).flatMap((state) => state ?? []);
     const days = [...(choice.days?.days ?? []), ...(measured ?? [])];

@@ -10,10 +10,10 @@ import {
   type TendedState,
   type WeatherChoice,
 } from '@huerta/core';
-import { formatISO } from 'date-fns';
 import { Download, Printer } from 'lucide-react';
 import { useEffect, useMemo } from 'react';
 import { Link } from 'react-router';
+import { useGardenDay } from '../../app/gardenDay';
 import { useMeasuredDays, useRoundLog, useWriteLog, wholeLog } from '../../api/log';
 import { useRoundPlanters } from '../../api/planters';
 import { useRoundPlan } from '../../api/round';
@@ -150,7 +150,7 @@ function RoundView({ planters, walked, entries, choice, plan }: ViewProps) {
 
 /** What there is to carry. */
 function Lead({ round, working }: { round: Round; working: boolean }) {
-  const today = formatISO(new Date(), { representation: 'date' });
+  const today = useGardenDay();
   const { write, units } = useWords();
   const water = Object.values(round).reduce(
     (sum, state) => (state?.wants === 'now' ? sum + state.room.middle : sum),

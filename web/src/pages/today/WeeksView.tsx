@@ -11,9 +11,9 @@ import {
   type WeatherChoice,
   type Words,
 } from '@huerta/core';
-import { formatISO } from 'date-fns';
 import { CalendarDays, Printer } from 'lucide-react';
 import { Link } from 'react-router';
+import { useGardenDay } from '../../app/gardenDay';
 import { useSeasonPlans } from '../../api/season';
 import { usePreferences, useWords } from '../../app/preferences';
 import { writeDate } from '../../components/dates';
@@ -38,7 +38,7 @@ export function WeeksView({ walked, entries, choice, plan }: WeeksViewProps) {
   const plans = useSeasonPlans(walked.map(({ id }) => id));
   const { week } = usePreferences();
   const { value, trouble } = useCalendar({ planters: walked, plans, entries, choice }, plan.away);
-  const today = formatISO(new Date(), { representation: 'date' });
+  const today = useGardenDay();
   if (trouble) return <Text role="alert">{trouble}</Text>;
   if (!value) return <Waiting what="the weeks ahead" />;
   const names = new Map(walked.map(({ id, design }) => [id, design.name]));

@@ -18,9 +18,9 @@ import {
   type Symptom,
   type TendedState,
 } from '@huerta/core';
-import { formatISO } from 'date-fns';
 import { useMemo, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
+import { useGardenDay } from '../../app/gardenDay';
 import { useMeasuredDays, useWriteLog } from '../../api/log';
 import { useWords } from '../../app/preferences';
 import { TickField } from '../../components/ChoiceField';
@@ -48,7 +48,7 @@ function useKnown(
   state: TendedState | null | undefined,
 ): Known[] {
   const measured = useMeasuredDays();
-  const today = formatISO(new Date(), { representation: 'date' });
+  const today = useGardenDay();
   return useMemo(() => {
     if (state === undefined || !measured) return [];
     const { design } = resource;

@@ -1,8 +1,8 @@
 import { Box, Text } from '@chakra-ui/react';
 import { PAPERS, type PaperId } from '@huerta/core';
 import { Printer } from 'lucide-react';
-import { format } from 'date-fns';
 import { Link } from 'react-router';
+import { useGardenDay } from '../../app/gardenDay';
 import { fileAddress } from '../../api/build';
 import { useLabelAddress } from '../../api/home';
 import { usePreferences } from '../../app/preferences';
@@ -30,7 +30,7 @@ export function Paper({ id, name, paper, hasTemplates, hasCuts, onPaper }: Paper
   const { units, decimal } = usePreferences();
   const query = { units, paper, decimal };
   const { at, forPhones } = useLabelAddress();
-  const label = { ...query, at, day: format(new Date(), 'yyyy-MM-dd') };
+  const label = { ...query, at, day: useGardenDay() };
   return (
     <Box as="section" className="not-printed paper" aria-label="On paper">
       <Text as="h2" fontSize="lg">

@@ -12,9 +12,9 @@ import {
   type SeasonPlan,
   type WeatherChoice,
 } from '@huerta/core';
-import { formatISO } from 'date-fns';
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
+import { useGardenDay } from '../../app/gardenDay';
 import { useWholeLog } from '../../api/log';
 import { usePlanters } from '../../api/planters';
 import { useSeasonPlans } from '../../api/season';
@@ -61,6 +61,7 @@ function Years({ planters, choice, entries }: YearsProps) {
   );
   const shown = growing.slice(0, most);
   const plans = useSeasonPlans(shown.map(({ id }) => id));
+  const today = useGardenDay();
   const years = useMemo(
     () =>
       shown.map((one) =>
@@ -69,9 +70,10 @@ function Years({ planters, choice, entries }: YearsProps) {
           plans[one.id],
           entries.filter(({ planter }) => planter === one.id),
           site,
+          today,
         ),
       ),
-    [shown, plans, entries, site],
+    [shown, plans, entries, site, today],
   );
   const strip = useMemo(() => overAll(years), [years]);
   const frostFree = years.find((one) => one.year.frostFree)?.year.frostFree;
@@ -118,8 +120,8 @@ function yearIn(
   plan: SeasonPlan | undefined,
   entries: readonly LogEntry[],
   site: ReturnType<typeof siteOf>,
+  today: string,
 ) {
-  const today = formatISO(new Date(), { representation: 'date' });
   const { planting } = planter.design;
   const planned = plantedInLog(entries) ?? plan?.planted ?? null;
   const planted = plantedOn(planned, planting, today, site.latitude);

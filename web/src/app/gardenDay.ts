@@ -1,0 +1,58 @@
+import { dayIn, isZone, ownZone } from '@huerta/core';
+import { useSyncExternalStore } from 'react';
+
+/**
+ * The garden's day: whoever looks at it from elsewhere sees the day that it is there. Its time zone is the one chosen in
+ * Settings, known from the last answer that said it; before that it is this device's.
+ */
+
+const KEPT = 'huerta.zone';
+
+function zoneKept(): string | null {
+  try {
+    const kept = localStorage.getItem(KEPT);
+    return kept !== null && isZone(kept) ? kept : null;
+  } catch {
+    return null;
+  }
+}
+
+let zone = zoneKept();
+const listeners = new Set<() => void>();
+const tell = (): void => listeners.forEach((listener) => listener());
+
+/** The time zone of the garden, as the IANA names it. */
+export const gardenZone = (): string => zone ?? ownZone();
+
+/** The day that it is in the garden, as an ISO date. */
+export const gardenDay = (): string => dayIn(gardenZone());
+
+/** Takes down which time zone the garden has; null where nobody has said. */
+export function setGardenZone(name: string | null): void {
+  if (name === zone) return;
+  zone = name;
+  try {
+    if (name === null) localStorage.removeItem(KEPT);
+    else localStorage.setItem(KEPT, name);
+  } catch {
+    // A window that keeps nothing asks again.
+  }
+  tell();
+}
+
+/** How often it is looked whether a new day has begun, milliseconds. */
+const LOOKS_MS = 60_000;
+
+function subscribe(listener: () => void): () => void {
+  listeners.add(listener);
+  const timer = setInterval(listener, LOOKS_MS);
+  document.addEventListener('visibilitychange', listener);
+  return () => {
+    listeners.delete(listener);
+    clearInterval(timer);
+    document.removeEventListener('visibilitychange', listener);
+  };
+}
+
+/** The day that it is in the garden, also after midnight. ISO date. */
+export const useGardenDay = (): string => useSyncExternalStore(subscribe, gardenDay);
