@@ -188,13 +188,20 @@ const siteFrom = (design: PlanterDesign, { vessel, bed, floor, deck, lots }: Bui
  * @param design as it is by then, without the layers and fills that are still to come
  */
 export function storageWith(planter: Planter, stands: (lot: Lot) => boolean): Storage {
-  const { design } = planter;
+  const { design, bed } = planter;
+  // What is set in or on later takes no room yet: an upper vessel, a bottle's neck, bags in their tray.
+  const there =
+    !bed.separate || planter.lots.some((lot) => lot.kind === design.bed?.kind && stands(lot));
   const bare: PlanterDesign = {
     ...design,
     reservoir: { ...design.reservoir, fill: [] },
     layers: [],
   };
-  return storageOf({ ...siteFrom(bare, planter), lots: planter.lots.filter(stands) });
+  return storageOf({
+    ...siteFrom(bare, planter),
+    bed: there ? bed : { ...bed, places: [] },
+    lots: planter.lots.filter(stands),
+  });
 }
 
 /** Inside half width of what holds soil or water at height z, in the plane of the section. Metres. */

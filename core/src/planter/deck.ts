@@ -1,7 +1,7 @@
 import { METRIC_BITS } from '../catalog';
 import type { Outline } from '../vessel';
 import type { Planter } from './assemble';
-import { bunchHole, cupHole, PLAY } from './openings';
+import { bunchAcross, bunchHole, cupHole, PLAY } from './openings';
 import type { Kind, Lot } from './piece';
 
 /** An opening through the sheet that bears the soil, and the lot that goes through it. Metres. */
@@ -21,7 +21,10 @@ const WIDTHS: { readonly [K in Kind]?: (lot: Lot<K>) => { least: number; most: n
   worm: ({ spec }) => ({ least: spec.diameter + PLAY, most: spec.diameter + PLAY + 0.006 }),
   column: ({ spec }) => ({ least: spec.diameter + PLAY, most: spec.diameter + PLAY + 0.006 }),
   cup: ({ spec }) => cupHole(spec),
-  cloth: ({ spec }) => ({ least: bunchHole(spec), most: bunchHole(spec) + 0.006 }),
+  cloth: ({ spec }) => ({
+    least: bunchAcross(spec),
+    most: Math.max(bunchHole(spec, 'metric'), bunchHole(spec, 'us')),
+  }),
 };
 
 /**

@@ -1,4 +1,5 @@
-import { bitFor, CLOTHS, METRIC_BITS } from '../catalog';
+import { bitFor, CLOTHS, INCH_BITS, METRIC_BITS } from '../catalog';
+import type { UnitSystem } from '../quantity';
 import type { ClothWickDesign, CupWickDesign } from '../design';
 
 /** How wide an opening must be for what goes through it. Metres. */
@@ -28,9 +29,9 @@ export function bunchAcross(cloth: ClothWickDesign): number {
   return Math.max(Math.sqrt((4 * section) / (Math.PI * PACKED)), LEAST_BUNCH);
 }
 
-/** The hole for one bunch, as a bit that exists. */
-export const bunchHole = (cloth: ClothWickDesign): number =>
-  bitFor(bunchAcross(cloth), METRIC_BITS);
+/** The hole for one bunch, as a bit that exists in a set of drills. */
+export const bunchHole = (cloth: ClothWickDesign, set: UnitSystem = 'metric'): number =>
+  bitFor(bunchAcross(cloth), set === 'us' ? INCH_BITS : METRIC_BITS);
 
 /** Between what widths a cup's hole is: wider than its body where it passes, narrower than its rim. */
 export function cupHole({ diameter, rim }: CupWickDesign): { least: number; most: number } {

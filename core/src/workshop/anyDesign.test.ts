@@ -1,7 +1,9 @@
 import fc from 'fast-check';
 import { evaluate } from '../assess';
+import { assemble, bunchHole } from '../planter';
 import { tell } from '../quantity';
 import { anyDesign } from '../testing/designs';
+import { deckOf } from './deck';
 import { buildSheet, NEW_BOOK, PAPER_IDS, shoppingFor, tilesOf } from '.';
 
 /** Whatever a person may have designed has a sheet that is whole. */
@@ -80,3 +82,18 @@ test('templates of any design have sound numbers and fit on their sheets of pape
     { numRuns: 40 },
   );
 });
+
+test.each(['metric', 'us'] as const)(
+  'any design, %s: the wick room and the sheet name the same drill for a bunch',
+  (set) => {
+    fc.assert(
+      fc.property(anyDesign, (design) => {
+        const planter = assemble(design);
+        const deck = deckOf(planter, set);
+        for (const hole of deck?.holes ?? [])
+          if (hole.lot?.kind === 'cloth') expect(hole.bit).toBe(bunchHole(hole.lot.spec, set));
+      }),
+      { numRuns: 150 },
+    );
+  },
+);

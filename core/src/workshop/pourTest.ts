@@ -71,7 +71,8 @@ export function test(maker: Maker): void {
   const shims = shimsOf(figures.tilt, design.place.falls);
   const long = 2 * vessel.outlineAt(Math.min(heights.brim, vessel.depth)).a;
   const { supply } = design.reservoir;
-  const runs = heights.invert !== null && design.overflow?.kind !== 'rim' && !supply;
+  const spills = heights.invert !== null && design.overflow?.kind !== 'rim';
+  const runs = spills && !supply;
   const { a, b } = standsOver(planter.vessel);
   const wedged = planter.vessel.flat
     ? say``
@@ -101,6 +102,12 @@ export function test(maker: Maker): void {
         : say`Pour on to ${q(heights.brim, 'length')}, in all ${q(whole, 'volume')}. Wait a quarter of an hour.`,
     20,
   );
+  if (spills && supply && heights.invert > supply.level)
+    maker.say(
+      'test',
+      say`Pour on by hand: it must run from the overflow with the water at ${q(heights.invert, 'length')}.`,
+      5,
+    );
   maker.tools('test', 'Spirit level', 'Measuring jug', 'Tape', 'Shims');
   maker.warn(
     'test',

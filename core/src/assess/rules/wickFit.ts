@@ -1,7 +1,6 @@
 import {
   BRIDGE,
   bunchAcross,
-  bunchHole,
   cupHole,
   deckOpenings,
   deckSheet,
@@ -144,9 +143,7 @@ export const clothFits: Rule = ({ design, planter }) =>
         room: 'wick',
         text: neck
           ? say`Use fewer or thinner strands: bunched they are ${q(across, 'length')} across, and the neck takes ${q(neck, 'length')}.`
-          : spec.holes === 1
-            ? say`Share the cloth over more holes: soil falls past it through one of ${q(bunchHole(spec), 'length')}.`
-            : say`Share the cloth over more holes: soil falls past it through ${q(spec.holes, 'count')} of ${q(bunchHole(spec), 'length')}.`,
+          : say`Share the cloth over more holes: soil falls past a bunch ${q(across, 'length')} thick.`,
         propose: () =>
           neck
             ? [

@@ -1,5 +1,6 @@
 import { Box, Text } from '@chakra-ui/react';
-import { baseName, buildSheet, CLOTHS, reportOf, SHOWN } from '@huerta/core';
+import { baseName, buildSheet, CLOTHS, reportOf, SHOWN, type BuildSheet } from '@huerta/core';
+import { useMemo } from 'react';
 import { useWords } from '../../../app/preferences';
 import { TextField } from '../../../components/TextField';
 import { useBench } from '../bench';
@@ -11,22 +12,17 @@ export function CheckRoom() {
   const { design, planter, assessment, change } = useBench();
   const { write, tell, units } = useWords();
   const { figures: f } = assessment;
+  const { parts, steps } = useMemo(() => buildSheet(planter, f, units), [planter, f, units]);
   const materials = design.wicks.flatMap((wick) =>
     wick.kind === 'cloth' ? [CLOTHS[wick.material]] : [],
   );
   return (
     <>
       <Group title="Test with water, before soil">
-        <WaterTest />
+        <WaterTest steps={steps} />
       </Group>
       <Group title="What it takes">
-        <Table
-          rows={buildSheet(planter, f, units).parts.map(({ id, what, amount }) => [
-            id,
-            what,
-            tell(amount),
-          ])}
-        />
+        <Table rows={parts.map(({ id, what, amount }) => [id, what, tell(amount)])} />
       </Group>
       <Group title="All figures">
         <Table
@@ -98,20 +94,13 @@ function Table({
   );
 }
 
-/** What the pour must show, or why it cannot be made yet. */
-function WaterTest() {
-  const { planter, assessment } = useBench();
-  const { write } = useWords();
-  const { invert, ceiling, brim } = planter.heights;
-  if (invert === null) {
-    return (
-      <Text fontSize="sm">
-        There is no overflow to test. Pour <b>{write(assessment.figures.standing, 'volume')}</b>: it
-        must stand at <b>{write(brim, 'length')}</b> in every corner and leak nowhere.
-      </Text>
-    );
-  }
-  if (invert > ceiling + 1e-9) {
+/** What the pour of the build sheet must show, or why it cannot be made yet. */
+function WaterTest({ steps }: Pick<BuildSheet, 'steps'>) {
+  const { planter } = useBench();
+  const { write, tell } = useWords();
+  const { invert, ceiling } = planter.heights;
+  const test = steps.find(({ id }) => id === 'test');
+  if (invert !== null && invert > ceiling + 1e-9) {
     return (
       <Text fontSize="sm">
         Mend the overflow first: its lip at {write(invert, 'length')} is above{' '}
@@ -119,12 +108,11 @@ function WaterTest() {
       </Text>
     );
   }
-  // A float valve may keep the water lower; the test goes to the lip.
   return (
-    <Text fontSize="sm">
-      Pour <b>{write(planter.storage.volumeBelow(invert), 'volume')}</b>. It must stand at{' '}
-      <b>{write(invert, 'length')}</b> in every corner, run out of the overflow with the next cup,
-      and nowhere else.
-    </Text>
+    <Box as="ol" listStyleType="decimal" ps="5" fontSize="sm">
+      {(test?.doing ?? []).map((one) => (
+        <li key={tell(one)}>{tell(one)}</li>
+      ))}
+    </Box>
   );
 }

@@ -194,7 +194,7 @@ interface WickFieldsProps<W> {
 
 function ClothFields({ wick, index, onRemove }: WickFieldsProps<ClothWickDesign>) {
   const { change, planter } = useBench();
-  const { write } = useWords();
+  const { write, units } = useWords();
   const at = (key: string) => ['wicks', index, key];
   const cloth = CLOTHS[wick.material];
   return (
@@ -221,7 +221,7 @@ function ClothFields({ wick, index, onRemove }: WickFieldsProps<ClothWickDesign>
       <Choice label="Cut as" value={wick.form} choices={CLOTH_FORMS} path={at('form')} />
       <Says>
         Bunched it is {write(bunchAcross(wick), 'length')} across: drill{' '}
-        {write(bunchHole(wick), 'length')}.
+        {write(bunchHole(wick, units), 'length')}.
       </Says>
       <Spots
         path={at('at')}

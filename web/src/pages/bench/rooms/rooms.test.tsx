@@ -1,6 +1,14 @@
 /** @jest-environment jsdom */
 import { fireEvent, screen, within } from '@testing-library/react';
-import { applyPatch, propose, tradeCurve } from '@huerta/core';
+import {
+  applyPatch,
+  buildSheet,
+  evaluate,
+  propose,
+  STARTING_POINTS,
+  tell,
+  tradeCurve,
+} from '@huerta/core';
 import { answers, designOf, openPart } from '../../../testing/bench';
 import { show } from '../../../testing/render';
 import { Schools } from '../Schools';
@@ -134,12 +142,28 @@ test('plants: how many the surface takes, what the crop likes, and where each st
   expect(screen.getByText(/of coarse sand, about/)).toBeTruthy();
 });
 
-test('the check tells what it takes and pours to the lip, not to the valve', () => {
+test('the check tells what it takes', () => {
   openPart(designOf('gutter-pails'), <CheckRoom />);
   expect(screen.getByRole('rowheader', { name: 'Supply barrel' })).toBeTruthy();
   const water = screen.getByRole('heading', { name: /Test with water/ }).parentElement!;
-  expect(water.textContent).toMatch(/stand at 72.mm/);
+  expect(water.textContent).toMatch(/run from the overflow with the water at 72.mm/);
 });
+
+test.each(STARTING_POINTS.map(({ id, title }) => [title, id] as const))(
+  '%s: the test with water is that of the build sheet, word for word',
+  (_title, id) => {
+    const design = designOf(id);
+    const { planter, assessment } = evaluate(design);
+    const { steps } = buildSheet(planter, assessment.figures, 'metric');
+    const doing = steps.find((one) => one.id === 'test')?.doing ?? [];
+    openPart(design, <CheckRoom />);
+    const water = screen.getByRole('heading', { name: /Test with water/ }).parentElement!;
+    const said = within(water).getAllByRole('listitem');
+    expect(said.map(({ textContent }) => textContent)).toEqual(
+      doing.map((one) => tell(one, 'metric')),
+    );
+  },
+);
 
 describe('where people differ', () => {
   test('each way is worked out on this design, taken, and then said to be followed', async () => {
