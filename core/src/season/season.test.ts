@@ -36,6 +36,10 @@ const run = (id: string, { patch = [], weather = hills, ...options }: Asked = {}
   };
   return { planter, ...runSeason(planter, weather, all) };
 };
+/** Starting points whose soil the rain can flood. */
+const OPEN = STARTING_POINTS.filter(
+  ({ design }) => design.bed === null && design.planting.crops.some(({ count }) => count > 0),
+).map(({ id }) => id);
 /** Grown plants from the first day, in the same hot and dry day over and over. */
 const GROWN = '2026-02-20';
 const sameDay = (days: number, et = 0.0075, rain = 0): WeatherDay[] =>
@@ -148,6 +152,21 @@ describe('what gardeners know', () => {
     );
     expect(open.drownedDays).toBeGreaterThan(10);
     expect(covered.drownedDays).toBe(0);
+  });
+
+  test.each(OPEN)('%s over a clogged overflow: under water all day is a day drowned', (id) => {
+    const patch: Patch = [
+      { path: ['place', 'rain'], value: 'open' },
+      { path: ['soil', 'mulch'], value: 'none' },
+    ];
+    const weather = sameDay(40, 0.003).map((day, i) => (i < 20 ? { ...day, rain: 0.04 } : day));
+    const { planter, days } = run(id, { patch, weather, planted: GROWN, clogged: true });
+    const flooded = days.filter(
+      ({ level, asked }, i) =>
+        i > 0 && asked > 0 && Math.min(level, days[i - 1]!.level) > planter.heights.surface + 1e-3,
+    );
+    expect(flooded.every(({ stress }) => stress === 'drowned')).toBe(true);
+    if (id === 'cup-pail') expect(flooded.length).toBeGreaterThan(5);
   });
 
   test('a wick too small wilts plants over a full reservoir', () => {

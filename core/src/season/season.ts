@@ -1,6 +1,15 @@
 import { daysBetween, demandOn, type Demand, type WeatherDay } from '../climate';
 import type { End, Step } from '../column';
-import { FROM_BELOW, growthOn, rootsOn, SHORT, takeUp, type Growth, type Uptake } from '../crop';
+import {
+  ENOUGH,
+  FROM_BELOW,
+  growthOn,
+  rootsOn,
+  SHORT,
+  takeUp,
+  type Growth,
+  type Uptake,
+} from '../crop';
 import type { Planter } from '../planter';
 import { bottomEnd, topEnd, type Air } from './ends';
 import { blocksOf, HOUR, MORNING, wetHours, type Block } from './forcing';
@@ -76,7 +85,7 @@ export function runner(model: Model, state: State, options: SeasonOptions) {
   const top = topEnd(model, state, air);
   const uptake: Uptake = { share: 1, air: 1, moist: 1 };
   /** What plants lacked of a day, weighted by time. */
-  const lack = { air: 0, water: 0 };
+  const lack = { air: 0, water: 0, of: 0 };
 
   function through(weather: WeatherDay): SeasonDay {
     const { planting } = model.design;
@@ -94,6 +103,7 @@ export function runner(model: Model, state: State, options: SeasonOptions) {
     const wet = wetHours(rain);
     lack.air = 0;
     lack.water = 0;
+    lack.of = 0;
     for (const block of blocksOf(wet, options.hourly)) {
       if (block.from === MORNING) waterInTheMorning(model, state, options, day);
       throughBlock(block, asks, block.rains ? rain / wet : 0, day);
@@ -114,7 +124,9 @@ export function runner(model: Model, state: State, options: SeasonOptions) {
       air.span = min(state.step, lasts - t, options.longest ?? LONGEST);
       if (lasts - t - air.span < 0.1 * air.span) air.span = lasts - t;
       topUp(model, state);
-      const can = min(rootsBring(model, state), max(state.water, 0) / air.span);
+      // Where most roots stand without air, those at the water do too.
+      const aired = min(uptake.air / ENOUGH, 1);
+      const can = min(aired * rootsBring(model, state), max(state.water, 0) / air.span);
       const below = min(can, thirst * FROM_BELOW);
       air.below = below;
       takeUp(state.h, state.roots, thirst - below, state.sink, uptake);
@@ -136,6 +148,7 @@ export function runner(model: Model, state: State, options: SeasonOptions) {
       if (thirst > 0) {
         lack.air += (1 - uptake.air) * air.span;
         lack.water += (1 - uptake.moist) * air.span;
+        lack.of += air.span;
       }
       settleSurface(result, rain > 0, asks.surface * block.light, day);
       settleReservoir(result, asks.open * block.light, day);
@@ -189,9 +202,11 @@ export function runner(model: Model, state: State, options: SeasonOptions) {
     day.crest = max(day.crest, day.level);
     day.water = state.water + state.barrel;
     day.roots = state.tip;
-    if (day.asked > 0 && day.drunk < SHORT * day.asked) {
+    // A day on which more than half of all roots want air is one of drowning, whatever was drunk on it.
+    const drowned = lack.of > 0 && lack.air > (1 - ENOUGH) * lack.of;
+    if (drowned) day.stress = 'drowned';
+    else if (day.asked > 0 && day.drunk < SHORT * day.asked)
       day.stress = lack.air > lack.water ? 'drowned' : 'dry';
-    }
   }
 
   return { state, through, throughHours };

@@ -1,5 +1,6 @@
 import type { WeatherDay } from '../climate';
 import { bringsNoFault, faultsOf } from '../assess';
+import { MULCHES } from '../catalog';
 import type { Patch, PlanterDesign } from '../design';
 import { q, say, type Message } from '../quantity';
 import type { SeasonOptions } from './run';
@@ -51,6 +52,11 @@ export function whatIfs(design: PlanterDesign): WhatIf[] {
       : soil.mulch === 'straw'
         ? change('cover', 'A cover instead of straw', [{ path: ['soil', 'mulch'], value: 'cover' }])
         : null,
+    soil.mulch === 'none'
+      ? null
+      : change('bare', say`Without the ${MULCHES[soil.mulch].name.toLowerCase()}`, [
+          { path: ['soil', 'mulch'], value: 'none' },
+        ]),
     wicks.length > 0 ? change('wick', 'Twice the wick', twice(wicks)) : null,
     overflow && overflow.kind !== 'rim'
       ? change('deeper', say`Base and overflow ${q(MORE_WATER, 'length')} higher`, [

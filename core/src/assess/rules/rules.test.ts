@@ -36,7 +36,7 @@ const CASES: readonly Case[] = [
     from: 'cloth-pail',
     bad: [...set(['wicks', 0, 'width'], 0.08), ...set(['wicks', 0, 'thickness'], 0.003)],
     says: 'Share the cloth over more holes: soil falls past a bunch 49 mm thick.',
-    us: 'Share the cloth over more holes: soil falls past it through one of 2 in.',
+    us: 'Share the cloth over more holes: soil falls past a bunch 1 15/16 in thick.',
     remedy: 'Share it over 2 holes',
     mild: set(['wicks', 0, 'width'], 0.08),
   },

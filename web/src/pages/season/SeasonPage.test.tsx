@@ -247,7 +247,7 @@ test('differences are said in words', () => {
   const zero = totalsOf({ days: [] });
   const write = (value: number) => `${Math.round(value * 1000)} L`;
   expect(difference(zero, { ...zero, fills: 1, filled: 0.004, dryDays: 2 }, write)).toBe(
-    '1 more filling, 4 L more to give, 2 days more of thirst.',
+    '2 days more of thirst, 1 more filling, 4 L more to give.',
   );
   expect(difference(zero, zero, write)).toBe('Next to no difference.');
   const { planter } = evaluate(applyPatch(designOf('cloth-pail'), []));

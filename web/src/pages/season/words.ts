@@ -11,11 +11,10 @@ export function seasonSentence(
 ): string {
   const days = run.days.length;
   const { fills, filled, drunk, dryDays, drownedDays } = totals;
-  const every = fills > 0 ? Math.round(days / fills) : 0;
   const given =
     fills === 0
       ? 'it is never filled'
-      : `it is filled ${times(fills)}, ${write(filled, 'volume')} in all, about every ${every === 1 ? 'day' : `${every} days`}`;
+      : `it is filled ${times(fills)}, ${write(filled, 'volume')} in all${often(run.days)}`;
   const short =
     dryDays + drownedDays === 0
       ? 'Plants never go short.'
@@ -32,6 +31,15 @@ export function seasonSentence(
   return `Over ${days} days plants drink ${write(drunk, 'volume')}, and ${given}. ${short}${many}${frost}`;
 }
 
+/** How often it is filled, from the first filling to the last; nothing of one alone. */
+function often(days: SeasonAnswer['run']['days']): string {
+  const on = days.flatMap(({ filled, poured }, i) => (filled + poured > 0 ? [i] : []));
+  const [first, last] = [on[0], on.at(-1)];
+  if (first === undefined || last === undefined || on.length < 2) return '';
+  const every = Math.round((last - first) / (on.length - 1));
+  return `, about every ${every <= 1 ? 'day' : `${every} days`}`;
+}
+
 /** So many fillings, or from so many to so many. */
 export function fillings({ low, high }: { low: number; high: number }): string {
   const [few, most] = [Math.round(low), Math.round(high)];
@@ -43,13 +51,18 @@ export function fillings({ low, high }: { low: number; high: number }): string {
 const times = (count: number): string => (count === 1 ? 'once' : `${count} times`);
 const dayCount = (count: number): string => (count === 1 ? 'one day' : `${count} days`);
 
-/** How a season that is otherwise differs, in words. */
+/** How a season that is otherwise differs, in words: what harms plants first. */
 export function difference(
   base: Totals,
   other: Totals,
   write: (value: number, kind: 'volume') => string,
 ): string {
   const parts: string[] = [];
+  const wet = other.drownedDays - base.drownedDays;
+  if (wet !== 0)
+    parts.push(`${dayCount(Math.abs(wet))} ${wet > 0 ? 'more' : 'less'} of standing in water`);
+  const dry = other.dryDays - base.dryDays;
+  if (dry !== 0) parts.push(`${dayCount(Math.abs(dry))} ${dry > 0 ? 'more' : 'less'} of thirst`);
   const fills = other.fills - base.fills;
   if (fills !== 0) {
     const word = many(Math.abs(fills), 'filling');
@@ -59,10 +72,5 @@ export function difference(
   if (Math.abs(water) > 0.02 * Math.max(base.filled, 1e-4)) {
     parts.push(`${write(Math.abs(water), 'volume')} ${water > 0 ? 'more' : 'less'} to give`);
   }
-  const dry = other.dryDays - base.dryDays;
-  if (dry !== 0) parts.push(`${dayCount(Math.abs(dry))} ${dry > 0 ? 'more' : 'less'} of thirst`);
-  const wet = other.drownedDays - base.drownedDays;
-  if (wet !== 0)
-    parts.push(`${dayCount(Math.abs(wet))} ${wet > 0 ? 'more' : 'less'} of standing in water`);
   return parts.length > 0 ? `${parts.join(', ')}.` : 'Next to no difference.';
 }
