@@ -126,7 +126,9 @@ export function runner(model: Model, state: State, options: SeasonOptions) {
       topUp(model, state);
       // Where most roots stand without air, those at the water do too.
       const aired = min(uptake.air / ENOUGH, 1);
-      const can = min(aired * rootsBring(model, state), max(state.water, 0) / air.span);
+      // What a way lets through is of a day: its roots draw as the sun draws on the leaves.
+      const roots = aired * block.light * rootsBring(model, state);
+      const can = min(roots, max(state.water, 0) / air.span);
       const below = min(can, thirst * FROM_BELOW);
       air.below = below;
       takeUp(state.h, state.roots, thirst - below, state.sink, uptake);
