@@ -49,7 +49,7 @@ test('the question in plain words proposes a height, and a point on the curve is
   await fill(page, 'Must last', '2');
   await fill(page, 'Root room', '24 cm');
   const proposal = page.getByRole('button', { name: /^Set it to/ });
-  await expect(page.getByText(/left for the roots it lasts/)).toBeVisible();
+  await expect(page.getByText(/left for the roots it reads low/)).toBeVisible();
   await proposal.click();
   await expect(figure(page, 'Root room')).toHaveText(/^24/);
   const grip = page.getByRole('slider', { name: 'Platform' });

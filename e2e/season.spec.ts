@@ -49,7 +49,7 @@ test('going away, on a phone: an answer, and what to change when it is no', asyn
   const leave = await page.getByLabel('You leave on').inputValue();
   await page.getByLabel('and are back on').fill(leave.replace(/-\d\d-\d\d$/, '-08-31'));
   await expect(page.getByText(/^No\. Filled when you leave on/)).toBeVisible();
-  await expect(page.getByText(/: sure for \d+.days/).first()).toBeVisible();
+  await expect(page.getByText(/: plants go short after \d+.days/).first()).toBeVisible();
   const wide = await page.evaluate(() => document.documentElement.scrollWidth);
   expect(wide).toBeLessThanOrEqual(390);
 });

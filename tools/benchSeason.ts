@@ -150,7 +150,7 @@ export async function searching(browser: Browser, base: string, name: string) {
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, locale: 'en-GB' });
   const pail = (await plantersAt(base)).find(({ design }) => design.name === name);
   await page.goto(`${base}/planters/${pail?.id}/season?view=search`);
-  const field = page.getByRole('textbox', { name: 'Must be sure for' });
+  const field = page.getByRole('textbox', { name: 'Until plants go short, at least' });
   await field.waitFor();
   await page.waitForTimeout(12_000);
   await page.evaluate(`

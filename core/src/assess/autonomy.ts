@@ -47,9 +47,11 @@ export function daysToSay(days: number): number | null {
 
 /** How long a full planter lasts with the same day over and over. */
 export interface Autonomy {
-  /** From one filling to the next, days: what the reservoir gives. */
+  /** Until it reads low, days: from one filling to the next. */
   days: number;
-  /** Days after that until leaves hang: what the soil still holds. */
+  /** Until plants go short, days: the soil’s easily available water used up too. */
+  short: number;
+  /** Days from the one to the other: what the soil still holds. */
   reserve: number;
   /** Level down to which the reservoir is of use that way, metres above the inside floor. */
   level: number;
@@ -155,11 +157,16 @@ function pullOf({ wicks, heights }: Planter): number {
 export function autonomyOf(descent: Descent, demand: number, reserve: number, open = 0): Autonomy {
   const { levels, volumes, brings, supply, full } = descent;
   const brim = levels[0] as number;
-  if (demand <= 0) return { days: Infinity, reserve: Infinity, level: brim, used: 0 };
-  if (full <= 0) return { days: 0, reserve: reserve / demand / DAY, level: brim, used: 0 };
+  if (demand <= 0)
+    return { days: Infinity, short: Infinity, reserve: Infinity, level: brim, used: 0 };
+  if (full <= 0) {
+    const short = reserve / demand / DAY;
+    return { days: 0, short, reserve: short, level: brim, used: 0 };
+  }
   const told = (used: number, until: number, level: number): Autonomy => {
     const days = used / (demand + open) / DAY;
-    return { days, reserve: Math.max(until / DAY - days, 0), level, used };
+    const short = Math.max(until / DAY, days);
+    return { days, short, reserve: short - days, level, used };
   };
   // A barrel behind a float valve keeps the level where it is until it is empty.
   const first = Math.min(demand, full);

@@ -5,7 +5,6 @@ export const GLOSSARY: Readonly<Record<string, string>> = {
   bore: 'The width of the way through a fitting, which is what lets the water out.',
   'crop coefficient':
     'How thirsty a plant is beside a lawn that is kept short: 1 drinks as much, 1.15 a little more.',
-  'days between refills': 'How long a full reservoir lasts while the plants are grown.',
   'dip stick': 'A stick down the fill tube. It comes up wet as far as the water stands.',
   duty: 'How much of a hot day’s thirst the wicks can bring up.',
   'fill tube': 'The pipe from the top to the floor that you pour water into.',
@@ -28,6 +27,10 @@ export const GLOSSARY: Readonly<Record<string, string>> = {
   'strip test':
     'Hang a strip of your cloth in water and measure how high it is wet after an hour and after a day.',
   'supply barrel': 'A barrel beside the planter that fills it through a float valve.',
+  'until it reads low':
+    'How long the water lasts, from full to the mark on the dip stick at which one fills; with grown plants.',
+  'until plants go short':
+    'How long one may be away: the soil’s own water is used up by then, too, and plants drink less than they want.',
   thirst: 'What plants and soil lose in a day.',
   'usable water': 'What the wicks bring up before a hot day’s thirst is more than half unmet.',
   valve: 'A float valve: it lets water in until the level is where you set it.',
@@ -40,7 +43,8 @@ const TERMS = Object.keys(GLOSSARY).sort((a, b) => b.length - a.length);
 /** Words in labels that stand for a term. */
 const STANDS_FOR: Readonly<Record<string, string>> = {
   'allowed for settling': 'settling',
-  'between refills': 'days between refills',
+  'reads low': 'until it reads low',
+  'go short': 'until plants go short',
   'water to use': 'usable water',
 };
 

@@ -32,8 +32,17 @@ export function sayThirst({ thirst }: TendedState, { number }: Words): string {
   return `It drinks ${number(factor.middle, 2)} times what Huerta expected, from ${readings} readings, sure ${sureTo(factor)}.`;
 }
 
-/** When it is to be filled, as a day with a range: what four times of five holds. */
-export function sayNext({ forecast, daysLeft, wants }: TendedState): string {
+/** When it is to be filled, and from when on plants may go short if nobody does. */
+export function sayNext(state: TendedState): string {
+  const { forecast, certain } = state;
+  const { short, next } = forecast;
+  const told = sayFilling(state);
+  if (!certain || short === null || short < next.early) return told;
+  return `${told} Unfilled, plants may go short from ${writeDate(short, 'short')} on.`;
+}
+
+/** The filling as a day with a range: what four times of five holds. */
+function sayFilling({ forecast, daysLeft, wants }: TendedState): string {
   const { early, likely, late } = forecast.next;
   if (forecast.short !== null && forecast.short < early)
     return `Look at wick and roots: plants may go short from ${writeDate(forecast.short, 'short')} on, though there is water below.`;

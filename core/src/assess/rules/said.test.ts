@@ -135,8 +135,8 @@ const SAID: readonly (readonly [
     'days-short',
     'cup-pail',
     [{ path: ['place', 'daysAway'], value: 5 }],
-    'Store more water: in hot weather it wants filling after 4 days, and you asked for 5 days.',
-    'Store more water: in hot weather it wants filling after 4 days, and you asked for 5 days.',
+    'Store more water: in hot weather it reads low after 4 days, and you asked for 5 days.',
+    'Store more water: in hot weather it reads low after 4 days, and you asked for 5 days.',
   ],
   [
     'stranded',

@@ -68,8 +68,8 @@ export const lasting: Rule = ({ design, planter, figures }) => {
   const said = cautiousDays(lasts.days);
   const after =
     said > 0
-      ? say`in hot weather it wants filling after ${q(said, 'days')}`
-      : say`in hot weather it lasts less than half a day`;
+      ? say`in hot weather it reads low after ${q(said, 'days')}`
+      : say`in hot weather it reads low within half a day`;
   return [
     {
       id: 'days-short',

@@ -258,7 +258,7 @@ const NEARLY = 0.5;
 export const wickWeak: Rule = (bench) => {
   const { planter, figures } = bench;
   if (planter.wicks.length === 0 || figures.duty >= 1 || figures.delivery <= 0) return [];
-  const days = figures.lastsHot.days + figures.lastsHot.reserve;
+  const days = figures.lastsHot.short;
   const carries = days >= CARRIES && figures.duty >= NEARLY;
   const asks = say`Give it more wick: a hot day takes ${q(DAY * figures.hot.total, 'volume')}`;
   const comes = q(DAY * figures.delivery, 'volume');

@@ -186,8 +186,8 @@ function Answer({ told: { answer, changes }, absence, planters, children }: Answ
       </Text>
       <Text mt="2" maxW="44rem">
         This holds if all are full when you leave on {writeDate(absence.from, 'long')}: fill them
-        that morning. Sure means nine times out of ten, whatever the weather and however thirsty
-        each turns out to be.
+        that morning. A planter lasts if its plants do not go short in nine cases of ten, whatever
+        the weather and however thirsty it turns out to be.
       </Text>
       {children}
       <Visits answer={answer} absence={absence} planters={planters} names={names} />
@@ -204,8 +204,8 @@ function Answer({ told: { answer, changes }, absence, planters, children }: Answ
               <b>{names.get(id)}</b>
               <span>
                 {enough
-                  ? 'Lasts until you are back.'
-                  : `Sure for ${write(one.safe, 'days')}, likely ${write(one.likely, 'days')} of ${write(answer.days, 'days')}.`}
+                  ? 'Plants do not go short until you are back.'
+                  : `Plants may go short after ${write(one.safe, 'days')}, likely after ${write(one.likely, 'days')} of ${write(answer.days, 'days')}.`}
               </span>
               {!enough && <Change id={id} change={changes[id]} days={answer.days} />}
             </li>,
@@ -251,7 +251,7 @@ function Change({
       <Link to={`/planters/${id}`} style={{ textDecoration: 'underline' }}>
         {tell(change.label)}
       </Link>
-      : sure for {write(change.safe, 'days')}
+      : plants go short after {write(change.safe, 'days')} at the earliest
       {change.safe >= days ? ', which is enough' : ''}.
     </span>
   );

@@ -122,7 +122,7 @@ function Version({ title, design }: { title: string; design: PlanterDesign }) {
       </Text>
       <Text fontSize="sm">
         {write(figures.usable, 'volume')} to use,{' '}
-        {write(cautiousDays(figures.lastsHot.days), 'days')} between refills when hot,{' '}
+        {write(cautiousDays(figures.lastsHot.days), 'days')} until it reads low when hot,{' '}
         {findings.length === 1 ? 'one finding' : `${findings.length} findings`}
       </Text>
     </Box>

@@ -12,13 +12,14 @@ export function Figures({ compact }: { compact: boolean }) {
   const { parts, write } = useWords();
   const { figures } = assessment;
   const { lastsHot, lastsMild, weight } = figures;
+  const days = (value: number) => write(cautiousDays(value), 'days');
   const small: Partial<Record<ReportId, string>> = {
     usable:
       figures.stranded > 1e-5
         ? `holds ${write(figures.gross, 'volume')}, ${write(figures.stranded, 'volume')} too slow or too low`
         : 'all that it holds',
     lastsHot: Number.isFinite(lastsMild.days)
-      ? `then ${write(cautiousDays(lastsHot.reserve), 'days')} more from the soil; mild ${write(cautiousDays(lastsMild.days), 'days')}`
+      ? `plants go short after ${days(lastsHot.short)}; mild: ${days(lastsMild.days)}, ${days(lastsMild.short)}`
       : 'nothing drinks from it',
     growingDepth: `${write(figures.soilVolume, 'loose')} of mix`,
     weightFull: `${write(weight.pressure, 'pressure')} on its floor`,

@@ -115,7 +115,7 @@ function Numbers({ outcome }: { outcome: Outcome | null }) {
     <Box fontSize="sm" mt="1">
       Here: <b>{write(outcome.usable, 'volume')}</b> to use
       {outcome.stranded > 1e-4 ? ` (${write(outcome.stranded, 'volume')} stay below)` : ''},{' '}
-      <b>{write(cautiousDays(outcome.days), 'days')}</b> between refills when hot,{' '}
+      <b>{write(cautiousDays(outcome.days), 'days')}</b> until it reads low when hot,{' '}
       {write(outcome.growingDepth, 'span')} for roots, {write(outcome.weight, 'mass')} full.{' '}
       {outcome.roots === null
         ? 'Roots stay in the soil.'

@@ -67,12 +67,16 @@ describe('figures', () => {
   test('say what is out of reach, and never round days up', () => {
     open([{ path: ['wicks', 0, 'foot'], value: 0.03 }], <Figures compact={false} />);
     expect(said('Water to use')).toMatch(/holds 4\.2.L, 1\.6.L too slow or too low/);
-    expect(said('Between refills, hot')).toMatch(/^Between refills, hot\d+(\.5)?days?then \d/);
+    expect(said('Until it reads low, hot')).toMatch(
+      /^Until it reads low, hot\d+(\.5)?days?plants go short after \d/,
+    );
   });
 
   test('are said as one sentence too, which follows a change', async () => {
     const { store } = open([], <FiguresSaid />);
-    const sentence = screen.getByText(/^Water to use: .*; Between refills, hot: .*; Root room: /);
+    const sentence = screen.getByText(
+      /^Water to use: .*; Until it reads low, hot: .*; Root room: /,
+    );
     expect(sentence.getAttribute('aria-live')).toBe('polite');
     const before = sentence.textContent;
     act(() => void store.change([{ path: ['soil', 'freeboard'], value: 0.06 }]));
@@ -87,7 +91,7 @@ describe('figures', () => {
       ],
       <Figures compact={false} />,
     );
-    expect(said('Between refills, hot')).toMatch(/\d{3,}days/);
+    expect(said('Until it reads low, hot')).toMatch(/\d{3,}days/);
   });
 });
 
@@ -118,8 +122,12 @@ describe('the wick room', () => {
 
 describe('the test with water', () => {
   test.each<[string, Patch, RegExp]>([
-    ['as planned', [], /It must stand at.*run out of the overflow/],
-    ['without an overflow', [{ path: ['overflow'], value: null }], /no overflow to test/],
+    ['as planned', [], /the water must stand at.*until it runs from the overflow/],
+    [
+      'without an overflow',
+      [{ path: ['overflow'], value: null }],
+      /the water must stand at.*Pour on to 100.mm/,
+    ],
     [
       'drilled too high',
       [{ path: ['overflow', 'centre'], value: 0.12 }],

@@ -71,7 +71,7 @@ function Example({ design: metric }: { design: PlanterDesign }) {
       </Text>
       <Text mt="1" mb="2" fontSize="sm">
         {write(figures.usable, 'volume')} to use
-        {days !== null && `, ${write(days, 'days')} between refills when hot`}
+        {days !== null && `, ${write(days, 'days')} until it reads low when hot`}
       </Text>
       <Button alignSelf="flex-start" disabled={create.isPending} onClick={begin}>
         Begin one like it

@@ -55,7 +55,7 @@ test('leads to its bench, and says what it gives and where it stands', () => {
   const link = screen.getByRole('link', { name: 'Pail with a cloth wick' });
   expect(link.getAttribute('href')).toBe('/planters/3f0e6c3a-9a4e-4d8c-8f1e-0a6a3a1b2c3d');
   expect(item.textContent).toContain('North wall');
-  expect(item.textContent).toMatch(/4\.2.L to use · [\d.]+.days? between refills when hot/);
+  expect(item.textContent).toMatch(/4\.2.L to use · [\d.]+.days? until it reads low when hot/);
   expect(item.textContent).toContain('Nothing to mend.');
 });
 

@@ -98,7 +98,7 @@ export const GardenEntry = memo(function GardenEntry(props: GardenEntryProps) {
             'nothing planted'
           ) : (
             <>
-              <b>{write(summary.days, 'days')}</b> between refills when hot
+              <b>{write(summary.days, 'days')}</b> until it reads low when hot
             </>
           )}
         </Text>

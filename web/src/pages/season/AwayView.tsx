@@ -56,14 +56,14 @@ export function AwayView({
         <Box role="status" mt="4">
           <Text fontSize="xl" fontFamily="heading" fontWeight="bold" maxW="40rem">
             {answer.answer.safe >= days
-              ? `Yes. ${filled}, it lasts ${write(answer.answer.safe, 'days')} or more in nine weathers of ten.`
-              : `No. ${filled}, it is sure for ${write(answer.answer.safe, 'days')}, and you are away for ${write(days, 'days')}.`}
+              ? `Yes. ${filled}, plants do not go short for ${write(answer.answer.safe, 'days')} or more in nine weathers of ten.`
+              : `No. ${filled}, plants may go short after ${write(answer.answer.safe, 'days')}, and you are away for ${write(days, 'days')}.`}
           </Text>
           <Text mt="2">
             {Math.round(answer.answer.sure * seeds)} of {seeds} weathers see it through
             {answer.answer.middling === null
-              ? '; typically it lasts for more than two months.'
-              : `; typically it lasts ${write(answer.answer.middling, 'days')}.`}
+              ? '; typically plants do not go short for more than two months.'
+              : `; typically plants go short after ${write(answer.answer.middling, 'days')}.`}
           </Text>
           {answer.answer.safe < days && (
             <Box mt="4">
@@ -90,7 +90,7 @@ export function AwayView({
                   {answer.mends.map(({ label, safe, patch, waterings }) => (
                     <li key={tell(label)}>
                       <span>
-                        {tell(label)}: sure for {write(safe, 'days')}
+                        {tell(label)}: plants go short after {write(safe, 'days')} at the earliest
                         {safe >= days ? ', which is enough' : ''}.
                       </span>
                       {waterings.length > 0 ? (

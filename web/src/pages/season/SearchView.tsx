@@ -43,7 +43,7 @@ interface SearchViewProps {
 /** Weathers that each design is tried in. */
 const TRIES = 4;
 const SPECS = {
-  days: { label: 'Must be sure for', kind: 'days', min: 0, max: SEARCH_DAYS },
+  days: { label: 'Until plants go short, at least', kind: 'days', min: 0, max: SEARCH_DAYS },
   roots: { label: 'Root room at least', kind: 'span', min: 0, max: 1.5 },
   weight: { label: 'Weighs at most, full', kind: 'mass', min: 1, max: 10_000 },
   cost: { label: 'Costs at most', kind: 'ratio', min: 0, max: 1_000_000 },
@@ -172,7 +172,7 @@ function FrontChart({ front, good }: FrontProps) {
       mt="4"
       h="14rem"
       role="img"
-      aria-label="Days that it lasts against root room; the table below has the numbers"
+      aria-label="Days until plants go short against root room; the table below has the numbers"
     >
       <ResponsiveContainer>
         <ScatterChart margin={{ top: 8, right: 12, bottom: 18, left: 0 }}>
@@ -237,7 +237,10 @@ function ChoicesTable({ design, list, words, currency }: ChoicesProps) {
   const create = useCreatePlanter();
   const navigate = useNavigate();
   const open = (one: Scored) => {
-    const variant = `sure for ${one.days} days, ${write(one.roots, 'span')} of roots`.slice(0, 60);
+    const variant = `not short for ${one.days} days, ${write(one.roots, 'span')} of roots`.slice(
+      0,
+      60,
+    );
     create.mutate(
       { ...applyPatch(design, one.patch), variant },
       {
@@ -254,7 +257,7 @@ function ChoicesTable({ design, list, words, currency }: ChoicesProps) {
       <Table
         head={[
           'What for',
-          'Sure for',
+          'Until plants go short',
           'Root room',
           'Weighs full',
           'Costs',

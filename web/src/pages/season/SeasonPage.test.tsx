@@ -111,7 +111,7 @@ test('going away: yes for a few days, no for long ones, with what would help', a
   expect(await screen.findByText(/^No\. Filled when you leave on/)).toBeTruthy();
   expect(
     await within(screen.getByRole('main')).findByText(
-      /Moved to where it has half the day’s sun: sure for/,
+      /Moved to where it has half the day’s sun: plants go short after/,
     ),
   ).toBeTruthy();
   await user.click(screen.getByRole('link', { name: 'What if' }));

@@ -97,7 +97,7 @@ const Numbers = memo(function Numbers({ name, season }: { name: string; season: 
             'Rain',
             'Given',
             'Moisture above, middle, below',
-            'Lasts from here',
+            'Full that day, reads low after',
           ]}
           rows={season.run.days.map((one, i) => [
             one.date,

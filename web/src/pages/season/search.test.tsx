@@ -64,7 +64,7 @@ test('what no other beats stands in a table, each opened as a variant of the pla
   await user.click(within(first!).getByRole('button', { name: 'As a variant' }));
   await waitFor(() => expect(made).toHaveLength(1));
   expect(made[0]).toMatchObject({ name: design.name, vessel: design.vessel });
-  expect(made[0]!.variant).toContain(`sure for ${days} days`);
+  expect(made[0]!.variant).toContain(`not short for ${days} days`);
   // It is another design, and what grows in it is the same.
   expect(made[0]!.planting).toEqual(design.planting);
   expect({ ...made[0]!, variant: '' }).not.toEqual(design);

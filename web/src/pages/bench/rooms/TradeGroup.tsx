@@ -90,9 +90,9 @@ export function TradeGroup() {
           {found && (
             <Says>
               {found.lasts && found.roomy
-                ? `With ${write(found.point.growingDepth, 'span')} left for the roots it lasts ${write(cautiousDays(found.point.days), 'days')} at most, at ${write(found.point.top, 'length')}.`
+                ? `With ${write(found.point.growingDepth, 'span')} left for the roots it reads low after ${write(cautiousDays(found.point.days), 'days')} at the latest, at ${write(found.point.top, 'length')}.`
                 : found.roomy
-                  ? `This vessel cannot do both. With the roots kept it lasts ${write(cautiousDays(found.point.days), 'days')} at most.`
+                  ? `This vessel cannot do both. With the roots kept it reads low after ${write(cautiousDays(found.point.days), 'days')} at the latest.`
                   : `No height leaves ${write(wish.roots, 'span')}: the most is ${write(found.point.growingDepth, 'span')}.`}
             </Says>
           )}
@@ -105,8 +105,8 @@ export function TradeGroup() {
       )}
       {curve.length <= 1 && (
         <Text fontSize="sm">
-          It wants filling after {write(cautiousDays(assessment.figures.lastsHot.days), 'days')} of
-          hot weather.
+          It reads low after {write(cautiousDays(assessment.figures.lastsHot.days), 'days')} of hot
+          weather.
         </Text>
       )}
       {(trouble ?? refusal) && (
