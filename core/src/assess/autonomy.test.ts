@@ -114,12 +114,16 @@ test('ground soil holds less in reserve than a coir mix of the same depth', () =
 });
 
 test.each([
-  [0.4, 0],
+  [0, 0],
+  [0.1, 0.1],
+  [0.4, 0.25],
   [1.99, 1.5],
   [6.6, 6.5],
   [11.9, 11],
   [Infinity, Infinity],
-])('%d days are said as %d', (days, said) => expect(cautiousDays(days)).toBe(said));
+])('%d days are said as %d, what is less than a half as such', (days, said) =>
+  expect(cautiousDays(days)).toBe(said),
+);
 
 describe('a wick that brings more of everything', () => {
   /** A reservoir of ten litres in twenty slices, from which less comes up the lower it stands. */

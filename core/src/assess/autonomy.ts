@@ -33,9 +33,13 @@ const RECOVERS = 1.2;
  */
 const OF_FULL = 0.75;
 
+/** What is less than half a day is said to be: more than nothing, less than a half. */
+const LESS_THAN_HALF = 0.25;
+
 /** Days as they are said to a person: to the half below, from ten on to the whole, never rounded up. */
 export function cautiousDays(days: number): number {
   if (!Number.isFinite(days)) return days;
+  if (days > 1e-3 && days < 0.5 - 1e-9) return Math.min(days, LESS_THAN_HALF);
   return days >= 10 ? Math.floor(days + 1e-9) : Math.floor(days * 2 + 1e-9) / 2;
 }
 

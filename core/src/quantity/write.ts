@@ -43,6 +43,9 @@ export function writeParts(
     return { number, symbol: less.symbol };
   }
   const inUnit = value / (chosen.unit === '' ? 1 : (units[chosen.unit] ?? 1));
+  // A day that is begun is said, and no part of it promised.
+  if (chosen.symbol === 'days' && value > 0 && value < HALF_A_DAY)
+    return { number: '<\u00a0½', symbol: 'day' };
   const named = chosen.nominal?.find(({ real }) => Math.abs(real - value) < NEAR);
   if (named) {
     const real = writeFraction(inUnit, chosen.parts ?? 16);
@@ -54,6 +57,9 @@ export function writeParts(
   const singular = chosen.symbol === 'days' && number === '1';
   return { number, symbol: singular ? 'day' : chosen.symbol };
 }
+
+/** Days below which no half is said. */
+const HALF_A_DAY = 0.5;
 
 const isSmall = (alone: boolean, size: UnitSize | null): boolean =>
   size === null ? alone : size === 'small';

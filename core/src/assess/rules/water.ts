@@ -67,7 +67,7 @@ export const lasting: Rule = ({ design, planter, figures }) => {
   const roots = rootRoom(planter);
   const said = cautiousDays(lasts.days);
   const after =
-    said > 0
+    said >= 0.5
       ? say`in hot weather it reads low after ${q(said, 'days')}`
       : say`in hot weather it reads low within half a day`;
   return [

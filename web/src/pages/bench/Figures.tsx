@@ -19,7 +19,7 @@ export function Figures({ compact }: { compact: boolean }) {
         ? `holds ${write(figures.gross, 'volume')}, ${write(figures.stranded, 'volume')} too slow or too low`
         : 'all that it holds',
     lastsHot: Number.isFinite(lastsMild.days)
-      ? `plants go short after ${days(lastsHot.short)}; mild: ${days(lastsMild.days)}, ${days(lastsMild.short)}`
+      ? `plants go short after ${days(lastsHot.short)}; when mild ${days(lastsMild.days)} and ${days(lastsMild.short)}`
       : 'nothing drinks from it',
     growingDepth: `${write(figures.soilVolume, 'loose')} of mix`,
     weightFull: `${write(weight.pressure, 'pressure')} on its floor`,
