@@ -117,6 +117,8 @@ test('two windows, one planter: both versions are offered and kept', async ({ pa
 
   // The same again, but this time mine goes over the other.
   await page.goto(`/planters/${id}?room=water`);
+  // Once it stands here, the other window goes on from there.
+  await expect(page.getByLabel('Platform underside')).toHaveValue(/^80\s/);
   await fill(other, 'Platform underside', '85');
   await saved(other);
   await leave('75');

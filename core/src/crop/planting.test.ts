@@ -93,3 +93,22 @@ test('a crop of one’s own is what it was made from, but for what is changed', 
     kcFrom: 'typical',
   });
 });
+
+test('no day of any planting is thirstier by a hundredth than the one that is said to be the thirstiest', () => {
+  fc.assert(
+    fc.property(fc.array(anyPlanted, { minLength: 1, maxLength: 6 }), (crops) => {
+      const list = planting(...crops);
+      const { growth } = peakOf(list);
+      for (let day = 0; day < 500; day += 1)
+        expect(growthOn(list, day).thirst).toBeLessThanOrEqual(1.01 * growth.thirst);
+    }),
+    { numRuns: 200, seed: 20_261_130 },
+  );
+});
+
+test('a plum tomato that is cleared early over beans counts on its last day', () => {
+  const tomato = usualPlanted('plum-tomato', 1, { stays: 60 });
+  const bean = usualPlanted('bean', 6, { from: 20 });
+  const list = planting(tomato, bean);
+  expect(peakOf(list).growth.thirst).toBeGreaterThanOrEqual(growthOn(list, 59).thirst);
+});

@@ -68,18 +68,30 @@ export function growthOn({ crops }: PlantingDesign, day: number): Growth {
   return all;
 }
 
-/** Peaks are looked for on the days on which a planting comes, is grown, begins to ripen, or goes. */
+const QUARTERS = [0.25, 0.5, 0.75];
+
+/**
+ * Peaks are looked for on the days on which some planting comes or goes, and where one of its stages begins or ends:
+ * between them the thirst of all together runs nearly
+ * straight, so that few days there tell the rest.
+ */
 function turningDays({ crops }: PlantingDesign): number[] {
-  return crops.flatMap((planted) => {
-    const [young, growing, grown] = cropIn(planted).stages;
+  const days = crops.flatMap((planted) => {
     const { from, stays } = planted;
+    let at = from;
+    const ends = cropIn(planted).stages.map((stage) => (at += stage));
     const gone = stays === null ? Infinity : from + Math.max(stays - 1, 0);
-    return [
-      from,
-      Math.min(from + young + growing, gone),
-      Math.min(from + young + growing + grown - 1, gone),
-    ];
+    return [from, ...ends, gone]
+      .flatMap((day) => [Math.floor(day) - 1, Math.floor(day), Math.ceil(day)])
+      .map((day) => Math.min(day, gone))
+      .filter((day) => day >= 0 && Number.isFinite(day));
   });
+  const turns = [...new Set(days)].sort((a, b) => a - b);
+  const between = turns.slice(1).flatMap((day, i) => {
+    const before = turns[i] as number;
+    return QUARTERS.map((part) => Math.round(before + part * (day - before)));
+  });
+  return [...turns, ...between];
 }
 
 const peaks = new WeakMap<PlantingDesign, { day: number; growth: Growth }>();
