@@ -8,28 +8,37 @@ import tseslint from 'typescript-eslint';
  * before it and itself, never those after it.
  */
 const CORE_LAYERS = [
-  'quantity',
+  'units',
+  'numerics',
   'catalog',
-  'design',
-  'vessel',
-  'soil',
-  'reservoir',
-  'wick',
-  'crop',
-  'climate',
-  'column',
-  'planter',
-  'assess',
-  'season',
-  'tend',
-  'field',
-  'workshop',
-  'search',
-  'draw',
+  'document',
+  'geometry/vessels',
+  'physics/soil',
+  'geometry/packing',
+  'physics/wick',
+  'physics/overflow',
+  'physics/crop',
+  'physics/climate',
+  'physics/column',
+  'assembly',
+  'assessment',
+  'simulation/season',
+  'journal',
+  'simulation/moisture',
+  'fabrication',
+  'planning',
+  'drawing',
   'testing',
 ];
 
 const refuse = (group, message) => ({ group, message });
+
+/** What an import from `layer` says of `above`: its whole path, or its last part beside it in one folder. */
+const namesOf = (layer, above) => {
+  const [group, name] = above.split('/');
+  const beside = name && layer.startsWith(`${group}/`) ? [`../${name}`, `../${name}/**`] : [];
+  return [`**/../${above}`, `**/../${above}/**`, ...beside];
+};
 
 /** Each layer refuses imports of the layers above it; tests may also use `testing`. */
 const coreDirections = CORE_LAYERS.map((layer, i) => ({
@@ -41,7 +50,7 @@ const coreDirections = CORE_LAYERS.map((layer, i) => ({
       {
         patterns: [
           refuse(
-            CORE_LAYERS.slice(i + 1).flatMap((above) => [`**/../${above}`, `**/../${above}/**`]),
+            CORE_LAYERS.slice(i + 1).flatMap((above) => namesOf(layer, above)),
             'Imports in core go one way: see docs/architecture.md.',
           ),
           refuse(['react', 'react-dom', 'node:*', 'express', 'sequelize'], 'core is pure.'),

@@ -1,5 +1,5 @@
 import { test as base, expect, type Page } from '@playwright/test';
-import { applyPatch, STARTING_POINTS, type Patch, type PlanterDesign } from '@huerta/core';
+import { applyPatch, STARTING_POINTS, type Patch, type PlanterDesign } from '@huerta/core/document';
 
 /** Every test fails when the page reports an error of its own. */
 export const test = base.extend<{ quiet: void }>({

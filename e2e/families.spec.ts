@@ -1,5 +1,5 @@
 import AxeBuilder from '@axe-core/playwright';
-import { STARTING_POINTS } from '@huerta/core';
+import { STARTING_POINTS } from '@huerta/core/document';
 import { designOf, expect, figure, fill, openBench, saved, test } from './bench';
 
 test('what is at hand leads to a planter: a trough with pipes, sound and drawn from above', async ({

@@ -1,6 +1,6 @@
 import { readFile } from 'node:fs/promises';
 import { expect, test, type Browser, type Page } from '@playwright/test';
-import { STARTING_POINTS } from '@huerta/core';
+import { STARTING_POINTS } from '@huerta/core/document';
 
 /** Settings, letting a phone in, the garden as a file, and finding planters in a large garden. */
 

@@ -1,5 +1,5 @@
 import { expect, test, type Page, type Route } from '@playwright/test';
-import { STARTING_POINTS } from '@huerta/core';
+import { STARTING_POINTS } from '@huerta/core/document';
 
 /** Nothing that was done on this device is lost, whatever becomes of the server or the page. */
 

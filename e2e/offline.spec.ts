@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { STARTING_POINTS } from '@huerta/core';
+import { STARTING_POINTS } from '@huerta/core/document';
 
 /** The application on the device while home is away. */
 

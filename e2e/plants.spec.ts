@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
-import { usualPlanted, type PlanterDesign } from '@huerta/core';
+import { usualPlanted, type PlanterDesign } from '@huerta/core/document';
 import { designOf, expect, fill, openBench, saved, test } from './bench';
 
 const growing = (id: string, ...crops: ReturnType<typeof usualPlanted>[]): PlanterDesign => ({

@@ -1,5 +1,5 @@
 import { expect, test, type Page, type Route } from '@playwright/test';
-import { STARTING_POINTS } from '@huerta/core';
+import { STARTING_POINTS } from '@huerta/core/document';
 
 /** What an answer means: not now is sent again by itself, refused for good is shown, mended, sent or dropped. */
 

@@ -1,5 +1,5 @@
 import AxeBuilder from '@axe-core/playwright';
-import { usualPlanted } from '@huerta/core';
+import { usualPlanted } from '@huerta/core/document';
 import { designOf, expect, openBench, test } from './bench';
 
 const pail = () => ({

@@ -10,7 +10,7 @@ export default defineConfig({
     rollupOptions: {
       input: {
         main: 'src/main.ts',
-        papers: 'src/papersWorker.ts',
+        pdf: 'src/pdfWorker.ts',
         unpack: 'src/unpackWorker.ts',
       },
       output: { entryFileNames: '[name].js' },

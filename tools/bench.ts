@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
 import { chromium, type Browser } from '@playwright/test';
-import type { PlanterDesign } from '@huerta/core';
+import type { PlanterDesign } from '@huerta/core/document';
 import { build } from 'vite';
 import { CHROMIUM } from '../e2e/playwright.config';
 import { besideBare, besidePaper, manyPlanters } from './benchServer';
@@ -23,10 +23,10 @@ async function builtCore(): Promise<Core> {
   await build({
     root,
     logLevel: 'silent',
-    build: { ssr: join(root, 'core/src/index.ts'), outDir, minify: true, emptyOutDir: true },
+    build: { ssr: join(root, 'tools/wholeCore.ts'), outDir, minify: true, emptyOutDir: true },
     ssr: { noExternal: true },
   });
-  const core = (await import(join(outDir, 'index.js'))) as Core;
+  const core = (await import(join(outDir, 'wholeCore.js'))) as Core;
   remove();
   return core;
 }

@@ -1,4 +1,8 @@
-import type { LogEntry, Planter, PlanterDesign, Site, TendedState, WeatherDay } from '@huerta/core';
+import type { LogEntry, TendedState } from '@huerta/core/journal';
+import type { Planter } from '@huerta/core/assembly';
+import type { PlanterDesign } from '@huerta/core/document';
+import type { Site } from '@huerta/core/catalog';
+import type { WeatherDay } from '@huerta/core/physics/climate';
 import { round, type Core } from './measure';
 
 /**

@@ -2,7 +2,7 @@ import { spawnSync } from 'node:child_process';
 import { symlinkSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { Browser } from '@playwright/test';
-import type { PlanterDesign } from '@huerta/core';
+import type { PlanterDesign } from '@huerta/core/document';
 import { median, quantile, round, sortedBy, type Core } from './measure';
 import { build } from 'vite';
 import { plantersAt, root, scratchFolder } from './served';

@@ -3,7 +3,7 @@ import { once } from 'node:events';
 import { join } from 'node:path';
 import { randomUUID } from 'node:crypto';
 import type { Browser } from '@playwright/test';
-import type { LogEntry } from '@huerta/core';
+import type { LogEntry } from '@huerta/core/journal';
 import { sendLog } from './benchTend';
 import { median, quantile, round } from './measure';
 import { plantersAt, root, scratchFolder, type ServedPlanter } from './served';

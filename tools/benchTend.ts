@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import type { Browser, Page } from '@playwright/test';
-import type { LogEntry } from '@huerta/core';
+import type { LogEntry } from '@huerta/core/journal';
 import { median, quantile, round } from './measure';
 import { plantersAt, scratchFolder, serve, type ServedPlanter } from './served';
 

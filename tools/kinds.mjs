@@ -9,15 +9,15 @@ import { fileURLToPath } from 'node:url';
 const root = join(dirname(fileURLToPath(import.meta.url)), '..');
 
 /** What a kind is to begin with, in the document: each file here is one, and named for it. */
-const KINDS = 'core/src/design/supports';
+const KINDS = 'core/src/document/parts/supports';
 
 /** Where each kind has a file of its own with what is to be said of it there. */
 const ROOMS = [
   KINDS,
-  'core/src/planter/kinds/supports',
-  'core/src/draw/supports',
-  'core/src/workshop/kinds/supports',
-  'web/src/pages/bench/rooms/supports',
+  'core/src/assembly/parts/supports',
+  'core/src/drawing/parts/supports',
+  'core/src/fabrication/parts/supports',
+  'web/src/features/editor/parts/supports',
 ];
 
 /** Written from the others, and put together by hand. */

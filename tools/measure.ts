@@ -1,6 +1,6 @@
 /** Medians and quantiles of what was timed. */
 
-export type Core = typeof import('@huerta/core');
+export type Core = typeof import('./wholeCore');
 
 const sorted = (times: number[]): number[] => [...times].sort((a, b) => a - b);
 export const quantile = (times: number[], share: number): number =>

@@ -3,7 +3,8 @@ import { once } from 'node:events';
 import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
-import type { PlanterDesign, UnitSystem } from '@huerta/core';
+import type { PlanterDesign } from '@huerta/core/document';
+import type { UnitSystem } from '@huerta/core/units';
 
 /** The built server with the demo garden in a folder of its own, for tools that look at it. */
 

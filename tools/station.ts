@@ -1,14 +1,9 @@
 import { parseArgs } from 'node:util';
-import {
-  dayAfter,
-  evaluate,
-  roomDay,
-  runSeason,
-  SITES,
-  weatherOf,
-  type PlanterDesign,
-  type WeatherDay,
-} from '@huerta/core';
+import { dayAfter, roomDay, weatherOf, type WeatherDay } from '@huerta/core/physics/climate';
+import { evaluate } from '@huerta/core/assessment';
+import { runSeason } from '@huerta/core/simulation/season';
+import { SITES } from '@huerta/core/catalog';
+import type { PlanterDesign } from '@huerta/core/document';
 
 /**
  * A small station that is not there: tells a day of made-up weather and the level of one planter every so often, as a

@@ -23,7 +23,7 @@ export default defineConfig({
     react(),
     startFirst,
     // All of the application lies on the device, so that it opens while the server is away. What the server
-    // said last is kept by the pages themselves (src/device/seen.ts), which know what belongs to whom.
+    // said last is kept by the pages themselves (src/data/offline/responseCache.ts), which know what belongs to whom.
     VitePWA({
       registerType: 'prompt',
       injectRegister: null,

@@ -1,4 +1,5 @@
-import { DECIMAL_MARK_IDS, PAPER_IDS, progressEntrySchema } from '@huerta/core';
+import { DECIMAL_MARK_IDS } from '@huerta/core/units';
+import { PAPER_IDS, progressEntrySchema } from '@huerta/core/fabrication';
 import { z } from 'zod';
 
 /** How far a planter's build has come: answer to GET and PATCH /api/planters/:id/progress. */

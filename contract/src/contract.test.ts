@@ -1,4 +1,4 @@
-import { STARTING_POINTS } from '@huerta/core';
+import { STARTING_POINTS } from '@huerta/core/document';
 import { createPlanterSchema, planterResourceSchema, problemSchema, savePlanterSchema } from '.';
 
 const design = STARTING_POINTS[0]!.design;

@@ -1,10 +1,8 @@
-import {
-  ownCropsSchema,
-  priceBookSchema,
-  roundPlanSchema,
-  seasonPlanSchema,
-  weatherChoiceSchema,
-} from '@huerta/core';
+import { ownCropsSchema } from '@huerta/core/document';
+import { priceBookSchema } from '@huerta/core/fabrication';
+import { roundPlanSchema } from '@huerta/core/journal';
+import { seasonPlanSchema } from '@huerta/core/simulation/season';
+import { weatherChoiceSchema } from '@huerta/core/physics/climate';
 import { z } from 'zod';
 import { ONLY_DOCUMENT, SAVE_MARK } from './document';
 

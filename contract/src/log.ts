@@ -1,4 +1,5 @@
-import { logEntrySchema, measuredDaySchema } from '@huerta/core';
+import { logEntrySchema } from '@huerta/core/journal';
+import { measuredDaySchema } from '@huerta/core/physics/climate';
 import { z } from 'zod';
 import { fileQuerySchema } from './build';
 

@@ -1,4 +1,4 @@
-import { planterDesignSchema } from '@huerta/core';
+import { planterDesignSchema } from '@huerta/core/document';
 import { z } from 'zod';
 import { DOCUMENT, SAVE_MARK } from './document';
 

@@ -1,4 +1,4 @@
-import { vesselDesignSchema } from '@huerta/core';
+import { vesselDesignSchema } from '@huerta/core/document';
 import { z } from 'zod';
 import { DOCUMENT, SAVE_MARK } from './document';
 

@@ -10,19 +10,19 @@ import { pino } from 'pino';
 import { loadDemoBuild } from './demo/build';
 import { loadDemoGarden, loadDemoVessels } from './demo/garden';
 import { loadDemoLog } from './demo/log';
-import { houseNames } from './door/addresses';
-import { doorKeeper } from './door/door';
-import { feedsOf } from './door/feeds';
-import { secretsOf } from './door/secrets';
-import { createApp } from './http/app';
-import { stayOpen } from './http/connections';
+import { houseNames } from './access/addresses';
+import { doorKeeper } from './access/remoteAccess';
+import { feedsOf } from './access/feeds';
+import { secretsOf } from './access/secrets';
+import { createApp } from './api/app';
+import { stayOpen } from './api/connections';
 import { servicesOf, type Services } from './services';
 import { tidyIncoming } from './services/gardenFile';
 import { readSettings } from './settings';
 import { copiesOf } from './services/copies';
-import { openOrMend } from './mend';
-import { openDatabase } from './store/database';
-import { lockFolder } from './store/folderLock';
+import { openOrMend } from './recovery/recovery';
+import { openDatabase } from './storage/database';
+import { lockFolder } from './storage/folderLock';
 
 /** How often it is seen whether the garden changed and is to be copied. */
 const HOUR_MS = 3_600_000;

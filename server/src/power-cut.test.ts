@@ -5,7 +5,7 @@ import { createServer, type AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
 import type { PlanterResource } from '@huerta/contract';
-import { STARTING_POINTS } from '@huerta/core';
+import { STARTING_POINTS } from '@huerta/core/document';
 
 const design = STARTING_POINTS[0]!.design;
 const ROOT = resolve(__dirname, '../..');

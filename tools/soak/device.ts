@@ -1,12 +1,9 @@
 import 'fake-indexeddb/auto';
 import { randomUUID } from 'node:crypto';
-import {
-  FIRST_ROUND,
-  NEW_BOOK,
-  STARTING_POINTS,
-  type LogEntry,
-  type SeasonPlan,
-} from '@huerta/core';
+import { FIRST_ROUND, type LogEntry } from '@huerta/core/journal';
+import { NEW_BOOK } from '@huerta/core/fabrication';
+import { STARTING_POINTS } from '@huerta/core/document';
+import type { SeasonPlan } from '@huerta/core/simulation/season';
 
 /**
  * A device as a program: the very queues of the web application, over the network that the soak gives it. It does
@@ -34,17 +31,17 @@ const network = globalThis.fetch;
 globalThis.fetch = ((path: string, options?: RequestInit) =>
   network(`${proxy}${path}`, options)) as typeof fetch;
 
-const { sendProgress } = await import('../../web/src/api/build');
-const { clashOf, saveKept } = await import('../../web/src/api/documents');
-const { sendLog } = await import('../../web/src/api/log');
-const { sendPhoto } = await import('../../web/src/api/photos');
-const { keepChange, keeper } = await import('../../web/src/device/kept');
-const { keepLogged } = await import('../../web/src/device/logged');
-const { keepMark } = await import('../../web/src/device/marks');
-const { keepPhoto } = await import('../../web/src/device/photos');
+const { sendProgress } = await import('../../web/src/data/api/build');
+const { clashOf, saveKept } = await import('../../web/src/data/api/documents');
+const { sendLog } = await import('../../web/src/data/api/log');
+const { sendPhoto } = await import('../../web/src/data/api/photos');
+const { keepChange, keeper } = await import('../../web/src/data/offline/pendingSaves');
+const { keepLogged } = await import('../../web/src/data/offline/pendingEntries');
+const { keepMark } = await import('../../web/src/data/offline/pendingProgress');
+const { keepPhoto } = await import('../../web/src/data/offline/pendingPhotos');
 const { sendDocuments, sendLogged, sendMarks, sendPhotos } =
-  await import('../../web/src/device/outbox');
-const { allUnsent } = await import('../../web/src/device/unsent');
+  await import('../../web/src/data/offline/outbox');
+const { allUnsent } = await import('../../web/src/data/offline/unsent');
 
 const { design } = STARTING_POINTS[0]!;
 /** Of each document the number that was last done. */

@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { STARTING_POINTS } from '@huerta/core';
+import { STARTING_POINTS } from '@huerta/core/document';
 import { any, base, end, start } from './server';
 
 /** Nonsense that the server is asked; it may answer none of it with 500. */

@@ -3,7 +3,10 @@ import { randomUUID } from 'node:crypto';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { FIRST_ROUND, FIRST_WEATHER, NEW_BOOK, STARTING_POINTS } from '@huerta/core';
+import { FIRST_ROUND } from '@huerta/core/journal';
+import { FIRST_WEATHER } from '@huerta/core/physics/climate';
+import { NEW_BOOK } from '@huerta/core/fabrication';
+import { STARTING_POINTS } from '@huerta/core/document';
 import sharp from 'sharp';
 import { base, end, pause, send, start } from './server';
 

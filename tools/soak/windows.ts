@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { chromium, type BrowserContext, type Page } from '@playwright/test';
 import { CHROMIUM } from '../../e2e/playwright.config';
-import { STARTING_POINTS } from '@huerta/core';
+import { STARTING_POINTS } from '@huerta/core/document';
 import { proxyTo } from './proxy';
 import { any, base, end, pause, PORT, send, start } from './server';
 

@@ -10,8 +10,8 @@ import { z } from 'zod';
 import { App } from './app/App';
 import { PreferencesProvider } from './app/preferences';
 import { system } from './app/theme';
-import { warm } from './workers/hands';
-import { warmSeason } from './workers/season';
+import { warm } from './compute/workerPool';
+import { warmSeason } from './compute/season';
 
 // The content security policy forbids building functions from text, which Zod would try for speed.
 z.config({ jitless: true });

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { fileQuerySchema, labelQuerySchema, progressSchema, sendProgressSchema } from '../build';
-import { gardenSchema } from '../entry';
+import { gardenSchema } from '../planterSummary';
 import {
   loggedSchema,
   logQuerySchema,

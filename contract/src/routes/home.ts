@@ -14,7 +14,7 @@ import {
   madeFeedSchema,
   makeFeedSchema,
   setDoorSchema,
-} from '../door';
+} from '../access';
 import { fileQuerySchema } from '../build';
 import {
   measuredDaysSchema,

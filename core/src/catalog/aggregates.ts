@@ -1,4 +1,4 @@
-import type { Matter, Medium } from './media';
+import type { Matter, Medium } from './mixes';
 import { SHEETS, SHEET_IDS, type SheetId } from './words';
 
 /**

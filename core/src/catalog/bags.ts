@@ -1,4 +1,4 @@
-import { CUBIC_FOOT, DRY_QUART } from '../quantity';
+import { CUBIC_FOOT, DRY_QUART } from '../units';
 
 /** Bags that mix and its ingredients are sold in where people buy by the quart and the cubic foot, m³. */
 export const US_BAGS: readonly number[] = [

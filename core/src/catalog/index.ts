@@ -1,6 +1,6 @@
 export * from './pipes';
 export * from './sites';
-export * from './media';
+export * from './mixes';
 export * from './aggregates';
 export * from './cloths';
 export * from './bags';

@@ -1,5 +1,5 @@
 import { AGGREGATES } from './aggregates';
-import { MEDIA, type Matter, type MediumId } from './media';
+import { MEDIA, type Matter, type MediumId } from './mixes';
 
 /**
  * What growing mixes are made of, loose as it comes out of the bag. Values are typical and stand for

@@ -1,4 +1,4 @@
-import { INCH } from '../quantity';
+import { INCH } from '../units';
 import { SOLD, soldUpTo } from '.';
 
 const systems = ['metric', 'us'] as const;

@@ -1,4 +1,4 @@
-import { INCH, type UnitSystem } from '../quantity';
+import { INCH, type UnitSystem } from '../units';
 
 /**
  * Sizes in which what holds up a base is sold or found, where one measures in millimetres and where in

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import type { FieldSpec } from '../design';
+import type { FieldSpec } from '../document';
 
 /** What random values of a design are made from. */
 

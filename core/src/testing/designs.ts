@@ -36,8 +36,8 @@ import {
   type ReservoirDesign,
   type VesselDesign,
   type WickDesign,
-} from '../design';
-import { contradictions } from '../planter';
+} from '../document';
+import { contradictions } from '../assembly';
 import { between, just, oneOf, within } from './arbitrary';
 import { anyPlanted } from './plantings';
 import { anyRecipe } from './recipes';

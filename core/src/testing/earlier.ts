@@ -1,4 +1,4 @@
-import type { PlanterDesign } from '../design';
+import type { PlanterDesign } from '../document';
 
 /** Documents as earlier versions of Huerta wrote them, for tests of the migrations. */
 

@@ -1,4 +1,4 @@
-import type { Did, LogEntry } from '../tend';
+import type { Did, LogEntry } from '../journal';
 
 /** An entry of a log, for tests. @param day ISO date, at six in the morning, or a time in full */
 export function logEntry(n: number, day: string, did: Did, planter = 0): LogEntry {

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { CROP_IDS, START_IDS, SUPPORT_IDS } from '../catalog';
-import { ownFrom, type OwnCrop, type Planted } from '../design';
+import { ownFrom, type OwnCrop, type Planted } from '../document';
 import { between, oneOf } from './arbitrary';
 
 /** Random plantings for property tests. */

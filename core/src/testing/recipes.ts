@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { INGREDIENT_IDS } from '../catalog';
-import type { RecipeDesign } from '../design';
+import type { RecipeDesign } from '../document';
 
 /** Random recipes for property tests. */
 export const anyRecipe: fc.Arbitrary<RecipeDesign> = fc.record({

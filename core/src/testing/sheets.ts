@@ -1,7 +1,7 @@
-import { evaluate } from '../assess';
-import { applyPatch, STARTING_POINTS, type Patch } from '../design';
-import type { UnitSystem } from '../quantity';
-import { buildSheet } from '../workshop';
+import { evaluate } from '../assessment';
+import { applyPatch, STARTING_POINTS, type Patch } from '../document';
+import type { UnitSystem } from '../units';
+import { buildSheet } from '../fabrication';
 
 /** Sheets of starting points with changes, for tests. */
 

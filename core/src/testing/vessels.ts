@@ -7,7 +7,7 @@ import {
   MATERIAL_IDS,
   SAWING_IDS,
 } from '../catalog';
-import type { VesselDesign } from '../design';
+import type { VesselDesign } from '../document';
 import { between, just, oneOf } from './arbitrary';
 
 const inspected = {

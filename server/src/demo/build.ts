@@ -1,4 +1,5 @@
-import { NEW_BOOK, type PriceBook, type ProgressEntry, type SeasonPlan } from '@huerta/core';
+import { NEW_BOOK, type PriceBook, type ProgressEntry } from '@huerta/core/fabrication';
+import type { SeasonPlan } from '@huerta/core/simulation/season';
 import type { Services } from '../services';
 import { ONLY } from '../services/kinds';
 

@@ -1,4 +1,6 @@
-import { contradictions, evaluate, planterDesignSchema } from '@huerta/core';
+import { contradictions } from '@huerta/core/assembly';
+import { evaluate } from '@huerta/core/assessment';
+import { planterDesignSchema } from '@huerta/core/document';
 import { DEMO_GARDEN, demoGarden } from './garden';
 
 const findings = (index: number) =>

@@ -7,13 +7,13 @@ import {
   usualPlanted,
   usualTube,
   vesselFrom,
-  type CropId,
   type Patch,
   type Planted,
   type PlanterDesign,
-  type UnitSystem,
   type VesselDesign,
-} from '@huerta/core';
+} from '@huerta/core/document';
+import type { CropId } from '@huerta/core/catalog';
+import type { UnitSystem } from '@huerta/core/units';
 import type { Services } from '../services';
 
 /** The garden at Casa Lumbre in Vallesol: a courtyard, a roof, a kitchen step and a north wall. */

@@ -1,16 +1,11 @@
 import { randomUUID } from 'node:crypto';
-import {
-  chance,
-  dayAfter,
-  evaluate,
-  roomDay,
-  runSeason,
-  SITES,
-  weatherOf,
-  type Did,
-  type LogEntry,
-  type PlanterDesign,
-} from '@huerta/core';
+import { chance } from '@huerta/core/numerics';
+import { dayAfter, roomDay, weatherOf } from '@huerta/core/physics/climate';
+import { evaluate } from '@huerta/core/assessment';
+import { runSeason } from '@huerta/core/simulation/season';
+import { SITES } from '@huerta/core/catalog';
+import type { Did, LogEntry } from '@huerta/core/journal';
+import type { PlanterDesign } from '@huerta/core/document';
 import type { Services } from '../services';
 import { ONLY } from '../services/kinds';
 import { drawnPhoto, type Scene } from './photos';

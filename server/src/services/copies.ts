@@ -1,8 +1,8 @@
 import { stat } from 'node:fs/promises';
 import { dirname } from 'node:path';
 import type { Backups } from '@huerta/contract';
-import { backUp, backupFile, backupsOf, putBack } from '../store/backups';
-import { openDatabase, type Database } from '../store/database';
+import { backUp, backupFile, backupsOf, putBack } from '../storage/backups';
+import { openDatabase, type Database } from '../storage/database';
 
 /** The copies of the garden beside it. */
 export interface Copies {

@@ -1,11 +1,11 @@
 import type { DocumentKind, SetAside } from '@huerta/contract';
 import { createHash, randomUUID } from 'node:crypto';
 import { z } from 'zod';
-import type { Database } from '../store/database';
-import type { Base, DocumentHead, DocumentRow, RevisionRow } from '../store/documents';
+import type { Database } from '../storage/database';
+import type { Base, DocumentHead, DocumentRow, RevisionRow } from '../storage/documents';
 import { conflict, contradiction, notFound, type Where } from './problems';
-import { checksumOf } from '../store/checksum';
-import { thinned } from './thinned';
+import { checksumOf } from '../storage/checksum';
+import { thinned } from './revisionRetention';
 
 /** What a save says of itself. */
 export interface Save extends Base {

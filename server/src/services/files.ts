@@ -2,22 +2,22 @@ import type { FileQuery, LabelQuery } from '@huerta/contract';
 import {
   asShopper,
   buildSheet,
-  evaluate,
   markedWith,
   shoppingFor,
-  wordsIn,
-  type PlanterDesign,
   type PriceBook,
   type Template,
-} from '@huerta/core';
-import { cutsCsv, partsCsv } from '../files/csv';
-import { templateDxf } from '../files/dxf';
-import { labelPdf } from '../files/labelPdf';
-import type { BuildJob } from '../files/papers';
-import { templateSvg } from '../files/svg';
+} from '@huerta/core/fabrication';
+import { evaluate } from '@huerta/core/assessment';
+import { wordsIn } from '@huerta/core/units';
+import type { PlanterDesign } from '@huerta/core/document';
+import { cutsCsv, partsCsv } from '../export/csv/csv';
+import { templateDxf } from '../export/dxf/dxf';
+import { labelPdf } from '../export/pdf/labels';
+import type { BuildJob } from '../export/pdfRenderer';
+import { templateSvg } from '../export/svg/svg';
 import type { Documents } from './documents';
 import { ONLY } from './kinds';
-import type { Papers } from './papers';
+import type { Papers } from './pdfRenderer';
 import { notFound, problem } from './problems';
 
 /** The files of a planter's build sheet. */

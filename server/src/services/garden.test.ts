@@ -2,11 +2,12 @@ import { mkdtemp, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { gardenSchema } from '@huerta/contract';
-import { evaluate, section } from '@huerta/core';
+import { evaluate } from '@huerta/core/assessment';
+import { section } from '@huerta/core/drawing';
 import { servicesOf } from '.';
 import { loadDemoBuild } from '../demo/build';
 import { loadDemoGarden } from '../demo/garden';
-import { openDatabase, type Database } from '../store/database';
+import { openDatabase, type Database } from '../storage/database';
 
 let folder: string;
 let database: Database;

@@ -5,17 +5,12 @@ import {
   type SetAside,
   type Summary,
 } from '@huerta/contract';
-import {
-  buildSheet,
-  daysToSay,
-  cropIn,
-  evaluate,
-  section,
-  type PlanterDesign,
-  type Section,
-} from '@huerta/core';
-import type { Database } from '../store/database';
-import type { MadeSummary, SummaryRow } from '../store/documents';
+import { buildSheet } from '@huerta/core/fabrication';
+import { daysToSay, evaluate } from '@huerta/core/assessment';
+import { cropIn, type PlanterDesign } from '@huerta/core/document';
+import { section, type Section } from '@huerta/core/drawing';
+import type { Database } from '../storage/database';
+import type { MadeSummary, SummaryRow } from '../storage/documents';
 import type { Documents } from './documents';
 import { notFound } from './problems';
 

@@ -1,25 +1,21 @@
-import { dayIn, ownZone } from '@huerta/core';
-import type {
-  PlanterDesign,
-  OwnCrops,
-  PriceBook,
-  RoundPlan,
-  SeasonPlan,
-  VesselDesign,
-  WeatherChoice,
-} from '@huerta/core';
-import type { Database } from '../store/database';
+import { dayIn, ownZone } from '@huerta/core/physics/climate';
+import type { PlanterDesign, OwnCrops, VesselDesign } from '@huerta/core/document';
+import type { PriceBook } from '@huerta/core/fabrication';
+import type { RoundPlan } from '@huerta/core/journal';
+import type { SeasonPlan } from '@huerta/core/simulation/season';
+import type { WeatherChoice } from '@huerta/core/physics/climate';
+import type { Database } from '../storage/database';
 import { documentsOf, type Documents } from './documents';
 import { fileService, type FileService } from './files';
 import { gardenService, type GardenService } from './garden';
 import { gardenFileService, type GardenFileService } from './gardenFile';
 import { ONLY, OWN_CROPS, PLANTER, PRICES, ROUND, SEASON, VESSEL, WEATHER } from './kinds';
 import { logService, weatherDayService, type LogService, type WeatherDayService } from './log';
-import { papersOf } from './papers';
+import { papersOf } from './pdfRenderer';
 import { photoService, type PhotoService } from './photos';
 import { progressService, type ProgressService } from './progress';
 import { reportService, type ReportService } from './reports';
-import { standingService, type StandingService } from './standing';
+import { standingService, type StandingService } from './planterStateCache';
 import { tendingService, type TendingService } from './tending';
 
 /** Everything that the API does. */

@@ -1,29 +1,27 @@
 import {
   contradictions,
-  FIRST_PLAN,
-  FIRST_ROUND,
+  readPlanterDocument,
+  vesselContradictions,
+  type Contradiction,
+} from '@huerta/core/assembly';
+import { FIRST_PLAN, seasonPlanSchema, type SeasonPlan } from '@huerta/core/simulation/season';
+import { FIRST_ROUND, roundPlanSchema, type RoundPlan } from '@huerta/core/journal';
+import {
   FIRST_WEATHER,
-  NEW_BOOK,
+  weatherChoiceSchema,
+  type WeatherChoice,
+} from '@huerta/core/physics/climate';
+import { NEW_BOOK, priceBookSchema, type PriceBook } from '@huerta/core/fabrication';
+import {
   NO_CROPS,
   ownCropsSchema,
   planterDesignSchema,
-  priceBookSchema,
-  roundPlanSchema,
-  readPlanterDocument,
-  seasonPlanSchema,
-  tell,
-  vesselContradictions,
   vesselDesignSchema,
-  weatherChoiceSchema,
-  type Contradiction,
   type OwnCrops,
   type PlanterDesign,
-  type PriceBook,
-  type RoundPlan,
-  type SeasonPlan,
   type VesselDesign,
-  type WeatherChoice,
-} from '@huerta/core';
+} from '@huerta/core/document';
+import { tell } from '@huerta/core/units';
 import type { DocumentKind } from '@huerta/contract';
 import { bySchema, type Kind } from './documents';
 import type { Where } from './problems';

@@ -1,15 +1,10 @@
-import {
-  logEntrySchema,
-  measuredDaySchema,
-  zoned,
-  type LogEntry,
-  type MeasuredDay,
-} from '@huerta/core';
+import { logEntrySchema, type LogEntry } from '@huerta/core/journal';
+import { measuredDaySchema, zoned, type MeasuredDay } from '@huerta/core/physics/climate';
 import type { Reading } from '@huerta/contract';
-import type { LogTable } from '../store/log';
-import { readingId, type ReadingRow, type ReadingTable } from '../store/readings';
-import type { SetAsideTable } from '../store/setAside';
-import type { WeatherDayTable } from '../store/weatherDays';
+import type { LogTable } from '../storage/log';
+import { readingId, type ReadingRow, type ReadingTable } from '../storage/readings';
+import type { SetAsideTable } from '../storage/setAside';
+import type { WeatherDayTable } from '../storage/weatherDays';
 import { parsedJson } from './json';
 
 /** Which entries are asked for. */

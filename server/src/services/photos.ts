@@ -1,7 +1,7 @@
 import { mkdir, readFile, rename, rm, writeFile } from 'node:fs/promises';
 import { dirname, join } from 'node:path';
 import type { Photo } from '@huerta/contract';
-import type { Database } from '../store/database';
+import type { Database } from '../storage/database';
 import { pictureOf } from './pictures';
 import { notFound, problem } from './problems';
 

@@ -1,7 +1,7 @@
 import type { ProgressResource } from '@huerta/contract';
-import { merged, progressEntrySchema, type ProgressEntry } from '@huerta/core';
-import type { ProgressTable } from '../store/progress';
-import type { SetAsideTable } from '../store/setAside';
+import { merged, progressEntrySchema, type ProgressEntry } from '@huerta/core/fabrication';
+import type { ProgressTable } from '../storage/progress';
+import type { SetAsideTable } from '../storage/setAside';
 import type { Documents } from './documents';
 import { parsedJson } from './json';
 

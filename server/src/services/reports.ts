@@ -1,15 +1,8 @@
 import type { AssessmentReport, SheetReport } from '@huerta/contract';
-import {
-  billOf,
-  buildSheet,
-  evaluate,
-  reportOf,
-  SHOWN,
-  tell,
-  writeQuantity,
-  type PlanterDesign,
-  type UnitSystem,
-} from '@huerta/core';
+import { billOf, buildSheet } from '@huerta/core/fabrication';
+import { evaluate, reportOf, SHOWN } from '@huerta/core/assessment';
+import { tell, writeQuantity, type UnitSystem } from '@huerta/core/units';
+import type { PlanterDesign } from '@huerta/core/document';
 import type { Documents } from './documents';
 
 /** What core makes of a planter, as plain JSON. */

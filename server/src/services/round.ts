@@ -1,4 +1,4 @@
-import type { PlanterDesign } from '@huerta/core';
+import type { PlanterDesign } from '@huerta/core/document';
 import type { Documents, Kept } from './documents';
 
 /** The planters that grow something, oldest first. */

@@ -1,19 +1,14 @@
 import { createHash } from 'node:crypto';
 import type { Neighbour, Reading } from '@huerta/contract';
-import {
-  inOrder,
-  siteOf,
-  type PlanterDesign,
-  type RoundPlan,
-  type SeasonPlan,
-  type TendedQuestion,
-  type WeatherChoice,
-} from '@huerta/core';
-import type { UnitSystem } from '@huerta/core';
+import { inOrder, type RoundPlan, type TendedQuestion } from '@huerta/core/journal';
+import { siteOf, type WeatherChoice } from '@huerta/core/physics/climate';
+import type { PlanterDesign } from '@huerta/core/document';
+import type { SeasonPlan } from '@huerta/core/simulation/season';
+import type { UnitSystem } from '@huerta/core/units';
 import type { Documents } from './documents';
 import { ONLY } from './kinds';
 import type { LogService, WeatherDayService } from './log';
-import type { Papers } from './papers';
+import type { Papers } from './pdfRenderer';
 import { invalid } from './problems';
 
 /** What follows from log, plans and weather together: the calendar, a neighbour's sheet, readings of sensors. */

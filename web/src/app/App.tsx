@@ -2,14 +2,14 @@ import { PAGES, type PagePath } from '@huerta/contract';
 import { lazy, Suspense, type ReactNode } from 'react';
 import { ErrorBoundary } from 'react-error-boundary';
 import { BrowserRouter, Route, Routes } from 'react-router';
-import { Broken } from '../components/Broken';
-import { Notices } from '../components/notices';
-import { Outbox } from '../device/Outbox';
+import { Broken } from '../ui/ErrorFallback';
+import { Notices } from '../ui/notices';
+import { Outbox } from './Outbox';
 import { NewVersion } from './NewVersion';
-import { PAGE_MODULES } from './pageModules';
-import { Waiting } from '../components/Waiting';
-import { GardenPage } from '../pages/garden/GardenPage';
-import { NotFoundPage } from '../pages/NotFoundPage';
+import { PAGE_MODULES } from './routes';
+import { Waiting } from '../ui/Loading';
+import { GardenPage } from '../features/garden/GardenPage';
+import { NotFoundPage } from './NotFoundPage';
 
 /** A page for each address. */
 const PAGE = {

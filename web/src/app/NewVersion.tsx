@@ -1,7 +1,7 @@
 import { useEffect } from 'react';
 import { registerSW } from 'virtual:pwa-register';
-import { provision } from '../device/provision';
-import { notify } from '../components/notices';
+import { provision } from '../data/offline/prefetch';
+import { notify } from '../ui/notices';
 
 /** How often it is looked whether home has a newer Huerta. */
 const LOOK_MS = 3_600_000;

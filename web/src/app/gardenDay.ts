@@ -1,4 +1,4 @@
-import { dayIn, isZone, ownZone } from '@huerta/core';
+import { dayIn, isZone, ownZone } from '@huerta/core/physics/climate';
 import { useSyncExternalStore } from 'react';
 
 /**

@@ -1,7 +1,7 @@
 /** @jest-environment jsdom */
 import { act, render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { q, say } from '@huerta/core';
+import { q, say } from '@huerta/core/units';
 import { PreferencesProvider, usePreferences, useWords } from './preferences';
 
 window.matchMedia ??= (query) =>

@@ -1,17 +1,15 @@
 import {
   DECIMAL_MARK_IDS,
-  WEEK_STARTS,
-  PAPER_IDS,
   wordsIn,
   type DecimalMark,
-  type PaperId,
   type UnitSystem,
-  type WeekStart,
   type Words,
   type WordStyle,
-} from '@huerta/core';
-import { setDateOrder, usualOrder, usualWeek, type DateOrder } from '../components/dates';
-import { setDecimalMark, usualMark } from '../components/saveCsv';
+} from '@huerta/core/units';
+import { WEEK_STARTS, type WeekStart } from '@huerta/core/journal';
+import { PAPER_IDS, type PaperId } from '@huerta/core/fabrication';
+import { setDateOrder, usualOrder, usualWeek, type DateOrder } from '../ui/dates';
+import { setDecimalMark, usualMark } from '../ui/saveCsv';
 import {
   createContext,
   use,

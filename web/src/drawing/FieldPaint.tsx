@@ -1,4 +1,5 @@
-import type { FieldPicture, Moisture, Point } from '@huerta/core';
+import type { FieldPicture, Moisture } from '@huerta/core/simulation/moisture';
+import type { Point } from '@huerta/core/drawing';
 import { memo, useMemo } from 'react';
 import { paintField } from './fieldPaint';
 import type { View } from './view';

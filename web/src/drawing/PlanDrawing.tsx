@@ -1,4 +1,4 @@
-import type { Plan } from '@huerta/core';
+import type { Plan } from '@huerta/core/drawing';
 import type { ReactNode } from 'react';
 import { ScaleBar } from './ScaleBar';
 import { SectionArt } from './SectionArt';

@@ -1,4 +1,4 @@
-import type { Ink, Section, Shape } from '@huerta/core';
+import type { Ink, Section, Shape } from '@huerta/core/drawing';
 import { memo, useId, type ReactNode } from 'react';
 import { stippleTile, TILE } from './stipple';
 import type { View } from './view';

@@ -1,4 +1,4 @@
-import type { Section } from '@huerta/core';
+import type { Section } from '@huerta/core/drawing';
 import { ScaleBar } from './ScaleBar';
 import { SectionArt } from './SectionArt';
 import { fitView } from './view';

@@ -1,4 +1,4 @@
-import { moistureAt, type FieldPicture, type Moisture } from '@huerta/core';
+import { moistureAt, type FieldPicture, type Moisture } from '@huerta/core/simulation/moisture';
 
 /** Longest side of a painting, pixels of its own. */
 const SIDE = 480;

@@ -1,4 +1,6 @@
-import { assemble, section, STARTING_POINTS } from '@huerta/core';
+import { assemble } from '@huerta/core/assembly';
+import { section } from '@huerta/core/drawing';
+import { STARTING_POINTS } from '@huerta/core/document';
 import { stippleTile, TILE } from './stipple';
 import { fitView } from './view';
 

@@ -1,4 +1,4 @@
-import type { Bounds, Point } from '@huerta/core';
+import type { Bounds, Point } from '@huerta/core/drawing';
 
 /** Maps metres of a drawing to pixels of its picture. */
 export interface View {

@@ -1,11 +1,11 @@
-import { applyPatch, STARTING_POINTS, type Patch, type PlanterDesign } from '@huerta/core';
+import { applyPatch, STARTING_POINTS, type Patch, type PlanterDesign } from '@huerta/core/document';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import userEvent from '@testing-library/user-event';
 import type { ReactNode } from 'react';
 import { MemoryRouter } from 'react-router';
-import { Outbox } from '../device/Outbox';
-import { BenchProvider } from '../pages/bench/bench';
-import { createBenchStore } from '../pages/bench/benchStore';
+import { Outbox } from '../app/Outbox';
+import { BenchProvider } from '../features/editor/bench';
+import { createBenchStore } from '../features/editor/benchStore';
 import { show } from './render';
 
 /** A starting point with changes. */

@@ -1,11 +1,7 @@
-import {
-  FIRST_PLAN,
-  FIRST_ROUND,
-  FIRST_WEATHER,
-  type LogEntry,
-  type PlanterDesign,
-  type RoundPlan,
-} from '@huerta/core';
+import { FIRST_PLAN } from '@huerta/core/simulation/season';
+import { FIRST_ROUND, type LogEntry, type RoundPlan } from '@huerta/core/journal';
+import { FIRST_WEATHER } from '@huerta/core/physics/climate';
+import type { PlanterDesign } from '@huerta/core/document';
 import { serveWith } from './worker';
 
 /** A small garden as the server has it, which tests may look into and change. */

@@ -1,6 +1,6 @@
 import { expose } from 'comlink';
 import { problemSchema } from '@huerta/contract';
-import { work, type Work } from '../workers/work';
+import { work, type Work } from '../compute/tasks';
 
 type Listener = (event: { data: unknown }) => void;
 

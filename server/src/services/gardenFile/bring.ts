@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { copyFile, mkdir } from 'node:fs/promises';
 import { dirname, join } from 'node:path';
 import type { Different, DocumentKind, RestorePreview, Standing } from '@huerta/contract';
-import { quoted, withConnection, type Connection } from '../../store/connection';
+import { quoted, withConnection, type Connection } from '../../storage/connection';
 import { parsedJson } from './format';
 import { stagedDatabase, stagedPhoto, type Staged } from './read';
 

@@ -10,10 +10,10 @@ import { servicesOf, type Services } from '..';
 import { loadDemoBuild } from '../../demo/build';
 import { loadDemoGarden, loadDemoVessels } from '../../demo/garden';
 import { loadDemoLog } from '../../demo/log';
-import { backUp } from '../../store/backups';
-import { openDatabase, type Database } from '../../store/database';
-import { STARTING_POINTS } from '@huerta/core';
-import { readingId } from '../../store/readings';
+import { backUp } from '../../storage/backups';
+import { openDatabase, type Database } from '../../storage/database';
+import { STARTING_POINTS } from '@huerta/core/document';
+import { readingId } from '../../storage/readings';
 import { copiesOf } from '../copies';
 
 let folder: string;

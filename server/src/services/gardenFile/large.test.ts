@@ -4,11 +4,12 @@ import { mkdtemp, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { pipeline } from 'node:stream/promises';
-import { STARTING_POINTS, type LogEntry } from '@huerta/core';
+import { STARTING_POINTS } from '@huerta/core/document';
+import type { LogEntry } from '@huerta/core/journal';
 import sharp from 'sharp';
 import { servicesOf } from '..';
-import { backUp } from '../../store/backups';
-import { openDatabase } from '../../store/database';
+import { backUp } from '../../storage/backups';
+import { openDatabase } from '../../storage/database';
 import { copiesOf } from '../copies';
 
 /** A garden of many years: everything is taken away, brought in and put back while saves go on. */

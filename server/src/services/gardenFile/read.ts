@@ -3,15 +3,12 @@ import { mkdir, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { open as openZip, type Entry, type ZipFile } from 'yauzl';
 import type { DocumentKind } from '@huerta/contract';
-import {
-  logEntrySchema,
-  measuredDaySchema,
-  progressEntrySchema,
-  type LogEntry,
-} from '@huerta/core';
+import { logEntrySchema, type LogEntry } from '@huerta/core/journal';
+import { measuredDaySchema } from '@huerta/core/physics/climate';
+import { progressEntrySchema } from '@huerta/core/fabrication';
 import { z } from 'zod';
-import { connectTo, type Connection } from '../../store/connection';
-import { readingId } from '../../store/readings';
+import { connectTo, type Connection } from '../../storage/connection';
+import { readingId } from '../../storage/readings';
 import { formatFor, readText } from '../documents';
 import { KINDS } from '../kinds';
 import { keptPicture } from '../pictures';

@@ -3,8 +3,9 @@ import { dirname, join } from 'node:path';
 import { Readable } from 'node:stream';
 import Papa from 'papaparse';
 import { ZipFile } from 'yazl';
-import { logEntrySchema, sayDid, tell } from '@huerta/core';
-import { connectTo, type Connection } from '../../store/connection';
+import { logEntrySchema, sayDid } from '@huerta/core/journal';
+import { tell } from '@huerta/core/units';
+import { connectTo, type Connection } from '../../storage/connection';
 import { MANIFEST, parsedJson, ROWS_A_PART, sha256, VERSION, type Manifest } from './format';
 
 /** Writes the garden into a zip as a stream: nothing of it lies in memory whole, and saves go on meanwhile. */

@@ -1,0 +1,83 @@
+import { q, say } from '../../../units';
+import { cutFromVessel, standing } from '../../joining';
+import { among, lot, type Faces, type Piece } from '../../part';
+import { cylinder } from '../../solid';
+import { DENSITY, hollows, RING_SLACK } from '../standings';
+import { partSizes } from '../sizes';
+
+/** A ring of pipe about the middle, or the vessel's own cut end turned over. */
+export const ring: Faces<'ring'> = {
+  bears: 'sheet',
+  asked: ({ reservoir }) => among(reservoir.parts, (part) => part.kind === 'ring'),
+  place({ spec, index }, { taken, top, lots }) {
+    const { diameter, wall, vents } = spec;
+    const open = vents === 'both';
+    const r = diameter / 2 - (spec.cutEnd ? RING_SLACK : 0);
+    const fits = taken.ring(r, wall);
+    const whole = cylinder({ x: 0, y: 0, r: diameter / 2 }, 0, top);
+    const bore = cylinder({ x: 0, y: 0, r: diameter / 2 - wall }, 0, top);
+    const piece: Piece = {
+      id: `ring-${index}`,
+      x: 0,
+      y: 0,
+      from: 0,
+      to: top,
+      foot: { form: 'ring', r, wall },
+      body: { ...whole, holds: (x, y, z) => whole.holds(x, y, z) && !bore.holds(x, y, z) },
+      bore: null,
+    };
+    // Water, wicks and supports go on inside a ring that is open; only its wall is taken out then.
+    const n = fits ? 1 : 0;
+    const room = hollows(vents, whole, bore, n, top);
+    const within = (z: number) =>
+      lots.reduce((sum, other) => {
+        // A ring in a wider one holds no air that the wider one does not hold.
+        if (other.kind === 'ring' && other.spec.diameter >= diameter) return sum;
+        const mine = other.pieces.filter(
+          ({ x, y, foot }) =>
+            (foot.form === 'disc' || foot.form === 'ring') &&
+            Math.hypot(x, y) + foot.r <= diameter / 2,
+        ).length;
+        return mine > 0 ? sum + (other.outerBelow(z) * mine) / other.pieces.length : sum;
+      }, 0);
+    const wallOnly = {
+      ...room,
+      outerBelow: (z: number) => n * (whole.below(z) - bore.below(z)),
+      waterBelow: () => 0,
+      hollowBelow: () => 0,
+      areaAt: (z: number) => n * (whole.areaAt(z) - bore.areaAt(z)),
+    };
+    // A ring that is shut holds its contents already.
+    const shut = {
+      ...room,
+      outerBelow: (z: number) => Math.max(room.outerBelow(z) - n * within(z), 0),
+      waterBelow: (z: number) => Math.max(room.waterBelow(z) - n * within(room.levelInside(z)), 0),
+      hollowBelow: (z: number) => Math.max(room.hollowBelow(z) - n * within(z), 0),
+    };
+    return lot(
+      'ring',
+      { spec, index },
+      {
+        ...(open ? wallOnly : shut),
+        wanted: 1,
+        pieces: fits ? [piece] : [],
+        mass: n * (whole.below(top) - bore.below(top)) * DENSITY.plastic,
+        room: () => n,
+      },
+    );
+  },
+  joints: (lot) => [...standing(lot), ...(lot.spec.cutEnd ? cutFromVessel(lot) : [])],
+  size: ({ diameter }) => ({
+    fields: ['diameter'],
+    says: say`${q(diameter, 'length')}`,
+    sold: ({ ring: sizes }) => sizes.map((size) => ({ diameter: size })),
+  }),
+  name: ({ cutEnd }) => (cutEnd ? 'cut end' : 'ring'),
+  contradictions: (asked, design, shape) =>
+    partSizes(asked, design, shape, {
+      stands: true,
+      across: ['diameter', asked.spec.diameter],
+      wall: asked.spec.diameter,
+      name: asked.spec.cutEnd ? 'cut end' : 'ring',
+    }),
+};

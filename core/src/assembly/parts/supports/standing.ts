@@ -1,0 +1,79 @@
+import { STANDING } from '../../../catalog';
+import { arrange, fullest } from '../../../geometry/packing';
+import { clearBetween } from '../../../geometry/vessels';
+import { q, say } from '../../../units';
+import { standing as onTheFloor } from '../../joining';
+import { among, disc, lot, type Faces } from '../../part';
+import { cylinder } from '../../solid';
+import { DENSITY, hollows, insideRing } from '../standings';
+import { partSizes } from '../sizes';
+
+/** Solid things hold no water, whatever their vents are said to be. */
+export const isSolid = (what: keyof typeof STANDING): boolean => what === 'brick';
+
+/** Smaller ones that bear as high, by which they are sold as; the others are as one finds them. */
+const SIZES: Partial<Record<keyof typeof STANDING, 'tub' | 'pipe' | 'bottle' | null>> = {
+  tub: 'tub',
+  cup: 'tub',
+  bottle: 'bottle',
+  pipe: 'pipe',
+  // A smaller pot is lower too.
+  pot: null,
+};
+
+/** Tubs, cups, bottles, short pipes, pots and blocks that stand on the floor. */
+export const standing: Faces<'standing'> = {
+  bears: 'sheet',
+  asked: ({ reservoir }) => among(reservoir.parts, (part) => part.kind === 'standing'),
+  place({ spec, index }, { design, vessel, taken, top }) {
+    const r = spec.diameter / 2;
+    const floor = insideRing(clearBetween(vessel, 0, top), design);
+    const circles = arrange(floor, r, spec.count, taken, true);
+    const n = circles.length;
+    const solid = isSolid(spec.what);
+    const outer = cylinder({ x: 0, y: 0, r }, 0, top);
+    const bore = solid ? null : cylinder({ x: 0, y: 0, r: r - spec.wall }, 0, top);
+    const clay = solid || spec.what === 'pot';
+    const wall = outer.below(top) - (bore?.below(top) ?? 0);
+    return lot(
+      'standing',
+      { spec, index },
+      {
+        ...hollows(spec.vents, outer, bore, n, top),
+        wanted: spec.count,
+        pieces: circles.map((circle, i) =>
+          disc(
+            `standing-${index}-${i}`,
+            circle,
+            0,
+            top,
+            cylinder(circle, 0, top),
+            solid ? null : { solid: cylinder({ ...circle, r: r - spec.wall }, 0, top), share: 1 },
+          ),
+        ),
+        mass: n * wall * (clay ? DENSITY.clay : DENSITY.plastic),
+        room: () => Math.max(fullest(floor, r, taken).length, n),
+      },
+    );
+  },
+  joints: onTheFloor,
+  top: (_one, many) => `the ${many}’ tops`,
+  size({ what, diameter }) {
+    const sizes = SIZES[what];
+    return {
+      fields: ['diameter'],
+      says: say`${q(diameter, 'length')}`,
+      ...(sizes === undefined
+        ? {}
+        : { sold: (all) => (sizes ? all[sizes] : []).map((size) => ({ diameter: size })) }),
+    };
+  },
+  name: ({ what }, count) => (count === 1 ? STANDING[what].one : `${STANDING[what].one}s`),
+  contradictions: (asked, design, shape) =>
+    partSizes(asked, design, shape, {
+      stands: true,
+      across: ['diameter', asked.spec.diameter],
+      wall: asked.spec.diameter,
+      name: STANDING[asked.spec.what].one,
+    }),
+};

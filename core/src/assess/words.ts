@@ -1,1 +1,0 @@
-export { nameOf as partName } from '../planter';

@@ -1,0 +1,102 @@
+import type { PlanterDesign } from '../document';
+import { q, say, type Message } from '../units';
+import { assemble, type Planter } from '../assembly';
+import { figuresOf, type Figures } from './figures';
+import { rank, type Draft, type Finding, type Remedy, type Room } from './finding';
+import { draft, judge } from './remedyCheck';
+
+/** Figures and findings of a planter. */
+export interface Assessment {
+  figures: Figures;
+  /** Worst first; within one severity in the order of the work. */
+  findings: Finding[];
+}
+
+const ROOMS: readonly Room[] = ['vessel', 'water', 'wick', 'tube', 'soil'];
+
+/** How many remedies a finding offers at the most; a note, which is only good to know, offers one. */
+const MOST_REMEDIES = 2;
+
+/**
+ * Works out figures and findings. Every remedy offered has been tried on this design, at the first
+ * look at a finding's `remedies`: a line that is being moved asks for figures and sentences alone.
+ */
+export function assess(planter: Planter): Assessment {
+  const figures = figuresOf(planter);
+  const drafts = draft({ design: planter.design, planter, figures });
+  const findings = drafts.map(({ propose, ...rest }): Finding => {
+    const mending = propose && once(() => tried(planter.design, rest, drafts, propose()));
+    return {
+      ...rest,
+      get remedies() {
+        return mending?.() ?? [];
+      },
+    };
+  });
+  return { figures, findings: findings.sort(worstFirst) };
+}
+
+/** Works a value out when it is first asked for, and keeps it. */
+function once<T>(work: () => T): () => T {
+  let kept: { value: T } | null = null;
+  return () => (kept ??= { value: work() }).value;
+}
+
+function worstFirst(a: Finding, b: Finding): number {
+  return rank(a.severity) - rank(b.severity) || ROOMS.indexOf(a.room) - ROOMS.indexOf(b.room);
+}
+
+/**
+ * The proposals that really mend the finding: afterwards it is gone, nothing as bad as it has come
+ * up, and no other finding has become worse. One that costs much of the water or of the root room says so.
+ */
+function tried(
+  design: PlanterDesign,
+  finding: Omit<Draft, 'propose'>,
+  before: readonly Draft[],
+  proposals: readonly Remedy[],
+): Remedy[] {
+  const good: Remedy[] = [];
+  const now = once(() => figuresOf(assemble(design)));
+  for (const remedy of proposals) {
+    if (good.length >= (finding.severity === 'note' ? 1 : MOST_REMEDIES)) break;
+    const after = judge(design, remedy.patch);
+    if (!after || !mends(finding, before, after.drafts)) continue;
+    good.push({ ...remedy, label: say`${remedy.label}${price(now(), after.figures)}` });
+  }
+  return good;
+}
+
+/** Share of the usable water or the root room that a remedy may cost without a word. */
+const COSTLY = 0.25;
+
+/** What a remedy costs, where that is much. */
+function price(before: Figures, after: Figures): Message {
+  if (before.usable > 0 && after.usable < (1 - COSTLY) * before.usable) {
+    return say`: leaves ${q(after.usable, 'volume')} of ${q(before.usable, 'volume')} to use`;
+  }
+  if (after.growingDepth < (1 - COSTLY) * before.growingDepth) {
+    return say`: leaves ${q(after.growingDepth, 'length')} of ${q(before.growingDepth, 'length')} for roots`;
+  }
+  return say``;
+}
+
+function mends(
+  finding: Omit<Draft, 'propose'>,
+  before: readonly Draft[],
+  after: readonly Draft[],
+): boolean {
+  return after.every((found) => {
+    if (found.id === finding.id) return false;
+    const known = before.find((other) => other.id === found.id);
+    return known
+      ? rank(found.severity) >= rank(known.severity)
+      : rank(found.severity) > rank(finding.severity);
+  });
+}
+
+/** Everything about a design in one call. */
+export function evaluate(design: PlanterDesign): { planter: Planter; assessment: Assessment } {
+  const planter = assemble(design);
+  return { planter, assessment: assess(planter) };
+}

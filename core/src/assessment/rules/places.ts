@@ -1,0 +1,48 @@
+import {
+  BEARERS,
+  leavePlaces,
+  placesOfLot,
+  type Lot,
+  type Place,
+  type Planter,
+} from '../../assembly';
+import { q, say } from '../../units';
+import type { Draft, Room, Rule } from '../finding';
+
+/** Whether what was put somewhere by hand stands there. */
+
+/** The rooms of the bench where the places are kept. */
+const ROOM_OF: Partial<Record<string, Room>> = { tube: 'tube', inspection: 'tube', worm: 'tube' };
+
+/** The places of a lot that were chosen by hand and cannot be had. */
+export const misplaced = (planter: Planter, lot: Lot): Place[] =>
+  placesOfLot(planter, lot).filter(({ stands }) => !stands);
+
+export const placesFit: Rule = ({ planter }) =>
+  planter.lots.flatMap((lot): Draft[] => {
+    const [first, ...others] = misplaced(planter, lot);
+    if (!first) return [];
+    const alone = lot.wanted === 1 || first.number === null;
+    const who = alone
+      ? say`the ${first.name}`
+      : others.length === 0
+        ? say`${first.name} ${q(first.number ?? 1, 'count')}`
+        : say`${q(others.length + 1, 'count')} of the ${q(lot.wanted, 'count')}`;
+    const stands = lot.pieces.length >= lot.wanted;
+    return [
+      {
+        id: `places-${lot.id}`,
+        severity: stands ? 'watch' : 'fault',
+        room: ROOM_OF[lot.kind] ?? (BEARERS.includes(lot.kind) ? 'water' : 'wick'),
+        text: stands
+          ? say`Move ${who}: it does not fit where you put it and stands where there is room.`
+          : say`Move ${who} clear of walls and other things: ${others.length > 0 ? 'they do' : 'it does'} not fit there and ${others.length > 0 ? 'are' : 'is'} left out.`,
+        propose: () => [
+          {
+            label: say`Let Huerta choose the ${alone ? 'place' : 'places'}`,
+            patch: leavePlaces(planter, first.id),
+          },
+        ],
+      },
+    ];
+  });

@@ -1,0 +1,126 @@
+import { growthOf, peakOf } from '../../physics/crop';
+import { baseStyle, cropIn, type PlanterDesign } from '../../document';
+import { baseName } from '../../assembly';
+import { q, say } from '../../units';
+import { cautiousDays } from '../daysOfWater';
+import { rootRoom } from '../figures';
+import type { Remedy, Rule } from '../finding';
+import { downToMm, gapToKeep, highestCeiling, moveBase, set } from '../patches';
+
+/** Share of the height above which the soil gets short, whatever the school. */
+const MUCH_WATER = 0.55;
+
+/** Water that lies open in a tray breeds mosquitoes and can drown a toddler. */
+export const openWater: Rule = ({ design, figures }) => {
+  if (design.bed?.kind !== 'bag' || design.place.rain === 'indoors') return [];
+  const dries = figures.hot.open > 0 ? say`, and ${q(figures.hot.open, 'daily')} dries up` : '';
+  return [
+    {
+      id: 'open-tray',
+      severity: design.place.children ? 'danger' : 'watch',
+      room: 'water',
+      text: design.place.children
+        ? say`Cover the water round the bags: children or animals come near${dries}.`
+        : say`Cover the water round the bags: mosquitoes breed in it${dries}.`,
+    },
+  ];
+};
+
+export const valveOnMains: Rule = ({ design }) =>
+  design.reservoir.supply
+    ? [
+        {
+          id: 'valve-mains',
+          severity: 'note',
+          room: 'water',
+          text: say`Feed the valve from a barrel: mains need a licensed plumber and a backflow guard.`,
+        },
+      ]
+    : [];
+
+export const waterShare: Rule = ({ design, planter: { heights }, figures }) => {
+  if (figures.waterShare <= MUCH_WATER || baseStyle(design) === 'bag') return [];
+  return [
+    {
+      id: 'water-share',
+      severity: 'watch',
+      room: 'water',
+      text: say`Leave the soil more: the reservoir takes ${q(heights.brim, 'length')} of ${q(heights.rim, 'length')}, and the soil gets ${q(figures.growingDepth, 'length')}.`,
+      propose: () => {
+        const gap = gapToKeep(design);
+        const ceiling = downToMm(heights.rim * 0.4 + gap);
+        return [
+          {
+            label: say`Lower ${baseName(design)} to ${q(ceiling, 'length')}`,
+            patch: moveBase(design, ceiling, gap),
+          },
+        ];
+      },
+    },
+  ];
+};
+
+export const lasting: Rule = ({ design, planter, figures }) => {
+  const { place } = design;
+  const lasts = figures.lastsHot;
+  if (place.daysAway <= lasts.days) return [];
+  const roots = rootRoom(planter);
+  const said = cautiousDays(lasts.days);
+  const after =
+    said >= 0.5
+      ? say`in hot weather it reads low after ${q(said, 'days')}`
+      : say`in hot weather it reads low within half a day`;
+  return [
+    {
+      id: 'days-short',
+      severity: lasts.days < place.daysAway * 0.6 ? 'fault' : 'watch',
+      room: 'water',
+      text: say`Store more water: ${after}, and you asked for ${q(place.daysAway, 'days')}.`,
+      propose: () => {
+        const gap = gapToKeep(design);
+        const lowest = planter.heights.ceiling;
+        const highest = Math.min(
+          highestCeiling(design, planter.heights.rim, roots),
+          planter.heights.rim * 0.5 + gap,
+        );
+        const raised =
+          design.bed === null
+            ? [0.35, 0.7, 1].map((t): Remedy => {
+                const ceiling = downToMm(lowest + (highest - lowest) * t);
+                return {
+                  label: say`Raise ${baseName(design)} to ${q(ceiling, 'length')}, lip with it`,
+                  patch: moveBase(design, ceiling, gap),
+                };
+              })
+            : [];
+        const mulch: Remedy = {
+          label: say`Lay straw mulch`,
+          patch: [set(['soil', 'mulch'], 'straw')],
+        };
+        const fewer = fewerPlants(design);
+        return [
+          ...(design.soil.mulch === 'none' ? [mulch] : []),
+          ...(highest > lowest + 0.002 ? raised : []),
+          ...fewer,
+        ];
+      },
+    },
+  ];
+};
+
+/** One plant fewer of the thirstiest planting of which there are several. */
+function fewerPlants({ planting }: PlanterDesign): Remedy[] {
+  const { day } = peakOf(planting);
+  const many = planting.crops
+    .map((planted, i) => ({ planted, i, thirst: growthOf(planted, day).thirst }))
+    .filter(({ planted }) => planted.count > 1)
+    .sort((a, b) => b.thirst - a.thirst)[0];
+  if (!many) return [];
+  const { planted, i } = many;
+  const { count } = planted;
+  const label =
+    planting.crops.length === 1
+      ? say`Plant ${q(count - 1, 'count')} instead of ${q(count, 'count')}`
+      : say`Plant ${q(count - 1, 'count')} instead of ${q(count, 'count')} of ${cropIn(planted).name.toLowerCase()}`;
+  return [{ label, patch: [set(['planting', 'crops', i, 'count'], count - 1)] }];
+}

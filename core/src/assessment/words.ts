@@ -1,0 +1,1 @@
+export { nameOf as partName } from '../assembly';

@@ -1,0 +1,94 @@
+export { FIELDS, type FieldSpec } from './fields';
+export {
+  DESIGN_VERSION,
+  MAX_FILLS,
+  MAX_INGREDIENTS,
+  MAX_LAYERS,
+  MAX_PARTS,
+  MAX_PIPES,
+  MAX_WICKS,
+  planterDesignSchema,
+  planterJsonSchema,
+  type BedDesign,
+  type ClothWickDesign,
+  type ColumnWickDesign,
+  type CupWickDesign,
+  type ExtraPipe,
+  type FillLayer,
+  type FillTubeDesign,
+  type LayerDesign,
+  type SpotDesign,
+  type OverflowDesign,
+  type OverflowKind,
+  type PartDesign,
+  type PartKind,
+  type PartOf,
+  type PlanterDesign,
+  type RecipeDesign,
+  type ReservoirDesign,
+  type Vents,
+  type VesselDesign,
+  type VesselKind,
+  type WickDesign,
+} from './schema';
+export {
+  cropIn,
+  LONGEST_PLAN,
+  NO_CROPS,
+  ownCropsSchema,
+  MAX_PLANTINGS,
+  ownCropSchema,
+  ownFrom,
+  usualPlanted,
+  type OwnCrop,
+  type OwnCrops,
+  type Planted,
+  type PlantingDesign,
+} from './plantingSchema';
+export { MAX_SPOTS } from './spots';
+export { isOwnEnd, PART_KINDS, partsToAdd, runsAlong, USUAL_LYING } from './parts/supports';
+export { vesselDesignSchema } from './vesselSchema';
+export { migrate, STEPS, type AnyDocument, type MigrationStep } from './migrations';
+export {
+  differences,
+  SECTIONS,
+  vesselDifferences,
+  withParts,
+  type DesignPart,
+  type Difference,
+} from './differences';
+export { applyPatch, type Change, type Patch } from './patch';
+export { baseChanges, baseOf, BASES, fillsFloor, standsOnFloor, type BaseId } from './builds';
+export { inInches, STARTING_POINTS, vesselFrom, vesselIn, type StartingPoint } from './presets';
+export {
+  airCeiling,
+  baseStyle,
+  boreOf,
+  deckHeight,
+  depthOf,
+  dippingNeck,
+  invertOf,
+  layerTop,
+  leastWidth,
+  lipBelowMark,
+  soilBaseHeight,
+  grainsIn,
+  standsOnStone,
+  type BaseStyle,
+  mulchDepth,
+  sideOpenings,
+} from './heights';
+export {
+  cupOf,
+  holeForPipe,
+  USUAL_AIR_GAP,
+  USUAL_CLOTH,
+  USUAL_COLUMN,
+  USUAL_CUP,
+  usualOverflow,
+  usualTube,
+  usualTubeLength,
+} from './usual';
+export { measuredIn, usualCup, usualFor, usualIn, type Usual } from './measured';
+export { overflowAs, usualBed, type BedKind } from './otherwise';
+export { inspected, putVessel, reshape, SHAPES } from './reshape';

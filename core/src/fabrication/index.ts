@@ -1,0 +1,52 @@
+export * from './goods';
+export { planCuts, type Bar, type CutPlan, type Cut, type Stock } from './cuts';
+export { deckOf, type Deck, type Spot } from './platform';
+export { feedingOf, ingredientsOf, mixPrice, type Feeding, type Ingredient } from './amounts';
+export { amountOf, boughtOf, KIND_OF_UNIT, packKind, packsFor, type Bought } from './buying';
+export { NEW_BOOK, packsIn, priceBookSchema, type PriceBook } from './priceBook';
+export { billOf, sourcingOf, type BillLine } from './bill';
+export {
+  asShopper,
+  shoppingFor,
+  type Shopper,
+  type ShoppingLine,
+  type ShoppingList,
+} from './shopping';
+export { goodsOf, shopperOf } from './wanted';
+export { buildSheet, type BuildSheet } from './sheet';
+export { STEP_IDS, type Check, type Measure, type Step, type StepId } from './step';
+export {
+  type CutPiece,
+  type Hole,
+  type Part,
+  type SheetPiece,
+  type StockCuts,
+  type WallMark,
+} from './buildSheetBuilder';
+export { type TestPour } from './pourTest';
+export {
+  PAPER_IDS,
+  PAPERS,
+  RULE,
+  shapesOn,
+  tilesOf,
+  type PaperId,
+  type Stroke,
+  type Template,
+  type TemplateShape,
+  type Tile,
+  markedWith,
+} from './templates';
+export {
+  AS_BUILT,
+  asBuilt,
+  deviations,
+  heldUpAt,
+  merged,
+  minutesLeft,
+  progressEntrySchema,
+  progressOf,
+  type Deviation,
+  type Progress,
+  type ProgressEntry,
+} from './progress';

@@ -1,0 +1,42 @@
+import { FIELDS } from '../../document';
+import type { Lot, Planter } from '../../assembly';
+import { q, say } from '../../units';
+import type { Maker } from '../buildSheetBuilder';
+import { measure } from '../step';
+
+/** What supports have in common: how they are made, and set in. */
+
+/** Holes of a support or a panel are about this wide, metres. */
+const VENT = 0.008;
+
+/** Supports are made at their own step, and set in where nothing has to be brought up to them first. */
+export const bears = ({ design }: Planter): string =>
+  design.reservoir.cover === 'platform' ? 'Bears the platform' : 'Keeps the reservoir open';
+
+/** The check that all that bears is level, once. */
+export function level(maker: Maker): void {
+  const { top } = maker.planter.design.reservoir;
+  maker.check('supports', {
+    id: 'height',
+    must: say`Everything that bears comes to the same height, and nothing rocks.`,
+    mend: say`Trim the tall ones. One support that is short carries nothing.`,
+  });
+  if (!maker.planter.design.bed)
+    maker.measure('supports', measure('top', FIELDS.reservoir.top, top, ['reservoir', 'top']));
+}
+
+/** Holes that let water in and air out, so many in each. */
+export function vents(maker: Maker, lot: Lot, part: string, each: number, clay = false): void {
+  maker.hole(
+    {
+      id: `${lot.id}-vents`,
+      step: 'supports',
+      part,
+      count: lot.pieces.length * each,
+      diameter: VENT,
+      where: say`half of them close to the foot, half close under the top at ${q(lot.height, 'length')}`,
+      why: say`lets water in and air out`,
+    },
+    clay ? 'clay' : null,
+  );
+}

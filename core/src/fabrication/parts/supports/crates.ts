@@ -1,0 +1,47 @@
+import { CRATE_KINDS } from '../../../catalog';
+import { boxesOf, nameOf } from '../../../assembly';
+import { q, say } from '../../../units';
+import { crateGood } from '../../goods';
+import type { Work } from '../../buildSheetBuilder';
+import { level } from '../bearing';
+
+export const crates: Work<'crates'> = (lot, maker) => {
+  const { spec, id, height } = lot;
+  const n = lot.pieces.length;
+  if (n === 0) return;
+  const one = spec.length * spec.width * spec.height;
+  maker.part('supports', {
+    id,
+    what: CRATE_KINDS[spec.what].name,
+    amount: say`${q(n, 'count')}, ${q(spec.length, 'length')} by ${q(spec.width, 'length')} by ${q(spec.height, 'length')}`,
+    use: n === 1 ? 'Bears the soil over the water' : 'Bear the soil over the water',
+    good: crateGood(spec.what, one),
+    quantity: n,
+  });
+  const name = nameOf(lot);
+  const low = spec.height - height > 0.002;
+  const round = boxesOf(lot).some(({ x, y, a, b }) =>
+    maker.planter.lots.some(
+      ({ kind, pieces }) =>
+        ['tube', 'inspection', 'column', 'cup', 'cloth'].includes(kind) &&
+        pieces.some((piece) => Math.abs(piece.x - x) < a && Math.abs(piece.y - y) < b),
+    ),
+  );
+  maker.tools('supports', 'Tape', ...(low || round ? ['Saw'] : []));
+  if (low || round) {
+    maker.warn('supports', 'cutting');
+    maker.say(
+      'supports',
+      low
+        ? say`Saw the ${name} down to ${q(height, 'length')}${round ? ', and cut openings in them for what stands up through them' : ''}.`
+        : say`Cut openings in the ${name} for what stands up through them.`,
+      5 * n,
+    );
+  }
+  maker.say(
+    'supports',
+    say`Set ${q(n, 'count')} ${name} on the floor as the plan shows, open side down.`,
+    3 * n,
+  );
+  level(maker);
+};

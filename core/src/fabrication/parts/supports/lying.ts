@@ -1,0 +1,65 @@
+import { lengthOf, runsOf, tightest } from '../../../assembly';
+import { q, say } from '../../../units';
+import { drainPipe, fittingSize, SMALL_GOODS } from '../../goods';
+import type { Work } from '../../buildSheetBuilder';
+
+export const lying: Work<'lying'> = (lot, maker) => {
+  const { spec, id } = lot;
+  const runs = runsOf(lot);
+  if (runs.length === 0) return;
+  const good = drainPipe(spec.diameter, spec.sock);
+  const turning = spec.lay !== 'runs';
+  runs.forEach((run, k) => {
+    if (run.kind === 'turn' && spec.stiff) {
+      const { a, b } = run.line;
+      const elbow = spec.diameter;
+      maker.cut('supports', id, good, 'Long side', Math.max(2 * a - elbow, 0.02), 2);
+      maker.cut('supports', id, good, 'Short side', Math.max(2 * b - elbow, 0.02), 2);
+      return;
+    }
+    const bent = turning
+      ? say`laid round, bent no tighter than ${q(tightest(spec), 'length')} at its middle`
+      : null;
+    maker.cut(
+      'supports',
+      id,
+      good,
+      turning ? `Turn ${k + 1}` : `Run ${k + 1}`,
+      lengthOf(run),
+      1,
+      bent,
+    );
+  });
+  const total = maker.lengthOf(id);
+  maker.part('supports', {
+    id,
+    what: 'Perforated pipe',
+    amount: say`${q(total, 'span')} of ${q(spec.diameter, 'length')}`,
+    use: 'Keeps the reservoir open',
+    good,
+    quantity: total,
+  });
+  const elbows = spec.stiff && turning ? 4 * runs.length : 0;
+  if (elbows > 0) {
+    maker.part('supports', {
+      id: `${id}-elbows`,
+      what: 'Elbows for the pipe',
+      amount: say`${q(elbows, 'count')} ${fittingSize(spec.diameter)}`,
+      use: 'Turn the loop’s corners',
+      good: SMALL_GOODS.elbow,
+      quantity: elbows,
+    });
+  }
+  maker.tools('supports', 'Saw', 'Tape', 'Marker');
+  const n = runs.length;
+  const sock = spec.sock ? (n === 1 ? ' in its sock' : ' in their socks') : '';
+  maker.say(
+    'supports',
+    turning
+      ? spec.stiff
+        ? say`Join ${q(4 * n, 'count')} straight pieces with ${q(elbows, 'count')} elbows to a loop, and lay it on the floor a finger from the wall, holes downward.`
+        : say`Lay ${n === 1 ? 'one turn' : say`${q(n, 'count')} turns`} of ${q(spec.diameter, 'length')} pipe${sock} on the floor; close the far end with mesh or tie the sock.`
+      : say`Lay ${n === 1 ? 'the pipe' : say`${q(n, 'count')} pipes`} of ${q(spec.diameter, 'length')}${sock} on the floor as the plan shows; close the ends with mesh, so that no soil gets in.`,
+    10 + 5 * n,
+  );
+};

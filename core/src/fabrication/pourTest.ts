@@ -1,0 +1,163 @@
+import { shimsOf } from '../assessment';
+import { isOwnEnd } from '../document';
+import { BEARERS, nameOf, storageWith, type Kind, type Lot } from '../assembly';
+import { q, say } from '../units';
+import { standsOver } from '../geometry/vessels';
+import type { Maker } from './buildSheetBuilder';
+import { measure, type StepId } from './step';
+
+/** The test with water: when it comes, what is in it by then, what is poured and where that must stand. */
+
+/** Share of the standing water that the pour test pours, and the steps that litres are said in. */
+const POURED = 0.6;
+const LITRE_STEPS = [0.1, 0.25, 0.5, 1, 2, 5, 10, 25, 50, 100].map((litres) => litres / 1000);
+/** Fewest such steps, so that the rounding stays small. */
+const LEAST_STEPS = 3;
+/** How near the poured level must come, metres. */
+const NEAR = 0.005;
+
+/** What stands in the reservoir when it is tested: all that comes before the test in the order of the work. */
+function inTest(maker: Maker): (lot: Lot) => boolean {
+  const order = maker.order;
+  const test = order.indexOf('test');
+  const before = (step: StepId) => order.includes(step) && order.indexOf(step) < test;
+  const STANDS_AT: Partial<Record<Kind, StepId>> = {
+    ...Object.fromEntries(BEARERS.map((kind) => [kind, 'supports' as const])),
+    tube: 'tube',
+    inspection: 'tube',
+    cup: 'wick',
+    cloth: 'wick',
+    column: 'wick',
+  };
+  return (lot) => {
+    // The vessel's own cut end is slid in after the test.
+    const part = maker.planter.design.reservoir.parts[lot.index];
+    const ownEnd = part !== undefined && part.kind === lot.kind && isOwnEnd(part);
+    const step = ownEnd ? 'set' : STANDS_AT[lot.kind];
+    return step !== undefined && before(step);
+  };
+}
+
+/** What the pour test pours, where that must stand, and what it all takes. m³ and metres. */
+export interface TestPour {
+  volume: number;
+  level: number;
+  whole: number;
+}
+
+export function testPourOf(maker: Maker): TestPour {
+  const { planter } = maker;
+  const storage = storageWith(planter, inTest(maker));
+  const whole = storage.volumeBelow(planter.heights.brim);
+  const aim = Math.max(whole * POURED, 1e-6);
+  const step = [...LITRE_STEPS].reverse().find((one) => aim / one >= LEAST_STEPS) ?? aim;
+  const volume = Math.max(Math.floor(aim / step), 1) * step;
+  return { volume, level: storage.heightFor(volume), whole };
+}
+
+/** The order of the test is settled before its words, which say what is in it by then. */
+export function testNeeds(maker: Maker): void {
+  for (const first of ['supports', 'overflow', 'pierce', 'line', 'seal'] as const)
+    maker.after(first, 'test');
+  for (const then of ['wick', 'set', 'stand', 'base', 'layers', 'fill'] as const)
+    maker.after('test', then);
+  maker.begin('test');
+}
+
+export function test(maker: Maker): void {
+  const { planter, figures } = maker;
+  const { design, heights, vessel } = planter;
+  const { volume, level, whole } = testPourOf(maker);
+  const shims = shimsOf(figures.tilt, design.place.falls);
+  const long = 2 * vessel.outlineAt(Math.min(heights.brim, vessel.depth)).a;
+  const { supply } = design.reservoir;
+  const spills = heights.invert !== null && design.overflow?.kind !== 'rim';
+  const runs = spills && !supply;
+  const { a, b } = standsOver(planter.vessel);
+  const wedged = planter.vessel.flat
+    ? say``
+    : say`, wedged on both long sides, ${q(2 * Math.min(a, b), 'length')} from wedge to wedge so that it cannot roll`;
+  const stands = inTest(maker);
+  const names = [
+    ...new Set(planter.lots.filter((lot) => stands(lot) && lot.pieces.length > 0).map(inItOf)),
+  ].filter(Boolean);
+  const within =
+    names.length > 0 ? say`, with ${listed(names)} in it and nothing else` : say`, still empty`;
+  maker.say(
+    'test',
+    say`Put it where it will stay${wedged}, and level it${shims ? say`: ${shims}` : ''}.`,
+    10,
+  );
+  maker.say(
+    'test',
+    say`Pour in ${q(volume, 'volume')}${within}: the water must stand at ${q(level, 'length')} above the floor.`,
+    5,
+  );
+  maker.say(
+    'test',
+    supply
+      ? say`Open the valve: the water must stop at ${q(supply.level, 'length')}, with ${q(whole, 'volume')} in the channel. Wait a quarter of an hour.`
+      : runs
+        ? say`Pour on until it runs from the overflow, in all ${q(whole, 'volume')}. Wait a quarter of an hour.`
+        : say`Pour on to ${q(heights.brim, 'length')}, in all ${q(whole, 'volume')}. Wait a quarter of an hour.`,
+    20,
+  );
+  if (spills && supply && heights.invert > supply.level)
+    maker.say(
+      'test',
+      say`Pour on by hand: it must run from the overflow with the water at ${q(heights.invert, 'length')}.`,
+      5,
+    );
+  maker.tools('test', 'Spirit level', 'Measuring jug', 'Tape', 'Shims');
+  maker.warn(
+    'test',
+    'weight',
+    ...(design.place.children ? (['children'] as const) : []),
+    'drinking',
+  );
+  maker.check('test', {
+    id: 'pour',
+    must: say`${q(volume, 'volume')} raised the water to ${q(level, 'length')}, give or take ${q(NEAR, 'length')}.`,
+    mend: say`Lower: the vessel is wider than measured, or it leaks. Higher: it is narrower, or a support is shut and full of air. Measure again, or calibrate it by pouring on the bench.`,
+  });
+  maker.check('test', {
+    id: 'level',
+    must: say`The water stands equally high in every corner.`,
+    mend: say`Shim the low side, and look again.`,
+  });
+  maker.check('test', {
+    id: 'leak',
+    must: runs
+      ? say`It runs from the overflow and nowhere else; the level has not fallen.`
+      : say`It leaks nowhere; the level has not fallen.`,
+    mend: say`Empty it, dry the place, patch or seal it from the inside, let it cure, and test it again before any soil goes in.`,
+  });
+  maker.measure(
+    'test',
+    measure('poured', { label: 'Water stood at', kind: 'length', min: 0.001, max: 1.5 }, level),
+  );
+  maker.measure(
+    'test',
+    measure(
+      'tilt',
+      { label: 'Difference between the ends', kind: 'length', min: 0, max: 1 },
+      design.place.slopeAcross * long,
+      ['place', 'slopeAcross'],
+      1 / long,
+    ),
+  );
+}
+
+/** What stands in the water by then, by the name that its own step gives it. */
+const inItOf = (lot: Lot): string =>
+  lot.kind === 'tube' || lot.kind === 'inspection'
+    ? 'the tube'
+    : BEARERS.includes(lot.kind)
+      ? `the ${nameOf(lot)}`
+      : '';
+
+/** Names in a row, the last joined by ‘and’. */
+const listed = (names: readonly string[]): string =>
+  names.length < 2
+    ? (names[0] ?? '')
+    : `${names.slice(0, -1).join(', ')} and ${names[names.length - 1] ?? ''}`;

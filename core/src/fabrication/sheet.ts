@@ -1,0 +1,113 @@
+import type { Figures } from '../assessment';
+import type { PlanterDesign } from '../document';
+import type { Planter } from '../assembly';
+import type { UnitSystem } from '../units';
+import { feedingOf, type Feeding } from './amounts';
+import { deckOf, type Deck } from './platform';
+import { deckHoles } from './platformHoles';
+import { close, fill, water } from './general';
+import { plant } from './planting';
+import { test, testNeeds, testPourOf, type TestPour } from './pourTest';
+import { makeAll } from './parts';
+import { aggregates } from './parts/layers';
+import { Maker, type Hole, type Part, type SheetPiece, type StockCuts } from './buildSheetBuilder';
+import type { Step, StepId } from './step';
+import { templatesOf, type Template } from './templates';
+
+/** Everything that is taken to the workbench, worked out from one design. */
+export interface BuildSheet {
+  parts: readonly Part[];
+  cuts: readonly StockCuts[];
+  sheets: readonly SheetPiece[];
+  holes: readonly Hole[];
+  steps: readonly Step[];
+  /** Which step must come before which. */
+  needs: readonly (readonly [first: StepId, then: StepId])[];
+  test: TestPour;
+  feeding: Feeding;
+  deck: Deck | null;
+  templates: readonly Template[];
+}
+
+/** What the steps are called; some by what is made in them. */
+function titlesOf(
+  { vessel, bed, overflow, fillTube, wicks }: PlanterDesign,
+  deck: Deck | null,
+): Record<StepId, string> {
+  const box = vessel.kind === 'frame';
+  return {
+    inspect: box ? 'Look at the place' : 'Inspect the vessel and its place',
+    saw: vessel.sawing === 'neck' ? 'Cut the bottle' : 'Saw the vessel',
+    seal: vessel.bungs > 0 ? 'Close what must not leak' : 'Patch it',
+    dig: 'Dig the bed out',
+    box: 'Build the box',
+    measure: 'Measure it',
+    supports: 'Build the reservoir supports',
+    overflow: overflow?.kind === 'rows' ? 'Drill the rows of holes' : 'Mark and drill the overflow',
+    line: 'Line it',
+    pierce: 'Fit the overflow through the liner',
+    platform:
+      bed?.kind === 'nested'
+        ? 'Drill the upper vessel'
+        : bed?.kind === 'row'
+          ? 'Drill the pails'
+          : deck?.kind === 'cut-end'
+            ? 'Make the cut end ready'
+            : 'Make the platform',
+    lay: 'Lay the supports in',
+    tube: fillTube ? 'Fit the fill tube' : 'Fit pipes and supply',
+    test: 'Level it and test it with water',
+    wick: wicks.length > 1 ? 'Fit the wicks' : 'Fit the wick',
+    set: deck?.kind === 'cut-end' ? 'Slide the cut end in' : 'Set the platform in',
+    stand:
+      bed?.kind === 'bag'
+        ? 'Stand the bags in the tray'
+        : bed?.kind === 'row'
+          ? 'Stand the pails on the channel'
+          : bed?.kind === 'neck'
+            ? 'Turn the upper part over'
+            : 'Set the upper vessel in',
+    base: 'Fill the base',
+    layers: 'Lay what goes under the soil',
+    fill: 'Fill in the mix',
+    plant: 'Plant',
+    water: 'Water from the top once, then fill',
+    close: 'Cover, close and label',
+  };
+}
+
+const PLASTICS: readonly string[] = ['pe', 'pp', 'pet', 'other', 'unknown'];
+
+/**
+ * Works out the build sheet of a planter.
+ *
+ * @param set metric or inch drills, and the units that templates are lettered in
+ */
+export function buildSheet(planter: Planter, figures: Figures, set: UnitSystem): BuildSheet {
+  const { design } = planter;
+  const deck = deckOf(planter, set);
+  const maker = new Maker(planter, figures, set, deck);
+  makeAll(maker);
+  deckHoles(maker);
+  aggregates(maker);
+  testNeeds(maker);
+  fill(maker);
+  plant(maker);
+  water(maker);
+  close(maker);
+  test(maker);
+  const pour = testPourOf(maker);
+  const { parts, cuts, sheets, holes } = maker;
+  return {
+    parts,
+    cuts,
+    sheets,
+    holes,
+    steps: maker.steps(titlesOf(design, deck), PLASTICS.includes(design.vessel.material)),
+    needs: maker.needs,
+    test: pour,
+    feeding: feedingOf(design, figures),
+    deck,
+    templates: templatesOf(planter, figures, deck, holes, set),
+  };
+}

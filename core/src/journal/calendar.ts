@@ -1,0 +1,186 @@
+import { dayAfter } from '../physics/climate';
+import { q, say, type Message } from '../units';
+import { yearOf } from '../simulation/season';
+import { gardenAway } from './away';
+import { dutiesOf, type Duty } from './duties';
+import type { GardenAbsence } from './plan';
+import { stateOf, tendedOf, type TendedQuestion, type TendedState } from './state';
+
+/** What a garden's calendar has in it: whole days, each under a name of its own that stays the same. */
+
+export interface CalendarEvent {
+  /** Stable: an event that is made anew takes the place of the one of before. */
+  uid: string;
+  kind: 'fill' | 'duty' | 'plant' | 'pick' | 'away' | 'visit';
+  /** Whose it is; null for what is of the whole garden. */
+  planter: string | null;
+  /** ISO dates; `until` is the first day after it. */
+  from: string;
+  until: string;
+  /** The day that it stands on where one has to be chosen; null for what goes on all the while. */
+  likely: string | null;
+  /** What is to be done, without whose it is: the same for all planters that want the same. */
+  task: Message;
+  title: Message;
+  about: Message;
+}
+
+/** How far ahead duties are looked for, days, and in which steps. */
+const AHEAD = 28;
+const STEP = 7;
+
+/** A single day of an event. */
+const wholeDay = (date: string): Pick<CalendarEvent, 'from' | 'until' | 'likely'> => ({
+  from: date,
+  until: dayAfter(date, 1),
+  likely: date,
+});
+
+/** All events of a garden. */
+export function calendarOf(
+  planters: readonly { id: string; question: TendedQuestion }[],
+  away: GardenAbsence | null,
+): CalendarEvent[] {
+  const events = planters.flatMap(({ id, question }) => {
+    const state = stateOf(question);
+    return state
+      ? [...filling(id, question, state), ...duties(id, question), ...plants(id, question)]
+      : [];
+  });
+  if (away) {
+    events.push({
+      uid: 'away',
+      kind: 'away',
+      planter: null,
+      from: away.from,
+      until: away.until,
+      likely: null,
+      task: say`Nobody at home`,
+      title: say`Nobody at home`,
+      about: say`Fill all on the first morning.`,
+    });
+    events.push(...visits(planters, away));
+  }
+  return events;
+}
+
+/** The days on which a neighbour is asked to come, with what each planter takes then, in the order of the walk. */
+function visits(
+  planters: readonly { id: string; question: TendedQuestion }[],
+  { from, until }: GardenAbsence,
+): CalendarEvent[] {
+  // An absence that is over, or under way, has its sheet already.
+  if (planters.length === 0 || planters.some(({ question }) => question.today > from)) return [];
+  return gardenAway({ planters, from, until }).visits.map(({ date, fills }, i) => ({
+    uid: `visit-${i + 1}`,
+    kind: 'visit',
+    planter: null,
+    ...wholeDay(date),
+    task: say`A neighbour waters`,
+    title: say`A neighbour waters`,
+    about: planters.reduce(
+      (about: Message, { id, question }) => {
+        const fill = fills.find((one) => one.id === id);
+        if (!fill) return about;
+        const line = say`${question.design.name}: about ${q(fill.volume, 'volume')}, at most ${q(fill.most, 'volume')}`;
+        return about.length > 0 ? say`${about}; ${line}` : line;
+      },
+      say``,
+    ),
+  }));
+}
+
+function filling(
+  id: string,
+  { design, today }: TendedQuestion,
+  { forecast: { next }, room, certain }: TendedState,
+): CalendarEvent[] {
+  // Nothing to fill as far as it is looked ahead.
+  if (certain && next.late === null && next.early === next.likely && next.likely > today) return [];
+  const from = next.early < today || !certain ? today : next.early;
+  const last = next.late ?? next.likely;
+  // One of which nothing is known is dipped today.
+  const likely = next.likely < today || !certain ? today : next.likely;
+  return [
+    {
+      uid: `fill-${id}`,
+      kind: 'fill',
+      planter: id,
+      from,
+      until: dayAfter(last < from ? from : last, 1),
+      likely,
+      task: certain ? say`Fill` : say`Dip, and fill if it is low`,
+      title: certain ? say`Fill ${design.name}` : say`Dip ${design.name}, and fill it if it is low`,
+      about: certain
+        ? say`Likely on ${likely}. It takes about ${q(room.middle, 'volume')} today.`
+        : say`How high its water stands is not known. Full it holds ${q(room.high, 'volume')} more at most.`,
+    },
+  ];
+}
+
+/** What is due now and in the weeks ahead, each from the day on which it is. */
+function duties(id: string, question: TendedQuestion): CalendarEvent[] {
+  const { design, site, today } = question;
+  const made = tendedOf(question);
+  if (!made) return [];
+  const { began, figures, entries } = made;
+  const seen = new Map<string, Duty>();
+  for (let on = 0; on <= AHEAD; on += STEP) {
+    const day = dayAfter(today, on);
+    const due = dutiesOf({
+      design,
+      figures,
+      planted: began,
+      today: day,
+      site,
+      entries,
+    });
+    for (const duty of due) if (!seen.has(duty.id)) seen.set(duty.id, duty);
+  }
+  // Plantings and harvests stand there by themselves.
+  const others = [...seen.values()].filter(({ id: duty }) => !/^(plant|harvest)-/.test(duty));
+  return others.map(({ id: duty, text, due }): CalendarEvent => {
+    const from = due < today ? today : due;
+    return {
+      uid: `${duty}-${id}`,
+      kind: 'duty',
+      planter: id,
+      ...wholeDay(from),
+      task: text,
+      title: say`${design.name}: ${text}`,
+      about: text,
+    };
+  });
+}
+
+/** Plantings and harvests that are still to come or under way. */
+function plants(id: string, question: TendedQuestion): CalendarEvent[] {
+  const { design, site, today } = question;
+  const made = tendedOf(question);
+  if (!made) return [];
+  return yearOf(design, made.began, site).bars.flatMap((bar): CalendarEvent[] => {
+    if (bar.count === 0 || bar.to <= today) return [];
+    const what = say`${q(bar.count, 'count')} ${bar.name.toLowerCase()}`;
+    const planting: CalendarEvent = {
+      uid: `plant-${bar.of}-${id}`,
+      kind: 'plant',
+      planter: id,
+      ...wholeDay(bar.from),
+      task: say`Plant ${what}`,
+      title: say`${design.name}: plant ${what}`,
+      about: what,
+    };
+    const harvest: CalendarEvent = {
+      uid: `pick-${bar.of}-${id}`,
+      kind: 'pick',
+      planter: id,
+      from: bar.harvest,
+      until: dayAfter(bar.to, 1),
+      likely: bar.harvest < today ? today : bar.harvest,
+      task: say`Pick ${bar.name.toLowerCase()}`,
+      title: say`${design.name}: pick ${bar.name.toLowerCase()}`,
+      about: what,
+    };
+    return bar.from > today ? [planting, harvest] : [harvest];
+  });
+}

@@ -1,0 +1,60 @@
+export { calendarOf, type CalendarEvent } from './calendar';
+export { partedAt, WEEK_STARTS, weeksOf, type CalendarDay, type WeekStart } from './weeks';
+export { dutiesOf, type Duty } from './duties';
+export {
+  DEED_IDS,
+  DEEDS,
+  didSchema,
+  FEELS,
+  holding,
+  logEntrySchema,
+  putBack,
+  takenOut,
+  TILL_IT_RAN,
+  type Deed,
+  type Did,
+  type Feel,
+  type LogEntry,
+} from './entry';
+export { canOf, readLine, type DepthOf, type LineReading, type ReadLine } from './readLine';
+export { WEATHERS, type Forecast, type Quantiles, type Surprise, type Weathers } from './estimator';
+export {
+  followedFrom,
+  plantedInLog,
+  stateOf,
+  measuredOf,
+  weathersThere,
+  type TendedQuestion,
+  type TendedState,
+  type Thirst,
+} from './state';
+export { markOf, questionOf, standingMark } from './cacheKey';
+export { sayDid } from './words';
+export {
+  gardenAway,
+  oneChange,
+  type AloneAnswer,
+  type AwayChange,
+  type GardenAwayAnswer,
+  type GardenAwayQuestion,
+  type Visit,
+} from './away';
+export {
+  absenceSchema,
+  FIRST_ROUND,
+  inOrder,
+  MOST_AWAY,
+  roundPlanSchema,
+  type GardenAbsence,
+  type RoundPlan,
+} from './plan';
+export {
+  rainTankSchema,
+  TANK_AHEAD,
+  tankStands,
+  usualTank,
+  type RainTank,
+  type TankOutlook,
+} from './tank';
+export * from './trouble';
+export { LEAVE_ALONE, pourWords } from './neighbour';

@@ -1,0 +1,248 @@
+import { figuresOf, type Figures } from '../assessment';
+import type { Site } from '../catalog';
+import {
+  dayAfter,
+  dayOfYear,
+  daysBetween,
+  hargreavesEt,
+  type MeasuredDay,
+  type WeatherDay,
+} from '../physics/climate';
+import { hashOf } from '../numerics';
+import type { PlanterDesign } from '../document';
+import { assemble, type Planter } from '../assembly';
+import { plantedOn } from '../simulation/season';
+import { dutiesOf, type Duty } from './duties';
+import { holding, type LogEntry } from './entry';
+import {
+  beginning,
+  followKept,
+  forecastFrom,
+  roomIn,
+  settingOf,
+  spreadOver,
+  storyKeeper,
+  weathersOf,
+  type FilterSetting,
+  type Forecast,
+  type Quantiles,
+  type Story,
+  type Surprise,
+  type Weathers,
+} from './estimator';
+import { markOf } from './cacheKey';
+
+/** What is asked about a planter that is tended. */
+export interface TendedQuestion {
+  design: PlanterDesign;
+  /** The day of planting that is planned, or null. */
+  planted: string | null;
+  /** The planter's log, as it came. */
+  entries: readonly LogEntry[];
+  /** A made-up site, or days of one's own; days that are missing are spread over many that the site may have. */
+  site: Site;
+  days: readonly MeasuredDay[];
+  /** ISO date. */
+  today: string;
+}
+
+/** What was learned of a planter from its log. */
+export interface Thirst {
+  /** How many times what is reckoned its plants drink. */
+  factor: Quantiles;
+  /** Readings that it comes from. */
+  readings: number;
+  surprises: readonly Surprise[];
+  /** The day of the last filling that ran; null where none is noted. */
+  fullOn: string | null;
+}
+
+/** How a planter stands today. */
+export interface TendedState {
+  /** The day of planting. */
+  planted: string;
+  thirst: Thirst;
+  forecast: Forecast;
+  /** Litres that fill it now, m³: tenth, half and nine tenths. */
+  room: Quantiles;
+  /** Days from today until it is to be filled: earliest, likely. */
+  daysLeft: { early: number; likely: number };
+  /** `now`: fill it; `look`: not sure, dip it first; `soon`: within two days; `later`. */
+  wants: 'now' | 'look' | 'soon' | 'later';
+  /** What else is due. */
+  duties: readonly Duty[];
+  /** Whether anything of its water was ever noted: a filling, a dip, or a planting not long ago. */
+  certain: boolean;
+  /** How it likely was: level by evening, metres, and what was filled, m³, measured or worked out. */
+  past: { from: string; levels: readonly number[]; filled: readonly number[] };
+}
+
+/** Days for which a strange reading is still told. */
+const RECENT = 21;
+/** The farthest and the nearest day that is looked ahead. */
+const FARTHEST = 45;
+const NEAREST = 6;
+/** Longest that a planter is followed, days; what was planted before that has its log alone. */
+const LONGEST = 360;
+
+/** The day of the first planting in a log, or null. @param entries those that hold */
+export const plantedInLog = (entries: readonly LogEntry[]): string | null =>
+  entries
+    .filter(({ did }) => did.kind === 'did' && (did.what === 'planted' || did.what === 'sown'))
+    .map(({ at }) => at.slice(0, 10))
+    .sort()[0] ?? null;
+
+/** The day from which on a planter is followed: the first planting in its log, the one planned, or the usual one. */
+export const followedFrom = ({ design, planted, entries, site, today }: TendedQuestion): string =>
+  plantedInLog(entries) ?? plantedOn(planted, design.planting, today, site.latitude);
+
+/** Days as they were measured, with what they evaporate. */
+export function measuredOf({ site, days }: Pick<TendedQuestion, 'site' | 'days'>): WeatherDay[] {
+  const latitude = (site.latitude * Math.PI) / 180;
+  return days.map((day) => ({
+    ...day,
+    et: day.et ?? hargreavesEt(day, { latitude }, dayOfYear(day.date)),
+  }));
+}
+
+const byDate = (days: readonly WeatherDay[]): Map<string, WeatherDay> =>
+  new Map(days.map((day) => [day.date, day]));
+
+/** Weathers that may have been and may come where a garden stands, by what was measured. */
+export const weathersThere = (
+  question: Pick<TendedQuestion, 'site' | 'days'>,
+  indoors = false,
+): Weathers => weathersOf(question.site, byDate(measuredOf(question)), indoors);
+
+/** Rain that somebody noted, metres by ISO date. */
+export const rainIn = (entries: readonly LogEntry[]): Map<string, number> =>
+  new Map(
+    entries.flatMap(({ at, did }) =>
+      did.kind === 'rain' ? [[at.slice(0, 10), did.depth] as const] : [],
+    ),
+  );
+
+/** A planter with its log, ready to be followed. */
+export interface ReadyTended {
+  planter: Planter;
+  figures: Figures;
+  setting: FilterSetting;
+  /** Entries that hold since planting, in their order. */
+  entries: readonly LogEntry[];
+  /** The day of planting, also where that is too long ago to be followed from. */
+  began: string;
+  seed: number;
+}
+
+/**
+ * Puts a planter together with its log.
+ *
+ * @returns null before it is planted, or where nobody has said when
+ */
+export function tendedOf(question: TendedQuestion): ReadyTended | null {
+  const held = holding(question.entries);
+  const { design, site, today } = question;
+  // Nobody has said that anything grows in it.
+  if (held.length === 0 && question.planted === null) return null;
+  const began = followedFrom({ ...question, entries: held });
+  if (began > today) return null;
+  const planted = daysBetween(began, today) > LONGEST ? dayAfter(today, -LONGEST) : began;
+  const entries = held.filter(({ at }) => at.slice(0, 10) >= planted).reverse();
+  const planter = assembled(design);
+  // Figures alone: its findings are the bench's.
+  const figures = figuresOf(planter);
+  const measured = byDate(measuredOf(question));
+  const setting = settingOf({ planter, figures, site, measured, planted, rain: rainIn(entries) });
+  const seed = hashOf(held[0]?.planter ?? design.name);
+  return { planter, figures, setting, entries, began, seed };
+}
+
+/** Planters put together lately, by what their designs say: a garden asks for each again and again. */
+const lately = new Map<string, Planter>();
+const LATELY = 60;
+
+function assembled(design: PlanterDesign): Planter {
+  // Planters that differ in their names alone are one, and so is all that was worked out for them.
+  const nameless = { ...design, name: '', notes: '', place: { ...design.place, name: '' } };
+  const mark = markOf(nameless);
+  const known = lately.get(mark) ?? assemble(nameless);
+  lately.delete(mark);
+  lately.set(mark, known);
+  const [oldest] = lately.keys();
+  if (lately.size > LATELY && oldest !== undefined) lately.delete(oldest);
+  return known;
+}
+
+/** Stories of planters followed here. */
+const keeper = storyKeeper();
+
+/** Follows a planter through its log until this morning. */
+export function storyOf(question: TendedQuestion, ready: ReadyTended): Story {
+  const { setting, entries, seed } = ready;
+  const { design, site, today, days } = question;
+  const always = [design, site].map(markOf);
+  const { date: from } = beginning(setting.planted, today, entries);
+  const mark = (evening: string): string => {
+    const until = entries.filter(({ at }) => at.slice(0, 10) <= evening);
+    const noted = until.map(({ id }) => id);
+    const measured = days.filter(({ date }) => date >= from && date <= evening);
+    return [...always, from, setting.notesRain, markOf(noted.join()), markOf(measured)].join(' ');
+  };
+  return followKept(keeper, `${seed}`, setting, entries, today, seed, mark);
+}
+
+/**
+ * How a planter stands today, by its season, the weather that was, and its log.
+ *
+ * @returns null before it is planted, or where nobody has said when
+ */
+export function stateOf(question: TendedQuestion): TendedState | null {
+  const ready = tendedOf(question);
+  if (!ready) return null;
+  const { design, site, today } = question;
+  const { setting, figures, entries, began, seed } = ready;
+  const story = storyOf(question, ready);
+  const { particles } = story;
+  const lasts = Number.isFinite(figures.lastsMild.days) ? figures.lastsMild.days : FARTHEST;
+  const far = Math.round(Math.min(Math.max(lasts * 2 + NEAREST, NEAREST), FARTHEST));
+  const forecast = forecastFrom(setting, particles, today, far, seed);
+  const early = daysBetween(today, forecast.next.early);
+  const likely = daysBetween(today, forecast.next.likely);
+  const certain = story.readings > 0 || story.fullOn !== null || story.begun;
+  return {
+    planted: began,
+    thirst: {
+      factor: spreadOver(particles, (i) => Math.exp(particles.thirst[i] as number)),
+      readings: story.readings,
+      surprises: story.surprises.filter(
+        ({ entry }) => daysBetween(entry.at.slice(0, 10), today) <= RECENT,
+      ),
+      fullOn: story.fullOn,
+    },
+    forecast,
+    room: spreadOver(particles, (i) => roomIn(setting, particles, i)),
+    daysLeft: { early, likely },
+    wants: wantsOf(forecast, today, certain),
+    duties: dutiesOf({ design, figures, planted: began, today, site, entries }),
+    certain,
+    past: {
+      from: story.evenings[0]?.date ?? today,
+      levels: story.evenings.map(({ level }) => level),
+      filled: story.evenings.map(({ filled }) => filled),
+    },
+  };
+}
+
+/** Days from which on a filling is soon; and days in which a wick that fails may be mended before plants go short. */
+const SOON = 2;
+const TO_MEND = 7;
+
+function wantsOf({ next, short }: Forecast, today: string, certain: boolean): TendedState['wants'] {
+  const until = (date: string): number => daysBetween(today, date);
+  if (!certain) return 'look';
+  if (until(next.likely) <= 0) return 'now';
+  if (until(next.early) <= 0) return 'look';
+  // Water is there and does not come up.
+  if (short !== null && short < next.early && until(short) <= TO_MEND) return 'look';
+  return until(next.likely) <= SOON ? 'soon' : 'later';
+}

@@ -1,0 +1,44 @@
+export {
+  altitudeUnit,
+  MONTHS,
+  normalName,
+  NORMALS,
+  plainNumber,
+  readNormal,
+  shownAltitude,
+  shownNormal,
+  type Normal,
+} from './averages';
+export { demandOn, dryingOf, exposureOf, type Demand, type OpenWater } from './thirst';
+export {
+  hargreavesEt,
+  referenceEt,
+  saturationPressure,
+  sky,
+  sunlight,
+  vapourPressure,
+  windAtTwoMetres,
+  type DayAir,
+  type Spot as Ground,
+} from './et0';
+export {
+  FIRST_WEATHER,
+  measuredDaySchema,
+  POLAR,
+  siteOf,
+  weatherChoiceSchema,
+  type MeasuredDay,
+  type WeatherChoice,
+} from './choice';
+export { roomDay } from './room';
+export { readWeather, type BadRow, type WeatherReading } from './readWeather';
+export { dayIn, isZone, noonIn, ownZone, zoned, zonedTime, zoneNames } from './zone';
+export {
+  coldChance,
+  dayAfter,
+  dayOfYear,
+  daysBetween,
+  normalOn,
+  weatherOf,
+  type WeatherDay,
+} from './weather';

@@ -1,0 +1,2 @@
+export { climb, outflow, outletFlow, outletOf, type Holes, type Outlet } from './outlet';
+export { waterUnderTrappedAir } from './trappedAir';

@@ -1,6 +1,0 @@
-export { arrange, spread } from './arrange';
-export { clear, fullestBoxes, holdsRectangle, pack } from './boxes';
-export { apart, beside, EMPTY, within, type Circle, type Free, type Rectangle } from './free';
-export { filled, fullest } from './packing';
-export { climb, outflow, outletFlow, outletOf, type Holes, type Outlet } from './overflow';
-export { waterUnderTrappedAir } from './trapped';

@@ -1,0 +1,75 @@
+import {
+  asShopper,
+  buildSheet,
+  markedWith,
+  shoppingFor,
+  tilesOf,
+  type PaperId,
+  type PriceBook,
+} from '@huerta/core/fabrication';
+import { evaluate } from '@huerta/core/assessment';
+import { stateOf, type TendedQuestion } from '@huerta/core/journal';
+import { wordsIn, type DecimalMark, type UnitSystem } from '@huerta/core/units';
+import type { PlanterDesign } from '@huerta/core/document';
+import { calendarFile, type CalendarJob } from './ics/calendar';
+import { neighbourPdf, type NeighbourJob } from './pdf/neighbour';
+import { sheetPdf } from './pdf/sheet';
+import { templatesPdf } from './pdf/templates';
+
+/** Paper, and what else takes long to make, from what can be sent to another thread. */
+
+export interface BuildJob {
+  what: 'sheet' | 'templates';
+  design: PlanterDesign;
+  book: PriceBook;
+  units: UnitSystem;
+  decimal?: DecimalMark;
+  paper: PaperId;
+}
+
+/** How a planter stands, as JSON. */
+interface StandingJob {
+  what: 'standing';
+  question: TendedQuestion;
+}
+
+export type PaperJob = BuildJob | CalendarJob | NeighbourJob | StandingJob;
+
+/** The file, or why there is none. */
+export type PaperResult =
+  { ok: true; file: Uint8Array } | { ok: false; why: 'none' | 'too-many'; sheets: number };
+
+/** More sheets than these are taped together by nobody. */
+const MOST_SHEETS = 80;
+
+/** Draws a paper. */
+export async function drawPaper(job: PaperJob): Promise<PaperResult> {
+  switch (job.what) {
+    case 'calendar':
+      return { ok: true, file: Buffer.from(calendarFile(job)) };
+    case 'standing':
+      return { ok: true, file: Buffer.from(JSON.stringify(stateOf(job.question))) };
+    case 'neighbour':
+      return { ok: true, file: await neighbourPdf(job) };
+    default:
+      return drawBuild(job);
+  }
+}
+
+async function drawBuild(job: BuildJob): Promise<PaperResult> {
+  const { what, design, book, units, paper } = job;
+  const words = wordsIn(units, job.decimal);
+  const { planter, assessment } = evaluate(design);
+  const sheet = buildSheet(planter, assessment.figures, units);
+  if (what === 'sheet') {
+    const shopper = asShopper(design.name, sheet, assessment.figures);
+    const shopping = shoppingFor([shopper], book, units);
+    const pdf = await sheetPdf({ planter, assessment, sheet, shopping, words, paper });
+    return { ok: true, file: pdf };
+  }
+  const marked = sheet.templates.map((one) => markedWith(one, words.mark));
+  const sheets = sheet.templates.reduce((sum, one) => sum + tilesOf(one, paper).length, 0);
+  if (sheets === 0) return { ok: false, why: 'none', sheets };
+  if (sheets > MOST_SHEETS) return { ok: false, why: 'too-many', sheets };
+  return { ok: true, file: await templatesPdf(design.name, marked, paper) };
+}

@@ -1,0 +1,175 @@
+import {
+  answersTo,
+  runSeason,
+  type SeasonAsked,
+  type SeasonPart,
+  type SeasonParts,
+} from '@huerta/core/simulation/season';
+import {
+  calendarOf,
+  gardenAway,
+  oneChange,
+  stateOf,
+  type AwayChange,
+  type CalendarEvent,
+  type GardenAbsence,
+  type GardenAwayAnswer,
+  type GardenAwayQuestion,
+  type TendedQuestion,
+  type TendedState,
+} from '@huerta/core/journal';
+import { assemble } from '@huerta/core/assembly';
+import {
+  carries,
+  moistureField,
+  picturesOf,
+  readField,
+  type Carry,
+  type FieldPictures,
+  type FieldQuestion,
+} from '@huerta/core/simulation/moisture';
+import {
+  bringsFault,
+  candidatesOf,
+  score,
+  type Candidate,
+  type Scored,
+  type Shop,
+} from '@huerta/core/planning';
+import { faultsOf, tradeCurve, type TradePoint } from '@huerta/core/assessment';
+import {
+  goodsOf,
+  shopperOf,
+  shoppingFor,
+  type PriceBook,
+  type Good,
+  type ShoppingList,
+} from '@huerta/core/fabrication';
+import { SITES } from '@huerta/core/catalog';
+import { STARTING_POINTS, type PlanterDesign } from '@huerta/core/document';
+import { weatherOf, type WeatherDay } from '@huerta/core/physics/climate';
+import type { UnitSystem } from '@huerta/core/units';
+
+/** Where the water gets to, of a design. */
+export interface FieldAsked {
+  design: PlanterDesign;
+  /** The level as a share of the full reservoir, and the kind of day. */
+  share: number;
+  day: 'hot' | 'mild';
+}
+
+/** A planter of a round. */
+export interface RoundPlanter {
+  id: string;
+  question: TendedQuestion;
+}
+/** How it stands, or null where it is not planted yet. */
+export interface RoundState {
+  id: string;
+  state: TendedState | null;
+}
+
+/** How a garden fares, and a change for each planter that does not last; null where none helps. */
+export interface AwayTold {
+  answer: GardenAwayAnswer;
+  changes: Readonly<Record<string, AwayChange | null>>;
+}
+
+/** What other designs are looked for. */
+export interface SearchAsked {
+  design: PlanterDesign;
+  weathers: readonly (readonly WeatherDay[])[];
+  planted: string;
+  shop: Shop;
+}
+
+/** What is told goes to the page by a way of its own and may come after the answer: it is waited for. */
+type Tell<T> = (told: T) => unknown;
+async function heard<T>(tell: Tell<T>, work: (say: (told: T) => void) => void): Promise<void> {
+  const told: unknown[] = [];
+  work((one) => told.push(tell(one)));
+  await Promise.all(told);
+}
+
+type Told = SeasonParts[SeasonPart]['told'];
+
+/** All that is worked out away from the screen: functions of core, carried by a worker. */
+export const work = {
+  /** Runs a short season, so that what comes next finds its code compiled. */
+  warmUp(): void {
+    const [first] = STARTING_POINTS;
+    if (!first) return;
+    const days = weatherOf(SITES.vallesol, '2026-06-01', 10, 0);
+    runSeason(assemble(first.design), days, {
+      planted: '2026-05-01',
+      filling: { kind: 'never' },
+      refillAt: 0,
+    });
+  },
+  season: (asked: SeasonAsked, tell: Tell<Told>): Promise<void> =>
+    heard(tell, (say) => {
+      for (const told of answersTo(asked)) say(told);
+    }),
+  pictures({ design, share, day }: FieldAsked): FieldPictures {
+    const planter = assemble(design);
+    const field = moistureField(planter, fieldQuestion({ design, share, day }));
+    return picturesOf(planter, field, readField(planter, field));
+  },
+  carries: (asked: FieldAsked): Carry[] => carries(asked.design, fieldQuestion(asked)),
+  /** How planters stand, told one by one. */
+  round: (planters: readonly RoundPlanter[], tell: Tell<RoundState>): Promise<void> =>
+    heard(tell, (say) => {
+      for (const { id, question } of planters) say({ id, state: stateOf(question) });
+    }),
+  away: (asked: GardenAwayQuestion, tell: Tell<AwayTold>): Promise<void> =>
+    heard(tell, (say) => {
+      const answer = gardenAway(asked);
+      let changes: AwayTold['changes'] = {};
+      say({ answer, changes });
+      for (const { id, safe } of answer.alone) {
+        const question = asked.planters.find((one) => one.id === id)?.question;
+        if (!question || safe >= answer.days) continue;
+        changes = { ...changes, [id]: oneChange(question, asked.from, asked.until) };
+        say({ answer, changes });
+      }
+    }),
+  /** What stands in the garden's calendar, planters in the order of the walk. */
+  calendar: (planters: readonly RoundPlanter[], away: GardenAbsence | null): CalendarEvent[] =>
+    calendarOf(planters, away),
+  trade: (design: PlanterDesign): TradePoint[] => tradeCurve(design),
+  shopping: (designs: readonly PlanterDesign[], units: UnitSystem, book: PriceBook): ShoppingList =>
+    shoppingFor(
+      designs.map((design) => shopperOf(design, units)),
+      book,
+      units,
+    ),
+  goods: (designs: readonly PlanterDesign[], units: UnitSystem): Good[] => goodsOf(designs, units),
+  /** The designs that a search tries. */
+  candidates: (design: PlanterDesign): Candidate[] => candidatesOf(design),
+  /** Scores candidates one after the other and tells of each; null for what brings a fault or cannot be worked out. */
+  search: (
+    { design, weathers, planted, shop }: SearchAsked,
+    candidates: readonly Candidate[],
+    tell: Tell<Scored | null>,
+  ): Promise<void> =>
+    heard(tell, (say) => {
+      const known = faultsOf(design);
+      for (const one of candidates) {
+        let point: Scored | null = null;
+        try {
+          if (!bringsFault(design, one, known))
+            point = score(design, one, weathers, planted, shop, known);
+        } catch {
+          // One design that cannot be worked out does not end the search.
+        }
+        say(point);
+      }
+    }),
+};
+export type Work = typeof work;
+
+function fieldQuestion({ design, share, day }: FieldAsked): FieldQuestion {
+  const { brim } = assemble(design).heights;
+  const { etHot, etMild } = design.place;
+  return { level: share * brim, et: day === 'hot' ? etHot : etMild };
+}

@@ -1,0 +1,148 @@
+import { refusalOf, type Refusal, type Route } from '@huerta/contract';
+import type { z } from 'zod';
+import { heard, heardRefusal } from '../offline/connectivity';
+import { forgetSeen, recall, remember } from '../offline/responseCache';
+import { keepsHere, leftOut } from '../offline/storage';
+import { withoutRows } from './withoutRows';
+
+/** The server refused, and would again: it has to be mended first, or this device let in. */
+export class RefusedError extends Error {
+  constructor(readonly refusal: Refusal) {
+    super(refusal.sentence);
+  }
+}
+
+/** Not now: the server could not be reached, or cannot take it yet. What became of the request is not known. */
+export class LaterError extends Error {
+  constructor(readonly refusal: Refusal) {
+    super(refusal.sentence);
+  }
+}
+
+/** What an error of a request means. What is no refusal, as an answer that cannot be read, is one for later. */
+export const refusalIn = (error: unknown): Refusal =>
+  error instanceof RefusedError || error instanceof LaterError
+    ? error.refusal
+    : refusalOf(null, null, keepsHere());
+
+const errorOf = (refusal: Refusal): RefusedError | LaterError =>
+  refusal.kind === 'later' ? new LaterError(refusal) : new RefusedError(refusal);
+
+/** What a route is asked with. */
+interface Asked {
+  /** What stands for `:id` in the path, and for other names. */
+  id?: string;
+  params?: Readonly<Record<string, string>>;
+  query?: Readonly<Record<string, string>>;
+  body?: object | Blob;
+  /** Let the request outlive the page. */
+  keepalive?: boolean;
+}
+
+type Answer<R extends Route> = R['answer'] extends z.ZodType<infer T> ? T : undefined;
+
+function pathOf({ path }: Route, { id = '', params = {}, query }: Asked): string {
+  const search = query ? `?${new URLSearchParams(query).toString()}` : '';
+  const named = { id, ...params } as Readonly<Record<string, string>>;
+  const filled = path.replace(/:(\w+)/g, (_, name: string) =>
+    encodeURIComponent(named[name] ?? ''),
+  );
+  return `${filled}${search}`;
+}
+
+async function send(path: string, method: Route['method'], asked: Asked): Promise<Response> {
+  const { body, keepalive } = asked;
+  let response: Response;
+  try {
+    response = await fetch(`/api${path}`, {
+      method: method.toUpperCase(),
+      ...(keepalive ? { keepalive } : {}),
+      ...(body
+        ? body instanceof Blob
+          ? { headers: { 'content-type': body.type || 'application/zip' }, body }
+          : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }
+        : {}),
+    });
+  } catch {
+    throw errorOf(refusalOf(null, null, keepsHere()));
+  }
+  if (response.ok) return response;
+  const said = (await response.json().catch(() => null)) as unknown;
+  const refusal = refusalOf(response.status, said, keepsHere());
+  const { problem } = refusal;
+  if (problem?.kind === 'not-let-in') await shutOut();
+  // At home its copies are offered there; what was seen and not sent stays on this device.
+  if (problem?.kind === 'garden-damaged') window.location.assign('/api/mend');
+  throw errorOf(refusal);
+}
+
+/** This device was shut out: it keeps nothing of the garden that it has seen, and says how to be let in again. */
+async function shutOut(): Promise<void> {
+  await forgetSeen();
+  window.location.assign('/let-in');
+}
+
+/** Sends a file to a route that reads one. */
+export const sendFile = <R extends Route>(
+  route: R,
+  file: File,
+  query?: Readonly<Record<string, string>>,
+): Promise<Answer<R>> => callRoute(route, { body: file, ...(query ? { query } : {}) });
+
+/** Calls a route that answers a file. @throws RefusedError; LaterError */
+export async function callFile(route: Route, asked: Asked): Promise<Blob> {
+  try {
+    const blob = await (await send(pathOf(route, asked), route.method, asked)).blob();
+    heard();
+    return blob;
+  } catch (error) {
+    heardRefusal(refusalIn(error));
+    throw error;
+  }
+}
+
+/** An answer by the schema of its route. @throws LaterError where it is not one, as of a page put before the server */
+function checked<R extends Route>(route: R, answer: unknown): Answer<R> {
+  if (!route.answer) return undefined as Answer<R>;
+  const parsed = route.answer.safeParse(answer);
+  if (parsed.success) return parsed.data as Answer<R>;
+  // One row that cannot be read must not close the page: the rest is shown without it, and that is said.
+  const { rest, left } = withoutRows(answer, parsed.error.issues);
+  const again = route.answer.safeParse(rest);
+  if (again.success && left > 0) {
+    leftOut(left);
+    return again.data as Answer<R>;
+  }
+  throw new LaterError({
+    ...refusalOf(null, null),
+    sentence:
+      'The server’s answer cannot be read here. Load the page again; if it stays so, restart Huerta.',
+  });
+}
+
+/**
+ * Calls a route and checks its answer. What is read is remembered: while the server is away, or cannot answer, it is
+ * answered as it was last seen.
+ *
+ * @throws RefusedError with the server’s reasons; LaterError where nothing was seen before
+ */
+export async function callRoute<R extends Route>(route: R, asked: Asked = {}): Promise<Answer<R>> {
+  const path = pathOf(route, asked);
+  const reads = route.method === 'get' && route.answer !== undefined;
+  try {
+    const response = await send(path, route.method, asked);
+    const answer = route.answer
+      ? ((await response.json().catch(() => null)) as unknown)
+      : undefined;
+    const read = checked(route, answer);
+    heard();
+    // A save’s answer is what a reading of the same address gives from now on.
+    if (reads || route.method === 'put') void remember(path, answer);
+    return read;
+  } catch (error) {
+    heardRefusal(refusalIn(error));
+    const before = reads && error instanceof LaterError ? await recall(path) : undefined;
+    if (before === undefined) throw error;
+    return checked(route, before);
+  }
+}

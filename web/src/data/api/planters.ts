@@ -1,0 +1,247 @@
+import {
+  useMutation,
+  useQueries,
+  useQuery,
+  useQueryClient,
+  type QueryClient,
+} from '@tanstack/react-query';
+import { GARDEN, PLANTERS, type Entry, type PlanterResource } from '@huerta/contract';
+import type { PlanterDesign } from '@huerta/core/document';
+import type { Section } from '@huerta/core/drawing';
+import { useMemo } from 'react';
+import { v4 as uuid } from 'uuid';
+import { keepChange, keeper, wakeOutbox } from '../offline/pendingSaves';
+import { noteRefusal, refusalKeys } from '../offline/refusals';
+import { keptPlanters, listAsLeft, planterAsLeft } from './asLeft';
+import { callRoute, RefusedError } from './client';
+import { saveKept } from './documents';
+
+const LIST = ['planters'] as const;
+const GARDEN_KEY = ['garden'] as const;
+const one = (id: string) => ['planters', id] as const;
+const asLeft = (id: string) => [...one(id), 'as left'] as const;
+export const planterKey = asLeft;
+
+const fetchGarden = () => callRoute(GARDEN.entries);
+
+/** The garden in short: its planters, oldest first, and what cannot be read. */
+export function useGarden() {
+  return useQuery({ queryKey: GARDEN_KEY, queryFn: fetchGarden });
+}
+
+/** The planters in short. */
+export function useEntries() {
+  return useQuery({
+    queryKey: GARDEN_KEY,
+    queryFn: fetchGarden,
+    select: ({ entries }): Entry[] => entries,
+  });
+}
+
+/** All planters with their designs, oldest first. */
+export function usePlanters() {
+  return useQuery({
+    queryKey: LIST,
+    queryFn: async () => listAsLeft((await callRoute(PLANTERS.list)).planters),
+  });
+}
+
+/** The planters of the round with their designs, and how many more grow something. */
+export function useRoundPlanters() {
+  return useQuery({
+    queryKey: [...LIST, 'round'],
+    queryFn: async () => {
+      const { planters, ...rest } = await callRoute(PLANTERS.round);
+      return { ...rest, planters: await listAsLeft(planters) };
+    },
+  });
+}
+
+/** Some planters with their designs, in the order of their ids; those that are gone are left out. */
+export function usePlantersOf(ids: readonly string[]) {
+  const found = useQueries({
+    queries: ids.map((id) => ({
+      queryKey: [...one(id), 'read'],
+      queryFn: () =>
+        planterAsLeft(id, fetchStored).catch((error: unknown) => {
+          if (error instanceof RefusedError) return null;
+          throw error;
+        }),
+      staleTime: 0,
+    })),
+    combine: (results) => ({
+      data: results.every(({ data }) => data !== undefined)
+        ? results.flatMap(({ data }) => data ?? [])
+        : undefined,
+      error: results.find(({ error }) => error)?.error ?? null,
+      refetch: () => results.forEach((result) => void result.refetch()),
+    }),
+  });
+  const { data } = found;
+  // The same planters stay the same list, so that nothing is worked out anew.
+  const mark = data?.map(({ id, revision }) => `${id} ${revision}`).join();
+  // eslint-disable-next-line react-hooks/exhaustive-deps
+  const planters = useMemo(() => data, [mark]);
+  return { ...found, data: planters };
+}
+
+/** The section of a planter, as the server drew it for a revision. */
+export function useDrawing({ id, revision }: Entry, by: string, wanted: boolean) {
+  return useQuery({
+    enabled: wanted,
+    queryKey: ['drawing', id, revision, by],
+    queryFn: async () =>
+      (await callRoute(GARDEN.drawing, {
+        id,
+        query: { revision: String(revision), by },
+      })) as unknown as Section,
+    staleTime: Infinity,
+  });
+}
+
+/** What a planter was before its saves, newest first. */
+export function useHistory(id: string) {
+  return useQuery({
+    queryKey: [...one(id), 'history'],
+    queryFn: async () =>
+      (await callRoute(PLANTERS.history, { id })).revisions.map(({ design, ...one }) => ({
+        ...one,
+        value: design,
+      })),
+    staleTime: 0,
+  });
+}
+
+const fetchStored = (id: string): Promise<PlanterResource> => callRoute(PLANTERS.get, { id });
+
+/** One planter as this device left it. */
+export const fetchPlanter = (id: string): Promise<PlanterResource> =>
+  planterAsLeft(id, fetchStored);
+
+/** One planter as this device left it, whether the server has that yet or not; asked for anew by every page. */
+export function usePlanter(id: string) {
+  return useQuery({
+    queryKey: asLeft(id),
+    queryFn: () => fetchPlanter(id),
+    staleTime: 0,
+    gcTime: 0,
+  });
+}
+
+/** One planter as the server has it, always fetched anew: what waits here is laid over it by the bench itself. */
+export function useStoredPlanter(id: string) {
+  return useQuery({
+    queryKey: one(id),
+    queryFn: () => fetchStored(id),
+    staleTime: 0,
+    gcTime: 0,
+    refetchOnWindowFocus: false,
+    refetchOnReconnect: false,
+  });
+}
+
+export const savePlanter = (
+  id: string,
+  mark: { revision: number; saveId: string; after?: readonly string[] },
+  design: PlanterDesign,
+  keepalive = false,
+): Promise<PlanterResource> =>
+  callRoute(PLANTERS.save, { id, body: { ...mark, design }, keepalive });
+
+/** A planter that was made here. */
+export interface Made {
+  id: string;
+  design: PlanterDesign;
+}
+
+/**
+ * Puts a new planter into the garden. It lies on this device first; where the server is away or cannot take it now, it
+ * stays there until it can be sent.
+ *
+ * @throws RefusedError when the server does not take it; it stays on this device with the reason
+ */
+export const createPlanter = (design: PlanterDesign): Promise<Made> => keptFirst(uuid(), 0, design);
+
+/**
+ * Keeps a design on this device and sends it.
+ *
+ * @param base the revision that it was made from, 0 for none
+ * @param last what a bench has not sent yet and this was made from
+ */
+async function keptFirst(
+  id: string,
+  base: number,
+  design: PlanterDesign,
+  last: string | null = null,
+): Promise<Made> {
+  const kept = await keepChange('planter', id, base, { design }, last, false);
+  try {
+    const { revision } = await saveKept(kept);
+    await keeper.answered(kept.key, kept.saveId, revision);
+  } catch (error) {
+    if (error instanceof RefusedError) {
+      // A change is told where it was asked for, and stands there still; something new has no such place.
+      if (base > 0) await keeper.drop(kept.key, kept.saveId);
+      else await noteRefusal(refusalKeys.document(kept), error.refusal);
+      throw error;
+    }
+    wakeOutbox();
+  }
+  return { id, design };
+}
+
+const again = (client: QueryClient) => () => {
+  void client.invalidateQueries({ queryKey: ['kept'] });
+  void client.invalidateQueries({ queryKey: LIST, exact: true });
+  void client.invalidateQueries({ queryKey: [...LIST, 'round'] });
+  return client.invalidateQueries({ queryKey: GARDEN_KEY });
+};
+
+/** Says that planters changed, so that what shows them is fetched anew. */
+export const plantersChanged = (client: QueryClient): void => void again(client)();
+
+export function useCreatePlanter() {
+  const client = useQueryClient();
+  return useMutation({ mutationFn: createPlanter, onSuccess: again(client) });
+}
+
+/** Changes a planter as the server has it, as renaming does; what cannot be sent waits on this device. */
+export function useChangePlanter() {
+  const client = useQueryClient();
+  return useMutation({
+    // One after the other: each is based on what the one before it saved.
+    scope: { id: 'change-planter' },
+    mutationFn: async ({
+      id,
+      change,
+    }: {
+      id: string;
+      change(now: PlanterDesign): PlanterDesign;
+    }) => {
+      const { revision, design } = await fetchPlanter(id);
+      const last = (await keptPlanters()).get(id)?.saveId ?? null;
+      return keptFirst(id, revision, change(design), last);
+    },
+    onSettled: again(client),
+  });
+}
+
+export function useDeletePlanters() {
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: async (ids: readonly string[]) => {
+      for (const id of ids) await callRoute(PLANTERS.remove, { id });
+    },
+    onSettled: again(client),
+  });
+}
+
+export function useRestorePlanters() {
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: async (ids: readonly string[]) => {
+      for (const id of ids) await callRoute(PLANTERS.restore, { id });
+    },
+    onSettled: again(client),
+  });
+}

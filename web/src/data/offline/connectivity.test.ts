@@ -1,0 +1,56 @@
+import { refusalOf } from '@huerta/contract';
+import { heard, heardRefusal, onRecovered, useHeard } from './connectivity';
+import { growingWaits } from './waits';
+
+const problem = (status: number) => ({
+  ...{ type: '', title: '', kind: 'internal', status },
+  detail: 'The disk is full.',
+});
+const state = () => {
+  const { away, later } = useHeard.getState();
+  return { away, later };
+};
+beforeEach(() => heard());
+
+test.each([
+  [null, null, { away: true, later: true }],
+  [502, '<html>', { away: true, later: true }],
+  [503, null, { away: true, later: true }],
+  // Huerta itself answers: it is there, and cannot take it now.
+  [507, problem(507), { away: false, later: true }],
+  [500, '<html>', { away: false, later: true }],
+  [429, problem(429), { away: false, later: true }],
+  // It is there, and says no.
+  [422, problem(422), { away: false, later: false }],
+  [401, null, { away: false, later: false }],
+])(
+  'an answer of %s says whether the server is there, and whether to try again',
+  (status, body, is) => {
+    heardRefusal(refusalOf(status, body));
+    expect(state()).toEqual(is);
+  },
+);
+
+test('once something is answered after that, it is tried again at once, and only then', () => {
+  const recovered = jest.fn();
+  const end = onRecovered(recovered);
+  heard();
+  expect(recovered).not.toHaveBeenCalled();
+  heardRefusal(refusalOf(507, problem(507)));
+  heardRefusal(refusalOf(null, null));
+  expect(recovered).not.toHaveBeenCalled();
+  heard();
+  expect(recovered).toHaveBeenCalledTimes(1);
+  end();
+  heardRefusal(refusalOf(null, null));
+  heard();
+  expect(recovered).toHaveBeenCalledTimes(1);
+});
+
+test('waits double up to a minute, and begin anew once it works', () => {
+  const waits = growingWaits();
+  const some = Array.from({ length: 8 }, () => waits.next());
+  expect(some).toEqual([2000, 4000, 8000, 16_000, 32_000, 60_000, 60_000, 60_000]);
+  waits.reset();
+  expect(waits.next()).toBe(2000);
+});

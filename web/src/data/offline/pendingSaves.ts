@@ -1,0 +1,153 @@
+import { MAX_UNANSWERED, type DocumentKind } from '@huerta/contract';
+import type { OwnCrops, PlanterDesign, VesselDesign } from '@huerta/core/document';
+import type { PriceBook } from '@huerta/core/fabrication';
+import type { RoundPlan } from '@huerta/core/journal';
+import type { SeasonPlan } from '@huerta/core/simulation/season';
+import type { WeatherChoice } from '@huerta/core/physics/climate';
+import { v4 as uuid } from 'uuid';
+import { holdOpen, isHeldOpen } from './lease';
+import { safeShelf } from './store';
+
+/**
+ * What was done on this device and is not on the server yet. It is put here before it is sent, and taken out
+ * when the server has it, so that it outlives a reload, a closed window and a server that is away.
+ */
+
+/** What is saved of each kind of document. */
+export interface Bodies extends Record<DocumentKind, object> {
+  planter: { design: PlanterDesign };
+  vessel: { name: string; vessel: VesselDesign };
+  prices: { book: PriceBook };
+  weather: { choice: WeatherChoice };
+  season: { plan: SeasonPlan };
+  crops: { own: OwnCrops };
+  round: { plan: RoundPlan };
+}
+export type Kind = DocumentKind;
+
+/** A document that waits to be sent. */
+export interface Kept<K extends Kind = Kind> {
+  /** `kind/id/holder`: each bench keeps its own; what no bench holds has no holder. */
+  key: string;
+  kind: K;
+  id: string;
+  /** The bench that works on it, which sends it itself while it is open. */
+  holder: string;
+  /** The revision that it is based on. */
+  base: number;
+  /** The save that it is sent as, and those before it whose answers may be lost. */
+  saveId: string;
+  after: string[];
+  body: Bodies[K];
+  /** When it was kept, milliseconds. */
+  at: number;
+  /** The server has another version: a person has to choose. */
+  clash?: { revision: number; body: Bodies[K] };
+}
+
+export const keyOf = (kind: Kind, id: string, holder = ''): string => `${kind}/${id}/${holder}`;
+
+/** Where kept work lies. */
+export interface Keeper {
+  put(kept: Kept): Promise<void>;
+  get(key: string): Promise<Kept | null>;
+  /** Takes a save out, unless something newer was kept in its place. */
+  drop(key: string, saveId: string): Promise<void>;
+  /** After an answer: takes the save out, or bases what came after it on the revision that it gave. */
+  answered(key: string, saveId: string, revision: number): Promise<void>;
+  /** What waits for one document, newest first. */
+  of(kind: Kind, id: string): Promise<Kept[]>;
+  all(): Promise<Kept[]>;
+}
+
+/** Something laid down in place of what waits, or over it, so that both go out as one save. */
+interface Laid {
+  kept: Kept;
+  over: boolean;
+}
+
+const unsent = safeShelf<Kept, Laid>('unsent', {
+  key: ({ kept }) => kept.key,
+  join(now, { kept, over }) {
+    if (!now || !over) return kept;
+    if (now.saveId === kept.saveId) return now;
+    const after = [...now.after, now.saveId].slice(-MAX_UNANSWERED);
+    return { ...kept, base: now.base, after };
+  },
+});
+
+const newestFirst = (list: Kept[]): Kept[] => list.sort((a, b) => b.at - a.at);
+
+/** The browser's own database. */
+export const keeper: Keeper = {
+  async put(kept) {
+    await unsent.add({ kept, over: false });
+  },
+  async get(key) {
+    return (await unsent.get(key)) ?? null;
+  },
+  async drop(key, saveId) {
+    await unsent.change(key, (now) => (now?.saveId === saveId ? undefined : now));
+  },
+  async answered(key, saveId, revision) {
+    await unsent.change(key, (now) =>
+      !now || now.saveId === saveId ? undefined : { ...now, base: revision, after: [] },
+    );
+  },
+  async of(kind, id) {
+    return (await this.all()).filter((kept) => kept.kind === kind && kept.id === id);
+  },
+  async all() {
+    return newestFirst(await unsent.all());
+  },
+};
+
+/**
+ * Keeps a change of a document that no bench holds, over what waits of it already.
+ *
+ * @param base the revision that it was made from, if nothing waits; 0 for a document of one's own making
+ * @param last the save before it from here, whose answer may not have been seen yet
+ * @param wake whether the queue sends it at once; else whoever keeps it does
+ */
+export async function keepChange<K extends Kind>(
+  kind: K,
+  id: string,
+  base: number,
+  body: Bodies[K],
+  last: string | null = null,
+  wake = true,
+): Promise<Kept<K>> {
+  const key = keyOf(kind, id);
+  const fresh: Kept<K> = {
+    key,
+    kind,
+    id,
+    holder: '',
+    base,
+    saveId: uuid(),
+    after: last ? [last] : [],
+    body,
+    at: Date.now(),
+  };
+  const kept = await unsent.add({ kept: fresh, over: true });
+  if (wake) wakeOutbox();
+  return (kept ?? fresh) as Kept<K>;
+}
+
+const WAKE = 'huerta-kept';
+
+/** Says that something was kept and may be sent. */
+export const wakeOutbox = (): void => void window.dispatchEvent(new Event(WAKE));
+export function onWake(send: () => void): () => void {
+  window.addEventListener(WAKE, send);
+  return () => window.removeEventListener(WAKE, send);
+}
+
+/** Says that this bench is open, for as long as the page is, so that no other sends what it keeps. */
+export const holdBench = (bench: string): (() => void) => holdOpen(lockOf(bench));
+
+/** Whether the bench that kept something is open in some window. */
+export const isOpen = async (holder: string): Promise<boolean> =>
+  holder !== '' && isHeldOpen(lockOf(holder));
+
+const lockOf = (bench: string): string => `huerta-bench-${bench}`;

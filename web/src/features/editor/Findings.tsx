@@ -1,0 +1,146 @@
+import { Box, Button, Text } from '@chakra-ui/react';
+import type { Severity } from '@huerta/core/assessment';
+import { Check } from 'lucide-react';
+import { memo, useCallback, useEffect, useRef } from 'react';
+import { useWords } from '../../app/preferences';
+import { SeverityMark } from '../../ui/Severity';
+import { useBehind, useBench } from './bench';
+import { useFindings } from './moisture';
+
+/** What is wrong, worst first, each with its remedies one click away. */
+export function Findings() {
+  const { store } = useBench();
+  const { tell } = useWords();
+  const findings = useFindings();
+  const impossible = store.impossible();
+  const shown = useRef(findings);
+  useEffect(() => {
+    shown.current = findings;
+  });
+  const apply = useCallback(
+    (id: string, index: number) => {
+      const now = store.assessment().findings;
+      const remedy = [...now, ...shown.current].find((one) => one.id === id)?.remedies[index];
+      if (remedy) store.change(remedy.patch);
+    },
+    [store],
+  );
+  // Each remedy is tried on the whole, which takes long: those of a line in the hand come when it rests.
+  const atRest = useBehind(findings, store.isHeld(), true);
+  const remediesOf = (id: string) => atRest.find((one) => one.id === id)?.remedies ?? [];
+  const title =
+    findings.length + impossible.length === 0
+      ? 'Nothing to mend'
+      : findings.length + impossible.length === 1
+        ? 'One finding'
+        : `${findings.length + impossible.length} findings`;
+  return (
+    <Box as="section" aria-labelledby="findings-title">
+      <Title text={title} />
+      {findings.length + impossible.length === 0 && (
+        <Text fontSize="sm">
+          Overflow, wick, tube and soil agree with each other. Go and drill.
+        </Text>
+      )}
+      <ul className="findings">
+        {impossible.map(({ path, message }) => (
+          <FindingLine
+            key={path.join()}
+            id={path.join()}
+            severity="fault"
+            text={`This cannot be built as it is written. ${tell(message)}`}
+            remedies=""
+            onApply={apply}
+          />
+        ))}
+        {findings.map(({ id, severity, text }) => (
+          <FindingLine
+            key={id}
+            id={id}
+            severity={severity}
+            text={tell(text)}
+            remedies={remediesOf(id)
+              .map((remedy) => tell(remedy.label))
+              .join(BETWEEN)}
+            onApply={apply}
+          />
+        ))}
+      </ul>
+    </Box>
+  );
+}
+
+/** Labels travel as one string, so that a line is drawn anew only when its words change. */
+const BETWEEN = '\n';
+
+const Title = memo(function Title({ text }: { text: string }) {
+  return (
+    <Text as="h2" id="findings-title" fontSize="lg" mb="2">
+      {text}
+    </Text>
+  );
+});
+
+interface FindingLineProps {
+  id: string;
+  severity: Severity;
+  text: string;
+  remedies: string;
+  onApply(id: string, index: number): void;
+}
+
+const FindingLine = memo(function FindingLine({
+  id,
+  severity,
+  text,
+  remedies,
+  onApply,
+}: FindingLineProps) {
+  const labels = remedies === '' ? [] : remedies.split(BETWEEN);
+  return (
+    <li>
+      <SeverityMark severity={severity} />
+      <p>{text}</p>
+      {labels.length > 0 && (
+        <div className="finding-remedies">
+          {labels.map((label, i) => (
+            <RemedyButton
+              key={i}
+              label={label}
+              main={i === 0 && severity !== 'note'}
+              id={id}
+              index={i}
+              onApply={onApply}
+            />
+          ))}
+        </div>
+      )}
+    </li>
+  );
+});
+
+interface RemedyButtonProps extends Pick<FindingLineProps, 'id' | 'onApply'> {
+  label: string;
+  main: boolean;
+  index: number;
+}
+
+const RemedyButton = memo(function RemedyButton({
+  label,
+  main,
+  id,
+  index,
+  onApply,
+}: RemedyButtonProps) {
+  return (
+    <Button
+      variant={main ? 'solid' : 'outline'}
+      whiteSpace="normal"
+      py="1"
+      onClick={() => onApply(id, index)}
+    >
+      <Check size={18} aria-hidden style={{ flexShrink: 0 }} />
+      {label}
+    </Button>
+  );
+});

@@ -1,0 +1,25 @@
+import { contradictions } from '@huerta/core/assembly';
+import { differences } from '@huerta/core/document';
+import { useParams } from 'react-router';
+import { useHistory } from '../../../data/api/planters';
+import { EarlierVersions } from '../../../ui/EarlierVersions';
+import { useBench } from '../bench';
+import { Group } from './parts';
+
+/** What the planter was before its saves, each to be put back. */
+export function HistoryGroup() {
+  const { id = '' } = useParams();
+  const { design, store } = useBench();
+  return (
+    <Group title="Earlier versions">
+      <EarlierVersions
+        of={id}
+        useRevisions={useHistory}
+        now={design}
+        says={(before, after) => differences(before, after).flatMap((one) => one.says)}
+        possible={(one) => contradictions(one).length === 0}
+        onPutBack={(one) => store.replace(one)}
+      />
+    </Group>
+  );
+}

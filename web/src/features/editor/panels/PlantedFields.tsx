@@ -1,0 +1,224 @@
+import { Button, Text } from '@chakra-ui/react';
+import { closeness } from '@huerta/core/physics/crop';
+import {
+  cropIn,
+  FIELDS,
+  ownFrom,
+  usualPlanted,
+  type Patch,
+  type Planted,
+} from '@huerta/core/document';
+import { plantingPlan } from '@huerta/core/assembly';
+import { STARTS, SUPPORTS, type Crop } from '@huerta/core/catalog';
+import type { Words } from '@huerta/core/units';
+import { useMemo } from 'react';
+import { useWords } from '../../../app/preferences';
+import { ChoiceField, TickField } from '../../../ui/ChoiceField';
+import { QuantityField } from '../../../ui/QuantityField';
+import { useBench } from '../bench';
+import { CropChoice } from './CropChoice';
+import { OwnCropFields } from './OwnCropFields';
+import { Choice, Measure, Pair } from './parts';
+
+/** Plants whose places are shown as numbers; more are moved in the plan. */
+const MOST_BY_NUMBER = 12;
+
+interface PlantedFieldsProps {
+  planted: Planted;
+  of: number;
+  onGone(): void;
+}
+
+/** One planting: what, how many, where, when, how it comes in and what holds it. */
+export function PlantedFields({ planted, of, onGone }: PlantedFieldsProps) {
+  const { design, planter, change } = useBench();
+  const words = useWords();
+  const { write, say } = words;
+  const path = ['planting', 'crops', of];
+  const crop = cropIn(planted);
+  const name = (planted.own?.name ?? say(crop.name)).toLowerCase();
+  const { room } = useMemo(() => plantingPlan(planter), [planter]);
+  const beds = planter.bed.places.length;
+  const close = closeOf(planted, words);
+  const set = (key: keyof Planted, value: unknown): Patch => [{ path: [...path, key], value }];
+  return (
+    <>
+      <CropChoice
+        label="What grows"
+        value={planted}
+        help={wantsOf(crop, write)}
+        onChoose={(id, own) => {
+          // Where plants were put by hand and how they are held belongs to what stood there before.
+          const next = usualPlanted(id, planted.count, {}, own);
+          const { start, from, stays, bed } = planted;
+          change([{ path, value: { ...next, start, from, stays, bed } }]);
+        }}
+      />
+      <Pair>
+        <Measure
+          path={[...path, 'count']}
+          spec={FIELDS.planting.count}
+          value={planted.count}
+          help={`${design.planting.crops.length > 1 ? 'There is room for' : 'The surface takes'} ${room[of] ?? 0}`}
+        />
+        <Measure
+          path={[...path, 'spacing']}
+          spec={FIELDS.planting.spacing}
+          value={planted.spacing}
+          help={`${write(crop.openSpacing, 'growth')} in open ground`}
+        />
+      </Pair>
+      {close && (
+        <Text fontSize="sm" color="faint">
+          {close}
+        </Text>
+      )}
+      <Pair>
+        <Measure
+          path={[...path, 'foliage']}
+          spec={FIELDS.planting.foliage}
+          value={planted.foliage}
+        />
+        <Measure
+          path={[...path, 'from']}
+          spec={FIELDS.planting.from}
+          value={planted.from}
+          help="0 is the day on which the planter is first planted."
+        />
+      </Pair>
+      <Stays planted={planted} onStays={(stays) => change(set('stays', stays))} />
+      <Choice
+        path={[...path, 'start']}
+        label="How it comes in"
+        value={planted.start}
+        choices={STARTS}
+        help={planted.start === 'seed' ? sowingOf(crop, write) : undefined}
+      />
+      <Choice
+        path={[...path, 'support']}
+        label="What holds it up"
+        value={planted.support}
+        choices={SUPPORTS}
+        help={`Grows to ${write(crop.height, 'growth')}`}
+      />
+      {beds > 1 && (
+        <ChoiceField
+          label="In which of the row"
+          value={planted.bed === null ? 'all' : String(planted.bed)}
+          choices={{
+            all: { name: 'Spread over all' },
+            ...Object.fromEntries(
+              Array.from({ length: beds }, (_, i) => [String(i), { name: `Number ${i + 1}` }]),
+            ),
+          }}
+          onChoose={(value) => change(set('bed', value === 'all' ? null : Number(value)))}
+        />
+      )}
+      {planted.places?.slice(0, MOST_BY_NUMBER).map((spot, i) => (
+        <Pair key={i}>
+          <Measure
+            path={[...path, 'places', i, 'x']}
+            spec={FIELDS.at.x}
+            value={spot.x}
+            label={`Number ${i + 1} to the right`}
+          />
+          <Measure
+            path={[...path, 'places', i, 'y']}
+            spec={FIELDS.at.y}
+            value={spot.y}
+            label="To the back"
+          />
+        </Pair>
+      ))}
+      {planted.places && (
+        <Button alignSelf="flex-start" variant="ghost" onClick={() => change(set('places', null))}>
+          Let Huerta choose their places
+        </Button>
+      )}
+      {planted.own ? (
+        <OwnCropFields own={planted.own} path={[...path, 'own']} />
+      ) : (
+        <Button
+          alignSelf="flex-start"
+          variant="ghost"
+          onClick={() => change(set('own', ownFrom(planted.crop, `My ${name}`)))}
+        >
+          Make it a crop of my own
+        </Button>
+      )}
+      <Button
+        alignSelf="flex-start"
+        variant="ghost"
+        color="harm"
+        onClick={() => {
+          const crops = design.planting.crops.filter((_one, i) => i !== of);
+          if (!change([{ path: ['planting', 'crops'], value: crops }])) onGone();
+        }}
+      >
+        Take {name} out
+      </Button>
+    </>
+  );
+}
+
+type Write = Words['write'];
+
+/** What a crop wants, in a line. */
+function wantsOf({ roots, likes, feet, kcFrom }: Crop, write: Write): string {
+  const soil = { acid: ', acid soil and no lime', lime: '; likes lime', either: '' }[likes];
+  const water = { wet: '; wet feet are fine', dry: '; rather dry', even: '' }[feet];
+  const source = kcFrom === 'FAO-56' ? 'Thirst after FAO-56.' : 'Typical.';
+  return `Wants ${write(roots, 'span')} of root room${soil}${water}. ${source}`;
+}
+
+/** What standing closer than in the open costs in water, once it is worth a word. */
+function closeOf(planted: Planted, { number }: Words): string {
+  const more = closeness(planted);
+  return planted.count > 1 && more >= COSTLY
+    ? `So close, a surface drinks up to ${number(more, 1)} times what it would at the distance of open ground.`
+    : '';
+}
+const COSTLY = 1.3;
+
+function sowingOf({ sowing }: Crop, write: Write): string {
+  if (sowing === null) return 'This one is not sown: buy plants, or take cuttings.';
+  return sowing === 0
+    ? 'On top, not covered: the seed wants light. Water from the top until it is up.'
+    : `${write(sowing, 'length')} deep. Water from the top until it is up.`;
+}
+
+interface StaysProps {
+  planted: Planted;
+  onStays(days: number | null): void;
+}
+
+/** Until when it stands there. */
+function Stays({ planted, onStays }: StaysProps) {
+  const { stages } = cropIn(planted);
+  const usual = stages.reduce((sum, days) => sum + days, 0);
+  return (
+    <>
+      <TickField
+        label="Cleared before the end"
+        checked={planted.stays !== null}
+        onTick={(ends) => onStays(ends ? usual : null)}
+      />
+      {planted.stays !== null && (
+        <QuantityField
+          spec={FIELDS.planting.stays}
+          value={planted.stays}
+          help={`From seed or young plant to the last harvest it takes about ${usual} days.`}
+          onCommit={(days) => {
+            onStays(days);
+            return null;
+          }}
+        />
+      )}
+      {planted.stays !== null && (
+        <Text fontSize="sm" color="faint">
+          The ground is bare after it, until something follows.
+        </Text>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,121 @@
+import { Box, Button, Text } from '@chakra-ui/react';
+import { assemble, pour } from '@huerta/core/assembly';
+import { sayDid, TILL_IT_RAN } from '@huerta/core/journal';
+import { tell } from '@huerta/core/units';
+import { Droplets } from 'lucide-react';
+import { lazy, Suspense, useDeferredValue, useMemo } from 'react';
+import { useWriteLog, type Written } from '../../data/api/log';
+import { useWords } from '../../app/preferences';
+import { writeDate } from '../../ui/dates';
+import { Duties } from '../../ui/Duties';
+import { LogLine } from '../../ui/LogLine';
+import { notify } from '../../ui/notices';
+import { PageHead } from '../../ui/PageHead';
+import { Surprises } from '../../ui/UnexplainedReadings';
+import { sayLevel, sayNext, sayThirst } from '../../ui/tended';
+import { TendedPlanter, type Tending } from '../../ui/TendedPlanter';
+import { Writer } from '../../ui/AuthorField';
+import '../../ui/tended.css';
+import { useRound } from '../../compute/round';
+import { Entries } from './Entries';
+import './log.css';
+import { PhotoButton } from './PhotoButton';
+
+const LogLevels = lazy(() => import('./LogLevels'));
+
+/** What was done to a planter, what it says of its thirst, and when it is to be filled again. */
+export default function LogPage() {
+  return (
+    <TendedPlanter className="log" what="the log" title="The log of this planter cannot be fetched">
+      {(tending) => <Log {...tending} />}
+    </TendedPlanter>
+  );
+}
+
+function Log({ resource, entries, choice, plan }: Tending) {
+  const { id, design } = resource;
+  // Put together only once a level is told in litres.
+  const depthOf = (volume: number) => pour(assemble(design), volume).level;
+  const { write: say } = useWords();
+  const { write } = useWriteLog();
+  const note = (written: Written) =>
+    void write([id], written).then(() =>
+      notify(`Noted: ${tell(sayDid(written.did), 'metric').toLowerCase()}.`),
+    );
+  return (
+    <>
+      <title>{`Log of ${design.name} · Huerta`}</title>
+      <PageHead>{`Log: ${design.name}`}</PageHead>
+      <Stands resource={resource} entries={entries} choice={choice} plan={plan} />
+      <Box className="log-write" role="group" aria-label="Write into the log">
+        <Box display="flex" flexWrap="wrap" gap="3">
+          <Button variant="solid" size="lg" onClick={() => note({ did: TILL_IT_RAN })}>
+            <Droplets size={20} aria-hidden /> Filled till it ran
+          </Button>
+          <PhotoButton planter={id} />
+        </Box>
+        <LogLine label="Or say what you did" depthOf={depthOf} onWrite={note} />
+        <Text fontSize="sm" color="faint">
+          Like: stick {say(0.04, 'length')}; rain {say(0.012, 'length')}; finger dry; picked 4
+          lettuces; new wick; or anything as a note. Say yesterday, 3 days ago, or a date.
+        </Text>
+      </Box>
+      <Entries planter={id} name={design.name} entries={entries} depthOf={depthOf} />
+      <Box maxW="20rem" mt="6">
+        <Writer />
+      </Box>
+    </>
+  );
+}
+
+/** How it stands today, worked out in a worker. */
+function Stands({ resource, entries, choice, plan }: Tending) {
+  const { id, design } = resource;
+  const words = useWords();
+  const { write } = words;
+  const planters = useMemo(() => [resource], [resource]);
+  const plans = useMemo(() => ({ [id]: plan }), [id, plan]);
+  const { value, trouble } = useRound({ planters, plans, entries, choice });
+  // The picture may come a moment after the words.
+  const drawn = useDeferredValue(entries);
+  const state = value?.[id];
+  if (trouble) return <Text role="alert">{trouble}</Text>;
+  if (value && state === null) return <NotPlanted planter={id} />;
+  if (!state)
+    return (
+      <Text my="3" role="status">
+        Working out how it stands…
+      </Text>
+    );
+  return (
+    <Box my="3" role="status" className="log-stands">
+      <Text fontSize="xl" fontFamily="heading">
+        {sayNext(state)}
+      </Text>
+      <Text>
+        {state.thirst.fullOn !== null &&
+          `Last filled until it ran on ${writeDate(state.thirst.fullOn, 'long')}. `}
+        {sayLevel(state, write)}
+      </Text>
+      <Text>{sayThirst(state, words)}</Text>
+      {state.duties.length > 0 && <Duties planter={id} name={design.name} duties={state.duties} />}
+      <Surprises planter={id} surprises={state.thirst.surprises} />
+      <Suspense fallback={null}>
+        <LogLevels state={state} entries={drawn} />
+      </Suspense>
+    </Box>
+  );
+}
+
+/** A planter of which nobody has said that it is planted. */
+function NotPlanted({ planter }: { planter: string }) {
+  const { write } = useWriteLog();
+  return (
+    <Box my="3" role="status" display="flex" flexWrap="wrap" gap="3" alignItems="center">
+      <Text>It is not planted yet, as far as this log knows.</Text>
+      <Button onClick={() => void write([planter], { did: { kind: 'did', what: 'planted' } })}>
+        Planted today
+      </Button>
+    </Box>
+  );
+}

@@ -1,0 +1,145 @@
+/** @jest-environment jsdom */
+import { configure, screen, waitFor, within } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { usualPlanted } from '@huerta/core/document';
+import { Route, Routes } from 'react-router';
+import { Notices } from '../../ui/notices';
+import { Around, designOf } from '../../testing/bench';
+import { daysAgo, idAt, serveGarden, type ServedGarden } from '../../testing/garden';
+import { show } from '../../testing/render';
+import { installWorker } from '../../testing/worker';
+import TodayPage from '../today/TodayPage';
+import LogPage from './LogPage';
+
+const id = idAt(1);
+let garden: ServedGarden;
+
+beforeAll(() => {
+  configure({ asyncUtilTimeout: 15_000 });
+  installWorker();
+});
+beforeEach(() => {
+  const design = designOf('cloth-pail', [
+    { path: ['planting', 'crops'], value: [usualPlanted('pepper', 1)] },
+  ]);
+  garden = serveGarden([design]);
+});
+
+const open = (path: string) => {
+  show(
+    <Around at={path}>
+      <Routes>
+        <Route path="/planters/:id/log" element={<LogPage />} />
+        <Route path="/today" element={<TodayPage />} />
+      </Routes>
+      <Notices />
+    </Around>,
+  );
+  return userEvent.setup();
+};
+const entries = () => screen.findByRole('list', { name: /^Entries/ });
+
+test('a press notes a filling, a line anything else; what is taken out can be put back', async () => {
+  const user = open(`/planters/${id}/log`);
+  expect(await screen.findByText(/Nothing is noted yet/)).toBeTruthy();
+  await user.click(screen.getByRole('button', { name: 'Filled till it ran' }));
+  expect(within(await entries()).getByText('Filled until it ran')).toBeTruthy();
+  const line = screen.getByLabelText('Or say what you did');
+  await user.type(line, 'stick high{Enter}');
+  expect(screen.getByText(/not a length that can be read/)).toBeTruthy();
+  expect((line as HTMLInputElement).value).toBe('stick high');
+  await user.clear(line);
+  await user.type(line, 'picked 3 peppers yesterday{Enter}');
+  expect(await within(await entries()).findByText('Harvested 3 peppers')).toBeTruthy();
+  await waitFor(() => expect(garden.log).toHaveLength(2));
+  expect(garden.log[1]).toMatchObject({
+    typed: 'picked 3 peppers yesterday',
+    at: expect.stringContaining(daysAgo(1)),
+  });
+
+  await user.click(screen.getByRole('button', { name: /^Take out: Harvested 3 peppers/ }));
+  await waitFor(() => expect(screen.queryByText('Harvested 3 peppers')).toBeNull());
+  await user.click(await screen.findByText('Put it back'));
+  expect(await screen.findByText('Harvested 3 peppers')).toBeTruthy();
+  // Nothing was ever changed: four entries tell it.
+  await waitFor(() => expect(garden.log).toHaveLength(4));
+});
+
+test('while the server is away what is noted stands there, and is sent once when it is back', async () => {
+  garden.away = true;
+  const user = open(`/planters/${id}/log`);
+  await user.click(await screen.findByRole('button', { name: 'Filled till it ran' }));
+  expect(within(await entries()).getByText('Filled until it ran')).toBeTruthy();
+  expect(garden.log).toHaveLength(0);
+  garden.away = false;
+  window.dispatchEvent(new Event('online'));
+  await waitFor(() => expect(garden.log).toHaveLength(1));
+  expect(within(await entries()).getAllByText('Filled until it ran')).toHaveLength(1);
+});
+
+test('whoever writes on this device is named in what is written', async () => {
+  const user = open(`/planters/${id}/log`);
+  await user.type(await screen.findByLabelText('Who writes on this device'), 'Inés{Enter}');
+  await user.click(screen.getByRole('button', { name: 'Filled till it ran' }));
+  await waitFor(() => expect(garden.log[0]).toMatchObject({ by: 'Inés' }));
+  expect(within(await entries()).getByText(/\(Inés\)/)).toBeTruthy();
+});
+
+test('today tells what wants water, and a press fills it', async () => {
+  const user = open('/today');
+  expect(await screen.findByText(/How high its water stands is not known/)).toBeTruthy();
+  await user.click(await screen.findByRole('button', { name: /^Filled till it ran/ }));
+  await waitFor(() => expect(garden.log).toHaveLength(1));
+  expect(await screen.findByText(/Next filling/)).toBeTruthy();
+  await waitFor(() =>
+    expect(screen.queryByText(/How high its water stands is not known/)).toBeNull(),
+  );
+});
+
+test('an entry is corrected in its place, and keeps its day', async () => {
+  const user = open(`/planters/${id}/log`);
+  await user.type(
+    await screen.findByLabelText('Or say what you did'),
+    'filled 6 L till it ran 2 days ago{Enter}',
+  );
+  await user.click(await screen.findByRole('button', { name: /^Correct: Filled with 6/ }));
+  const line = screen.getByLabelText(/^Correct the entry of/);
+  expect((line as HTMLInputElement).value).toBe('filled 6 L till it ran 2 days ago');
+  await user.clear(line);
+  await user.type(line, 'filled 5 L till it ran{Enter}');
+  expect(await within(await entries()).findByText(/Filled with 5/)).toBeTruthy();
+  expect(screen.queryByText(/Filled with 6/)).toBeNull();
+  await waitFor(() => expect(garden.log).toHaveLength(2));
+  const [first, second] = garden.log;
+  expect(second).toMatchObject({ instead: first!.id, at: first!.at });
+});
+
+test('a table is read before it is brought in, says what it cannot read, and comes in once', async () => {
+  const user = open(`/planters/${id}/log`);
+  const table = [
+    'at,what,note',
+    `${daysAgo(9)},filled 4 L till it ran,`,
+    `${daysAgo(5)},stick 4 cm,in the morning`,
+    'someday,rain 5 mm,',
+    `${daysAgo(2)},stick high,`,
+  ].join('\n');
+  const file = new File([table], 'log.csv', { type: 'text/csv' });
+  for (let i = 0; i < 2; i += 1) {
+    await user.upload(await screen.findByLabelText('A table of entries'), file);
+    expect(await screen.findByText(/^2 entries can be read/)).toBeTruthy();
+    expect(screen.getByText(/Row 4: “someday” is no day that is over/)).toBeTruthy();
+    expect(screen.getByText(/Row 5: .*not a length/)).toBeTruthy();
+    await user.click(screen.getByRole('button', { name: 'Bring them in' }));
+  }
+  expect(await within(await entries()).findByText(/Dip stick: 40.mm: in the morning/)).toBeTruthy();
+  await waitFor(() => expect(garden.log).toHaveLength(2));
+});
+
+test('what is no picture is refused in a word, and nothing is noted', async () => {
+  const user = userEvent.setup({ applyAccept: false });
+  open(`/planters/${id}/log`);
+  const file = new File(['words'], 'words.txt', { type: 'text/plain' });
+  await user.upload(await screen.findByLabelText('A photo for the log'), file);
+  expect(await screen.findByText(/That is no picture/)).toBeTruthy();
+  expect(garden.log.filter(({ did }) => did.kind === 'photo')).toEqual([]);
+});

@@ -1,0 +1,148 @@
+import { Box, Button, Grid, Text } from '@chakra-ui/react';
+import {
+  putVessel,
+  applyPatch,
+  inInches,
+  STARTING_POINTS,
+  type PlanterDesign,
+  type StartingPoint,
+} from '@huerta/core/document';
+import { contradictions, assemble } from '@huerta/core/assembly';
+import { section } from '@huerta/core/drawing';
+import { VESSEL_GROUPS, type VesselGroup } from '@huerta/core/catalog';
+import { useMemo, useState } from 'react';
+import { useNavigate, useSearchParams } from 'react-router';
+import { useCreatePlanter } from '../../data/api/planters';
+import { useVessels } from '../../data/api/vessels';
+import { useWords } from '../../app/preferences';
+import { Page } from '../../ui/Page';
+import { Trouble } from '../../ui/Trouble';
+import { SmallSection } from '../../drawing/SmallSection';
+
+type Filter = VesselGroup | 'all';
+
+/** What have you got? Each answer is a planter to begin from. */
+export default function StartPage() {
+  const navigate = useNavigate();
+  const create = useCreatePlanter();
+  const [search] = useSearchParams();
+  const { data: vessels = [] } = useVessels();
+  const mine = vessels.find(({ id }) => id === search.get('vessel'));
+  const [filter, setFilter] = useState<Filter>('all');
+  const groups = (Object.keys(VESSEL_GROUPS) as VesselGroup[]).filter((group) =>
+    STARTING_POINTS.some((point) => point.group === group),
+  );
+  const { units } = useWords();
+  const points = useMemo(() => {
+    const list = STARTING_POINTS.filter((point) => filter === 'all' || point.group === filter).map(
+      (point) => (units === 'us' ? { ...point, design: inInches(point.design) } : point),
+    );
+    if (!mine) return list;
+    return list.flatMap((point): StartingPoint[] => {
+      const design = applyPatch(point.design, putVessel(point.design, mine.vessel));
+      return point.design.bed === null && contradictions(design).length === 0
+        ? [{ ...point, design }]
+        : [];
+    });
+  }, [filter, mine, units]);
+  const begin = (design: PlanterDesign) => {
+    if (create.isPending) return;
+    create.mutate(design, {
+      onSuccess: ({ id }) => void navigate(`/planters/${id}`, { replace: true }),
+    });
+  };
+  return (
+    <Page title="New planter">
+      <Text as="h1" fontSize="2xl">
+        {mine ? `What goes into ${mine.name}?` : 'What have you got?'}
+      </Text>
+      <Text mt="1" mb="4" maxW="40rem">
+        Choose what is nearest. Every measure can be changed on the bench.
+      </Text>
+      {!mine && (
+        <Box
+          role="group"
+          aria-label="What is at hand"
+          display="flex"
+          flexWrap="wrap"
+          gap="2"
+          mb="6"
+        >
+          {(['all', ...groups] as Filter[]).map((group) => (
+            <Button
+              key={group}
+              aria-pressed={filter === group}
+              bg={filter === group ? 'ink' : 'transparent'}
+              color={filter === group ? 'wall' : 'ink'}
+              _hover={{ bg: filter === group ? 'ink' : 'clayWash' }}
+              onClick={() => setFilter(group)}
+            >
+              {group === 'all' ? 'Anything' : VESSEL_GROUPS[group].name}
+            </Button>
+          ))}
+        </Box>
+      )}
+      {create.error && (
+        <Box mb="6">
+          <Trouble title="The planter was not begun" detail={create.error.message} />
+        </Box>
+      )}
+      {points.length === 0 && (
+        <Text maxW="40rem">
+          None of the usual builds goes into this vessel as it is. Begin with one that is near, and
+          put your vessel in on the bench.
+        </Text>
+      )}
+      <Grid
+        templateColumns={{ base: '1fr', sm: '1fr 1fr', lg: 'repeat(4, 1fr)' }}
+        gap={{ base: '6', md: '8' }}
+      >
+        {points.map((point) => (
+          <Choice
+            key={point.id}
+            point={point}
+            busy={create.isPending}
+            onChoose={() => begin(point.design)}
+          />
+        ))}
+      </Grid>
+    </Page>
+  );
+}
+
+interface ChoiceProps {
+  point: StartingPoint;
+  busy: boolean;
+  onChoose(): void;
+}
+
+function Choice({ point, busy, onChoose }: ChoiceProps) {
+  const drawing = useMemo(() => section(assemble(point.design)), [point.design]);
+  return (
+    <Box
+      as="button"
+      textAlign="left"
+      cursor="pointer"
+      display="flex"
+      flexDirection="column"
+      _hover={{ bg: 'clayWash' }}
+      _focusVisible={{
+        outline: '3px solid',
+        outlineColor: 'waterInk',
+        outlineOffset: '4px',
+      }}
+      aria-busy={busy}
+      onClick={onChoose}
+    >
+      <Box borderBottom="3px solid" borderColor="ink" alignSelf="stretch">
+        <SmallSection section={drawing} width={260} height={200} />
+      </Box>
+      <Text as="h2" fontSize="lg" mt="3">
+        {point.title}
+      </Text>
+      <Text mt="1" fontSize="sm">
+        {point.says}
+      </Text>
+    </Box>
+  );
+}

@@ -1,0 +1,50 @@
+import { Button, Text } from '@chakra-ui/react';
+import type { PlanterResource } from '@huerta/contract';
+import { TILL_IT_RAN, type TendedState } from '@huerta/core/journal';
+import { Link } from 'react-router';
+import { useWriteLog } from '../../data/api/log';
+import { useWords } from '../../app/preferences';
+import { Duties } from '../../ui/Duties';
+import { notify } from '../../ui/notices';
+import { Surprises } from '../../ui/UnexplainedReadings';
+import { sayLevel, sayNext } from '../../ui/tended';
+
+/** A planter of the round: how it stands, what else is due, and one press for what is done most. */
+export function RoundItem({ planter, state }: { planter: PlanterResource; state: TendedState }) {
+  const { id, design } = planter;
+  const { write } = useWords();
+  const log = useWriteLog();
+  const fill = () =>
+    void log.write([id], { did: TILL_IT_RAN }).then(([entry]) =>
+      notify(`${design.name}: filled till it ran.`, {
+        label: 'Undo',
+        run: () => void (entry && log.takeOut(entry)),
+      }),
+    );
+  return (
+    <li>
+      <div>
+        <Link to={`/planters/${id}/log`}>
+          <b style={{ textDecoration: 'underline' }}>{design.name}</b>
+        </Link>
+        {design.place.name && <span className="round-place"> {design.place.name}</span>}
+        <Text>{sayNext(state)}</Text>
+        <Text fontSize="sm" color="faint">
+          {sayLevel(state, write)}
+        </Text>
+        {state.duties.length > 0 && (
+          <Duties planter={id} name={design.name} duties={state.duties} />
+        )}
+        <Surprises planter={id} surprises={state.thirst.surprises} />
+      </div>
+      <Button
+        className="not-printed"
+        variant={state.wants === 'now' ? 'solid' : 'outline'}
+        aria-label={`Filled till it ran: ${design.name}`}
+        onClick={fill}
+      >
+        Filled till it ran
+      </Button>
+    </li>
+  );
+}

@@ -1,0 +1,143 @@
+import { Box, Button, Text } from '@chakra-ui/react';
+import { siteOf, type WeatherChoice } from '@huerta/core/physics/climate';
+import {
+  TANK_AHEAD,
+  tankStands,
+  usualTank,
+  type LogEntry,
+  type RainTank,
+  type RoundPlan,
+  type TankOutlook,
+} from '@huerta/core/journal';
+import type { FieldSpec } from '@huerta/core/document';
+import { Plus, Trash2 } from 'lucide-react';
+import { useMemo } from 'react';
+import { useGardenDay } from '../../app/gardenDay';
+import { useMeasuredDays } from '../../data/api/log';
+import { useChangeRound } from '../../data/api/round';
+import { useWords } from '../../app/preferences';
+import { writeDate } from '../../ui/dates';
+import { notify } from '../../ui/notices';
+import { QuantityField } from '../../ui/QuantityField';
+import type { Round } from '../../compute/round';
+
+interface TankProps {
+  plan: RoundPlan;
+  round: Round;
+  choice: WeatherChoice;
+  entries: readonly LogEntry[];
+  /** Whether all of the round is known. */
+  ready: boolean;
+}
+
+/** The rain tank: what it has, what it caught, and when it runs dry. */
+export function Tank({ plan, round, choice, entries, ready }: TankProps) {
+  const change = useChangeRound();
+  const today = useGardenDay();
+  const { tank } = plan;
+  if (!tank)
+    return (
+      <Box className="not-printed" mb="4">
+        <Button variant="ghost" px="2" onClick={() => change({ tank: usualTank(today) })}>
+          <Plus size={18} aria-hidden /> Add a rain tank
+        </Button>
+      </Box>
+    );
+  return (
+    <Box as="section" aria-label="Rain tank" className="tank" mb="4">
+      {ready && <Standing tank={tank} round={round} choice={choice} entries={entries} />}
+      <Fields tank={tank} today={today} onChange={(next) => change({ tank: next })} />
+    </Box>
+  );
+}
+
+/** How the tank stands, from the round and the weather that was. */
+export function useTankOutlook(
+  tank: RainTank,
+  { round, choice, entries }: Pick<TankProps, 'round' | 'choice' | 'entries'>,
+): TankOutlook {
+  const measured = useMeasuredDays();
+  const today = useGardenDay();
+  return useMemo(() => {
+    const states = Object.values(round).flatMap((state) => state ?? []);
+    const days = [...(choice.days?.days ?? []), ...(measured ?? [])];
+    return tankStands(tank, { states, entries, site: siteOf(choice), days, today });
+  }, [tank, round, choice, entries, measured, today]);
+}
+
+function Standing({ tank, ...of }: { tank: RainTank } & Omit<TankProps, 'plan' | 'ready'>) {
+  const { write } = useWords();
+  const { water, caught, drawn, daily, dry } = useTankOutlook(tank, of);
+  const since = writeDate(tank.seen, 'short');
+  return (
+    <Text role="status">
+      The rain tank has about <b>{write(water, 'volume')}</b> of {write(tank.size, 'volume')}. All
+      planters together drink about {write(daily, 'volume')} a day.{' '}
+      {dry.likely
+        ? `It likely runs dry on ${writeDate(dry.likely, 'short')}${dry.early && dry.early !== dry.likely ? `, on ${writeDate(dry.early, 'short')} if little rain falls` : ''}.`
+        : `It lasts for the next ${TANK_AHEAD} days.`}{' '}
+      {(caught > 0 || drawn > 0) &&
+        `Since ${since} it caught ${write(caught, 'volume')} and gave ${write(drawn, 'volume')}.`}
+    </Text>
+  );
+}
+
+const SPECS = {
+  size: { label: 'It holds', kind: 'volume', min: 0.01, max: 100 },
+  roof: { label: 'Roof that fills it', kind: 'area', min: 0, max: 2000, help: 'Seen from above.' },
+  firstFlush: {
+    label: 'First flush',
+    kind: 'volume',
+    min: 0,
+    max: 1,
+    help: 'Let run away at the start of each rain, with the dust of the roof.',
+  },
+  water: { label: 'In it this morning', kind: 'volume', min: 0, max: 100 },
+} as const satisfies Record<string, FieldSpec>;
+
+interface FieldsProps {
+  tank: RainTank;
+  today: string;
+  onChange(tank: RainTank | null): void;
+}
+
+function Fields({ tank, today, onChange }: FieldsProps) {
+  const set = (part: Partial<RainTank>) => {
+    onChange({ ...tank, ...part });
+    return null;
+  };
+  return (
+    <details className="not-printed">
+      <summary>What it holds and what fills it</summary>
+      <Box className="tank-fields">
+        <QuantityField spec={SPECS.size} value={tank.size} onCommit={(size) => set({ size })} />
+        <QuantityField spec={SPECS.roof} value={tank.roof} onCommit={(roof) => set({ roof })} />
+        <QuantityField
+          spec={SPECS.firstFlush}
+          value={tank.firstFlush}
+          onCommit={(firstFlush) => set({ firstFlush })}
+        />
+        <QuantityField
+          spec={SPECS.water}
+          value={tank.water}
+          help={`Seen on ${writeDate(tank.seen, 'short')}.`}
+          onCommit={(water) => set({ water, seen: today })}
+        />
+        <Button
+          variant="ghost"
+          px="2"
+          alignSelf="end"
+          onClick={() => {
+            onChange(null);
+            notify('The rain tank is taken out.', {
+              label: 'Put it back',
+              run: () => onChange(tank),
+            });
+          }}
+        >
+          <Trash2 size={18} aria-hidden /> No tank
+        </Button>
+      </Box>
+    </details>
+  );
+}

@@ -1,0 +1,19 @@
+import { useState } from 'react';
+import { MOST_BY, setWriter, writer } from '../data/api/log';
+import { TextField } from './TextField';
+
+/** Who writes on this device: a name beside every entry that is made here, no account. */
+export function Writer() {
+  const [by, setBy] = useState(writer);
+  return (
+    <TextField
+      label="Who writes on this device"
+      value={by}
+      maxLength={MOST_BY}
+      onCommit={(name) => {
+        setWriter(name);
+        setBy(writer());
+      }}
+    />
+  );
+}

@@ -1,0 +1,133 @@
+import { Box, Button, Menu, Portal } from '@chakra-ui/react';
+import { Link, useLocation, useNavigate } from 'react-router';
+import './navigation.css';
+
+/**
+ * The ways through Huerta: one row for the whole garden and one for a planter, with the same words everywhere. On a
+ * phone they are a bar at the bottom: of the planter where one is open, else of the garden.
+ */
+
+interface Way {
+  to: string;
+  name: string;
+  /** What a reader says, where the word alone says too little. */
+  says?: string;
+}
+
+const GARDEN: readonly Way[] = [
+  { to: '/today', name: 'Today' },
+  { to: '/', name: 'Garden', says: 'Garden: all planters' },
+  { to: '/year', name: 'Year' },
+  { to: '/away', name: 'Away', says: 'Away: the whole garden while nobody is at home' },
+  { to: '/shopping', name: 'Shopping' },
+  { to: '/vessels', name: 'My vessels' },
+  { to: '/prices', name: 'Price book' },
+  { to: '/compare', name: 'Compare' },
+  { to: '/settings', name: 'Settings' },
+  { to: '/help', name: 'Help' },
+];
+/** As many stand in the bar of a phone; the rest in a menu. */
+const AT_ONCE = 4;
+
+const planterWays = (id: string): readonly Way[] => [
+  { to: `/planters/${id}`, name: 'Bench', says: 'To the bench' },
+  { to: `/planters/${id}/build`, name: 'Build' },
+  { to: `/planters/${id}/season`, name: 'Season' },
+  { to: `/planters/${id}/log`, name: 'Log' },
+  { to: `/planters/${id}/trouble`, name: 'Trouble', says: 'Trouble: something is wrong' },
+];
+
+/** The planter that is open, or null. */
+function usePlanterHere(): string | null {
+  const { pathname } = useLocation();
+  return /^\/planters\/([^/]+)/.exec(pathname)?.[1] ?? null;
+}
+
+function WayLink({ to, name, says }: Way) {
+  const { pathname } = useLocation();
+  const here = pathname === to;
+  return (
+    <Link
+      to={to}
+      {...(says ? { 'aria-label': says } : {})}
+      {...(here ? { 'aria-current': 'page' as const } : {})}
+    >
+      {name}
+    </Link>
+  );
+}
+
+/** The ways of the garden, along the top where there is room. */
+export function GardenWays() {
+  return (
+    <Box as="nav" aria-label="Huerta" className="ways" hideBelow="lg">
+      {GARDEN.map((way) => (
+        <WayLink key={way.to} {...way} />
+      ))}
+    </Box>
+  );
+}
+
+/** The ways of the planter that is open, under the top. */
+export function PlanterWays() {
+  const id = usePlanterHere();
+  if (id === null) return null;
+  return (
+    <Box as="nav" aria-label="This planter" className="ways is-planter not-printed" hideBelow="lg">
+      {planterWays(id).map((way) => (
+        <WayLink key={way.to} {...way} />
+      ))}
+    </Box>
+  );
+}
+
+/** The bar at the bottom of a phone. */
+export function BottomWays() {
+  const id = usePlanterHere();
+  return (
+    <Box
+      as="nav"
+      aria-label={id === null ? 'Huerta' : 'This planter'}
+      className="ways is-bottom not-printed"
+      hideFrom="lg"
+    >
+      {id === null ? (
+        <>
+          {GARDEN.slice(0, AT_ONCE).map((way) => (
+            <WayLink key={way.to} {...way} />
+          ))}
+          <More />
+        </>
+      ) : (
+        planterWays(id).map((way) => <WayLink key={way.to} {...way} />)
+      )}
+    </Box>
+  );
+}
+
+function More() {
+  const navigate = useNavigate();
+  return (
+    <Menu.Root
+      onSelect={({ value }) => void navigate(value)}
+      positioning={{ placement: 'top-end' }}
+    >
+      <Menu.Trigger asChild>
+        <Button variant="ghost" px="1" h="auto" fontWeight="inherit" fontSize="inherit">
+          More
+        </Button>
+      </Menu.Trigger>
+      <Portal>
+        <Menu.Positioner>
+          <Menu.Content>
+            {GARDEN.slice(AT_ONCE).map(({ to, name }) => (
+              <Menu.Item key={to} value={to}>
+                {name}
+              </Menu.Item>
+            ))}
+          </Menu.Content>
+        </Menu.Positioner>
+      </Portal>
+    </Menu.Root>
+  );
+}

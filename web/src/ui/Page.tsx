@@ -1,0 +1,77 @@
+import { Box } from '@chakra-ui/react';
+import type { ReactNode } from 'react';
+import { Clashes } from './Conflicts';
+import { TopBar } from './TopBar';
+import { Trouble } from './Trouble';
+import { Waiting } from './Loading';
+import { BottomWays, PlanterWays } from './Navigation';
+
+interface PageProps {
+  /** As the browser's tab has it; a page that knows its name later says it itself. */
+  title?: string;
+  className?: string;
+  maxW?: string;
+  children: ReactNode;
+}
+
+/** A page under the bar. */
+export function Page({ title, className, maxW, children }: PageProps) {
+  return (
+    <Box minH="full">
+      {title && <title>{`${title} · Huerta`}</title>}
+      <TopBar />
+      <PlanterWays />
+      <Box
+        as="main"
+        id="main"
+        tabIndex={-1}
+        outline="none"
+        px={{ base: '4', md: '8' }}
+        pt={{ base: '4', md: '6' }}
+        pb={{ base: '28', lg: '16' }}
+        {...(className ? { className } : {})}
+        {...(maxW ? { maxW } : {})}
+      >
+        <Clashes />
+        {children}
+      </Box>
+      <BottomWays />
+    </Box>
+  );
+}
+
+interface Query<T> {
+  data: T | undefined;
+  error: Error | null;
+  refetch(): unknown;
+}
+
+interface FetchedProps<T extends readonly unknown[]> {
+  /** What is fetched, within a sentence. */
+  what: string;
+  /** What it means when it cannot be. */
+  title: string;
+  queries: { readonly [K in keyof T]: Query<T[K]> };
+  children(...data: T): ReactNode;
+}
+
+/** What the server gives, once all of it is there; until then a word, and if it fails a way to try again. */
+export function Fetched<T extends readonly unknown[]>({
+  what,
+  title,
+  queries,
+  children,
+}: FetchedProps<T>) {
+  const all = queries as readonly Query<unknown>[];
+  const missing = all.filter(({ data }) => data === undefined);
+  if (missing.length === 0) return children(...(all.map(({ data }) => data) as unknown as T));
+  const failed = missing.find(({ error }) => error !== null);
+  if (!failed?.error) return <Waiting what={what} />;
+  return (
+    <Trouble
+      title={title}
+      detail={failed.error.message}
+      retry={() => missing.forEach((query) => void query.refetch())}
+    />
+  );
+}

@@ -1,0 +1,31 @@
+import { Text } from '@chakra-ui/react';
+import type { Surprise } from '@huerta/core/journal';
+import { Link } from 'react-router';
+import { useWords } from '../app/preferences';
+import { saySurprises } from './tended';
+import './tended.css';
+
+/** Which trouble a surprise in the log is. */
+const SEEN = { 'falls-fast': 'fast', stays: 'stays', rises: 'stays', 'at-once': 'stays' } as const;
+
+interface SurprisesProps {
+  planter: string;
+  surprises: readonly Surprise[];
+}
+
+/** Readings that no thirst explains, each with a way to find out why. */
+export function Surprises({ planter, surprises }: SurprisesProps) {
+  const { write } = useWords();
+  return saySurprises(surprises, write).map(({ kind, words }) => (
+    <Text key={kind} className="surprise">
+      {words}{' '}
+      <Link
+        className="not-printed"
+        to={`/planters/${planter}/trouble?seen=${SEEN[kind]}`}
+        style={{ textDecoration: 'underline' }}
+      >
+        Find out why
+      </Link>
+    </Text>
+  ));
+}

@@ -1,0 +1,123 @@
+import type { Surprise, TendedState, Thirst } from '@huerta/core/journal';
+import type { Words } from '@huerta/core/units';
+import { writeDate } from './dates';
+
+/** How a tended planter stands, in sentences. */
+
+type Write = Words['write'];
+
+/** How far off a factor may be, as people say it. */
+function sureTo({ low, high }: Thirst['factor']): string {
+  const off = Math.sqrt(high / low) - 1;
+  if (off < 0.08) return 'to a twentieth';
+  if (off < 0.15) return 'to a tenth';
+  if (off < 0.23) return 'to a fifth';
+  if (off < 0.29) return 'to a quarter';
+  return off < 0.4 ? 'to a third' : 'to a half only';
+}
+
+/** Readings below which nothing is said to be learned. */
+const FEW = 2;
+
+/** So near to what was expected a factor is said to be the same. */
+const AS_EXPECTED = 0.06;
+
+/** What was learned of its thirst. */
+export function sayThirst({ thirst }: TendedState, { number }: Words): string {
+  const { factor, readings } = thirst;
+  if (readings < FEW) {
+    return 'Its own thirst is not known yet: note two fillings until it runs, with the litres, or dip it now and then.';
+  }
+  if (Math.abs(factor.middle - 1) < AS_EXPECTED)
+    return `It drinks about what Huerta expected, from ${readings} readings, sure ${sureTo(factor)}.`;
+  return `It drinks ${number(factor.middle, 2)} times what Huerta expected, from ${readings} readings, sure ${sureTo(factor)}.`;
+}
+
+/** When it is to be filled, and from when on plants may go short if nobody does. */
+export function sayNext(state: TendedState): string {
+  const { forecast, certain } = state;
+  const { short, next } = forecast;
+  const told = sayFilling(state);
+  if (!certain || short === null || short < next.early) return told;
+  return `${told} Unfilled, plants may go short from ${writeDate(short, 'short')} on.`;
+}
+
+/** The filling as a day with a range: what four times of five holds. */
+function sayFilling({ forecast, daysLeft, wants }: TendedState): string {
+  const { early, likely, late } = forecast.next;
+  if (forecast.short !== null && forecast.short < early)
+    return `Look at wick and roots: plants may go short from ${writeDate(forecast.short, 'short')} on, though there is water below.`;
+  if (wants === 'look') return 'Dip it: it may be low.';
+  if (daysLeft.likely <= 0) return 'It is low: fill it today.';
+  const day = writeDate(likely, 'short');
+  if (late === null) return `Next filling: not before ${writeDate(early, 'short')}.`;
+  if (early === late) return `Next filling: ${day}.`;
+  return `Next filling: likely ${day}, between ${writeDate(early, 'short')} and ${writeDate(late, 'short')}.`;
+}
+
+/** Share of its water below which a planter counts as full. */
+const NEARLY = 0.04;
+
+/** What the water is reckoned to stand at. */
+export function sayLevel({ forecast, room, certain }: TendedState, write: Write): string {
+  const { level, water } = forecast;
+  if (!certain)
+    return 'How high its water stands is not known: nothing of it is noted yet. Dip it, or fill it until it runs.';
+  const about = write(level.middle, 'length');
+  const spread =
+    level.high - level.low > 0.004
+      ? ` (${write(level.low, 'length')} to ${write(level.high, 'length')})`
+      : '';
+  const full = water.middle + room.middle;
+  const fills =
+    room.middle < NEARLY * full ? 'nearly full' : `${write(room.middle, 'volume')} fill it`;
+  return `Water at about ${about}${spread}; ${fills}.`;
+}
+
+/** Readings that no thirst explains, and what to look at: the latest of each kind. */
+export function saySurprises(
+  surprises: readonly Surprise[],
+  write: Write,
+): { kind: Surprise['kind']; words: string }[] {
+  const latest = new Map(surprises.map((one) => [one.kind, one]));
+  return [...latest.values()].map((one) => {
+    const before = surprises.filter(({ kind }) => kind === one.kind).length - 1;
+    const often =
+      before === 0
+        ? ''
+        : before === 1
+          ? ', and once before'
+          : before === 2
+            ? ', and twice before'
+            : `, and ${before} times before`;
+    return { kind: one.kind, words: saySurprise(one, often, write) };
+  });
+}
+
+function saySurprise(
+  { kind, entry, read, expected }: Surprise,
+  often: string,
+  write: Write,
+): string {
+  const day = writeDate(entry.at.slice(0, 10), 'short');
+  const filled = entry.did.kind === 'filled';
+  const as = filled ? 'volume' : 'length';
+  const saw = `on ${day} ${filled ? 'it took' : 'the stick read'} ${write(read, as)} where ${write(Math.max(expected, 0), as)} was expected${often}.`;
+  switch (kind) {
+    case 'falls-fast':
+      return `Look for a leak or a crack, and see that it stands level: ${saw}`;
+    case 'stays':
+      return `Look at wick and roots, which drink little: ${saw}`;
+    case 'at-once':
+      return `Rod the tube through and let caught air out; it ran over almost at once: ${saw}`;
+    case 'rises':
+      return `See what fills it, or why nothing is drunk: ${saw}`;
+  }
+}
+
+export const WANTS = {
+  now: 'Fill it today',
+  look: 'Dip it today: not sure',
+  soon: 'Within two days',
+  later: 'Later',
+} as const;

@@ -1,4 +1,0 @@
-import { expose } from 'comlink';
-import { work } from './work';
-
-expose(work);
