@@ -17,7 +17,7 @@ const FOLLOWED = 45;
 const AHEAD = 60;
 const WEATHERS = ['station', 'rain', 'neither'] as const;
 type Known = (typeof WEATHERS)[number];
-type Chance = ReturnType<Core['chance']>;
+type Chance = ReturnType<Core['randomSource']>;
 
 interface Garden {
   design: PlanterDesign;
@@ -34,7 +34,7 @@ interface Garden {
 }
 
 function gardenOf(core: Core, k: number): Garden {
-  const luck = core.chance(k * 7907 + 13);
+  const luck = core.randomSource(k * 7907 + 13);
   const points = core.STARTING_POINTS.filter(({ design }) => design.planting.crops.length > 0);
   const { design } = points[k % points.length]!;
   const sites = Object.values(core.SITES);
@@ -42,12 +42,12 @@ function gardenOf(core: Core, k: number): Garden {
   const planter = core.assemble(design);
   const made = core.weatherOf(site, PLANTED, 200, 5000 + k);
   const weather = design.place.rain === 'indoors' ? made.map(core.roomDay) : made;
-  let factor = 0.6 * (1.6 / 0.6) ** luck.even();
+  let factor = 0.6 * (1.6 / 0.6) ** luck.uniform();
   const lived = weather.map((day) => {
     factor *= Math.exp(0.02 * luck.normal());
     return { ...day, et: day.et * factor * Math.max(1 + 0.1 * luck.normal(), 0.3) };
   });
-  const start = 35 + Math.floor(luck.even() * 30);
+  const start = 35 + Math.floor(luck.uniform() * 30);
   const mark = core.figuresOf(planter).usableLevel;
   return { design, planter, site, mark, weather, lived, start, asked: start + FOLLOWED, luck };
 }
@@ -59,8 +59,8 @@ function logOf(core: Core, garden: Garden, run: DayOfRun[], known: Known, carele
   const { luck, weather, start, design } = garden;
   const entries: LogEntry[] = [];
   const note = (day: number, hour: string, did: LogEntry['did']): void => {
-    if (careless && luck.even() < 0.2) return;
-    const off = careless && luck.even() < 0.2 ? (luck.even() < 0.5 ? 0.8 : 1.2) : 1;
+    if (careless && luck.uniform() < 0.2) return;
+    const off = careless && luck.uniform() < 0.2 ? (luck.uniform() < 0.5 ? 0.8 : 1.2) : 1;
     const told =
       did.kind === 'filled' && did.volume !== null
         ? { ...did, volume: did.volume * off }
@@ -87,9 +87,9 @@ function logOf(core: Core, garden: Garden, run: DayOfRun[], known: Known, carele
     if (known === 'rain' && rain > 1e-3 && design.place.rain === 'open')
       note(i, '18', { kind: 'rain', depth: rain * (1 + 0.1 * luck.normal()) });
     const read = Math.max(filled * (1 + 0.06 * luck.normal()) + 1e-4 * luck.normal(), 1e-5);
-    const volume = luck.even() < 0.7 ? read : null;
+    const volume = luck.uniform() < 0.7 ? read : null;
     if (filled > 0) note(i, '06', { kind: 'filled', where: 'tube', volume, ran: true });
-    else if (luck.even() < 0.15)
+    else if (luck.uniform() < 0.15)
       note(i, '07', {
         kind: 'level',
         depth: Math.max((run[i - 1]?.level ?? 0) + 0.003 * luck.normal(), 0),
@@ -129,7 +129,7 @@ function healthy(core: Core, known: Known, careless: boolean, from: number, coun
   for (let k = from; k < from + count; k += 1) {
     const garden = gardenOf(core, k);
     const { planter, lived, asked, mark, luck } = garden;
-    const refillAt = mark + (planter.heights.brim - mark) * (0.05 + 0.5 * luck.even());
+    const refillAt = mark + (planter.heights.brim - mark) * (0.05 + 0.5 * luck.uniform());
     const filling = { kind: 'when-low' } as const;
     const kept = core.runSeason(planter, lived.slice(0, asked), { ...options, filling, refillAt });
     const entries = logOf(core, garden, kept.days, known, careless);

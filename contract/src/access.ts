@@ -12,7 +12,7 @@ export const deviceSchema = z.object({
 export type Device = z.infer<typeof deviceSchema>;
 
 /** Answer to GET and PUT /api/door. */
-export const doorSchema = z.object({
+export const remoteAccessSchema = z.object({
   open: z.boolean(),
   /** Whether what goes through it is encrypted. */
   secure: z.boolean(),
@@ -24,10 +24,10 @@ export const doorSchema = z.object({
   /** Why the door could not be opened. */
   trouble: z.string().nullable(),
 });
-export type Door = z.infer<typeof doorSchema>;
+export type RemoteAccessState = z.infer<typeof remoteAccessSchema>;
 
 /** Body of PUT /api/door. */
-export const setDoorSchema = z.strictObject({ open: z.boolean(), secure: z.boolean() });
+export const setRemoteAccessSchema = z.strictObject({ open: z.boolean(), secure: z.boolean() });
 
 /** Body of POST /api/door/codes. */
 export const askCodeSchema = z.strictObject({

@@ -7,8 +7,8 @@ import { DOCUMENT_KINDS } from './document';
 export const MAX_GARDEN_BYTES = 1_000_000_000;
 
 /** How a document of the file stands to the garden: not there, the same, or another version. */
-export const STANDINGS = ['new', 'same', 'newer', 'older'] as const;
-export type Standing = (typeof STANDINGS)[number];
+export const RESTORE_CHANGES = ['new', 'same', 'newer', 'older'] as const;
+export type RestoreChange = (typeof RESTORE_CHANGES)[number];
 
 /** What becomes of documents that the garden has in another version. */
 export const DIFFERENT = ['keep', 'take', 'both'] as const;
@@ -23,7 +23,7 @@ export const restorePreviewSchema = z.object({
       kind: z.enum(DOCUMENT_KINDS),
       id: z.string(),
       name: z.string(),
-      standing: z.enum(STANDINGS),
+      standing: z.enum(RESTORE_CHANGES),
       updatedAt: z.iso.datetime(),
       /** When the garden's own was last changed; null where there is none. */
       hereAt: z.iso.datetime().nullable(),

@@ -23,7 +23,7 @@ export const readingsTakenSchema = z.object({ came: z.int() });
  * Answer to GET /api/round/standing: how planters stand, as far as it lies ready, each with the mark of what that hangs
  * on. Another mark than the asker's own is of another day or an older log.
  */
-export const standingSchema = z.object({
+export const readyStatesSchema = z.object({
   standing: z.array(
     z.object({
       planter: z.string(),

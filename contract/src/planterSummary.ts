@@ -9,7 +9,7 @@ const message = z.array(
 ) as unknown as z.ZodType<Message>;
 
 /** What is worked out from a design once, and kept with it. */
-export const summarySchema = z.object({
+export const designSummarySchema = z.object({
   variant: z.string(),
   place: z.string(),
   /** Name of what grows in it, or none. */
@@ -26,23 +26,23 @@ export const summarySchema = z.object({
   /** Height of its drawing, metres. */
   height: z.number(),
 });
-export type Summary = z.infer<typeof summarySchema>;
+export type DesignSummary = z.infer<typeof designSummarySchema>;
 
 /** One planter as the garden shows it. */
-export const entrySchema = z.object({
+export const planterSummarySchema = z.object({
   ...DOCUMENT,
   name: z.string(),
-  summary: summarySchema,
+  summary: designSummarySchema,
   /** Steps of its build that are done. */
   done: z.int(),
 });
-export type Entry = z.infer<typeof entrySchema>;
+export type PlanterSummary = z.infer<typeof planterSummarySchema>;
 
 /** Answer to GET /api/garden. */
 export const gardenSchema = z.object({
   /** Whose drawings are asked for: changes with every Huerta. */
   by: z.string(),
-  entries: z.array(entrySchema),
+  entries: z.array(planterSummarySchema),
   setAside: setAsideSchema,
 });
 export type Garden = z.infer<typeof gardenSchema>;

@@ -11,7 +11,7 @@ import { loadDemoBuild } from './demo/build';
 import { loadDemoGarden, loadDemoVessels } from './demo/garden';
 import { loadDemoLog } from './demo/log';
 import { houseNames } from './access/addresses';
-import { doorKeeper } from './access/remoteAccess';
+import { remoteAccess } from './access/remoteAccess';
 import { feedsOf } from './access/feeds';
 import { secretsOf } from './access/secrets';
 import { createApp } from './api/app';
@@ -20,7 +20,7 @@ import { servicesOf, type Services } from './services';
 import { tidyIncoming } from './services/gardenFile';
 import { readSettings } from './settings';
 import { copiesOf } from './services/copies';
-import { openOrMend } from './recovery/recovery';
+import { openOrRecover } from './recovery/recovery';
 import { openDatabase } from './storage/database';
 import { lockFolder } from './storage/folderLock';
 
@@ -70,7 +70,7 @@ async function main(): Promise<void> {
   await mkdir(folder, { recursive: true }).catch(() => undefined);
   // A copy may be taken while a server has the folder; two servers on it would not know of each other.
   const lock = order === 'backup' ? null : await lockFolder(file);
-  const database = lock ? await openOrMend(file, port, logger) : await openDatabase(file);
+  const database = lock ? await openOrRecover(file, port, logger) : await openDatabase(file);
   if (lock) await tidyIncoming(file);
   // The day of pictures and tests stands still on both sides.
   const today = demo && demoDay ? () => demoDay : undefined;
@@ -106,7 +106,7 @@ async function main(): Promise<void> {
   const secrets = secretsOf(database.devices);
   const feeds = feedsOf(database.feeds);
   const app = { services, logger, webRoot, rate, demo };
-  const keeper = doorKeeper({
+  const keeper = remoteAccess({
     table: database.devices,
     secrets,
     answer: createApp({

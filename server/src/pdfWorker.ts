@@ -1,10 +1,10 @@
 import { parentPort } from 'node:worker_threads';
-import { drawPaper, type PaperJob } from './export/pdfRenderer';
+import { renderPdf, type PdfJob } from './export/pdfRenderer';
 
 /** A thread of its own for paper, so that nobody waits for it who asks for something else. */
 
-parentPort?.on('message', ({ id, job }: { id: number; job: PaperJob }) => {
-  drawPaper(job).then(
+parentPort?.on('message', ({ id, job }: { id: number; job: PdfJob }) => {
+  renderPdf(job).then(
     (result) => parentPort?.postMessage({ id, result }),
     (error: unknown) =>
       parentPort?.postMessage({

@@ -32,14 +32,14 @@ globalThis.fetch = ((path: string, options?: RequestInit) =>
   network(`${proxy}${path}`, options)) as typeof fetch;
 
 const { sendProgress } = await import('../../web/src/data/api/build');
-const { clashOf, saveKept } = await import('../../web/src/data/api/documents');
+const { conflictOf, sendPendingSave } = await import('../../web/src/data/api/documents');
 const { sendLog } = await import('../../web/src/data/api/log');
 const { sendPhoto } = await import('../../web/src/data/api/photos');
-const { keepChange, keeper } = await import('../../web/src/data/offline/pendingSaves');
-const { keepLogged } = await import('../../web/src/data/offline/pendingEntries');
-const { keepMark } = await import('../../web/src/data/offline/pendingProgress');
-const { keepPhoto } = await import('../../web/src/data/offline/pendingPhotos');
-const { sendDocuments, sendLogged, sendMarks, sendPhotos } =
+const { addPendingSave, pendingSaves } = await import('../../web/src/data/offline/pendingSaves');
+const { addPendingEntries } = await import('../../web/src/data/offline/pendingEntries');
+const { addPendingProgress } = await import('../../web/src/data/offline/pendingProgress');
+const { addPendingPhoto } = await import('../../web/src/data/offline/pendingPhotos');
+const { sendDocuments, sendPendingEntries, sendProgressMarks, sendPhotos } =
   await import('../../web/src/data/offline/outbox');
 const { allUnsent } = await import('../../web/src/data/offline/unsent');
 
@@ -68,15 +68,18 @@ const PIXEL = Buffer.from(
 );
 const ACTS: (() => Promise<unknown>)[] = [
   () =>
-    keepChange('planter', planter, 1, { design: { ...design, notes: `${(did.planter += 1)}` } }),
-  () => keepChange('vessel', vessel, 0, { name: `${(did.vessel += 1)}`, vessel: design.vessel }),
+    addPendingSave('planter', planter, 1, {
+      design: { ...design, notes: `${(did.planter += 1)}` },
+    }),
   () =>
-    keepChange('prices', 'garden', 0, {
+    addPendingSave('vessel', vessel, 0, { name: `${(did.vessel += 1)}`, vessel: design.vessel }),
+  () =>
+    addPendingSave('prices', 'garden', 0, {
       book: { ...NEW_BOOK, atHand: { cap: (did.prices += 1) } },
     }),
-  () => keepChange('season', planter, 0, { plan: plan((did.season += 1)) }),
+  () => addPendingSave('season', planter, 0, { plan: plan((did.season += 1)) }),
   () =>
-    keepChange('round', 'garden', 0, {
+    addPendingSave('round', 'garden', 0, {
       plan: {
         ...FIRST_ROUND,
         tank: {
@@ -89,40 +92,40 @@ const ACTS: (() => Promise<unknown>)[] = [
       },
     }),
   () =>
-    keepMark(planter, {
+    addPendingProgress(planter, {
       key: 'note/test',
       value: `${(did.mark += 1)}`,
       at: new Date().toISOString(),
     }),
   async () => {
     const id = randomUUID();
-    await keepLogged([entry(id)]);
+    await addPendingEntries([entry(id)]);
     entries.push(id);
   },
   async () => {
     // One that the server will never take, among the others.
     if (Math.random() < 0.1) {
-      await keepLogged([{ ...entry(randomUUID()), text: 'x'.repeat(3000) }]);
+      await addPendingEntries([{ ...entry(randomUUID()), text: 'x'.repeat(3000) }]);
       refused += 1;
     }
   },
   async () => {
     const id = randomUUID();
-    await keepPhoto(id, new Blob([PIXEL], { type: 'image/png' }));
+    await addPendingPhoto(id, new Blob([PIXEL], { type: 'image/png' }));
     photos.push(id);
   },
 ];
 
 async function sendAll(): Promise<void> {
-  await sendDocuments({ save: saveKept, clashOf });
-  await sendMarks(sendProgress);
-  await sendLogged(sendLog);
+  await sendDocuments({ save: sendPendingSave, conflictOf });
+  await sendProgressMarks(sendProgress);
+  await sendPendingEntries(sendLog);
   await sendPhotos(sendPhoto);
   // Who meets a clash here chooses what is here.
-  for (const kept of await keeper.all()) {
+  for (const kept of await pendingSaves.all()) {
     if (!kept.clash) continue;
     const { clash, ...mine } = kept;
-    await keeper.put({ ...mine, base: clash.revision, saveId: randomUUID(), after: [] });
+    await pendingSaves.put({ ...mine, base: clash.revision, saveId: randomUUID(), after: [] });
   }
 }
 

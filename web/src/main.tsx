@@ -10,14 +10,14 @@ import { z } from 'zod';
 import { App } from './app/App';
 import { PreferencesProvider } from './app/preferences';
 import { system } from './app/theme';
-import { warm } from './compute/workerPool';
+import { warmWorkers } from './compute/workerPool';
 import { warmSeason } from './compute/season';
 
 // The content security policy forbids building functions from text, which Zod would try for speed.
 z.config({ jitless: true });
 
 // What these pages ask of workers they ask at once: they start while the page is on its way.
-if (/^\/(today|away)$/.test(window.location.pathname)) warm(2);
+if (/^\/(today|away)$/.test(window.location.pathname)) warmWorkers(2);
 if (/\/season$/.test(window.location.pathname)) warmSeason();
 
 const client = new QueryClient({

@@ -12,7 +12,7 @@ import {
   sendDaysSchema,
   sendLogSchema,
   sendReadingsSchema,
-  standingSchema,
+  readyStatesSchema,
   tendedLogSchema,
   tendedQuerySchema,
 } from '../log';
@@ -200,7 +200,7 @@ export const LOG = routes({
     path: '/round/standing',
     about:
       'How planters stand today: level, thirst, days left and what is due, as far as it lies ready.',
-    answer: standingSchema,
+    answer: readyStatesSchema,
   },
   neighbour: {
     method: 'post',

@@ -8,12 +8,12 @@ import {
 import {
   askCodeSchema,
   codeSchema,
-  doorSchema,
+  remoteAccessSchema,
   enterSchema,
   feedsSchema,
   madeFeedSchema,
   makeFeedSchema,
-  setDoorSchema,
+  setRemoteAccessSchema,
 } from '../access';
 import { fileQuerySchema } from '../build';
 import {
@@ -78,14 +78,14 @@ export const DOOR = routes({
     method: 'get',
     path: '/door',
     about: 'Whether the door to the house’s network is open, and which devices were let in.',
-    answer: doorSchema,
+    answer: remoteAccessSchema,
   },
   set: {
     method: 'put',
     path: '/door',
     about: 'Opens or shuts the door.',
-    body: setDoorSchema,
-    answer: doorSchema,
+    body: setRemoteAccessSchema,
+    answer: remoteAccessSchema,
   },
   code: {
     method: 'post',

@@ -1,12 +1,12 @@
 import equal from 'fast-deep-equal';
 import { airCeiling, invertOf, soilBaseHeight, type PlanterDesign } from '../document';
 import { shapeOf, turned, type Outline, type Vessel } from '../geometry/vessels';
-import { bedOf, cutAcross, deckOutline, floorOf } from './floor';
+import { bedOf, cutAcross, platformOutlineOf, floorOf } from './floor';
 import { jointsOf } from './joints';
-import { KIND_FACES, PLACING } from './parts';
+import { PART_DEFINITIONS, PLACING_ORDER } from './parts';
 import { storageOf, type Storage } from './litres';
 import { obstacles } from './obstacles';
-import type { Asked, Bed, Joint, Kind, Lot, Site } from './part';
+import type { RequestedPart, Bed, Joint, PartKind, PartGroup, PlacementSite } from './part';
 import { resolveWicks, type Wick } from './wicks';
 
 /** A design put together: every thing in its place. Heights are metres above the inside floor. */
@@ -19,11 +19,11 @@ export interface Planter {
   /** Everything stands inside this, seen from above; the section is cut along y = 0. */
   readonly floor: Outline;
   /** The rigid sheet that soil stands on; null where nothing rigid bears it. */
-  readonly deck: Outline | null;
+  readonly platformOutline: Outline | null;
   /** All that it is made of, by entries of the design, in the order in which they are placed. */
-  readonly lots: readonly Lot[];
-  /** The lots of one kind. */
-  of<K extends Kind>(kind: K): readonly Lot<K>[];
+  readonly partGroups: readonly PartGroup[];
+  /** The part groups of one kind. */
+  of<K extends PartKind>(kind: K): readonly PartGroup<K>[];
   /** What rests on, goes through, hangs in, lines or is tied to what. */
   readonly joints: readonly Joint[];
   readonly storage: Storage;
@@ -47,7 +47,10 @@ export interface Heights {
   readonly brim: number;
 }
 
-type Built = Pick<Planter, 'vessel' | 'bed' | 'floor' | 'deck' | 'lots' | 'storage' | 'wicks'>;
+type Built = Pick<
+  Planter,
+  'vessel' | 'bed' | 'floor' | 'platformOutline' | 'partGroups' | 'storage' | 'wicks'
+>;
 
 /**
  * What a planter was put together to, by the parts of the document that it was made from. A patch leaves
@@ -81,9 +84,9 @@ function builtFrom(design: PlanterDesign): Built {
 }
 
 /** Kinds that hang on the overflow alone, and are placed anew with it. */
-const OPENINGS: readonly Kind[] = ['hole', 'fitting', 'rows', 'rim'];
+const OPENINGS: readonly PartKind[] = ['hole', 'fitting', 'rows', 'rim'];
 
-function siteOf(design: PlanterDesign): Site & { lots: Lot[] } {
+function siteOf(design: PlanterDesign): PlacementSite & { partGroups: PartGroup[] } {
   const shape = shapeOf(design.vessel);
   const vessel = cutAcross(design) ? turned(shape) : shape;
   const bed = bedOf(design, vessel);
@@ -92,37 +95,48 @@ function siteOf(design: PlanterDesign): Site & { lots: Lot[] } {
     vessel,
     bed,
     floor: floorOf(design, vessel, bed),
-    deck: deckOutline(design, vessel, bed),
+    platformOutline: platformOutlineOf(design, vessel, bed),
     top: Math.min(design.reservoir.top, vessel.depth),
     taken: obstacles(),
-    lots: [],
+    partGroups: [],
   };
 }
 
 function put(design: PlanterDesign): Built {
   const site = siteOf(design);
-  for (const kind of PLACING) {
+  for (const kind of PLACING_ORDER) {
     if (!OPENINGS.includes(kind)) place(kind, site);
   }
   const storage = storageOf(site);
-  const { vessel, bed, floor, deck, lots } = site;
-  return { vessel, bed, floor, deck, lots, storage, wicks: resolveWicks(site, storage) };
+  const { vessel, bed, floor, platformOutline, partGroups } = site;
+  return {
+    vessel,
+    bed,
+    floor,
+    platformOutline,
+    partGroups,
+    storage,
+    wicks: resolveWicks(site, storage),
+  };
 }
 
-function place<K extends Kind>(kind: K, site: Site & { lots: Lot[] }): void {
-  const { asked, place: put } = KIND_FACES[kind];
-  for (const one of asked(site.design) as readonly Asked<K>[]) {
-    // What a lot asks of the floor later, it asks of the floor as it found it.
-    const lot = put(one, { ...site, taken: keeping(site.taken) }) as unknown as Lot;
-    site.lots.push(lot);
+function place<K extends PartKind>(
+  kind: K,
+  site: PlacementSite & { partGroups: PartGroup[] },
+): void {
+  const { asked, place: put } = PART_DEFINITIONS[kind];
+  for (const one of asked(site.design) as readonly RequestedPart<K>[]) {
+    // What a group of parts asks of the floor later, it asks of the floor as it found it.
+    const group = put(one, { ...site, taken: keeping(site.taken) }) as unknown as PartGroup;
+    site.partGroups.push(group);
     // What stands above the base is in nobody's way on the floor.
-    const low = lot.pieces.filter(({ from }) => from < site.top - 1e-9);
-    site.taken.addLot({ ...lot, pieces: low });
+    const low = group.parts.filter(({ from }) => from < site.top - 1e-9);
+    site.taken.addLot({ ...group, parts: low });
   }
 }
 
 /** A floor that shares its holes with the one that it was taken from, and nothing else. */
-function keeping(taken: Site['taken']): Site['taken'] {
+function keeping(taken: PlacementSite['taken']): PlacementSite['taken'] {
   const now = taken.asItIs();
   return {
     ...now,
@@ -140,9 +154,12 @@ function keeping(taken: Site['taken']): Site['taken'] {
 export function assemble(design: PlanterDesign): Planter {
   const built = builtFrom(design);
   const { vessel, bed, storage } = built;
-  const site: Site & { lots: Lot[] } = { ...siteFrom(design, built), lots: [] };
+  const site: PlacementSite & { partGroups: PartGroup[] } = {
+    ...siteFrom(design, built),
+    partGroups: [],
+  };
   OPENINGS.forEach((kind) => place(kind, site));
-  const lots = [...built.lots, ...site.lots];
+  const partGroups = [...built.partGroups, ...site.partGroups];
   const ceiling = airCeiling(design);
   const invert = invertOf(design);
   const rim = bed.floor + bed.inside.depth;
@@ -151,10 +168,10 @@ export function assemble(design: PlanterDesign): Planter {
   const planter: Planter = {
     ...built,
     design,
-    lots,
+    partGroups,
     storage,
-    of: <K extends Kind>(kind: K) =>
-      lots.filter((one) => one.kind === kind) as unknown as readonly Lot<K>[],
+    of: <K extends PartKind>(kind: K) =>
+      partGroups.filter((one) => one.kind === kind) as unknown as readonly PartGroup<K>[],
     get joints() {
       return (joints ??= jointsOf(planter));
     },
@@ -171,27 +188,31 @@ export function assemble(design: PlanterDesign): Planter {
   return planter;
 }
 
-const siteFrom = (design: PlanterDesign, { vessel, bed, floor, deck, lots }: Built): Site => ({
+const siteFrom = (
+  design: PlanterDesign,
+  { vessel, bed, floor, platformOutline, partGroups }: Built,
+): PlacementSite => ({
   design,
   vessel,
   bed,
   floor,
-  deck,
-  lots,
+  platformOutline,
+  partGroups,
   top: Math.min(design.reservoir.top, vessel.depth),
   taken: obstacles(),
 });
 
 /**
- * The litres of a planter that is only part built: with those lots in it that `stands` says.
+ * The litres of a planter that is only part built: with those part groups in it that `stands` says.
  *
  * @param design as it is by then, without the layers and fills that are still to come
  */
-export function storageWith(planter: Planter, stands: (lot: Lot) => boolean): Storage {
+export function storageWith(planter: Planter, stands: (group: PartGroup) => boolean): Storage {
   const { design, bed } = planter;
   // What is set in or on later takes no room yet: an upper vessel, a bottle's neck, bags in their tray.
   const there =
-    !bed.separate || planter.lots.some((lot) => lot.kind === design.bed?.kind && stands(lot));
+    !bed.separate ||
+    planter.partGroups.some((group) => group.kind === design.bed?.kind && stands(group));
   const bare: PlanterDesign = {
     ...design,
     reservoir: { ...design.reservoir, fill: [] },
@@ -200,7 +221,7 @@ export function storageWith(planter: Planter, stands: (lot: Lot) => boolean): St
   return storageOf({
     ...siteFrom(bare, planter),
     bed: there ? bed : { ...bed, places: [] },
-    lots: planter.lots.filter(stands),
+    partGroups: planter.partGroups.filter(stands),
   });
 }
 

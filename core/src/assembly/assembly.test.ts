@@ -12,24 +12,24 @@ import {
   FLOOR,
   GROUND,
   runsOf,
-  type Lot,
+  type PartGroup,
   type Planter,
 } from '.';
 
 /** Lots that take room on the floor, other than those that others go on inside of or through. */
-const onFloor = (planter: Planter): Lot[] =>
-  planter.lots.filter(
-    ({ kind, pieces }) =>
+const onFloor = (planter: Planter): PartGroup[] =>
+  planter.partGroups.filter(
+    ({ kind, parts }) =>
       ['standing', 'cup', 'column', 'cloth', 'tube', 'inspection'].includes(kind) &&
-      pieces.length > 0,
+      parts.length > 0,
   );
 
-const joined = ({ joints }: Planter, one: Lot, other: Lot): boolean =>
+const joined = ({ joints }: Planter, one: PartGroup, other: PartGroup): boolean =>
   joints.some(({ a, b }) => (a === one.id && b === other.id) || (a === other.id && b === one.id));
 
-/** Circles of a lot that stand on the floor, and not on a pipe that lies there. */
-const standing = (lot: Lot): Circle[] =>
-  discsOf({ pieces: lot.pieces.filter(({ from }) => from < 1e-6) });
+/** Circles of a group of parts that stand on the floor, and not on a pipe that lies there. */
+const standing = (group: PartGroup): Circle[] =>
+  discsOf({ parts: group.parts.filter(({ from }) => from < 1e-6) });
 
 describe.each(STARTING_POINTS.map(({ id, design }) => [id, design] as const))(
   '%s',
@@ -37,13 +37,13 @@ describe.each(STARTING_POINTS.map(({ id, design }) => [id, design] as const))(
     const planter = assemble(design);
 
     test('everything that it asks for stands', () => {
-      for (const lot of planter.lots)
-        expect([lot.id, lot.pieces.length]).toEqual([lot.id, lot.wanted]);
+      for (const group of planter.partGroups)
+        expect([group.id, group.parts.length]).toEqual([group.id, group.wanted]);
     });
 
     test('everything is borne by something that is there', () => {
-      const there = new Set([FLOOR, GROUND, ...planter.lots.map(({ id }) => id)]);
-      for (const { id, kind } of planter.lots) {
+      const there = new Set([FLOOR, GROUND, ...planter.partGroups.map(({ id }) => id)]);
+      for (const { id, kind } of planter.partGroups) {
         if (kind === 'rim') continue;
         const borne = planter.joints.filter(({ a }) => a === id);
         expect([id, borne.length > 0]).toEqual([id, true]);
@@ -60,8 +60,8 @@ test('any design: no two things share a place without a joint, and none sticks o
       const { vessel } = planter;
       const row = design.bed?.kind === 'row';
       const floor = clearBetween(vessel, 0, Math.min(design.reservoir.top, vessel.depth));
-      const lots = onFloor(planter);
-      lots.forEach((one, i) => {
+      const partGroups = onFloor(planter);
+      partGroups.forEach((one, i) => {
         const circles = standing(one);
         circles.forEach((circle, k) => {
           if (!row && vessel.flat)
@@ -73,7 +73,7 @@ test('any design: no two things share a place without a joint, and none sticks o
             .slice(k + 1)
             .forEach((other) => expect(apart(circle, { ...other, r: other.r - 1e-9 })).toBe(true));
         });
-        for (const other of lots.slice(i + 1)) {
+        for (const other of partGroups.slice(i + 1)) {
           if (row || joined(planter, one, other)) continue;
           const both = circles.flatMap((a) => standing(other).map((b) => [a, b] as const));
           for (const [a, b] of both)
@@ -84,13 +84,13 @@ test('any design: no two things share a place without a joint, and none sticks o
             ]);
         }
       });
-      const boxes = planter.lots.flatMap((lot) => boxesOf(lot));
+      const boxes = planter.partGroups.flatMap((group) => boxesOf(group));
       boxes.forEach((box, i) =>
         boxes.slice(i + 1).forEach((other) => expect(clear(box, other)).toBe(true)),
       );
-      for (const lot of planter.of('lying')) {
-        const r = lot.spec.diameter / 2;
-        const xs = runsOf(lot).flatMap((run) => (run.kind === 'straight' ? [run.x] : []));
+      for (const group of planter.of('lying')) {
+        const r = group.spec.diameter / 2;
+        const xs = runsOf(group).flatMap((run) => (run.kind === 'straight' ? [run.x] : []));
         xs.slice(1).forEach((x, i) => expect(x - xs[i]!).toBeGreaterThanOrEqual(2 * r - 1e-9));
       }
     }),
@@ -102,13 +102,13 @@ test('any design: what stands is what counts, and room is never less than what s
   fc.assert(
     fc.property(anyDesign, (design) => {
       const planter = assemble(design);
-      for (const lot of planter.lots) {
-        expect(lot.pieces.length).toBeLessThanOrEqual(Math.max(lot.wanted, 2));
-        if (BEARERS.includes(lot.kind) && lot.wanted <= 4)
-          expect(lot.room()).toBeGreaterThanOrEqual(lot.pieces.length);
+      for (const group of planter.partGroups) {
+        expect(group.parts.length).toBeLessThanOrEqual(Math.max(group.wanted, 2));
+        if (BEARERS.includes(group.kind) && group.wanted <= 4)
+          expect(group.capacity()).toBeGreaterThanOrEqual(group.parts.length);
       }
-      const wicks = planter.lots.filter(
-        ({ kind, pieces }) => ['cup', 'cloth', 'column'].includes(kind) && pieces.length > 0,
+      const wicks = planter.partGroups.filter(
+        ({ kind, parts }) => ['cup', 'cloth', 'column'].includes(kind) && parts.length > 0,
       );
       expect(planter.wicks.filter(({ index }) => index !== null)).toHaveLength(wicks.length);
     }),
@@ -121,7 +121,7 @@ test('any design: weighs what its things weigh', () => {
     fc.property(anyDesign, (design) => {
       const planter = assemble(design);
       const { weight } = figuresOf(planter);
-      const sum = planter.lots.reduce((all, { mass }) => all + mass, 0);
+      const sum = planter.partGroups.reduce((all, { mass }) => all + mass, 0);
       expect(Math.abs(weight.empty - sum)).toBeLessThanOrEqual(0.01 * sum);
       expect(weight.dry).toBeGreaterThanOrEqual(weight.empty);
       expect(weight.full).toBeGreaterThanOrEqual(weight.dry);

@@ -1,6 +1,6 @@
 import type { PlanterDesign } from '../document';
-import { KIND_FACES } from './parts';
-import type { Faces, Kind } from './part';
+import { PART_DEFINITIONS } from './parts';
+import type { PartDefinition, PartKind } from './part';
 
 const BEDS = {
   nested: 'the upper vessel’s floor',
@@ -15,6 +15,6 @@ export function baseName({ reservoir, bed }: PlanterDesign): string {
   if (reservoir.cover === 'platform') return 'the platform';
   const [part] = reservoir.parts;
   if (!part || reservoir.fill.some((layer) => layer.medium !== 'mix')) return 'the top of the base';
-  const { name, top } = KIND_FACES[part.kind] as unknown as Faces<Kind>;
+  const { name, top } = PART_DEFINITIONS[part.kind] as unknown as PartDefinition<PartKind>;
   return top?.(name(part, 1), name(part, 2)) ?? 'the top of the base';
 }

@@ -12,7 +12,7 @@ import {
   STARTING_POINTS,
   USUAL_CUP,
   type BaseId,
-  type PartDesign,
+  type SupportDesign,
   type PlanterDesign,
 } from '../document';
 import { anyDesign } from '../testing/designs';
@@ -35,7 +35,7 @@ test.each(bases)('a base of %s is a design that can exist', (base) => {
 });
 
 /** Sizes of a part that somebody has to buy, or null where it is cut as one likes. */
-function soldFor(part: PartDesign, sold: Sold): readonly number[] | null {
+function soldFor(part: SupportDesign, sold: Sold): readonly number[] | null {
   switch (part.kind) {
     case 'ring':
       return sold.ring;
@@ -65,8 +65,8 @@ describe.each(['metric', 'us'] as const)('what it is made of, %s', (units) => {
           ? part.length
           : 'diameter' in part && part.diameter;
       if (sizes) expect([id, sizes]).toEqual([id, expect.arrayContaining([size])]);
-      const lot = assemble(changed).lots.find(({ kind }) => kind === part.kind)!;
-      if (lot.pieces.length > 0) expect([id, lot.pieces.length]).toEqual([id, lot.wanted]);
+      const group = assemble(changed).partGroups.find(({ kind }) => kind === part.kind)!;
+      if (group.parts.length > 0) expect([id, group.parts.length]).toEqual([id, group.wanted]);
     }
   });
 });
@@ -89,7 +89,7 @@ test('crates that go into nothing are one, of the smallest', () => {
 test('a pipe that cannot be bent in so small a vessel is the thinnest there is', () => {
   const [loop] = based(design, 'loop').reservoir.parts;
   expect(loop).toMatchObject({ kind: 'lying', lay: 'loop', diameter: SOLD.metric.drain[0] });
-  expect(assemble(based(design, 'loop')).of('lying')[0]?.pieces).toHaveLength(0);
+  expect(assemble(based(design, 'loop')).of('lying')[0]?.parts).toHaveLength(0);
 });
 
 test('bottles in mix take the cups out and leave the cloth', () => {

@@ -3,20 +3,20 @@ import {
   baseChanges,
   fillsFloor,
   type BaseId,
-  type PartDesign,
+  type SupportDesign,
   type Patch,
   type PlanterDesign,
 } from '../document';
 import { assemble, type Planter } from './assemble';
 import { contradictions } from './contradictions';
-import { boxesOf, type Lot } from './part';
+import { boxesOf, type PartGroup } from './part';
 
 /** A base of another sort, of a size that is sold and has room. */
 
 interface Tried {
   patch: Patch;
   planter: Planter;
-  parts: Lot[];
+  parts: PartGroup[];
 }
 
 /**
@@ -30,7 +30,9 @@ export function changeBase(design: PlanterDesign, base: BaseId): Patch {
     const changed = applyPatch(design, patch);
     if (contradictions(changed).length > 0) return [];
     const planter = assemble(changed);
-    const parts = planter.lots.filter(({ kind, index }) => isPart(planter.design, kind, index));
+    const parts = planter.partGroups.filter(({ kind, index }) =>
+      isPart(planter.design, kind, index),
+    );
     return [{ patch, planter, parts }];
   });
   const fills = fillsFloor(base);
@@ -55,17 +57,17 @@ function most(
 
 /** Share of what is asked for that stands. */
 const stand = ({ parts }: Tried): number =>
-  parts.reduce((least, { pieces, wanted }) => Math.min(least, pieces.length / wanted), 1);
+  parts.reduce((least, { parts, wanted }) => Math.min(least, parts.length / wanted), 1);
 
 /** Floor under what stands on it, m². */
 const covered = ({ parts }: Tried): number =>
   parts.flatMap(boxesOf).reduce((sum, { a, b }) => sum + 4 * a * b, 0);
 
 function asManyAsStand({ parts, planter }: Tried): Patch {
-  return parts.flatMap(({ index, pieces, wanted }): Patch => {
-    const part = planter.design.reservoir.parts[index] as PartDesign;
-    return 'count' in part && pieces.length < wanted
-      ? [{ path: ['reservoir', 'parts', index, 'count'], value: Math.max(pieces.length, 1) }]
+  return parts.flatMap(({ index, parts, wanted }): Patch => {
+    const part = planter.design.reservoir.parts[index] as SupportDesign;
+    return 'count' in part && parts.length < wanted
+      ? [{ path: ['reservoir', 'parts', index, 'count'], value: Math.max(parts.length, 1) }]
       : [];
   });
 }

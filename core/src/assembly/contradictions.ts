@@ -3,8 +3,8 @@ import { q, say } from '../units';
 import { shapeOf, type Vessel } from '../geometry/vessels';
 import { baseName } from './baseName';
 import { found, type Contradiction } from './contradiction';
-import { KIND_FACES, PLACING } from './parts';
-import type { Asked, Kind } from './part';
+import { PART_DEFINITIONS, PLACING_ORDER } from './parts';
+import type { RequestedPart, PartKind } from './part';
 import { bedMeasures, vesselContradictions } from './vesselContradictions';
 
 /** Least depth of soil that still makes a planter rather than a bucket of water, metres. */
@@ -21,13 +21,22 @@ export function contradictions(design: PlanterDesign): Contradiction[] {
   const shape = shapeOf(design.vessel);
   const bed = bedMeasures(design, shape);
   if (bed.length > 0) return bed;
-  return [...heights(design, shape), ...PLACING.flatMap((kind) => ofKind(kind, design, shape))];
+  return [
+    ...heights(design, shape),
+    ...PLACING_ORDER.flatMap((kind) => ofKind(kind, design, shape)),
+  ];
 }
 
-function ofKind<K extends Kind>(kind: K, design: PlanterDesign, shape: Vessel): Contradiction[] {
-  const { asked, contradictions: impossible } = KIND_FACES[kind];
+function ofKind<K extends PartKind>(
+  kind: K,
+  design: PlanterDesign,
+  shape: Vessel,
+): Contradiction[] {
+  const { asked, contradictions: impossible } = PART_DEFINITIONS[kind];
   if (!impossible) return [];
-  return (asked(design) as readonly Asked<K>[]).flatMap((one) => impossible(one, design, shape));
+  return (asked(design) as readonly RequestedPart<K>[]).flatMap((one) =>
+    impossible(one, design, shape),
+  );
 }
 
 const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);

@@ -36,7 +36,7 @@ export function floorOf(design: PlanterDesign, vessel: Vessel, bed: Bed): Outlin
 }
 
 /** The rigid sheet that soil stands on: a platform, or the floor of an upper vessel; null without. */
-export function deckOutline(design: PlanterDesign, vessel: Vessel, bed: Bed): Outline | null {
+export function platformOutlineOf(design: PlanterDesign, vessel: Vessel, bed: Bed): Outline | null {
   const { reservoir } = design;
   if (design.bed) return design.bed.kind === 'nested' ? bed.inside.outlineAt(0) : null;
   if (reservoir.cover !== 'platform') return null;

@@ -21,11 +21,11 @@ export {
   type Planter,
   type Pour,
 } from './assemble';
-export { bitOf, deckOpenings, deckSheet, drilledTo, type Opening } from './platformOpenings';
+export { bitOf, platformOpenings, drilledSheet, drilledTo, type Opening } from './platformOpenings';
 export { cutAcross, PLATFORM_PLAY } from './floor';
 export { FLOOR, GROUND } from './joining';
 export { BEARERS, SHEET_BEARERS } from './joints';
-export { KIND_FACES, nameOf, sizeOf } from './parts';
+export { PART_DEFINITIONS, nameOf, sizeOf } from './parts';
 export { GIVEN_UP_AT } from './parts/column';
 export { radiiOf } from './parts/cup';
 export { archLength, archProfile, riseOf } from './parts/supports/arch';
@@ -52,12 +52,12 @@ export {
   runsOf,
   type Bed,
   type Footprint,
-  type Kind,
+  type PartKind,
   type Joint,
-  type Lot,
-  type Piece,
-  type Size,
-  type Specs,
+  type PartGroup,
+  type Part,
+  type PartSize,
+  type PartSpecs,
 } from './part';
 export {
   keepPlaces,

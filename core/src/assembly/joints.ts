@@ -1,19 +1,28 @@
 import type { Planter } from './assemble';
-import { KIND_FACES, PLACING } from './parts';
-import type { Join, Joint, Kind } from './part';
+import { PART_DEFINITIONS, PLACING_ORDER } from './parts';
+import type { JointsOf, Joint, PartKind } from './part';
 
 /** Kinds that keep the water's room open and bear what lies over it. */
-export const BEARERS: readonly Kind[] = PLACING.filter((kind) => KIND_FACES[kind].bears);
+export const BEARERS: readonly PartKind[] = PLACING_ORDER.filter(
+  (kind) => PART_DEFINITIONS[kind].bears,
+);
 
 /** Those of them that bear a sheet as well as soil. */
-export const SHEET_BEARERS: readonly Kind[] = BEARERS.filter(
-  (kind) => KIND_FACES[kind].bears === 'sheet',
+export const SHEET_BEARERS: readonly PartKind[] = BEARERS.filter(
+  (kind) => PART_DEFINITIONS[kind].bears === 'sheet',
 );
 
 /** All joints of a planter. */
-export function jointsOf({ lots, heights }: Pick<Planter, 'lots' | 'heights'>): Joint[] {
-  const together = { lots, heights, bears: ({ kind }: { kind: Kind }) => KIND_FACES[kind].bears };
-  return lots.flatMap((lot) =>
-    (KIND_FACES[lot.kind].joints as unknown as Join<Kind>)(lot, together),
+export function jointsOf({
+  partGroups,
+  heights,
+}: Pick<Planter, 'partGroups' | 'heights'>): Joint[] {
+  const together = {
+    partGroups,
+    heights,
+    bears: ({ kind }: { kind: PartKind }) => PART_DEFINITIONS[kind].bears,
+  };
+  return partGroups.flatMap((group) =>
+    (PART_DEFINITIONS[group.kind].joints as unknown as JointsOf<PartKind>)(group, together),
   );
 }

@@ -3,17 +3,17 @@ import {
   depthOf,
   FIELDS,
   lipBelowMark,
-  PART_KINDS,
+  SUPPORT_KINDS,
   soilBaseHeight,
   type FieldSpec,
-  type PartKind,
+  type SupportKind,
   type Patch,
   type PlanterDesign,
 } from '../document';
 import { shapeOf, type Vessel } from '../geometry/vessels';
-import { KIND_FACES } from './parts';
+import { PART_DEFINITIONS } from './parts';
 import { leavesWall } from './parts/outlets';
-import type { Asked, Faces } from './part';
+import type { RequestedPart, PartDefinition } from './part';
 import { baseName } from './baseName';
 import { LEAST_SOIL } from './contradictions';
 import type { Planter } from './assemble';
@@ -100,7 +100,7 @@ function baseRange(design: PlanterDesign): { min: number; max: number } {
   const feet = design.wicks.map((wick) => wick.foot + 0.002 - over);
   const shape = shapeOf(design.vessel);
   const parts = reservoir.parts.map((part) => {
-    const { least } = KIND_FACES[part.kind] as Faces<PartKind>;
+    const { least } = PART_DEFINITIONS[part.kind] as PartDefinition<SupportKind>;
     return least?.(part, shape) ?? 0;
   });
   const roof = bed ? depth : depth - soil.freeboard - LEAST_SOIL - over;
@@ -116,7 +116,7 @@ function highestStanding(design: PlanterDesign, from: number, to: number): numbe
   const shape = shapeOf(design.vessel);
   const stands = (top: number): boolean => {
     const raised = { ...design, reservoir: { ...design.reservoir, top } };
-    return PART_KINDS.every((kind) => fits(kind, raised, shape));
+    return SUPPORT_KINDS.every((kind) => fits(kind, raised, shape));
   };
   if (
     shape.bends.every((z) => z <= from || shape.areaAt(z) >= shape.areaAt(from) - 1e-12) ||
@@ -134,9 +134,9 @@ function highestStanding(design: PlanterDesign, from: number, to: number): numbe
 }
 
 /** Whether a kind of part can be as it is asked for. */
-function fits<K extends PartKind>(kind: K, design: PlanterDesign, shape: Vessel): boolean {
-  const faces = KIND_FACES[kind];
-  return (faces.asked(design) as readonly Asked<K>[]).every(
+function fits<K extends SupportKind>(kind: K, design: PlanterDesign, shape: Vessel): boolean {
+  const faces = PART_DEFINITIONS[kind];
+  return (faces.asked(design) as readonly RequestedPart<K>[]).every(
     (one) => (faces.contradictions?.(one, design, shape) ?? []).length === 0,
   );
 }

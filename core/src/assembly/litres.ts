@@ -1,9 +1,9 @@
-import { fillMedium, grainOf, type FillId } from '../catalog';
+import { fillMaterial, grainOf, type FillId } from '../catalog';
 import { airCeiling, dippingNeck, grainsIn, soilBaseHeight, type BedDesign } from '../document';
 import { drainable, mixOf } from '../physics/soil';
 import { grown, stacked } from '../geometry/vessels';
 import { GIVEN_UP_AT } from './parts/column';
-import type { Bed, Site } from './part';
+import type { Bed, PlacementSite } from './part';
 
 /** Litres by height for a planter as it stands: everything in it taken into account. */
 export interface Storage {
@@ -31,10 +31,10 @@ const PLATFORM_OPEN = 0.1;
 const clamp = (x: number, low: number, high: number): number => Math.min(Math.max(x, low), high);
 
 /** The litres of what stands on a site. */
-export function storageOf(site: Omit<Site, 'taken'>): Storage {
-  const { design, vessel, bed, lots } = site;
+export function storageOf(site: Omit<PlacementSite, 'taken'>): Storage {
+  const { design, vessel, bed, partGroups } = site;
   const ceiling = Math.min(airCeiling(design), vessel.depth);
-  const rooms = lots.filter((one) => one.outerBelow(vessel.depth) > 0);
+  const rooms = partGroups.filter((one) => one.outerBelow(vessel.depth) > 0);
   const layers = layersOf(site, ceiling);
 
   const takenBelow = (z: number): number => rooms.reduce((sum, one) => sum + one.outerBelow(z), 0);
@@ -112,12 +112,12 @@ interface Layer {
 }
 
 /** What lies around the parts, from the floor up; open water above the last. */
-function layersOf({ design, top }: Omit<Site, 'taken'>, ceiling: number): Layer[] {
+function layersOf({ design, top }: Omit<PlacementSite, 'taken'>, ceiling: number): Layer[] {
   const layers: Layer[] = [];
   let from = 0;
   for (const { medium, upTo } of design.reservoir.fill) {
     const to = Math.max(upTo * Math.min(top, ceiling), from);
-    const share = drainable(fillMedium(medium, mixOf(design.soil)), GIVEN_UP_AT);
+    const share = drainable(fillMaterial(medium, mixOf(design.soil)), GIVEN_UP_AT);
     layers.push({ from, to, medium, share });
     from = to;
   }
@@ -125,7 +125,7 @@ function layersOf({ design, top }: Omit<Site, 'taken'>, ceiling: number): Layer[
 }
 
 /** Sand and stone that lie on the base, from below. */
-function grainsOf({ design }: Pick<Site, 'design'>): Layer[] {
+function grainsOf({ design }: Pick<PlacementSite, 'design'>): Layer[] {
   const list = grainsIn(design);
   const thick = list.reduce((sum, { thickness }) => sum + thickness, 0);
   let from = soilBaseHeight(design) - thick;
@@ -144,14 +144,14 @@ const GONE_THROUGH: readonly (BedDesign['kind'] | undefined)[] = ['nested', 'nec
 
 /** What tubes and pipes take of the soil between two heights: no more than they reach up. m³ */
 function pipesWithin(
-  { design, bed, lots }: Omit<Site, 'taken'>,
+  { design, bed, partGroups }: Omit<PlacementSite, 'taken'>,
   takenBelow: (z: number) => number,
 ): Storage['pipesInSoil'] {
   if (!bed.separate) return (from, to) => Math.max(takenBelow(to) - takenBelow(from), 0);
   if (!GONE_THROUGH.includes(design.bed?.kind)) return () => 0;
-  const pipes = lots
+  const pipes = partGroups
     .filter(({ kind }) => kind === 'tube' || kind === 'inspection' || kind === 'worm')
-    .flatMap(({ pieces }) => pieces);
+    .flatMap(({ parts }) => parts);
   return (from, to) =>
     pipes.reduce((sum, { foot, from: low, to: high }) => {
       const area = foot.form === 'disc' ? Math.PI * foot.r ** 2 : 0;
@@ -161,7 +161,7 @@ function pipesWithin(
 
 /** Water that stands in the soil up to a height, and above its surface. m³. */
 function soilWater(
-  { design, bed }: Omit<Site, 'taken'>,
+  { design, bed }: Omit<PlacementSite, 'taken'>,
   pipesInSoil: Storage['pipesInSoil'],
 ): (z: number) => number {
   const inMix = drainable(mixOf(design.soil), GIVEN_UP_AT);

@@ -1,13 +1,13 @@
 import { apart, clear, type Circle, type Free, type Rectangle } from '../geometry/packing';
 import { grown, holdsCircle, type Outline } from '../geometry/vessels';
-import type { Lot } from './part';
+import type { PartGroup } from './part';
 import type { Run } from './solid';
 
 /** What takes up room on the floor, so that nothing else is put there. */
 export interface Obstacles extends Free {
   addCircle(circle: Circle): void;
   addBox(box: Rectangle): void;
-  addLot(lot: Lot): void;
+  addLot(group: PartGroup): void;
   /** Whether a rectangle is free that is cut out round what stands upright. */
   boxCut(box: Rectangle): boolean;
   /** A hole through the sheet that bears the soil, with the bridge that is left round it. */
@@ -51,8 +51,8 @@ export function obstacles(from?: Standing): Obstacles {
     },
     addHole: (hole) => holes.push(hole),
     hole: (circle) => holes.every((other) => apart(circle, other)),
-    addLot({ pieces }) {
-      for (const { x, y, foot } of pieces) {
+    addLot({ parts }) {
+      for (const { x, y, foot } of parts) {
         if (foot.form === 'disc') circles.push({ x, y, r: foot.r });
         else if (foot.form === 'ring') rings.push(foot);
         else if (foot.form === 'box') {

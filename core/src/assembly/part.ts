@@ -9,8 +9,8 @@ import type {
   FillTubeDesign,
   LayerDesign,
   OverflowDesign,
-  PartKind,
-  PartOf,
+  SupportKind,
+  SupportOf,
   PlanterDesign,
   ReservoirDesign,
   SpotDesign,
@@ -34,10 +34,10 @@ type Overflow<K extends OverflowDesign['kind']> = Extract<OverflowDesign, { kind
 type BedOf<K extends BedDesign['kind']> = Extract<BedDesign, { kind: K }>;
 
 /** Supports are said in the design as they are, whatever kinds there are of them. */
-type PartSpecs = { [K in PartKind]: PartOf<K> };
+type SupportSpecs = { [K in SupportKind]: SupportOf<K> };
 
 /** What the design says of a thing of each kind. */
-export interface Specs extends PartSpecs {
+export interface PartSpecs extends SupportSpecs {
   vessel: VesselDesign;
   liner: Extract<VesselDesign, { kind: 'frame' }>;
   patch: VesselDesign;
@@ -61,16 +61,16 @@ export interface Specs extends PartSpecs {
   supply: NonNullable<ReservoirDesign['supply']>;
   mulch: PlanterDesign['soil'];
 }
-export type Kind = keyof Specs;
+export type PartKind = keyof PartSpecs;
 
 /** A thing that a design asks for, and which entry of its own list in the design that is. */
-export interface Asked<K extends Kind> {
-  spec: Specs[K];
+export interface RequestedPart<K extends PartKind> {
+  spec: PartSpecs[K];
   index: number;
 }
 
 /** One physical thing in its place; heights in metres above the inside floor. */
-export interface Piece {
+export interface Part {
   readonly id: string;
   readonly x: number;
   readonly y: number;
@@ -93,7 +93,7 @@ export type Footprint =
   | { form: 'none' };
 
 /** The room that things take in the base, and the water they let in again, by height. */
-export interface Room {
+export interface Displacement {
   /** Volume of walls and hollows below height z. m³ */
   outerBelow(z: number): number;
   /** Water to be had in the hollows with water standing at z outside. m³ */
@@ -107,23 +107,23 @@ export interface Room {
 }
 
 /** All things of one entry of the design, as they are placed: of one of these kinds, told by `kind`. */
-export type Lot<K extends Kind = Kind> = { [One in K]: LotOf<One> }[K];
+export type PartGroup<K extends PartKind = PartKind> = { [One in K]: PartGroupOf<One> }[K];
 
-interface LotOf<K extends Kind> extends Room {
+interface PartGroupOf<K extends PartKind> extends Displacement {
   readonly kind: K;
-  readonly spec: Specs[K];
+  readonly spec: PartSpecs[K];
   readonly index: number;
   /** Stable: `kind-index`. */
   readonly id: string;
   /** How many were asked for. */
   readonly wanted: number;
-  readonly pieces: readonly Piece[];
+  readonly parts: readonly Part[];
   /** Height of its top, metres. */
   readonly height: number;
   /** What it weighs, dry and without what is packed into it. Kilograms. */
   readonly mass: number;
   /** The most that fit in the places that are left to it, whatever number was typed. */
-  room(): number;
+  capacity(): number;
 }
 
 /** What holds the soil: the vessel itself, or beds of their own above or inside it. */
@@ -140,7 +140,7 @@ export interface Bed {
 }
 
 /** Where things are placed: what there is, and what stands there already. */
-export interface Site {
+export interface PlacementSite {
   readonly design: PlanterDesign;
   /** The water's own vessel, turned so that the section shows what there is to see. */
   readonly vessel: Vessel;
@@ -148,16 +148,16 @@ export interface Site {
   /** Everything stands inside this. */
   readonly floor: Outline;
   /** The rigid sheet that soil stands on, seen from above; null where there is none. */
-  readonly deck: Outline | null;
+  readonly platformOutline: Outline | null;
   /** Top of the base, metres. */
   readonly top: number;
   readonly taken: Obstacles;
   /** What has been placed so far. */
-  readonly lots: readonly Lot[];
+  readonly partGroups: readonly PartGroup[];
 }
 
-/** The places of a lot in its design. */
-export interface Spots {
+/** The places of a group of parts in its design. */
+export interface ChosenSpots {
   path: Change['path'];
   /** Those that were chosen, or null while they are left to Huerta. */
   chosen: readonly SpotDesign[] | null;
@@ -166,7 +166,7 @@ export interface Spots {
 }
 
 /**
- * How the things of a planter hold together. `a` is the one that is put to `b`; `b` is another lot's id,
+ * How the things of a planter hold together. `a` is the one that is put to `b`; `b` is another group's id,
  * or the ground that all stand on.
  */
 export interface Joint {
@@ -188,17 +188,17 @@ export interface Joint {
 }
 
 /** What the joints of a planter are found by, once all is placed. */
-export interface Together {
-  readonly lots: readonly Lot[];
+export interface JointContext {
+  readonly partGroups: readonly PartGroup[];
   readonly heights: { readonly ceiling: number };
-  /** What a lot that keeps the water's room open bears over it: soil, or a sheet too. */
-  bears(lot: Lot): 'soil' | 'sheet' | undefined;
+  /** What a group of parts that keeps the water's room open bears over it: soil, or a sheet too. */
+  bears(group: PartGroup): 'soil' | 'sheet' | undefined;
 }
 
-export type Join<K extends Kind> = (lot: Lot<K>, together: Together) => Joint[];
+export type JointsOf<K extends PartKind> = (group: PartGroup<K>, together: JointContext) => Joint[];
 
-/** How large the things of a lot are, and how else they could be. */
-export interface Size {
+/** How large the things of a group of parts are, and how else they could be. */
+export interface PartSize {
   /** Fields that are made smaller together, metres. */
   fields: readonly string[];
   /** What is written of them. */
@@ -208,33 +208,33 @@ export interface Size {
 }
 
 /** Everything about one kind of thing. */
-export interface Faces<K extends Kind> {
+export interface PartDefinition<K extends PartKind> {
   /** The entries of a design that ask for it. */
-  asked(design: PlanterDesign): readonly Asked<K>[];
+  asked(design: PlanterDesign): readonly RequestedPart<K>[];
   /** Places what one entry asks for, as far as it fits. */
-  place(asked: Asked<K>, site: Site): Lot<K>;
+  place(asked: RequestedPart<K>, site: PlacementSite): PartGroup<K>;
   /** What it is called, in the plural where there are several. */
-  name(spec: Specs[K], count: number): string;
+  name(spec: PartSpecs[K], count: number): string;
   /** What it rests on, goes through, hangs in, lines or is tied to. */
-  joints: Join<K>;
+  joints: JointsOf<K>;
   /** Whether it keeps the water's room open and bears what lies over it: the soil only, or a sheet too. */
   bears?: 'soil' | 'sheet';
   /** It is placed before tubes and wicks are: they find room beside it, or meet it. */
   placedFirst?: true;
   /** How high the base must be for it at the least, metres; left out where that is all the same. */
-  least?(spec: Specs[K], vessel: Vessel): number;
+  least?(spec: PartSpecs[K], vessel: Vessel): number;
   /** How its top is spoken of where soil lies straight on it, by its name for one and for several. */
   top?(one: string, many: string): string;
   /** Its size, where it can be made smaller for want of room. */
-  size?(spec: Specs[K]): Size;
+  size?(spec: PartSpecs[K]): PartSize;
   /** Where the design keeps the places that were chosen for it by hand; left out where it has none. */
-  spots?(index: number, design: PlanterDesign): Spots | null;
+  spots?(index: number, design: PlanterDesign): ChosenSpots | null;
   /** Measures of it that cannot be. */
-  contradictions?(asked: Asked<K>, design: PlanterDesign, shape: Vessel): Contradiction[];
+  contradictions?(asked: RequestedPart<K>, design: PlanterDesign, shape: Vessel): Contradiction[];
 }
 
 /** Room of what takes none. */
-export const NO_ROOM: Room = {
+export const NO_DISPLACEMENT: Displacement = {
   outerBelow: () => 0,
   waterBelow: () => 0,
   hollowBelow: () => 0,
@@ -242,47 +242,50 @@ export const NO_ROOM: Room = {
   levelInside: (z) => z,
 };
 
-/** A lot with what most have in common filled in. */
-export function lot<K extends Kind>(
+/** A group of parts with what most have in common filled in. */
+export function partGroup<K extends PartKind>(
   kind: K,
-  { spec, index }: Asked<K>,
-  rest: Partial<Omit<LotOf<Kind>, 'kind' | 'spec' | 'index' | 'id'>> = {},
-): Lot<K> {
-  const pieces = rest.pieces ?? [];
+  { spec, index }: RequestedPart<K>,
+  rest: Partial<Omit<PartGroupOf<PartKind>, 'kind' | 'spec' | 'index' | 'id'>> = {},
+): PartGroup<K> {
+  const parts = rest.parts ?? [];
   return {
-    ...NO_ROOM,
+    ...NO_DISPLACEMENT,
     kind,
     spec,
     index,
     id: `${kind}-${index}`,
-    wanted: pieces.length,
+    wanted: parts.length,
     height: 0,
     mass: 0,
-    room: () => pieces.length,
+    capacity: () => parts.length,
     ...rest,
-    pieces,
+    parts,
   };
 }
 
 /** The only entry of a list of one, or none. */
-export const only = <K extends Kind>(spec: Specs[K] | null): Asked<K>[] =>
+export const singleRequest = <K extends PartKind>(spec: PartSpecs[K] | null): RequestedPart<K>[] =>
   spec === null ? [] : [{ spec, index: 0 }];
 
 /** Entries of a list that are of one sort, with their place in it. */
-export function among<T, K extends Kind>(list: readonly T[], is: (one: T) => boolean): Asked<K>[] {
+export function requestsWhere<T, K extends PartKind>(
+  list: readonly T[],
+  is: (one: T) => boolean,
+): RequestedPart<K>[] {
   return list.flatMap((one, index) =>
-    is(one) ? [{ spec: one as unknown as Specs[K], index }] : [],
+    is(one) ? [{ spec: one as unknown as PartSpecs[K], index }] : [],
   );
 }
 
-export const disc = (
+export const discPart = (
   id: string,
   { x, y, r }: Circle,
   from: number,
   to: number,
   body: Solid,
-  bore: Piece['bore'] = null,
-): Piece => ({
+  bore: Part['bore'] = null,
+): Part => ({
   id,
   x,
   y,
@@ -293,21 +296,21 @@ export const disc = (
   bore,
 });
 
-export const boxed = (
+export const boxPart = (
   id: string,
   { x, y, a, b }: Rectangle,
   from: number,
   to: number,
   body: Solid,
-  bore: Piece['bore'] = null,
-): Piece => ({ id, x, y, from, to, foot: { form: 'box', a, b }, body, bore });
+  bore: Part['bore'] = null,
+): Part => ({ id, x, y, from, to, foot: { form: 'box', a, b }, body, bore });
 
-/** The circles of a lot's pieces. */
-export const discsOf = ({ pieces }: Pick<Lot, 'pieces'>): Circle[] =>
-  pieces.flatMap(({ x, y, foot }) =>
+/** The circles of a group of parts's pieces. */
+export const discsOf = ({ parts }: Pick<PartGroup, 'parts'>): Circle[] =>
+  parts.flatMap(({ x, y, foot }) =>
     foot.form === 'disc' || foot.form === 'ring' ? [{ x, y, r: foot.r }] : [],
   );
-export const boxesOf = ({ pieces }: Pick<Lot, 'pieces'>): Rectangle[] =>
-  pieces.flatMap(({ x, y, foot }) => (foot.form === 'box' ? [{ x, y, a: foot.a, b: foot.b }] : []));
-export const runsOf = ({ pieces }: Pick<Lot, 'pieces'>): Run[] =>
-  pieces.flatMap(({ foot }) => (foot.form === 'run' ? [foot.run] : []));
+export const boxesOf = ({ parts }: Pick<PartGroup, 'parts'>): Rectangle[] =>
+  parts.flatMap(({ x, y, foot }) => (foot.form === 'box' ? [{ x, y, a: foot.a, b: foot.b }] : []));
+export const runsOf = ({ parts }: Pick<PartGroup, 'parts'>): Run[] =>
+  parts.flatMap(({ foot }) => (foot.form === 'run' ? [foot.run] : []));

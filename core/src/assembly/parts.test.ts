@@ -1,12 +1,26 @@
 import fc from 'fast-check';
-import { applyPatch, STARTING_POINTS, vesselFrom, type PartDesign, type PartOf } from '../document';
+import {
+  applyPatch,
+  STARTING_POINTS,
+  vesselFrom,
+  type SupportDesign,
+  type SupportOf,
+} from '../document';
 import { pack } from '../geometry/packing';
 import { shapeOf, turned, type Vessel } from '../geometry/vessels';
-import { archProfile, boxesOf, discsOf, KIND_FACES, lengthOf, runsOf, type Lot } from '.';
+import {
+  archProfile,
+  boxesOf,
+  discsOf,
+  PART_DEFINITIONS,
+  lengthOf,
+  runsOf,
+  type PartGroup,
+} from '.';
 import { assemble } from './assemble';
 import { bedOf } from './floor';
 import { obstacles, type Obstacles } from './obstacles';
-import type { Asked } from './part';
+import type { RequestedPart } from './part';
 
 const trough = turned(shapeOf(vesselFrom('trough-270')));
 const barrel = shapeOf(vesselFrom('barrel-half'));
@@ -14,7 +28,7 @@ const box = shapeOf(vesselFrom('box-legs'));
 const PAIL = STARTING_POINTS[0]!.design;
 
 /** One part alone on the floor of a vessel, or among what stands there already. */
-function place<P extends PartDesign>(
+function place<P extends SupportDesign>(
   spec: P,
   vessel: Vessel,
   top = 0.15,
@@ -23,15 +37,19 @@ function place<P extends PartDesign>(
   const design = { ...PAIL, fillTube: null };
   const bed = bedOf(design, vessel);
   const floor = vessel.outlineAt(0);
-  const site = { design, vessel, bed, floor, deck: null, top, taken, lots: [] };
-  const faces = KIND_FACES[spec.kind] as unknown as {
-    place(asked: Asked<P['kind']>, to: typeof site): Lot<P['kind']>;
+  const site = { design, vessel, bed, floor, deck: null, top, taken, partGroups: [] };
+  const faces = PART_DEFINITIONS[spec.kind] as unknown as {
+    place(asked: RequestedPart<P['kind']>, to: typeof site): PartGroup<P['kind']>;
   };
-  const lot = faces.place({ spec, index: 0 } as never, site);
-  return Object.assign(lot, { placed: lot.pieces.length, runs: runsOf(lot), boxes: boxesOf(lot) });
+  const group = faces.place({ spec, index: 0 } as never, site);
+  return Object.assign(group, {
+    placed: group.parts.length,
+    runs: runsOf(group),
+    boxes: boxesOf(group),
+  });
 }
 
-const pipe = (patch: Partial<PartOf<'lying'>> = {}): PartOf<'lying'> => ({
+const pipe = (patch: Partial<SupportOf<'lying'>> = {}): SupportOf<'lying'> => ({
   kind: 'lying',
   lay: 'runs',
   count: 3,
@@ -48,7 +66,7 @@ describe('lying pipes', () => {
     // 560 mm at the floor, 40 mm wider over 460 mm of height: 0.5643 m at the height of the middle.
     expect(place(pipe({ count: 9 }), trough)).toMatchObject({ wanted: 9, placed: 5 });
     expect(place(pipe({ count: 9, diameter: 0.15 }), trough).placed).toBe(3);
-    expect(place(pipe({ count: 9 }), trough).room()).toBe(5);
+    expect(place(pipe({ count: 9 }), trough).capacity()).toBe(5);
   });
 
   test('take out their walls and give back their bore, as circles by the metre', () => {
@@ -114,7 +132,7 @@ describe('an arch', () => {
   });
 
   test('that is shut keeps its room dry', () => {
-    const arch: PartOf<'arch'> = {
+    const arch: SupportOf<'arch'> = {
       kind: 'arch',
       width: 0.4,
       wall: 0.004,
@@ -130,7 +148,7 @@ describe('an arch', () => {
 });
 
 describe('crates', () => {
-  const crate: PartOf<'crates'> = {
+  const crate: SupportOf<'crates'> = {
     kind: 'crates',
     what: 'crate',
     count: 6,
@@ -180,24 +198,24 @@ describe('crates', () => {
 
   test('give way to pipes that lie there, and there is room between two', () => {
     const floor = obstacles();
-    floor.addLot(place(pipe({ count: 1 }), tank) as unknown as Lot);
+    floor.addLot(place(pipe({ count: 1 }), tank) as unknown as PartGroup);
     const beside = place({ ...crate, count: 20 }, tank, 0.15, floor);
     for (const { x, a } of beside.boxes)
       expect(Math.abs(x) - a).toBeGreaterThanOrEqual(0.05 - 1e-9);
     const bed = turned(shapeOf({ ...vesselFrom('bed-medium'), length: 1.8 } as never));
     const two = obstacles();
-    two.addLot(place(pipe({ count: 2, diameter: 0.065 }), bed) as unknown as Lot);
+    two.addLot(place(pipe({ count: 2, diameter: 0.065 }), bed) as unknown as PartGroup);
     expect(place({ ...crate, length: 0.56, width: 0.36, count: 1 }, bed, 0.15, two).placed).toBe(1);
   });
 
   test('room does not change with the number that is typed', () => {
-    const rooms = [1, 3, 6, 40].map((count) => place({ ...crate, count }, tank).room());
+    const rooms = [1, 3, 6, 40].map((count) => place({ ...crate, count }, tank).capacity());
     expect(new Set(rooms).size).toBe(1);
   });
 });
 
 test('bricks hold no water, whatever their vents', () => {
-  const bricks: PartOf<'standing'> = {
+  const bricks: SupportOf<'standing'> = {
     kind: 'standing',
     what: 'brick',
     count: 4,
@@ -210,17 +228,17 @@ test('bricks hold no water, whatever their vents', () => {
 });
 
 test('a ring in a wider one catches no air twice, whichever of them is named first', () => {
-  const ringOf = (diameter: number): PartOf<'ring'> => ({
+  const ringOf = (diameter: number): SupportOf<'ring'> => ({
     kind: 'ring',
     cutEnd: false,
     diameter,
     wall: 0.003,
     vents: 'foot',
   });
-  const caught = (...parts: PartOf<'ring'>[]) => {
+  const caught = (...parts: SupportOf<'ring'>[]) => {
     const blank = STARTING_POINTS.find(({ id }) => id === 'blank')!.design;
     const planter = assemble({ ...blank, reservoir: { ...blank.reservoir, parts } });
-    expect(planter.of('ring').every(({ pieces }) => pieces.length === 1)).toBe(true);
+    expect(planter.of('ring').every(({ parts }) => parts.length === 1)).toBe(true);
     const { storage, heights } = planter;
     return [storage.volumeBelow(heights.brim), storage.caughtAir(heights.brim)] as const;
   };
@@ -235,7 +253,7 @@ test('a ring in a wider one catches no air twice, whichever of them is named fir
 });
 
 test('a ring that something stands across is not placed, and says so by its count', () => {
-  const ring: PartOf<'ring'> = {
+  const ring: SupportOf<'ring'> = {
     kind: 'ring',
     cutEnd: false,
     diameter: 0.3,
@@ -250,7 +268,7 @@ test('a ring that something stands across is not placed, and says so by its coun
 
 test('a closed ring holds what stands in it once', () => {
   const floor = obstacles();
-  const ring: PartOf<'ring'> = {
+  const ring: SupportOf<'ring'> = {
     kind: 'ring',
     cutEnd: false,
     diameter: 0.3,
@@ -262,7 +280,7 @@ test('a closed ring holds what stands in it once', () => {
 });
 
 test('a panel cut from a round wall rises as its chord lets it', () => {
-  const own: PartOf<'arch'> = {
+  const own: SupportOf<'arch'> = {
     kind: 'arch',
     width: 0.44,
     wall: 0.004,
@@ -276,7 +294,7 @@ test('a panel cut from a round wall rises as its chord lets it', () => {
 describe('where things stand', () => {
   const planter = (id: string) =>
     assemble(STARTING_POINTS.find((point) => point.id === id)!.design);
-  const tubeOf = (id: string) => planter(id).of('tube')[0]!.pieces[0]!;
+  const tubeOf = (id: string) => planter(id).of('tube')[0]!.parts[0]!;
 
   test('the tube by how it meets the pipe, else on the floor', () => {
     // An X in the crown lets it down to the pipe's own wall; a tee carries it on the crown.
@@ -286,9 +304,9 @@ describe('where things stand', () => {
   });
 
   test('the tube’s hole keeps a bridge to the edge of the platform', () => {
-    const { deck, design } = planter('cloth-pail');
+    const { platformOutline, design } = planter('cloth-pail');
     const { x } = tubeOf('cloth-pail');
-    expect(deck!.a - x - design.fillTube!.hole / 2).toBeGreaterThanOrEqual(0.008 - 1e-9);
+    expect(platformOutline!.a - x - design.fillTube!.hole / 2).toBeGreaterThanOrEqual(0.008 - 1e-9);
   });
 
   test('columns go to the corners first', () => {
@@ -303,21 +321,21 @@ describe('where things stand', () => {
     ['pot-tub', 9],
     ['cut-barrel', 33],
   ])('%s has room for at least %d', (id, least) => {
-    const [lot] = planter(id).of('standing');
-    expect(lot!.room()).toBeGreaterThanOrEqual(least);
+    const [group] = planter(id).of('standing');
+    expect(group!.capacity()).toBeGreaterThanOrEqual(least);
   });
 
   test('nine tubs stand round the cup, and eight beside the tube: nine would need more than a whole turn', () => {
-    const { design, deck, of } = planter('cup-pail');
+    const { design, platformOutline, of } = planter('cup-pail');
     const room = (fillTube: typeof design.fillTube) =>
       assemble({ ...design, fillTube })
         .of('standing')[0]!
-        .room();
+        .capacity();
     expect([room(null), room(design.fillTube)]).toEqual([9, 8]);
     // At the wall, a tub beside a tub and a tub beside the tube, which keeps its hole’s bridge to the edge.
     const tub = discsOf(of('standing')[0]!)[0]!;
     const wall = assemble(design).floor.a - tub.r;
-    const tube = { at: deck!.a - 0.008 - design.fillTube!.hole / 2, r: 0.016 };
+    const tube = { at: platformOutline!.a - 0.008 - design.fillTube!.hole / 2, r: 0.016 };
     const turn = (p: number, q: number, apart: number) =>
       Math.acos((p * p + q * q - apart * apart) / (2 * p * q));
     const between = turn(wall, wall, 2 * tub.r);
@@ -329,11 +347,11 @@ describe('where things stand', () => {
   // What there is said to be room for stands when it is asked for, whatever number was typed before.
   test.each(['bottle-pail', 'pot-tub', 'cut-barrel'])('as many as %s has room for stand', (id) => {
     const before = planter(id);
-    const [lot] = before.of('standing');
-    const room = lot!.room();
-    const path = ['reservoir', 'parts', lot!.index, 'count'];
+    const [group] = before.of('standing');
+    const room = group!.capacity();
+    const path = ['reservoir', 'parts', group!.index, 'count'];
     const after = assemble(applyPatch(before.design, [{ path, value: room }]));
-    expect(after.of('standing')[0]!.pieces).toHaveLength(room);
-    expect(after.of('standing')[0]!.room()).toBe(room);
+    expect(after.of('standing')[0]!.parts).toHaveLength(room);
+    expect(after.of('standing')[0]!.capacity()).toBe(room);
   });
 });

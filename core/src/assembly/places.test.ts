@@ -47,7 +47,7 @@ test('a cup that is put onto another is left out and counted nowhere', () => {
   expect(cups).toHaveLength(2);
   const design = applyPatch(planter.design, moveTo(planter, cups[0]!.id, cups[1]!));
   const { assessment, planter: moved } = evaluate(design);
-  expect(moved.of('cup')[0]!.pieces).toHaveLength(1);
+  expect(moved.of('cup')[0]!.parts).toHaveLength(1);
   expect(assessment.findings.map(({ id }) => id)).toContain('places-cup-0');
   expect(assessment.findings.map(({ id }) => id)).not.toContain('wicks-crowded-0');
 });
@@ -56,10 +56,10 @@ test('things kept where they stand stand there to the last one, however tight th
   fc.assert(
     fc.property(anyDesign, (design) => {
       const planter = assemble(design);
-      for (const lot of planter.lots) {
-        const kept = assemble(applyPatch(design, keepPlaces(planter, lot)));
-        const now = kept.lots.find(({ id }) => id === lot.id)!;
-        expect([lot.id, now.pieces.length]).toEqual([lot.id, lot.pieces.length]);
+      for (const group of planter.partGroups) {
+        const kept = assemble(applyPatch(design, keepPlaces(planter, group)));
+        const now = kept.partGroups.find(({ id }) => id === group.id)!;
+        expect([group.id, now.parts.length]).toEqual([group.id, group.parts.length]);
       }
     }),
     { numRuns: 40, endOnFailure: true },
@@ -97,8 +97,8 @@ test('anything of any design can be moved anywhere, and the document stays whole
       if (!place.onWall) {
         expect([now.x, now.y]).toEqual([expect.closeTo(x, 3), expect.closeTo(y, 3)]);
         if (!now.stands) {
-          const lot = place.id.replace(/-\d+$/, '');
-          expect(after.assessment.findings.map(({ id }) => id)).toContain(`places-${lot}`);
+          const group = place.id.replace(/-\d+$/, '');
+          expect(after.assessment.findings.map(({ id }) => id)).toContain(`places-${group}`);
         }
       }
     }),

@@ -1,16 +1,16 @@
 import { cropIn, type Patch, type Planted, type SpotDesign } from '../document';
 import type { Planter } from './assemble';
 import { standsOn } from '../physics/crop';
-import { KIND_FACES, nameOf } from './parts';
+import { PART_DEFINITIONS, nameOf } from './parts';
 import { movePlant, plantingPlan } from './plants';
-import type { Lot, Spots } from './part';
+import type { PartGroup, ChosenSpots } from './part';
 
 /** Something that can be moved in the plan by hand. Metres, from the middle of the floor. */
 export interface Place {
-  /** Stable: `lot-number`. */
+  /** Stable: `group-number`. */
   id: string;
-  /** The lot that it is of, by its id. */
-  lot: string;
+  /** The group of parts that it is of, by its id. */
+  group: string;
   name: string;
   /** Which of several it is, from 1; null where there is one only. */
   number: number | null;
@@ -34,7 +34,10 @@ const mm = (metres: number): number => Math.round(metres * 1e4) / 1e4;
 
 /** All that can be moved in the plan: what stands on the floor or in the sheet, and the overflow. */
 export function placesOf(planter: Planter): Place[] {
-  return [...planter.lots.flatMap((lot) => placesOfLot(planter, lot)), ...overflowOf(planter)];
+  return [
+    ...planter.partGroups.flatMap((group) => placesOfLot(planter, group)),
+    ...overflowOf(planter),
+  ];
 }
 
 /** Stems are taken hold of by a disc of at most this, metres. */
@@ -56,7 +59,7 @@ export function plantPlacesOf(planter: Planter, day?: number): (Place & { of: nu
     return {
       id: `planting-${of}-${number}`,
       of,
-      lot: `planting-${of}`,
+      group: `planting-${of}`,
       name: cropIn(planted).name,
       number: planted.count > 1 ? number + 1 : null,
       ...{ x, y, a, b: a, stands, byHand },
@@ -76,25 +79,25 @@ function plantTo(planter: Planter, id: string, to: SpotDesign): Patch | null {
 }
 
 /** Where a kind keeps the places that were chosen for it, or null where it has none. */
-function spotsOf({ design }: Pick<Planter, 'design'>, lot: Lot): Spots | null {
-  return KIND_FACES[lot.kind].spots?.(lot.index, design) ?? null;
+function spotsOf({ design }: Pick<Planter, 'design'>, group: PartGroup): ChosenSpots | null {
+  return PART_DEFINITIONS[group.kind].spots?.(group.index, design) ?? null;
 }
 
-/** Where the pieces of a lot stand, so far as one can be moved without the others. */
+/** Where the pieces of a group of parts stand, so far as one can be moved without the others. */
 type Stood = Pick<Place, 'x' | 'y' | 'a' | 'b' | 'box'>;
-const standing = (lot: Lot): Stood[] =>
-  lot.pieces.flatMap(({ x, y, foot }): Stood[] => {
+const standing = (group: PartGroup): Stood[] =>
+  group.parts.flatMap(({ x, y, foot }): Stood[] => {
     if (foot.form === 'disc') return [{ x, y, a: foot.r, b: foot.r, box: false }];
     return foot.form === 'box' ? [{ x, y, a: foot.a, b: foot.b, box: true }] : [];
   });
 
-/** What can be moved of one lot. */
-export function placesOfLot(planter: Pick<Planter, 'design'>, lot: Lot): Place[] {
-  const spots = spotsOf(planter, lot);
+/** What can be moved of one group of parts. */
+export function placesOfLot(planter: Pick<Planter, 'design'>, group: PartGroup): Place[] {
+  const spots = spotsOf(planter, group);
   if (!spots) return [];
-  const stand = standing(lot);
+  const stand = standing(group);
   const like = stand[0] ?? { a: 0.02, b: 0.02, box: false };
-  const chosen = spots.chosen?.slice(0, spots.many ? lot.wanted : 1) ?? [];
+  const chosen = spots.chosen?.slice(0, spots.many ? group.wanted : 1) ?? [];
   const there = (spot: SpotDesign) =>
     stand.find(({ x, y }) => Math.hypot(x - spot.x, y - spot.y) < NEAR);
   // What was put by hand is listed where it was put; the rest stands where Huerta found room.
@@ -111,27 +114,27 @@ export function placesOfLot(planter: Pick<Planter, 'design'>, lot: Lot): Place[]
   ];
   return all.map((one, i) => ({
     ...one,
-    id: `${lot.id}-${i}`,
-    lot: lot.id,
-    name: nameOf(lot, 1),
+    id: `${group.id}-${i}`,
+    group: group.id,
+    name: nameOf(group, 1),
     number: all.length > 1 ? i + 1 : null,
     onWall: false,
   }));
 }
 
-function overflowOf({ design, lots }: Planter): Place[] {
+function overflowOf({ design, partGroups }: Planter): Place[] {
   const { overflow } = design;
   if (!overflow || overflow.kind === 'rim') return [];
-  const pieces = lots.find(({ kind }) => kind === overflow.kind)?.pieces ?? [];
+  const parts = partGroups.find(({ kind }) => kind === overflow.kind)?.parts ?? [];
   // Some holes side by side are moved by their middle, rows by their first.
-  const moved = overflow.kind === 'rows' ? pieces.slice(0, 1) : pieces;
+  const moved = overflow.kind === 'rows' ? parts.slice(0, 1) : parts;
   if (moved.length === 0) return [];
   const mean = (of: (piece: { x: number; y: number }) => number): number =>
     moved.reduce((sum, piece) => sum + of(piece), 0) / moved.length;
   return [
     {
       id: 'overflow',
-      lot: `${overflow.kind}-0`,
+      group: `${overflow.kind}-0`,
       name: overflow.kind === 'rows' ? 'first air hole' : 'overflow',
       number: null,
       x: mean(({ x }) => x),
@@ -167,10 +170,10 @@ export function moveTo(planter: Planter, id: string, to: SpotDesign): Patch {
   }
   const plant = plantTo(planter, id, to);
   if (plant) return plant;
-  for (const lot of planter.lots) {
-    const places = placesOfLot(planter, lot);
+  for (const group of planter.partGroups) {
+    const places = placesOfLot(planter, group);
     const at = places.findIndex((place) => place.id === id);
-    const spots = at < 0 ? null : spotsOf(planter, lot);
+    const spots = at < 0 ? null : spotsOf(planter, group);
     if (!spots) continue;
     const put = places.map(({ x, y }, i) => (i === at ? { x: mm(to.x), y: mm(to.y) } : { x, y }));
     return [{ path: spots.path, value: spots.many ? put : put[at] }];
@@ -189,10 +192,10 @@ export function moveBy(planter: Planter, id: string, dx: number, dy: number): Pa
   return [{ path: ['overflow', 'bearing'], value: halfTurn(turned) }];
 }
 
-/** What keeps the things of a lot where they stand now, to be moved one by one. */
-export function keepPlaces(planter: Pick<Planter, 'design'>, lot: Lot): Patch {
-  const spots = spotsOf(planter, lot);
-  const put = placesOfLot(planter, lot).map(({ x, y }) => ({ x, y }));
+/** What keeps the things of a group of parts where they stand now, to be moved one by one. */
+export function keepPlaces(planter: Pick<Planter, 'design'>, group: PartGroup): Patch {
+  const spots = spotsOf(planter, group);
+  const put = placesOfLot(planter, group).map(({ x, y }) => ({ x, y }));
   return spots && put.length > 0 ? [{ path: spots.path, value: spots.many ? put : put[0] }] : [];
 }
 
@@ -201,7 +204,9 @@ export function leavePlaces(planter: Planter, id: string): Patch {
   if (id === 'overflow') return [{ path: ['overflow', 'bearing'], value: 0 }];
   const plant = plantPlacesOf(planter).find((one) => one.id === id);
   if (plant) return [{ path: ['planting', 'crops', plant.of, 'places'], value: null }];
-  const lot = planter.lots.find((one) => placesOfLot(planter, one).some((p) => p.id === id));
-  const spots = lot && spotsOf(planter, lot);
+  const group = planter.partGroups.find((one) =>
+    placesOfLot(planter, one).some((p) => p.id === id),
+  );
+  const spots = group && spotsOf(planter, group);
   return spots ? [{ path: spots.path, value: null }] : [];
 }

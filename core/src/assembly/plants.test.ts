@@ -15,7 +15,7 @@ function keepsClear(planter: Planter): void {
   const { crops } = planter.design.planting;
   const { places } = plantingPlan(planter);
   const surface = planter.bed.inside.outlineAt(planter.heights.surface - planter.bed.floor);
-  const tubes = planter.lots
+  const tubes = planter.partGroups
     .filter(({ kind }) => kind === 'tube' || kind === 'inspection' || kind === 'worm')
     .flatMap(discsOf);
   for (const [i, one] of places.entries()) {

@@ -33,7 +33,7 @@ export interface PlantingPlan {
 const FROM_EDGE = 0.03;
 const FROM_TUBE = 0.015;
 
-type Surface = Pick<Planter, 'design' | 'bed' | 'heights' | 'lots'>;
+type Surface = Pick<Planter, 'design' | 'bed' | 'heights' | 'partGroups'>;
 
 /** What the plan hangs on, beside the plantings themselves: to the tenth of a millimetre. */
 const keyOf = (outline: Outline, tubes: readonly Circle[], { bed }: Surface): string =>
@@ -53,7 +53,7 @@ const KEPT = 6;
 export function plantingPlan(planter: Surface): PlantingPlan {
   const { crops } = planter.design.planting;
   const outline = planter.bed.inside.outlineAt(planter.heights.surface - planter.bed.floor);
-  const tubes = planter.lots
+  const tubes = planter.partGroups
     .filter(({ kind }) => kind === 'tube' || kind === 'inspection' || kind === 'worm')
     .flatMap(discsOf);
   const key = keyOf(outline, tubes, planter);

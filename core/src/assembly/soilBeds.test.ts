@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { evaluate } from '../assessment';
-import { MEDIA, MEDIUM_IDS, mediumOf } from '../catalog';
+import { MIXES, MIX_IDS, catalogMix } from '../catalog';
 import { applyPatch, STARTING_POINTS, type PlanterDesign } from '../document';
 import { runSeason } from '../simulation/season';
 import { anyDesign } from '../testing/designs';
@@ -43,7 +43,7 @@ test('dry weight of two mixes is that of their volumes at their densities', () =
   );
   const byHand = bed.inside.volumeBetween(heights.surface - 0.08, heights.surface) - pipes;
   expect(upper.volume).toBeCloseTo(byHand, 9);
-  const denser = mediumOf('ground-soil').dryDensity - mediumOf(design.soil.medium).dryDensity;
+  const denser = catalogMix('ground-soil').dryDensity - catalogMix(design.soil.medium).dryDensity;
   expect(two.assessment.figures.weight.dry - one.assessment.figures.weight.dry).toBeCloseTo(
     byHand * denser,
     6,
@@ -54,7 +54,7 @@ test('the sheet of any design with two mixes names both, and they add up', () =>
   fc.assert(
     fc.property(
       anyDesign,
-      fc.constantFrom(...MEDIUM_IDS),
+      fc.constantFrom(...MIX_IDS),
       fc.double({ min: 0.02, max: 0.3, noNaN: true }),
       (any, medium, depth) => {
         const design = withUpper(any, medium, depth);
@@ -114,7 +114,7 @@ test('water crosses the seam: a season over two mixes keeps its balance, and eac
   const last = run.moisture.slice(-30);
   const seam = soilBeds(planter).find(({ part }) => part === 'upper')!.from;
   run.heights.forEach((z, i) => {
-    const mix = z > seam ? MEDIA['ground-soil'] : MEDIA[design.soil.medium];
+    const mix = z > seam ? MIXES['ground-soil'] : MIXES[design.soil.medium];
     expect(last[i]!).toBeLessThanOrEqual(mix.thetaS + 1e-3);
     expect(last[i]!).toBeGreaterThanOrEqual(mix.thetaR);
   });

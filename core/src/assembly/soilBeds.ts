@@ -1,4 +1,4 @@
-import { mediumOf, type Medium } from '../catalog';
+import { catalogMix, type GrowingMix } from '../catalog';
 import { dippingNeck } from '../document';
 import { mixOf } from '../physics/soil';
 import type { Planter } from './assemble';
@@ -6,7 +6,7 @@ import type { Planter } from './assemble';
 /** Growing mix of one sort in its place in the beds. Heights in metres above the inside floor, settled. */
 export interface SoilBed {
   part: 'lower' | 'upper';
-  mix: Medium;
+  mix: GrowingMix;
   from: number;
   to: number;
   /** m³, of all beds together, without the pipes that go through it. */
@@ -24,13 +24,13 @@ export function soilBeds(
   const { upper } = design.soil;
   const base = heights.base - dippingNeck(design);
   const seam = upper ? Math.max(heights.surface - upper.depth, base) : heights.surface;
-  const body = (part: SoilBed['part'], mix: Medium, from: number, to: number): SoilBed => {
+  const body = (part: SoilBed['part'], mix: GrowingMix, from: number, to: number): SoilBed => {
     const whole = bed.places.length * bed.inside.volumeBetween(from - bed.floor, to - bed.floor);
     return { part, mix, from, to, volume: Math.max(whole - storage.pipesInSoil(from, to), 0) };
   };
   return [
     ...(seam > base + 1e-9 ? [body('lower', mixOf(design.soil), base, seam)] : []),
-    ...(upper ? [body('upper', mediumOf(upper.medium), seam, heights.surface)] : []),
+    ...(upper ? [body('upper', catalogMix(upper.medium), seam, heights.surface)] : []),
   ];
 }
 

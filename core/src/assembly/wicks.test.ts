@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { AGGREGATES, MEDIA } from '../catalog';
+import { AGGREGATES, MIXES } from '../catalog';
 import { applyPatch, STARTING_POINTS, type Patch } from '../document';
 import { conductivity } from '../physics/soil';
 import { columnFlux } from '../physics/wick';
@@ -23,7 +23,7 @@ describe('what fills the base as a wick', () => {
     expect(between!.lastDrop).toBe(0);
     // The narrowest place from the water up: at the level itself, where the pail is narrowest.
     const area = planter.storage.fillAreaAt(0.105);
-    const flux = columnFlux(MEDIA['coir-perlite'], 0.12 - 0.105, BASE_SUCTION);
+    const flux = columnFlux(MIXES['coir-perlite'], 0.12 - 0.105, BASE_SUCTION);
     expect(between!.deliveryAt(0.105) / (area * flux)).toBeCloseTo(1, 1);
   });
 
@@ -47,7 +47,7 @@ describe('what fills the base as a wick', () => {
     const planter = planterOf('trough-pipes');
     const [shoulders] = planter.wicks;
     const area = (z: number) => planter.storage.fillAreaAt(z);
-    const medium = MEDIA['compost-mix'];
+    const medium = MIXES['compost-mix'];
     const from = 0.04;
     const flow = shoulders!.deliveryAt(from);
     // More than the narrowest place for the whole lift, less than the widest.
@@ -77,9 +77,9 @@ describe('what fills the base as a wick', () => {
 
   test('a finer mix lifts higher, a coarser one brings more over a short way', () => {
     const sand = columnFlux(AGGREGATES['coarse-sand'], 0.03, BASE_SUCTION);
-    const mix = columnFlux(MEDIA['coir-perlite'], 0.03, BASE_SUCTION);
+    const mix = columnFlux(MIXES['coir-perlite'], 0.03, BASE_SUCTION);
     const farSand = columnFlux(AGGREGATES['coarse-sand'], 0.3, BASE_SUCTION);
-    const farMix = columnFlux(MEDIA['compost-mix'], 0.3, BASE_SUCTION);
+    const farMix = columnFlux(MIXES['compost-mix'], 0.3, BASE_SUCTION);
     expect(sand).toBeGreaterThan(mix);
     expect(farMix).toBeGreaterThan(farSand);
   });
@@ -96,7 +96,7 @@ describe('columns and bags', () => {
       planterOf('tank-crates', one(['wicks', 0, 'medium'], medium)).wicks[0]!;
     expect(columns('coarse-sand').lastDrop).toBeCloseTo(0.15 - 0.135, 12);
     expect(columns('pea-gravel').lastDrop).toBeCloseTo(0.15 - 0.012, 12);
-    expect(columns('mix').reach).toBe(MEDIA['coir-perlite'].reach);
+    expect(columns('mix').reach).toBe(MIXES['coir-perlite'].reach);
   });
 
   test('twice the columns bring twice as much', () => {

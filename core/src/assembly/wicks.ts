@@ -1,4 +1,4 @@
-import { CLOTHS, fillMedium, grainOf, type Matter } from '../catalog';
+import { CLOTHS, fillMaterial, grainOf, type HydraulicMaterial } from '../catalog';
 import {
   airCeiling,
   baseStyle,
@@ -20,7 +20,7 @@ import {
 import { radiiOf } from './parts/cup';
 import type { Storage } from './litres';
 import { clothSection } from './openings';
-import type { Lot, Site } from './part';
+import type { PartGroup, PlacementSite } from './part';
 
 /** One capillary bridge from the water to the soil. Heights in metres above the inside floor. */
 export interface Wick {
@@ -60,7 +60,7 @@ export const BASE_SUCTION = 0.75;
 /** Least lift that a column is credited with, metres: the soil base is never quite in the water. */
 const LEAST_LIFT = 0.005;
 
-type Placed = Omit<Site, 'taken'>;
+type Placed = Omit<PlacementSite, 'taken'>;
 
 /** All wicks that stand: those that were put in and have room, and what fills the base up to the soil. */
 export function resolveWicks(site: Placed, storage: Storage): Wick[] {
@@ -71,8 +71,8 @@ export function resolveWicks(site: Placed, storage: Storage): Wick[] {
       : style === 'fill'
         ? [baseFill(site, storage)]
         : neckMix(site);
-  const own = site.lots.flatMap((one): Wick[] => {
-    if (one.pieces.length === 0) return [];
+  const own = site.partGroups.flatMap((one): Wick[] => {
+    if (one.parts.length === 0) return [];
     if (one.kind === 'cloth') return [clothWick(one, site)];
     if (one.kind === 'cup') return [cupWick(one, site)];
     if (one.kind === 'column') return [columnWick(one, site)];
@@ -88,9 +88,9 @@ export function totalDelivery(wicks: readonly Wick[], level: number): number {
 }
 
 /** Share of what was asked for that has found room. */
-const placedShare = ({ pieces, wanted }: Lot): number => pieces.length / Math.max(wanted, 1);
+const placedShare = ({ parts, wanted }: PartGroup): number => parts.length / Math.max(wanted, 1);
 
-function clothWick(one: Lot<'cloth'>, { design }: Placed): Wick {
+function clothWick(one: PartGroup<'cloth'>, { design }: Placed): Wick {
   const wick: ClothWickDesign = one.spec;
   const top = soilBaseHeight(design);
   const cloth = CLOTHS[wick.material];
@@ -119,11 +119,11 @@ function clothWick(one: Lot<'cloth'>, { design }: Placed): Wick {
 }
 
 /** Cups that are packed with the mix, narrower below where they taper. */
-function cupWick(one: Lot<'cup'>, { design }: Placed): Wick {
+function cupWick(one: PartGroup<'cup'>, { design }: Placed): Wick {
   const top = soilBaseHeight(design);
   const { foot } = one.spec;
   const [r0, r1] = radiiOf(one.spec, top);
-  const n = one.pieces.length;
+  const n = one.parts.length;
   const areaAt = (z: number): number => {
     const t = Math.min(Math.max((z - foot) / Math.max(top - foot, 1e-9), 0), 1);
     return n * Math.PI * (r0 + (r1 - r0) * t) ** 2;
@@ -135,10 +135,10 @@ function cupWick(one: Lot<'cup'>, { design }: Placed): Wick {
     : passageOf('cup', one.index, foot, [{ from: foot, to: top, medium }], areaAt);
 }
 
-function columnWick(one: Lot<'column'>, { design }: Placed): Wick {
-  const { spec, index, pieces } = one;
-  const medium = fillMedium(spec.medium, mixOf(design.soil));
-  const area = pieces.length * (Math.PI / 4) * spec.diameter ** 2;
+function columnWick(one: PartGroup<'column'>, { design }: Placed): Wick {
+  const { spec, index, parts } = one;
+  const medium = fillMaterial(spec.medium, mixOf(design.soil));
+  const area = parts.length * (Math.PI / 4) * spec.diameter ** 2;
   return columnOf('column', index, spec.foot, soilBaseHeight(design), medium, area);
 }
 
@@ -148,7 +148,7 @@ function columnOf(
   index: number,
   foot: number,
   top: number,
-  medium: Matter,
+  medium: HydraulicMaterial,
   area: number,
 ): Wick {
   return {
@@ -275,7 +275,7 @@ function baseFill({ design }: Placed, storage: Storage): Wick {
   const mix = mixOf(design.soil);
   let from = 0;
   const beds: RiserBed[] = design.reservoir.fill.map(({ medium, upTo }) => {
-    const bed = { from, to: upTo * ceiling, medium: fillMedium(medium, mix) };
+    const bed = { from, to: upTo * ceiling, medium: fillMaterial(medium, mix) };
     from = bed.to;
     return bed;
   });

@@ -1,5 +1,5 @@
 import type { FillId } from '../catalog';
-import { radiiOf, soilBeds, type Lot, type Planter } from '../assembly';
+import { radiiOf, soilBeds, type PartGroup, type Planter } from '../assembly';
 
 /** Amounts of growing mix by where it lies. */
 
@@ -11,12 +11,12 @@ export const soilInBeds = (planter: Planter): number =>
 export const upperInBeds = (planter: Planter): number =>
   soilBeds(planter).reduce((sum, { part, volume }) => sum + (part === 'upper' ? volume : 0), 0);
 
-/** What is packed into the cups or columns of a lot up to the soil's base: its medium, m³, and m² at a height. */
+/** What is packed into the cups or columns of a group of parts up to the soil's base: its medium, m³, and m² at a height. */
 export function packedIn(
-  one: Lot,
+  one: PartGroup,
   base: number,
 ): { medium: FillId; volume: number; areaAt(z: number): number } | null {
-  const count = one.pieces.length;
+  const count = one.parts.length;
   if (one.kind === 'cup') {
     const [r0, r1] = radiiOf(one.spec, base);
     const tall = Math.max(base - one.spec.foot, 0);

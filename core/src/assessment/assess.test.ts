@@ -8,7 +8,7 @@ import {
 } from '../document';
 import { tell } from '../units';
 import { anyDesign } from '../testing/designs';
-import { assess, evaluate, rank, type Autonomy } from '.';
+import { assess, evaluate, rank, type DaysOfWater } from '.';
 import { figuresOf } from './figures';
 import { assemble } from '../assembly';
 
@@ -47,7 +47,7 @@ describe('figures', () => {
     expect(figures.duty).toBeLessThan(1);
     // What comes up until plants go short.
     expect(figures.usable).toBeLessThan(0.2 * figures.gross);
-    const whole = ({ days, reserve }: Autonomy): number => days + reserve;
+    const whole = ({ days, reserve }: DaysOfWater): number => days + reserve;
     const sound = evaluate(start('cloth-pail')).assessment.figures;
     expect(whole(figures.lastsHot)).toBeLessThan(whole(sound.lastsHot));
   });

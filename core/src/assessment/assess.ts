@@ -2,8 +2,8 @@ import type { PlanterDesign } from '../document';
 import { q, say, type Message } from '../units';
 import { assemble, type Planter } from '../assembly';
 import { figuresOf, type Figures } from './figures';
-import { rank, type Draft, type Finding, type Remedy, type Room } from './finding';
-import { draft, judge } from './remedyCheck';
+import { rank, type Draft, type Finding, type Remedy, type BenchPanel } from './finding';
+import { draftFindings, checkRemedy } from './remedyCheck';
 
 /** Figures and findings of a planter. */
 export interface Assessment {
@@ -12,7 +12,7 @@ export interface Assessment {
   findings: Finding[];
 }
 
-const ROOMS: readonly Room[] = ['vessel', 'water', 'wick', 'tube', 'soil'];
+const ROOMS: readonly BenchPanel[] = ['vessel', 'water', 'wick', 'tube', 'soil'];
 
 /** How many remedies a finding offers at the most; a note, which is only good to know, offers one. */
 const MOST_REMEDIES = 2;
@@ -23,7 +23,7 @@ const MOST_REMEDIES = 2;
  */
 export function assess(planter: Planter): Assessment {
   const figures = figuresOf(planter);
-  const drafts = draft({ design: planter.design, planter, figures });
+  const drafts = draftFindings({ design: planter.design, planter, figures });
   const findings = drafts.map(({ propose, ...rest }): Finding => {
     const mending = propose && once(() => tried(planter.design, rest, drafts, propose()));
     return {
@@ -43,7 +43,7 @@ function once<T>(work: () => T): () => T {
 }
 
 function worstFirst(a: Finding, b: Finding): number {
-  return rank(a.severity) - rank(b.severity) || ROOMS.indexOf(a.room) - ROOMS.indexOf(b.room);
+  return rank(a.severity) - rank(b.severity) || ROOMS.indexOf(a.panel) - ROOMS.indexOf(b.panel);
 }
 
 /**
@@ -60,7 +60,7 @@ function tried(
   const now = once(() => figuresOf(assemble(design)));
   for (const remedy of proposals) {
     if (good.length >= (finding.severity === 'note' ? 1 : MOST_REMEDIES)) break;
-    const after = judge(design, remedy.patch);
+    const after = checkRemedy(design, remedy.patch);
     if (!after || !mends(finding, before, after.drafts)) continue;
     good.push({ ...remedy, label: say`${remedy.label}${price(now(), after.figures)}` });
   }

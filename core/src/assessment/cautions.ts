@@ -1,5 +1,5 @@
 import type { PlanterDesign } from '../document';
-import type { Room } from './finding';
+import type { BenchPanel } from './finding';
 
 /** A short caution shown next to the step where its hazard stands. */
 export interface Caution {
@@ -40,10 +40,10 @@ export type CautionId = keyof typeof TEXTS;
 export const caution = (id: CautionId): Caution => ({ id, text: TEXTS[id] });
 
 /** The cautions for one room of the bench. They do not replace local codes or licensed practice. */
-export function cautionsFor(room: Room, design: PlanterDesign): Caution[] {
+export function cautionsFor(room: BenchPanel, design: PlanterDesign): Caution[] {
   const when = (holds: boolean, ...ids: CautionId[]): CautionId[] => (holds ? ids : []);
   const { vessel, reservoir, place, wicks } = design;
-  const ids: Record<Room, CautionId[]> = {
+  const ids: Record<BenchPanel, CautionId[]> = {
     vessel: [...when(vessel.material === 'metal', 'edges'), 'contents', 'weight'],
     water: [
       'cutting',

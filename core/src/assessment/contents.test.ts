@@ -1,7 +1,7 @@
 import fc from 'fast-check';
-import { AGGREGATES, grainOf, PIPES, mediumOf, type Matter } from '../catalog';
+import { AGGREGATES, grainOf, PIPES, catalogMix, type HydraulicMaterial } from '../catalog';
 import { dippingNeck, STARTING_POINTS, type PlanterDesign } from '../document';
-import { assemble, type Lot, type Planter } from '../assembly';
+import { assemble, type PartGroup, type Planter } from '../assembly';
 import { drainable, mixOf, waterContent } from '../physics/soil';
 import { anyDesign } from '../testing/designs';
 import { holds } from '../geometry/vessels';
@@ -12,7 +12,7 @@ import { figuresOf } from './figures';
  * each is asked what is there, one by one. Shares no formula of a volume with the figures.
  */
 
-type Piece = Lot['pieces'][number];
+type Piece = PartGroup['parts'][number];
 
 /** Additive recurrence of three directions (Roberts 2018), even in space and always the same. */
 const STEPS = [0.8191725133961645, 0.6710436067037893, 0.5497004779019703] as const;
@@ -22,7 +22,9 @@ const GIVEN_UP = 0.5;
 
 /** What is at a point: wall or air, open water where water stands, or something loose. */
 type At =
-  'none' | { open: number } | { matter: Matter; part: 'mix' | 'upper' | 'stone'; share?: number };
+  | 'none'
+  | { open: number }
+  | { matter: HydraulicMaterial; part: 'mix' | 'upper' | 'stone'; share?: number };
 
 const UPRIGHT: readonly string[] = ['tube', 'inspection', 'worm'];
 const BEDS: readonly string[] = [
@@ -38,27 +40,27 @@ const BEDS: readonly string[] = [
 
 /** What a point can be asked of a planter. */
 function asker(planter: Planter): (x: number, y: number, z: number) => At {
-  const { design, vessel, bed, heights, lots } = planter;
+  const { design, vessel, bed, heights, partGroups } = planter;
   const mix = mixOf(design.soil);
   const { upper, freeboard } = design.soil;
   const dips = dippingNeck(design);
   const base = heights.base - dips;
   const surface = heights.rim - freeboard;
   const seam = upper ? Math.max(surface - upper.depth, base) : surface;
-  const sticks = lots.filter((lot) => lot.kind === 'sticks');
+  const sticks = partGroups.filter((group) => group.kind === 'sticks');
   const left = sticks.reduce(
     (share, { spec }) =>
       share * (1 - Math.min(((Math.PI / 4) * spec.diameter) / spec.spacing, 0.95)),
     1,
   );
   const wooded = sticks[0]?.height ?? 0;
-  const things = lots
+  const things = partGroups
     .filter(({ kind }) => !BEDS.includes(kind))
-    .flatMap((lot) => lot.pieces.map((piece): [Lot, Piece] => [lot, piece]));
-  const inBore = (lot: Lot, share: number): At => {
-    if (lot.kind === 'cup') return { matter: mix, part: 'mix' };
-    if (lot.kind !== 'column') return { open: share };
-    const { medium } = lot.spec;
+    .flatMap((group) => group.parts.map((piece): [PartGroup, Piece] => [group, piece]));
+  const inBore = (group: PartGroup, share: number): At => {
+    if (group.kind === 'cup') return { matter: mix, part: 'mix' };
+    if (group.kind !== 'column') return { open: share };
+    const { medium } = group.spec;
     return medium === 'mix'
       ? { matter: mix, part: 'mix' }
       : { matter: AGGREGATES[medium], part: 'stone' };
@@ -67,23 +69,23 @@ function asker(planter: Planter): (x: number, y: number, z: number) => At {
     z > surface
       ? 'none'
       : z > seam && upper
-        ? { matter: mediumOf(upper.medium), part: 'upper' }
+        ? { matter: catalogMix(upper.medium), part: 'upper' }
         : { matter: mix, part: 'mix' };
   return (x, y, z) => {
-    for (const [lot, piece] of things) {
+    for (const [group, piece] of things) {
       const { body, bore } = piece;
-      if (UPRIGHT.includes(lot.kind) && piece.foot.form === 'disc') {
+      if (UPRIGHT.includes(group.kind) && piece.foot.form === 'disc') {
         // Some go on above the water's vessel, where nothing asks for their bodies.
         const away = Math.hypot(x - piece.x, y - piece.y);
         if (z < piece.from || z > piece.to || away > piece.foot.r) continue;
         const thick =
-          lot.kind === 'tube'
-            ? (PIPES[lot.spec.pipe].outside - PIPES[lot.spec.pipe].inside) / 2
+          group.kind === 'tube'
+            ? (PIPES[group.spec.pipe].outside - PIPES[group.spec.pipe].inside) / 2
             : 0.003;
         return away <= piece.foot.r - thick ? { open: 1 } : 'none';
       }
       if (!body?.holds(x, y, z)) continue;
-      return bore?.solid.holds(x, y, z) ? inBore(lot, bore.share) : 'none';
+      return bore?.solid.holds(x, y, z) ? inBore(group, bore.share) : 'none';
     }
     if (bed.separate) {
       for (const place of bed.places) {
@@ -99,8 +101,9 @@ function asker(planter: Planter): (x: number, y: number, z: number) => At {
     if (!bed.separate && z > heights.base) return soilAt(z);
     if (z > heights.ceiling) {
       if (bed.separate) return { open: 1 };
-      const grain = lots.find(
-        (lot) => lot.kind === 'layer' && lot.pieces.some(({ from, to }) => z > from && z <= to),
+      const grain = partGroups.find(
+        (group) =>
+          group.kind === 'layer' && group.parts.some(({ from, to }) => z > from && z <= to),
       );
       const what = grain?.kind === 'layer' ? grainOf(grain.spec.what) : null;
       return what ? { matter: what, part: 'stone' } : 'none';
@@ -136,7 +139,7 @@ function counted(planter: Planter, points: number) {
   const top = Math.max(heights.rim, heights.waterRim);
   const split = Math.min(Math.max(heights.brim, 0.005), top / 2);
   const ask = asker(planter);
-  const known = new Map<Matter, { had: number; hangs: Map<number, number> }>();
+  const known = new Map<HydraulicMaterial, { had: number; hangs: Map<number, number> }>();
   let [free, mass, mix, stone] = [0, 0, 0, 0];
   for (let i = 1; i <= points; i += 1) {
     const x = (2 * ((i * STEPS[0]) % 1) - 1) * a;
@@ -215,13 +218,13 @@ test.each(STARTING_POINTS.map((point) => [point.title, point] as const))(
 );
 
 /** Whether nothing stands where a pail or bag stands: there is no telling then what is there. */
-function clearOfBeds({ bed, lots, heights }: Planter): boolean {
+function clearOfBeds({ bed, partGroups, heights }: Planter): boolean {
   if (!bed.separate || bed.places.length === 0) return bed.places.length > 0;
   const reach = bed.inside.halfAt(bed.inside.depth) + bed.wall;
   const wide = Math.max(reach, bed.inside.halfAt(0) + bed.wall);
-  return lots
+  return partGroups
     .filter(({ kind }) => !BEDS.includes(kind))
-    .flatMap(({ pieces }) => pieces)
+    .flatMap(({ parts }) => parts)
     .filter(({ to }) => to > bed.floor - bed.wall || to > heights.base)
     .every(
       ({ x, y, foot }) =>

@@ -3,7 +3,7 @@ import { applyPatch, STARTING_POINTS, type Patch } from '../document';
 import { assemble, freeWaterBelow, rootWays, type Planter } from '../assembly';
 import { anyDesign } from '../testing/designs';
 import {
-  autonomyOf,
+  daysOfWaterOf,
   broughtAt,
   cautiousDays,
   descentOf,
@@ -17,7 +17,7 @@ const litresADay = (litres: number) => litres / 1000 / DAY;
 const planterOf = (id: string, patch: Patch = []) =>
   assemble(applyPatch(STARTING_POINTS.find((point) => point.id === id)!.design, patch));
 const lasts = (planter: Planter, litres: number, reserve: number) =>
-  autonomyOf(descentOf(planter, rootWays(planter)), litresADay(litres), reserve);
+  daysOfWaterOf(descentOf(planter, rootWays(planter)), litresADay(litres), reserve);
 
 test('without thirst it lasts for ever, without water and soil not at all', () => {
   const planter = planterOf('cloth-pail');
@@ -148,7 +148,7 @@ describe('a wick that brings more of everything', () => {
   ): number => {
     const demand = litresADay(1);
     const brings = shape.map((share) => share * duty * demand);
-    return autonomyOf({ ...descent, brings, full: duty * demand }, demand, reserve).used;
+    return daysOfWaterOf({ ...descent, brings, full: duty * demand }, demand, reserve).used;
   };
 
   test('makes no less of the water usable, however little it had to spare', () => {

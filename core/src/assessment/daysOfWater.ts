@@ -50,7 +50,7 @@ export function daysToSay(days: number): number | null {
 }
 
 /** How long a full planter lasts with the same day over and over. */
-export interface Autonomy {
+export interface DaysOfWater {
   /** Until it reads low, days: from one filling to the next. */
   days: number;
   /** Until plants go short, days: the soil’s easily available water used up too. */
@@ -158,7 +158,12 @@ function pullOf({ wicks, heights }: Planter): number {
  *
  * @param demand m³/s; @param reserve that the soil gives, m³; @param open what dries up besides, m³/s
  */
-export function autonomyOf(descent: Descent, demand: number, reserve: number, open = 0): Autonomy {
+export function daysOfWaterOf(
+  descent: Descent,
+  demand: number,
+  reserve: number,
+  open = 0,
+): DaysOfWater {
   const { levels, volumes, brings, supply, full } = descent;
   const brim = levels[0] as number;
   if (demand <= 0)
@@ -167,7 +172,7 @@ export function autonomyOf(descent: Descent, demand: number, reserve: number, op
     const short = reserve / demand / DAY;
     return { days: 0, short, reserve: short, level: brim, used: 0 };
   }
-  const told = (used: number, until: number, level: number): Autonomy => {
+  const told = (used: number, until: number, level: number): DaysOfWater => {
     const days = used / (demand + open) / DAY;
     const short = Math.max(until / DAY, days);
     return { days, short, reserve: short - days, level, used };

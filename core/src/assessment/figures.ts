@@ -1,4 +1,4 @@
-import { demandOn, type Demand } from '../physics/climate';
+import { waterDemandOn, type WaterDemand } from '../physics/climate';
 import { deepest, growthOn } from '../physics/crop';
 import { airCeiling, baseStyle, invertOf, type PlanterDesign } from '../document';
 import {
@@ -9,18 +9,18 @@ import {
   surfaceArea,
   rootsDownAfter,
   rootWays,
-  type Lot,
+  type PartGroup,
   type Planter,
 } from '../assembly';
 import { climb, outletOf } from '../physics/overflow';
 import { bagsFor, looseVolume } from '../physics/soil';
 import { holds, type Outline } from '../geometry/vessels';
 import {
-  autonomyOf,
+  daysOfWaterOf,
   descentOf,
   soilReserve,
   supplyOf,
-  type Autonomy,
+  type DaysOfWater,
   byWicksAlone,
   type Descent,
 } from './daysOfWater';
@@ -56,14 +56,14 @@ export interface Figures {
   /** Stone, sand and chip, by kind. */
   aggregates: Amount[];
   /** What leaves the planter on a day, m³/s. */
-  mild: Demand;
-  hot: Demand;
+  mild: WaterDemand;
+  hot: WaterDemand;
   /** What comes up from a full reservoir, m³/s, and that over a hot day's demand. */
   delivery: number;
   duty: number;
   /** Grown plants, with roots that are down where they have a way. */
-  lastsMild: Autonomy;
-  lastsHot: Autonomy;
+  lastsMild: DaysOfWater;
+  lastsHot: DaysOfWater;
   /** How it is until roots are down at the water; null where they have no way there. */
   beforeRoots: BeforeRoots | null;
   weight: Weight;
@@ -98,14 +98,14 @@ export function figuresOf(planter: Planter): Figures {
   const soilVolume = settledSoil(planter);
   const surface = surfaceArea(planter);
   const tray = openWater(planter);
-  const mild = demandOn(design, place.etMild, surface, tray);
-  const hot = demandOn(design, place.etHot, surface, tray);
+  const mild = waterDemandOn(design, place.etMild, surface, tray);
+  const hot = waterDemandOn(design, place.etHot, surface, tray);
   const standing = freeWaterBelow(planter, heights.brim);
   const supply = supplyOf(planter);
   const descent = descentOf(planter, rootWays(planter));
   const delivery = descent.full;
-  const lasts = ({ total, open }: Demand): Autonomy =>
-    autonomyOf(descent, total, soilReserve(planter, total, delivery), open);
+  const lasts = ({ total, open }: WaterDemand): DaysOfWater =>
+    daysOfWaterOf(descent, total, soilReserve(planter, total, delivery), open);
   const lastsHot = lasts(hot);
   const upper = upperInBeds(planter);
   const upperLoose = looseVolume(upper, design.soil.settlement);
@@ -158,9 +158,15 @@ function beforeRootsOf(planter: Planter, rooted: Descent): BeforeRoots | null {
   const { design } = planter;
   const growth = growthOn(design.planting, days);
   const { etHot } = design.place;
-  const { total, open } = demandOn(design, etHot, surfaceArea(planter), openWater(planter), growth);
+  const { total, open } = waterDemandOn(
+    design,
+    etHot,
+    surfaceArea(planter),
+    openWater(planter),
+    growth,
+  );
   const descent = byWicksAlone(planter, rooted);
-  const { used } = autonomyOf(descent, total, soilReserve(planter, total, descent.full), open);
+  const { used } = daysOfWaterOf(descent, total, soilReserve(planter, total, descent.full), open);
   return { days, usable: used, delivery: descent.full };
 }
 
@@ -178,7 +184,7 @@ export function runsOver({ design, heights }: Planter, climb: number): boolean {
 /** Mix in place after settling: in the beds, in cups and columns, and where it fills the base. m³. */
 function settledSoil(planter: Planter): number {
   const { design, heights, storage } = planter;
-  const inWicks = planter.lots.reduce((sum, one) => {
+  const inWicks = planter.partGroups.reduce((sum, one) => {
     const packed = packedIn(one, heights.base);
     return packed?.medium === 'mix' ? sum + packed.volume : sum;
   }, 0);
@@ -190,7 +196,7 @@ function settledSoil(planter: Planter): number {
 }
 
 /** What bears a platform or fabric: supports, and what is packed full and stands on the floor. */
-const BEARING: readonly Lot['kind'][] = [...SHEET_BEARERS, 'cup', 'column'];
+const BEARING: readonly PartGroup['kind'][] = [...SHEET_BEARERS, 'cup', 'column'];
 
 /** Places of the base that are looked at for what bears them, each way. */
 const LOOKS = 22;
@@ -199,13 +205,13 @@ const LOOKS = 22;
  * The widest stretch of platform or fabric with nothing under it, metres: twice the farthest that any
  * place of it is from what bears it. 0 where fill, crates or sticks bear the soil everywhere.
  */
-function widestSpan({ design, vessel, heights, deck, lots }: Planter): number {
+function widestSpan({ design, vessel, heights, platformOutline, partGroups }: Planter): number {
   if (design.bed || baseStyle(design) !== 'gap') return 0;
-  const bearing = lots.filter(
-    ({ kind, pieces }) => BEARING.includes(kind) && pieces.some(({ from }) => from <= 1e-6),
+  const bearing = partGroups.filter(
+    ({ kind, parts }) => BEARING.includes(kind) && parts.some(({ from }) => from <= 1e-6),
   );
-  if (bearing.some(({ pieces }) => pieces.some(({ foot }) => foot.form === 'none'))) return 0;
-  const outline = deck ?? vessel.outlineAt(Math.min(heights.ceiling, vessel.depth));
+  if (bearing.some(({ parts }) => parts.some(({ foot }) => foot.form === 'none'))) return 0;
+  const outline = platformOutline ?? vessel.outlineAt(Math.min(heights.ceiling, vessel.depth));
   const from = distances(bearing);
   let farthest = 0;
   for (let i = 0; i <= LOOKS; i += 1) {
@@ -219,15 +225,15 @@ function widestSpan({ design, vessel, heights, deck, lots }: Planter): number {
 }
 
 /** How far a place is from the nearest thing that bears; from the middle where nothing does. Metres. */
-function distances(bearing: readonly Lot[]) {
-  const discs = bearing.flatMap(({ pieces }) =>
-    pieces.flatMap(({ x, y, foot }) => (foot.form === 'disc' ? [{ x, y, r: foot.r }] : [])),
+function distances(bearing: readonly PartGroup[]) {
+  const discs = bearing.flatMap(({ parts }) =>
+    parts.flatMap(({ x, y, foot }) => (foot.form === 'disc' ? [{ x, y, r: foot.r }] : [])),
   );
-  const rings = bearing.flatMap(({ pieces }) =>
-    pieces.flatMap(({ foot }) => (foot.form === 'ring' ? [foot] : [])),
+  const rings = bearing.flatMap(({ parts }) =>
+    parts.flatMap(({ foot }) => (foot.form === 'ring' ? [foot] : [])),
   );
-  const boxes = bearing.flatMap(({ pieces }) =>
-    pieces.flatMap(({ x, y, foot }) => (foot.form === 'box' ? [{ x, y, ...foot }] : [])),
+  const boxes = bearing.flatMap(({ parts }) =>
+    parts.flatMap(({ x, y, foot }) => (foot.form === 'box' ? [{ x, y, ...foot }] : [])),
   );
   const none = bearing.length === 0;
   return (x: number, y: number, { a, b }: Outline): number => {

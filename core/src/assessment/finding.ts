@@ -14,7 +14,7 @@ export const SEVERITIES: readonly Severity[] = ['danger', 'fault', 'watch', 'not
 export const rank = (severity: Severity): number => SEVERITIES.indexOf(severity);
 
 /** The rooms of the bench, in the order of the work. */
-export type Room = 'vessel' | 'water' | 'wick' | 'tube' | 'soil';
+export type BenchPanel = 'vessel' | 'water' | 'wick' | 'tube' | 'soil';
 
 /** A change that mends a finding, as data, so that applying it is one action and one undo step. */
 export interface Remedy {
@@ -27,7 +27,7 @@ export interface Finding {
   /** Stable name of the check, with the wick's index where it is about one wick. */
   id: string;
   severity: Severity;
-  room: Room;
+  panel: BenchPanel;
   /** What is wrong and why it matters, with its numbers. */
   text: Message;
   /** Ways to mend it that have been tried on this very design, at the first look; may be empty. */
@@ -35,7 +35,7 @@ export interface Finding {
 }
 
 /** What a check looks at. */
-export interface Bench {
+export interface RuleInput {
   design: PlanterDesign;
   planter: Planter;
   figures: Figures;
@@ -47,4 +47,4 @@ export interface Draft extends Omit<Finding, 'remedies'> {
 }
 
 /** One check. */
-export type Rule = (bench: Bench) => Draft[];
+export type Rule = (bench: RuleInput) => Draft[];

@@ -1,10 +1,10 @@
 export { assess, evaluate, type Assessment } from './assess';
 export {
-  bringsNoFault,
+  addsNoFault,
   faultsOf,
-  judge,
+  checkRemedy,
   settled,
-  type Judgement,
+  type RemedyCheck,
   type Settled,
 } from './remedyCheck';
 export {
@@ -18,18 +18,25 @@ export {
 } from './figures';
 export { partName } from './words';
 export { shimsOf, type Tilt } from './level';
-export { broughtAt, cautiousDays, daysToSay, type Autonomy } from './daysOfWater';
+export { broughtAt, cautiousDays, daysToSay, type DaysOfWater } from './daysOfWater';
 export { type Amount, type Weight } from './weight';
-export { SEVERITIES, rank, type Finding, type Remedy, type Room, type Severity } from './finding';
+export {
+  SEVERITIES,
+  rank,
+  type Finding,
+  type Remedy,
+  type BenchPanel,
+  type Severity,
+} from './finding';
 export { caution, cautionsFor, type Caution, type CautionId } from './cautions';
 export {
-  follows,
-  outcomeOf,
-  schoolsFor,
-  type Outcome,
-  type Question,
-  type School,
+  followsPractice,
+  practiceOutcome,
+  practicesFor,
+  type PracticeOutcome,
+  type PracticeQuestion,
+  type Practice,
 } from './practices';
 export { propose, tradeCurve, type Proposal, type TradePoint, type Wish } from './trade';
 export { AMPLE, reported, reportOf, SHOWN, type ReportId, type ReportRow } from './report';
-export { overflowCarries } from './overflowCapacity';
+export { overflowCapacity } from './overflowCapacity';

@@ -7,7 +7,7 @@ import { outletFlow, outletOf } from '../physics/overflow';
  *
  * @returns null where it has none, or where water stands in the soil anyway
  */
-export function overflowCarries({ design, heights, vessel }: Planter): number | null {
+export function overflowCapacity({ design, heights, vessel }: Planter): number | null {
   const { overflow } = design;
   if (!overflow || heights.invert === null || heights.invert > heights.ceiling) return null;
   if (baseStyle(design) === 'bag') return null;

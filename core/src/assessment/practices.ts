@@ -9,12 +9,12 @@ import {
 } from '../document';
 import { changeBase, type Planter } from '../assembly';
 import type { Message } from '../units';
-import { rank, SEVERITIES, type Room, type Severity } from './finding';
+import { rank, SEVERITIES, type BenchPanel, type Severity } from './finding';
 import { settled } from './remedyCheck';
 import { downToMm, gapToKeep, moveBase, moveLip, set } from './patches';
 
 /** One way of answering a question on which practitioners differ. */
-export interface School {
+export interface Practice {
   id: string;
   name: string;
   /** What those say who do it so. */
@@ -24,15 +24,15 @@ export interface School {
 }
 
 /** A question on which practitioners differ, at the room where it is decided. */
-export interface Question {
+export interface PracticeQuestion {
   id: string;
-  room: Room;
+  room: BenchPanel;
   title: string;
-  schools: School[];
+  schools: Practice[];
 }
 
 /** What a school comes to on this very design. */
-export interface Outcome {
+export interface PracticeOutcome {
   usable: number;
   stranded: number;
   days: number;
@@ -49,7 +49,7 @@ export interface Outcome {
 }
 
 /** The disputed questions that this design can answer either way, in the order of the work. */
-export function schoolsFor(planter: Planter): Question[] {
+export function practicesFor(planter: Planter): PracticeQuestion[] {
   return [
     reservoirShare(planter),
     voidOrStone(planter),
@@ -61,11 +61,13 @@ export function schoolsFor(planter: Planter): Question[] {
     separator(planter),
     fillTube(planter),
     feed(planter),
-  ].filter((question): question is Question => question !== null && question.schools.length > 1);
+  ].filter(
+    (question): question is PracticeQuestion => question !== null && question.schools.length > 1,
+  );
 }
 
 /** Works a school out on a design; null where its measures cannot be. */
-export function outcomeOf(design: PlanterDesign, school: School): Outcome | null {
+export function practiceOutcome(design: PlanterDesign, school: Practice): PracticeOutcome | null {
   const done = settled(design, school.patch);
   if (!done) return null;
   const { figures, drafts } = done.after;
@@ -83,14 +85,19 @@ export function outcomeOf(design: PlanterDesign, school: School): Outcome | null
   };
 }
 
-const question = (id: string, room: Room, title: string, schools: School[]): Question => ({
+const question = (
+  id: string,
+  room: BenchPanel,
+  title: string,
+  schools: Practice[],
+): PracticeQuestion => ({
   id,
   room,
   title,
   schools,
 });
 
-function reservoirShare({ design, heights }: Planter): Question | null {
+function reservoirShare({ design, heights }: Planter): PracticeQuestion | null {
   if (design.bed) return null;
   const gap = gapToKeep(design);
   const at = (share: number): Patch => moveBase(design, downToMm(heights.rim * share + gap), gap);
@@ -118,7 +125,7 @@ function reservoirShare({ design, heights }: Planter): Question | null {
   ]);
 }
 
-function voidOrStone({ design }: Planter): Question | null {
+function voidOrStone({ design }: Planter): PracticeQuestion | null {
   if (design.bed || design.vessel.kind === 'lying') return null;
   const column = {
     kind: 'column' as const,
@@ -158,7 +165,7 @@ function voidOrStone({ design }: Planter): Question | null {
 /** Wall that is left between a hole and the base above it, metres. */
 const UNDER_BASE = 0.002;
 
-function gapOrContact({ design, heights }: Planter): Question | null {
+function gapOrContact({ design, heights }: Planter): PracticeQuestion | null {
   if (!design.overflow || design.overflow.kind === 'rim' || baseStyle(design) === 'bag')
     return null;
   const at = (gap: number): Patch => moveLip(design, heights.ceiling - gap);
@@ -179,7 +186,7 @@ function gapOrContact({ design, heights }: Planter): Question | null {
   ]);
 }
 
-function overflowCount({ design }: Planter): Question | null {
+function overflowCount({ design }: Planter): PracticeQuestion | null {
   const { overflow } = design;
   if (!overflow || overflow.kind !== 'hole') return null;
   return question('holes', 'water', 'One overflow, or several?', [
@@ -198,7 +205,7 @@ function overflowCount({ design }: Planter): Question | null {
   ]);
 }
 
-function rain({ design }: Planter): Question | null {
+function rain({ design }: Planter): PracticeQuestion | null {
   if (design.place.rain === 'indoors') return null;
   return question('rain', 'water', 'Open to the rain, or covered?', [
     {
@@ -216,7 +223,7 @@ function rain({ design }: Planter): Question | null {
   ]);
 }
 
-function bottleOverflow({ design, heights }: Planter): Question | null {
+function bottleOverflow({ design, heights }: Planter): PracticeQuestion | null {
   if (design.bed?.kind !== 'neck' || design.place.rain !== 'indoors') return null;
   const centre = Math.max(downToMm(heights.ceiling - 0.008), 0.004);
   return question('bottle', 'water', 'A hole in a bottle indoors?', [
@@ -244,7 +251,7 @@ function bottleOverflow({ design, heights }: Planter): Question | null {
   ]);
 }
 
-function wickMaterial({ design }: Planter): Question | null {
+function wickMaterial({ design }: Planter): PracticeQuestion | null {
   const i = design.wicks.findIndex((wick) => wick.kind === 'cloth');
   const now = design.wicks[i];
   if (now?.kind !== 'cloth') return null;
@@ -285,7 +292,7 @@ function wickMaterial({ design }: Planter): Question | null {
   );
 }
 
-function separator({ design }: Planter): Question | null {
+function separator({ design }: Planter): PracticeQuestion | null {
   if (design.bed?.kind === 'bag' || design.bed?.kind === 'neck') return null;
   const grains = design.layers.filter(({ what }) => grainOf(what) !== null);
   // Cloth goes under sand where that would fall through; straw and nothing leave the sand as it is.
@@ -320,7 +327,7 @@ function separator({ design }: Planter): Question | null {
   ]);
 }
 
-function fillTube({ design, heights }: Planter): Question | null {
+function fillTube({ design, heights }: Planter): PracticeQuestion | null {
   if (design.bed?.kind === 'bag' || design.reservoir.supply) return null;
   return question('tube', 'tube', 'A fill tube, or water from the top?', [
     {
@@ -338,7 +345,7 @@ function fillTube({ design, heights }: Planter): Question | null {
   ]);
 }
 
-function feed({ design }: Planter): Question | null {
+function feed({ design }: Planter): PracticeQuestion | null {
   if (design.bed?.kind === 'neck') return null;
   const to = (kind: string, dose: number): Patch => [
     set(['soil', 'feed'], kind),
@@ -380,7 +387,10 @@ function feed({ design }: Planter): Question | null {
 }
 
 /** Whether a design already does as a school says: its patch changes nothing. */
-export function follows(design: PlanterDesign, { patch }: Pick<School, 'patch'>): boolean {
+export function followsPractice(
+  design: PlanterDesign,
+  { patch }: Pick<Practice, 'patch'>,
+): boolean {
   return patch.every(({ path, value }) => {
     const now = path.reduce<unknown>(
       (at, key) => (at as Record<string | number, unknown> | null)?.[key],

@@ -1,9 +1,17 @@
 import fc from 'fast-check';
 import { applyPatch, STARTING_POINTS, type Patch, type PlanterDesign } from '../document';
-import { assemble, BRIDGE, deckOpenings, deckSheet, placesOf } from '../assembly';
+import { assemble, BRIDGE, platformOpenings, drilledSheet, placesOf } from '../assembly';
 import { anyDesign } from '../testing/designs';
 import { holdsCircle } from '../geometry/vessels';
-import { evaluate, faultsOf, outcomeOf, schoolsFor, settled, tradeCurve, type Judgement } from '.';
+import {
+  evaluate,
+  faultsOf,
+  practiceOutcome,
+  practicesFor,
+  settled,
+  tradeCurve,
+  type RemedyCheck,
+} from '.';
 
 /** Nothing that is offered may bring a fault, cut a bridge away or let two things share a place. */
 
@@ -11,10 +19,10 @@ const valueAt = (design: PlanterDesign, path: Patch[number]['path']): unknown =>
   path.reduce<unknown>((at, key) => (at as Record<string | number, unknown> | null)?.[key], design);
 
 /** Holes of the sheet that leave too little between each other or to its edge, by count. */
-function thinBridges({ planter }: Pick<Judgement, 'planter'>): number {
-  const sheet = deckSheet(planter);
+function thinBridges({ planter }: Pick<RemedyCheck, 'planter'>): number {
+  const sheet = drilledSheet(planter);
   if (!sheet) return 0;
-  const spots = deckOpenings(planter).map(({ x, y, least }) => ({ x, y, r: least / 2 }));
+  const spots = platformOpenings(planter).map(({ x, y, least }) => ({ x, y, r: least / 2 }));
   const near = BRIDGE - 1e-6;
   const close = spots.flatMap((a, i) =>
     spots.slice(i + 1).filter((b) => Math.hypot(a.x - b.x, a.y - b.y) < a.r + b.r + near),
@@ -36,7 +44,8 @@ test('every remedy of any design goes where there is room, and leaves a bridge r
           // A remedy of a note may not bring a fault, one of a fault takes at least that away.
           const faults = faultsOf(changed);
           expect([...faults].filter((id) => !before.faults.has(id))).toEqual([]);
-          for (const lot of after.lots) expect(lot.pieces.length).toBeLessThanOrEqual(lot.wanted);
+          for (const group of after.partGroups)
+            expect(group.parts.length).toBeLessThanOrEqual(group.wanted);
         }
       }
     }),
@@ -48,9 +57,9 @@ test.each(STARTING_POINTS.map(({ id, design }) => [id, design] as const))(
   'schools and heights offered for %s bring no fault and do what they say',
   (_id, design) => {
     const before = faultsOf(design);
-    for (const { schools } of schoolsFor(assemble(design))) {
+    for (const { schools } of practicesFor(assemble(design))) {
       for (const school of schools) {
-        const outcome = outcomeOf(design, school);
+        const outcome = practiceOutcome(design, school);
         if (!outcome || outcome.brings) continue;
         const changed = applyPatch(design, outcome.patch);
         expect([...faultsOf(changed)].filter((fault) => !before.has(fault))).toEqual([]);

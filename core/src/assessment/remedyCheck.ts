@@ -8,7 +8,7 @@ import {
 import { assemble, contradictions, type Planter } from '../assembly';
 import type { Message } from '../units';
 import { figuresOf, type Figures } from './figures';
-import { rank, type Bench, type Draft, type Rule } from './finding';
+import { rank, type RuleInput, type Draft, type Rule } from './finding';
 import * as baseRules from './rules/base';
 import * as overflowRules from './rules/overflow';
 import { placesFit } from './rules/places';
@@ -41,12 +41,12 @@ const RULES: readonly Rule[] = [
 ].flatMap((room): Rule[] => Object.values(room));
 
 /** Everything that is found in a design, with remedies that nobody has tried. */
-export function draft(bench: Bench): Draft[] {
+export function draftFindings(bench: RuleInput): Draft[] {
   return RULES.flatMap((rule) => rule(bench));
 }
 
 /** What a design would be after a patch. */
-export interface Judgement {
+export interface RemedyCheck {
   design: PlanterDesign;
   planter: Planter;
   figures: Figures;
@@ -55,7 +55,7 @@ export interface Judgement {
 }
 
 /** Looks at a design as a patch would make it, whole; null where its measures cannot be. */
-export function judge(design: PlanterDesign, patch: Patch): Judgement | null {
+export function checkRemedy(design: PlanterDesign, patch: Patch): RemedyCheck | null {
   const changed = applyPatch(design, patch);
   if (contradictions(changed).length > 0) return null;
   if (!planterDesignSchema.safeParse(changed).success) return null;
@@ -65,7 +65,7 @@ export function judge(design: PlanterDesign, patch: Patch): Judgement | null {
     design: changed,
     planter,
     figures,
-    drafts: draft({ design: changed, planter, figures }),
+    drafts: draftFindings({ design: changed, planter, figures }),
   };
 }
 
@@ -73,10 +73,10 @@ const isFault = ({ severity }: Draft): boolean => rank(severity) <= rank('fault'
 
 /** The faults and dangers of a design, by the ids of their findings. */
 export const faultsOf = (design: PlanterDesign): ReadonlySet<string> =>
-  new Set((judge(design, [])?.drafts ?? []).filter(isFault).map(({ id }) => id));
+  new Set((checkRemedy(design, [])?.drafts ?? []).filter(isFault).map(({ id }) => id));
 
 /** The faults and dangers that are in a judged design and were not there before. */
-export const broughtBy = (after: Judgement, before: ReadonlySet<string>): readonly Draft[] =>
+export const faultsAdded = (after: RemedyCheck, before: ReadonlySet<string>): readonly Draft[] =>
   after.drafts.filter((found) => isFault(found) && !before.has(found.id));
 
 /**
@@ -84,19 +84,19 @@ export const broughtBy = (after: Judgement, before: ReadonlySet<string>): readon
  *
  * @param before the faults of the design as it is, where they are known
  */
-export function bringsNoFault(
+export function addsNoFault(
   design: PlanterDesign,
   patch: Patch,
   before: ReadonlySet<string> = faultsOf(design),
 ): boolean {
-  const after = judge(design, patch);
-  return after !== null && broughtBy(after, before).length === 0;
+  const after = checkRemedy(design, patch);
+  return after !== null && faultsAdded(after, before).length === 0;
 }
 
 /** A change with what it takes beside it to bring no fault. */
 export interface Settled {
   patch: Patch;
-  after: Judgement;
+  after: RemedyCheck;
   /** What is changed beside it, in the words of the remedies. */
   mends: readonly Message[];
   /** The fault that it brings all the same, or null for none. */
@@ -118,17 +118,17 @@ export function settled(
 ): Settled | null {
   const before = faultsOf(design);
   let whole = patch;
-  let after = judge(design, whole);
+  let after = checkRemedy(design, whole);
   if (!after) return null;
   const mends: Message[] = [];
   while (mends.length < MOST_MENDS) {
-    const faults = broughtBy(after, before);
+    const faults = faultsAdded(after, before);
     const better = faults.length > 0 ? mended(design, whole, faults, before, keeps) : null;
     if (!better) break;
     [whole, after] = better;
     mends.push(better[2]);
   }
-  return { patch: whole, after, mends, brings: broughtBy(after, before)[0]?.text ?? null };
+  return { patch: whole, after, mends, brings: faultsAdded(after, before)[0]?.text ?? null };
 }
 
 /** Whether a change goes back on what another sets: it sets the same, or what that is a part of. */
@@ -147,13 +147,13 @@ function mended(
   faults: readonly Draft[],
   before: ReadonlySet<string>,
   keeps: readonly DesignPart[],
-): [Patch, Judgement, Message] | null {
+): [Patch, RemedyCheck, Message] | null {
   for (const { propose } of faults) {
     for (const remedy of propose?.() ?? []) {
       if (undoes(remedy.patch, patch) || touches(remedy.patch, keeps)) continue;
       const whole = [...patch, ...remedy.patch];
-      const after = judge(design, whole);
-      if (after && broughtBy(after, before).length < faults.length)
+      const after = checkRemedy(design, whole);
+      if (after && faultsAdded(after, before).length < faults.length)
         return [whole, after, remedy.label];
     }
   }

@@ -3,7 +3,7 @@ import { STARTING_POINTS } from '../document';
 import { tell } from '../units';
 import { assemble } from '../assembly';
 import { anyDesign } from '../testing/designs';
-import { assess, cautionsFor, type Room } from '.';
+import { assess, cautionsFor, type BenchPanel } from '.';
 
 test('every sentence about any design is whole, in both systems', () => {
   fc.assert(
@@ -44,10 +44,10 @@ test('a finding’s name stands once in a list', () => {
 
 describe('cautions stand where their hazard is', () => {
   const design = STARTING_POINTS[0]!.design;
-  const of = (room: Room, changed = design) =>
+  const of = (room: BenchPanel, changed = design) =>
     cautionsFor(room, changed).map((caution) => caution.id);
 
-  test.each<[Room, string[]]>([
+  test.each<[BenchPanel, string[]]>([
     ['vessel', ['contents', 'weight']],
     ['water', ['cutting', 'drinking']],
     ['tube', ['cutting', 'mosquitoes']],

@@ -2,7 +2,15 @@ import fc from 'fast-check';
 import { applyPatch, planterDesignSchema, STARTING_POINTS } from '../document';
 import { contradictions, assemble } from '../assembly';
 import { anyDesign } from '../testing/designs';
-import { evaluate, follows, outcomeOf, propose, schoolsFor, tradeCurve, type Outcome } from '.';
+import {
+  evaluate,
+  followsPractice,
+  practiceOutcome,
+  propose,
+  practicesFor,
+  tradeCurve,
+  type PracticeOutcome,
+} from '.';
 import { figuresOf } from './figures';
 
 const design = STARTING_POINTS.find(({ id }) => id === 'cup-pail')!.design;
@@ -60,10 +68,10 @@ describe('schools', () => {
   test('every starting point is asked what it can answer, and each answer is worked out', () => {
     const asked = new Set<string>();
     for (const { design: from } of STARTING_POINTS) {
-      for (const { id, schools } of schoolsFor(assemble(from))) {
+      for (const { id, schools } of practicesFor(assemble(from))) {
         asked.add(id);
         expect(schools.length).toBeGreaterThan(1);
-        const outcomes = schools.map((school) => outcomeOf(from, school));
+        const outcomes = schools.map((school) => practiceOutcome(from, school));
         for (const outcome of outcomes) {
           if (outcome) expect(outcome.usable + outcome.stranded).toBeGreaterThan(0);
         }
@@ -86,24 +94,24 @@ describe('schools', () => {
   });
 
   test('following a school is following it', () => {
-    const [share] = schoolsFor(assemble(design));
+    const [share] = practicesFor(assemble(design));
     const quarter = share!.schools[0]!;
-    expect(follows(design, quarter)).toBe(false);
-    expect(follows(applyPatch(design, quarter.patch), quarter)).toBe(true);
+    expect(followsPractice(design, quarter)).toBe(false);
+    expect(followsPractice(applyPatch(design, quarter.patch), quarter)).toBe(true);
   });
 
   test('deep coarse stone strands water until roots are down, and legs of mix bring it up before', () => {
     const bed = STARTING_POINTS.find(({ id }) => id === 'rock-bed')!.design;
-    const voids = schoolsFor(assemble(bed)).find(({ id }) => id === 'voids')!.schools;
-    const bare = outcomeOf(
+    const voids = practicesFor(assemble(bed)).find(({ id }) => id === 'voids')!.schools;
+    const bare = practiceOutcome(
       { ...bed, wicks: [] },
       voids.find(({ id }) => id === 'stone')!,
     )!;
-    const legs = outcomeOf(
+    const legs = practiceOutcome(
       bed,
       voids.find(({ id }) => id === 'stone-leg')!,
     )!;
-    const early = (patch: Outcome['patch']) =>
+    const early = (patch: PracticeOutcome['patch']) =>
       figuresOf(assemble(applyPatch(bed, patch))).beforeRoots!.usable;
     const whole = bare.usable + bare.stranded;
     expect(early([{ path: ['wicks'], value: [] }, ...bare.patch])).toBeLessThan(0.4 * whole);

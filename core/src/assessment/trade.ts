@@ -1,6 +1,6 @@
 import { airCeiling, FIELDS, invertOf, type Patch, type PlanterDesign } from '../document';
 import { LEAST_SOIL, levelsOf, assemble } from '../assembly';
-import { broughtBy, faultsOf, judge } from './remedyCheck';
+import { faultsAdded, faultsOf, checkRemedy } from './remedyCheck';
 import { gapToKeep, moveBase, upToMm } from './patches';
 
 /** One height of the base, with what it gives and what it takes from the roots. */
@@ -32,7 +32,7 @@ export function tradeCurve(design: PlanterDesign, points = 60): TradePoint[] {
   for (let i = 0; i < points; i += 1) {
     const top = range.min + ((range.max - range.min) * i) / (points - 1);
     const patch = moveBase(design, within(top), Math.min(gap, top / 2));
-    const after = judge(design, patch);
+    const after = checkRemedy(design, patch);
     if (!after || after.figures.growingDepth < LEAST_SOIL) continue;
     const { design: moved, figures } = after;
     curve.push({
@@ -42,7 +42,7 @@ export function tradeCurve(design: PlanterDesign, points = 60): TradePoint[] {
       days: figures.lastsHot.days,
       growingDepth: figures.growingDepth,
       weight: figures.weight.full,
-      sound: broughtBy(after, faults).length === 0,
+      sound: faultsAdded(after, faults).length === 0,
       patch,
     });
   }

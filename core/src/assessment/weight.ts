@@ -1,4 +1,4 @@
-import { fillMedium, grainOf, type FillId, type Matter } from '../catalog';
+import { fillMaterial, grainOf, type FillId, type HydraulicMaterial } from '../catalog';
 import { areaOf, grown, standsOver } from '../geometry/vessels';
 import { drainable, meanWaterContent, mixOf } from '../physics/soil';
 import { GIVEN_UP_AT, soilBeds, supplyMass, type Planter } from '../assembly';
@@ -48,9 +48,9 @@ interface Heap {
 }
 
 /** Everything loose that lies below the soil: fills, layers, and what is packed into cups and columns. */
-function heapsOf({ design, vessel, lots, storage, heights }: Planter): Heap[] {
-  return lots.flatMap((one): Heap[] => {
-    const [piece] = one.pieces;
+function heapsOf({ design, vessel, partGroups, storage, heights }: Planter): Heap[] {
+  return partGroups.flatMap((one): Heap[] => {
+    const [piece] = one.parts;
     if (!piece) return [];
     const { from, to } = piece;
     if (one.kind === 'fill') {
@@ -78,7 +78,7 @@ export function aggregatesIn(planter: Planter): Amount[] {
   return [...by].map(([medium, volume]) => ({
     medium,
     volume,
-    mass: volume * fillMedium(medium, mixOf(planter.design.soil)).dryDensity,
+    mass: volume * fillMaterial(medium, mixOf(planter.design.soil)).dryDensity,
   }));
 }
 
@@ -91,7 +91,12 @@ const SLICES = 12;
  *
  * @param drains what drains from it below the brim counts among the reservoir's litres
  */
-function heldIn(heap: Omit<Heap, 'medium'>, medium: Matter, brim: number, drains = true): number {
+function heldIn(
+  heap: Omit<Heap, 'medium'>,
+  medium: HydraulicMaterial,
+  brim: number,
+  drains = true,
+): number {
   const { volume, from, to, areaAt } = heap;
   const below = medium.thetaS - (drains ? drainable(medium, GIVEN_UP_AT) : 0);
   const wet = Math.min(Math.max(brim, from), to);
@@ -114,10 +119,10 @@ function heldIn(heap: Omit<Heap, 'medium'>, medium: Matter, brim: number, drains
 
 /** @param soilVolume settled mix, m³; @param water in the full reservoir, m³ */
 export function weigh(planter: Planter, soilVolume: number, water: number): Weight {
-  const { design, vessel, bed, heights, lots } = planter;
+  const { design, vessel, bed, heights, partGroups } = planter;
   const medium = mixOf(design.soil);
   const { brim } = heights;
-  const empty = lots.reduce((sum, { mass }) => sum + mass, 0);
+  const empty = partGroups.reduce((sum, { mass }) => sum + mass, 0);
   const stone = aggregatesIn(planter).reduce((sum, { mass }) => sum + mass, 0);
   const beds = soilBeds(planter);
   const upper = beds.find(({ part }) => part === 'upper');
@@ -128,7 +133,7 @@ export function weigh(planter: Planter, soilVolume: number, water: number): Weig
     (upper ? upper.volume * (upper.mix.dryDensity - medium.dryDensity) : 0);
   const held =
     heapsOf(planter).reduce(
-      (sum, heap) => sum + heldIn(heap, fillMedium(heap.medium, medium), brim),
+      (sum, heap) => sum + heldIn(heap, fillMaterial(heap.medium, medium), brim),
       0,
     ) +
     beds.reduce((sum, { mix, volume, from, to }) => {

@@ -1,4 +1,4 @@
-import type { Matter, Medium } from './mixes';
+import type { HydraulicMaterial, GrowingMix } from './mixes';
 import { SHEETS, SHEET_IDS, type SheetId } from './words';
 
 /**
@@ -13,7 +13,7 @@ import { SHEETS, SHEET_IDS, type SheetId } from './words';
  * 5 mm 25 mm, and less as the inverse of the size beyond, so 12 mm in pea gravel of 8 mm, 6 mm in stone of 14 mm. Rubble and chip are porous themselves; theirs are typical.
  */
 
-export interface Aggregate extends Matter {
+export interface Aggregate extends HydraulicMaterial {
   /** How it is drawn. */
   grain: 'stone' | 'sand' | 'chip';
   /** Sharp edges that go through a liner. */
@@ -182,7 +182,7 @@ export const FILLS: Readonly<Record<FillId, { name: string }>> = {
 };
 
 /** The medium of a fill, given the planter's mix. */
-export function fillMedium(fill: FillId, mix: Medium): Matter {
+export function fillMaterial(fill: FillId, mix: GrowingMix): HydraulicMaterial {
   return fill === 'mix' ? mix : AGGREGATES[fill];
 }
 

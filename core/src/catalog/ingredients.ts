@@ -1,12 +1,12 @@
 import { AGGREGATES } from './aggregates';
-import { MEDIA, type Matter, type MediumId } from './mixes';
+import { MIXES, type HydraulicMaterial, type MixId } from './mixes';
 
 /**
  * What growing mixes are made of, loose as it comes out of the bag. Values are typical and stand for
  * one of many: the same word on a bag means other things in other places. Hydraulic values are van
  * Genuchten–Mualem parameters; those of the loam are from Carsel and Parrish (1988).
  */
-export interface IngredientMatter extends Matter {
+export interface IngredientMatter extends HydraulicMaterial {
   /** Share of the loose height that is lost when it is first watered. */
   settles: number;
   /** Open grains that make room for air, fine stuff that holds water, or ground that packs. */
@@ -37,7 +37,7 @@ const matter = (
   rots,
 });
 
-const { compost, 'ground-soil': loam } = MEDIA;
+const { compost, 'ground-soil': loam } = MIXES;
 const { 'coarse-sand': sand } = AGGREGATES;
 
 export const INGREDIENTS = {
@@ -82,7 +82,7 @@ const of = (...parts: readonly (readonly [IngredientId, number])[]): readonly Re
   parts.map(([what, count]) => ({ what, parts: count }));
 
 /** The usual recipes of the mixes, by parts; soil from the ground and plain compost have none. */
-export const RECIPES: Readonly<Partial<Record<MediumId, readonly RecipePart[]>>> = {
+export const RECIPES: Readonly<Partial<Record<MixId, readonly RecipePart[]>>> = {
   'coir-perlite': of(['coir', 3], ['perlite', 1], ['compost', 1], ['hulls', 1]),
   'peat-perlite': of(['peat', 3], ['perlite', 1], ['compost', 1], ['hulls', 1]),
   'compost-mix': of(['compost', 3], ['coir', 3], ['perlite', 0.5], ['sand', 0.5]),

@@ -6,7 +6,7 @@
  */
 
 /** What anything that soil, base or column is filled with does with water. */
-export interface Matter {
+export interface HydraulicMaterial {
   name: string;
   /** Residual and saturated water content, m³/m³; what is not pores is solid. */
   thetaR: number;
@@ -22,7 +22,7 @@ export interface Matter {
   dryDensity: number;
 }
 
-export interface Medium extends Matter {
+export interface GrowingMix extends HydraulicMaterial {
   /** Share of the loose height that is lost when it is first watered, 0 to 1. */
   settles: number;
   /** False where practice says not to use it as the wicking mix, and why. */
@@ -32,7 +32,7 @@ export interface Medium extends Matter {
 
 const CM_PER_DAY = 0.01 / 86_400;
 
-export const MEDIA = {
+export const MIXES = {
   'coir-perlite': {
     name: 'Coir mix with perlite',
     thetaR: 0.11,
@@ -95,10 +95,10 @@ export const MEDIA = {
     wicks: false,
     caution: 'It packs tight over water and leaves roots without air.',
   },
-} as const satisfies Record<string, Medium>;
+} as const satisfies Record<string, GrowingMix>;
 
-export type MediumId = keyof typeof MEDIA;
-export const MEDIUM_IDS = Object.keys(MEDIA) as [MediumId, ...MediumId[]];
+export type MixId = keyof typeof MIXES;
+export const MIX_IDS = Object.keys(MIXES) as [MixId, ...MixId[]];
 
 /** The medium, widened to the interface so that optional fields can be read. */
-export const mediumOf = (id: MediumId): Medium => MEDIA[id];
+export const catalogMix = (id: MixId): GrowingMix => MIXES[id];

@@ -1,4 +1,4 @@
-import { AGGREGATES, MEDIA, METRIC_BITS, bitFor, PIPES, SOLD } from '../catalog';
+import { AGGREGATES, MIXES, METRIC_BITS, bitFor, PIPES, SOLD } from '../catalog';
 import { asVersion1, asVersion2, asVersion3, asVersion4, asVersion5 } from '../testing/earlier';
 import {
   applyPatch,
@@ -7,7 +7,7 @@ import {
   BASES,
   FIELDS,
   migrate,
-  PART_KINDS,
+  SUPPORT_KINDS,
   partsToAdd,
   planterDesignSchema,
   STARTING_POINTS,
@@ -158,7 +158,7 @@ describe('the catalogue', () => {
   });
 
   test('mixes hold less when dry than wet', () => {
-    for (const mix of Object.values(MEDIA)) {
+    for (const mix of Object.values(MIXES)) {
       expect(mix.thetaR).toBeLessThan(mix.thetaS);
       expect(mix.thetaS).toBeLessThan(1);
       expect(mix.n).toBeGreaterThan(1);
@@ -177,7 +177,7 @@ describe('the catalogue', () => {
 });
 
 describe('every kind of support', () => {
-  test.each(PART_KINDS)('%s is the base of something that people build', (kind) => {
+  test.each(SUPPORT_KINDS)('%s is the base of something that people build', (kind) => {
     const from = STARTING_POINTS.find(({ id }) => id === 'cut-barrel')?.design ?? design;
     const kinds = Object.keys(BASES).map(
       (base) => applyPatch(from, baseChanges(from, base as BaseId)[0]!).reservoir.parts[0]?.kind,
@@ -192,7 +192,7 @@ describe('every kind of support', () => {
       const more = { ...design, reservoir: { ...reservoir, parts: [...reservoir.parts, part] } };
       const read = planterDesignSchema.parse(JSON.parse(JSON.stringify(more)));
       expect(read.reservoir.parts.at(-1)).toEqual(part);
-      expect(PART_KINDS).toContain(part.kind);
+      expect(SUPPORT_KINDS).toContain(part.kind);
     },
   );
 });

@@ -6,7 +6,7 @@ import {
   FILLS,
   LAYERS,
   MATERIALS,
-  MEDIA,
+  MIXES,
   MULCHES,
   PIPES,
   RAIN,
@@ -17,7 +17,7 @@ import {
 import { q, say, type Message } from '../units';
 import { FIELDS, type FieldSpec } from './fields';
 import type { PlanterDesign, VesselDesign } from './schema';
-import { fieldOfPart, PART_KINDS, type PartKind } from './parts/supports';
+import { fieldOfPart, SUPPORT_KINDS, type SupportKind } from './parts/supports';
 
 /** What two versions of a design have otherwise, in words, part by part. */
 
@@ -70,7 +70,7 @@ const NAMES: Readonly<
   Record<string, readonly [string, Readonly<Record<string, { name: string }>>]>
 > = {
   crop: ['What grows', CROPS],
-  medium: ['Filled with', { ...FILLS, ...MEDIA }],
+  medium: ['Filled with', { ...FILLS, ...MIXES }],
   material: ['Material', { ...CLOTHS, ...MATERIALS }],
   mulch: ['Surface', MULCHES],
   feed: ['Feed', FEEDS],
@@ -135,7 +135,7 @@ function between(
 
 /** How a kind of support calls its own numbers. */
 const ownField = (kind: unknown) => (key: string) =>
-  PART_KINDS.includes(kind as PartKind) ? fieldOfPart(kind as PartKind, key) : undefined;
+  SUPPORT_KINDS.includes(kind as SupportKind) ? fieldOfPart(kind as SupportKind, key) : undefined;
 
 /** One thing that is otherwise: a measure, a choice, or something that is there in one of them only. */
 function leaf(

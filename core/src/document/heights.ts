@@ -57,7 +57,9 @@ export function soilBaseHeight(design: PlanterDesign): number {
     case 'neck':
       return reservoir.top + dippingNeck(design);
     default:
-      return deckHeight(reservoir) + grainsIn(design).reduce((sum, one) => sum + one.thickness, 0);
+      return (
+        platformHeight(reservoir) + grainsIn(design).reduce((sum, one) => sum + one.thickness, 0)
+      );
   }
 }
 
@@ -70,7 +72,7 @@ export function dippingNeck({ bed, wicks }: PlanterDesign): number {
 }
 
 /** Top of the platform, or of what stands in for it. Metres. */
-export function deckHeight(reservoir: PlanterDesign['reservoir']): number {
+export function platformHeight(reservoir: PlanterDesign['reservoir']): number {
   return reservoir.top + (reservoir.cover === 'platform' ? reservoir.thickness : 0);
 }
 

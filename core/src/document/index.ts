@@ -20,9 +20,9 @@ export {
   type SpotDesign,
   type OverflowDesign,
   type OverflowKind,
-  type PartDesign,
-  type PartKind,
-  type PartOf,
+  type SupportDesign,
+  type SupportKind,
+  type SupportOf,
   type PlanterDesign,
   type RecipeDesign,
   type ReservoirDesign,
@@ -46,7 +46,7 @@ export {
   type PlantingDesign,
 } from './plantingSchema';
 export { MAX_SPOTS } from './spots';
-export { isOwnEnd, PART_KINDS, partsToAdd, runsAlong, USUAL_LYING } from './parts/supports';
+export { isOwnEnd, SUPPORT_KINDS, partsToAdd, runsAlong, USUAL_LYING } from './parts/supports';
 export { vesselDesignSchema } from './vesselSchema';
 export { migrate, STEPS, type AnyDocument, type MigrationStep } from './migrations';
 export {
@@ -64,7 +64,7 @@ export {
   airCeiling,
   baseStyle,
   boreOf,
-  deckHeight,
+  platformHeight,
   depthOf,
   dippingNeck,
   invertOf,
@@ -88,7 +88,7 @@ export {
   usualOverflow,
   usualTube,
   usualTubeLength,
-} from './usual';
+} from './defaults';
 export { measuredIn, usualCup, usualFor, usualIn, type Usual } from './measured';
-export { overflowAs, usualBed, type BedKind } from './otherwise';
+export { overflowAs, usualBed, type BedKind } from './alternatives';
 export { inspected, putVessel, reshape, SHAPES } from './reshape';

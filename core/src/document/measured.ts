@@ -1,7 +1,7 @@
 import { bitFor, INCH_BITS, METRIC_BITS, PIPES } from '../catalog';
 import { INCH, type UnitSystem } from '../units';
 import type { ClothWickDesign, FillTubeDesign, OverflowDesign, PlanterDesign } from './schema';
-import { cupOf, USUAL_CLOTH, usualOverflow, usualTube } from './usual';
+import { cupOf, USUAL_CLOTH, usualOverflow, usualTube } from './defaults';
 
 /**
  * In which system a planter is measured, and what is usual there: whoever measures in inches buys pipes, bits

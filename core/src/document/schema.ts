@@ -10,7 +10,7 @@ import {
   FOOT_IDS,
   INGREDIENT_IDS,
   LAYER_IDS,
-  MEDIUM_IDS,
+  MIX_IDS,
   MULCH_IDS,
   PIPE_IDS,
   PIPE_USE_IDS,
@@ -199,10 +199,10 @@ export const planterDesignSchema = z
       .max(MAX_LAYERS)
       .describe('What lies between base and roots, from below'),
     soil: z.strictObject({
-      medium: z.enum(MEDIUM_IDS),
+      medium: z.enum(MIX_IDS),
       recipe: recipe.nullable().describe('A mix by parts of one’s own, instead of the medium'),
       upper: z
-        .strictObject({ medium: z.enum(MEDIUM_IDS), depth: number(FIELDS.soil.upper) })
+        .strictObject({ medium: z.enum(MIX_IDS), depth: number(FIELDS.soil.upper) })
         .nullable()
         .describe('Another mix on top of it, or null'),
       freeboard: number(FIELDS.soil.freeboard),
@@ -252,7 +252,7 @@ export type ReservoirDesign = PlanterDesign['reservoir'];
 export type LayerDesign = PlanterDesign['layers'][number];
 export type SpotDesign = z.infer<typeof spot>;
 export type FillLayer = ReservoirDesign['fill'][number];
-export type { PartDesign, PartKind, PartOf } from './parts/supports';
+export type { SupportDesign, SupportKind, SupportOf } from './parts/supports';
 export type OverflowDesign = z.infer<typeof overflow>;
 export type OverflowKind = OverflowDesign['kind'];
 export type WickDesign = PlanterDesign['wicks'][number];

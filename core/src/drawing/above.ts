@@ -1,6 +1,14 @@
-import { PIPE_WALL, CUP_WALL, boxesOf, discsOf, runsOf, type Lot, type Planter } from '../assembly';
+import {
+  PIPE_WALL,
+  CUP_WALL,
+  boxesOf,
+  discsOf,
+  runsOf,
+  type PartGroup,
+  type Planter,
+} from '../assembly';
 import type { Circle } from '../geometry/packing';
-import type { FromAbove } from './faces';
+import type { FromAbove } from './partDrawing';
 import { inkOf } from './ink';
 import { area, circlePoints, type Ink, type Point, type Shape } from './shape';
 
@@ -23,8 +31,8 @@ export const hollow =
   ];
 
 /** Boxes as they stand, each with its edge. */
-export const rectangles = (lot: Lot, ink: Ink): Shape[] =>
-  boxesOf(lot).flatMap(({ x, y, a, b }, i) => {
+export const rectangles = (group: PartGroup, ink: Ink): Shape[] =>
+  boxesOf(group).flatMap(({ x, y, a, b }, i) => {
     const corners: Point[] = [
       [x - a, y - b],
       [x + a, y - b],
@@ -32,44 +40,44 @@ export const rectangles = (lot: Lot, ink: Ink): Shape[] =>
       [x - a, y + b],
     ];
     return [
-      area(`plan-${lot.id}-${i}`, ink, corners),
-      area(`plan-${lot.id}-${i}-edge`, 'crate', corners),
+      area(`plan-${group.id}-${i}`, ink, corners),
+      area(`plan-${group.id}-${i}-edge`, 'crate', corners),
     ];
   });
 
-export const column: FromAbove<'column'> = (lot) =>
-  discsOf(lot).flatMap((circle, i) => [
-    disc(`plan-${lot.id}-${i}`, inkOf(lot.spec.medium), circle),
-    disc(`plan-${lot.id}-${i}-wall`, 'cup', circle),
+export const column: FromAbove<'column'> = (group) =>
+  discsOf(group).flatMap((circle, i) => [
+    disc(`plan-${group.id}-${i}`, inkOf(group.spec.medium), circle),
+    disc(`plan-${group.id}-${i}-wall`, 'cup', circle),
   ]);
 
-export const cup: FromAbove<'cup'> = (lot) =>
-  discsOf(lot).flatMap((circle, i) => [
-    disc(`plan-${lot.id}-${i}`, 'soil', narrower(circle, CUP_WALL)),
-    disc(`plan-${lot.id}-${i}-wall`, 'cup', circle),
+export const cup: FromAbove<'cup'> = (group) =>
+  discsOf(group).flatMap((circle, i) => [
+    disc(`plan-${group.id}-${i}`, 'soil', narrower(circle, CUP_WALL)),
+    disc(`plan-${group.id}-${i}-wall`, 'cup', circle),
   ]);
 
-export const cloth: FromAbove<'cloth'> = (lot) =>
-  discsOf(lot).map((circle, i) =>
-    disc(`plan-${lot.id}-${i}`, 'cloth', { ...circle, r: Math.max(circle.r, 0.004) }),
+export const cloth: FromAbove<'cloth'> = (group) =>
+  discsOf(group).map((circle, i) =>
+    disc(`plan-${group.id}-${i}`, 'cloth', { ...circle, r: Math.max(circle.r, 0.004) }),
   );
 
 export const pipe =
   <K extends 'inspection' | 'worm'>(_kind: K): FromAbove<K> =>
-  (lot) =>
-    discsOf(lot).flatMap((circle, i) => [
-      disc(`plan-${lot.id}-${i}`, 'tube', circle),
-      disc(`plan-${lot.id}-${i}-bore`, 'air', narrower(circle, PIPE_WALL)),
+  (group) =>
+    discsOf(group).flatMap((circle, i) => [
+      disc(`plan-${group.id}-${i}`, 'tube', circle),
+      disc(`plan-${group.id}-${i}-bore`, 'air', narrower(circle, PIPE_WALL)),
     ]);
 
-export const tube: FromAbove<'tube'> = (lot) => {
-  const [circle] = discsOf(lot);
-  const run = runsOf(lot)[0];
+export const tube: FromAbove<'tube'> = (group) => {
+  const [circle] = discsOf(group);
+  const run = runsOf(group)[0];
   const r = circle?.r ?? 0;
   return [
     ...(run?.kind === 'straight'
       ? [
-          area(`plan-${lot.id}-run`, 'pipe', [
+          area(`plan-${group.id}-run`, 'pipe', [
             [run.x - run.half, run.y - r],
             [run.x + run.half, run.y - r],
             [run.x + run.half, run.y + r],
@@ -81,9 +89,9 @@ export const tube: FromAbove<'tube'> = (lot) => {
   ];
 };
 
-export const bed = (lot: Pick<Lot, 'id' | 'pieces'>, { bed: of }: Planter): Shape[] =>
-  lot.pieces.map(({ x, y }, i) =>
-    disc(`plan-${lot.id}-${i}`, 'bottle', { x, y, r: of.inside.halfAt(0) + of.wall }),
+export const bed = (group: Pick<PartGroup, 'id' | 'parts'>, { bed: of }: Planter): Shape[] =>
+  group.parts.map(({ x, y }, i) =>
+    disc(`plan-${group.id}-${i}`, 'bottle', { x, y, r: of.inside.halfAt(0) + of.wall }),
   );
 
 /** How far a fitting stands out of the wall, metres. */
@@ -91,15 +99,15 @@ const STANDS_OUT = 0.02;
 
 /** Openings in the wall, each pointing outward where it is. */
 export const outlet = (
-  lot: Lot<'hole'> | Lot<'fitting'> | Lot<'rows'>,
+  group: PartGroup<'hole'> | PartGroup<'fitting'> | PartGroup<'rows'>,
   { vessel, heights }: Planter,
 ): Shape[] => {
-  const half = lot.spec.diameter / 2;
+  const half = group.spec.diameter / 2;
   // The view is cut at the water, so the opening is moved along the wall to there.
   const cut = vessel.outlineAt(vessel.flat ? heights.brim : vessel.depth);
-  const at0 = vessel.outlineAt(Math.min(lot.spec.centre, vessel.depth));
-  const out = vessel.wall + (lot.kind === 'fitting' ? STANDS_OUT : 0);
-  const low = lot.kind === 'rows' ? lot.pieces.slice(0, lot.spec.count) : lot.pieces;
+  const at0 = vessel.outlineAt(Math.min(group.spec.centre, vessel.depth));
+  const out = vessel.wall + (group.kind === 'fitting' ? STANDS_OUT : 0);
+  const low = group.kind === 'rows' ? group.parts.slice(0, group.spec.count) : group.parts;
   return low.map((piece, i) => {
     const x = (piece.x * cut.a) / at0.a;
     const y = (piece.y * cut.b) / at0.b;

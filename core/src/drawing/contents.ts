@@ -1,7 +1,7 @@
 import { grainOf, type FillId } from '../catalog';
 import { dippingNeck, mulchDepth } from '../document';
 import type { Planter } from '../assembly';
-import type { InSection } from './faces';
+import type { InSection } from './partDrawing';
 import { inkOf } from './ink';
 import { insideBetween } from './inside';
 import { area, line, type Point, type Shape } from './shape';
@@ -32,8 +32,8 @@ export function waterOf(planter: Planter, level: number): Shape[] {
 }
 
 /** What lies in the base around its parts, soaked where water stands in it. */
-export const fill: InSection<'fill'> = ({ id, spec, pieces }, { vessel }, level) => {
-  const [piece] = pieces;
+export const fill: InSection<'fill'> = ({ id, spec, parts }, { vessel }, level) => {
+  const [piece] = parts;
   if (!piece || piece.to - piece.from <= 1e-6) return [];
   const { from, to } = piece;
   const shapes = [area(id, inkOf(spec.medium), insideBetween(vessel, from, to))];
@@ -63,10 +63,10 @@ export function soilOf(planter: Planter, level: number): Shape[] {
 }
 
 /** A layer between base and roots: a sheet as a line, straw as a band, sand and stone in full. */
-export const layer: InSection<'layer'> = (lot, planter, level) => {
-  const { spec, pieces, id: name } = lot;
+export const layer: InSection<'layer'> = (group, planter, level) => {
+  const { spec, parts, id: name } = group;
   const { design, vessel, bed, heights } = planter;
-  const [piece] = pieces;
+  const [piece] = parts;
   if (!piece) return [];
   const grain = grainOf(spec.what);
   if (grain && !design.bed) {
@@ -86,7 +86,7 @@ export const layer: InSection<'layer'> = (lot, planter, level) => {
       return [area(id, 'straw', insideBetween(bed.inside, piece.from, to, at))];
     }
     const half = (z: number) => bed.inside.halfAt(z - bed.floor);
-    const z = piece.from + 0.001 * (lot.index + 1);
+    const z = piece.from + 0.001 * (group.index + 1);
     const up = spec.up ? Math.min(z + TURN_UP, heights.surface) : z;
     const inset = 0.002;
     const wall = (side: 1 | -1, height: number): Point => [

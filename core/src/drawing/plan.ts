@@ -5,7 +5,7 @@ import type { Circle } from '../geometry/packing';
 import { grown, outlinePoints, type Outline } from '../geometry/vessels';
 import { disc } from './above';
 import { inkOf } from './ink';
-import { fromAbove } from './kinds';
+import { fromAbove } from './partDrawings';
 import { area, line, type Bounds, type Point, type Shape } from './shape';
 
 /** A view from above; y points away, the section's plane is y = 0. */
@@ -73,8 +73,9 @@ export function plantingView(
     ),
     ...places.map((place) => disc(`planting-room-${place.of}-${place.number}`, 'place', place)),
     ...places.flatMap((place) => fromOver(crops[place.of] as Planted, place)),
-    ...[...planter.of('tube'), ...planter.of('inspection'), ...planter.of('worm')].flatMap((lot) =>
-      discsOf(lot).map((circle, i) => disc(`planting-${lot.id}-${i}`, 'tube', circle)),
+    ...[...planter.of('tube'), ...planter.of('inspection'), ...planter.of('worm')].flatMap(
+      (group) =>
+        discsOf(group).map((circle, i) => disc(`planting-${group.id}-${i}`, 'tube', circle)),
     ),
   ];
   const bounds = boundsOf(planter, outer);

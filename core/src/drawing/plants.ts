@@ -166,12 +166,14 @@ function rootsBelow(planter: Planter, tip: number): Shape[] {
   return planter.wicks.flatMap((wick): Shape[] => {
     if (wick.throat <= 0) return [];
     const to = Math.max(tip, wick.foot);
-    const lot = planter.lots.find(({ kind, index }) => kind === wick.kind && index === wick.index);
-    if (lot) {
+    const group = planter.partGroups.find(
+      ({ kind, index }) => kind === wick.kind && index === wick.index,
+    );
+    if (group) {
       // Those that the section goes through.
-      const cut = discsOf(lot).filter(({ y, r }) => Math.abs(y) < r);
+      const cut = discsOf(group).filter(({ y, r }) => Math.abs(y) < r);
       return cut.flatMap(({ x, r }, i) =>
-        rootsAt(`root-down-${lot.id}-${i}`, x, base, base - to, r * 0.7, inside, STRANDS),
+        rootsAt(`root-down-${group.id}-${i}`, x, base, base - to, r * 0.7, inside, STRANDS),
       );
     }
     return freeToGrow(planter, (base + to) / 2).flatMap((x, i) =>
@@ -224,9 +226,9 @@ function rootsAt(
 /** Places along the section where nothing hollow is in the way of roots at a height, about a hand apart. */
 function freeToGrow(planter: Planter, z: number): number[] {
   if (planter.bed.separate) return bedsInSection(planter).map(({ x }) => x);
-  const hollow = planter.lots
+  const hollow = planter.partGroups
     .filter(({ kind }) => BEARERS.includes(kind))
-    .flatMap(({ pieces }) => pieces)
+    .flatMap(({ parts }) => parts)
     .flatMap(({ x, foot }): [number, number][] => {
       // Where roots grow between the sticks, nothing is in their way.
       if (foot.form === 'none' || foot.form === 'outline') return [];

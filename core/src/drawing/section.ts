@@ -4,7 +4,7 @@ import { halfAt, type Planter } from '../assembly';
 import { soilOf, waterOf } from './contents';
 import { dimensionsOf } from './dimensions';
 import { insideBetween, shellOf } from './inside';
-import { inPhase } from './kinds';
+import { inPhase } from './partDrawings';
 import { foliageHeight, grownTip, plantsOf } from './plants';
 import { area, type Bounds, type Section, type Shape } from './shape';
 
@@ -51,7 +51,9 @@ export function section(
 /** What the section spans: the vessel with what stands on and in it, whatever its water does. Metres. */
 export function sectionBounds(planter: Planter): Bounds {
   const { vessel, heights, bed, design } = planter;
-  const pipes = planter.lots.filter(({ kind }) => ['tube', 'inspection', 'worm'].includes(kind));
+  const pipes = planter.partGroups.filter(({ kind }) =>
+    ['tube', 'inspection', 'worm'].includes(kind),
+  );
   const tubeTop = Math.max(0, ...pipes.map(({ height }) => height + 0.005));
   const beds = bed.separate
     ? bed.places.map(({ x }) => Math.abs(x) + bed.inside.halfAt(bed.inside.depth) + bed.wall)

@@ -1,7 +1,7 @@
 import { depthOf } from '../document';
-import type { Kind, Planter } from '../assembly';
+import type { PartKind, Planter } from '../assembly';
 import { bedsInSection } from './contents';
-import type { InSection } from './faces';
+import type { InSection } from './partDrawing';
 import { shellOf } from './inside';
 import { area, box, circlePoints, line, type Ink, type Shape } from './shape';
 
@@ -41,7 +41,7 @@ const beds = (planter: Planter, ink: Ink): Shape[] =>
   );
 
 const ofInk =
-  <K extends Kind>(ink: Ink): InSection<K> =>
+  <K extends PartKind>(ink: Ink): InSection<K> =>
   (_lot, planter) =>
     beds(planter, ink);
 

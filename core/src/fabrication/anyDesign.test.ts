@@ -3,7 +3,7 @@ import { evaluate } from '../assessment';
 import { assemble, bunchHole } from '../assembly';
 import { tell } from '../units';
 import { anyDesign } from '../testing/designs';
-import { deckOf } from './platform';
+import { platformSheetOf } from './platform';
 import { buildSheet, NEW_BOOK, PAPER_IDS, shoppingFor, tilesOf } from '.';
 
 /** Whatever a person may have designed has a sheet that is whole. */
@@ -89,9 +89,9 @@ test.each(['metric', 'us'] as const)(
     fc.assert(
       fc.property(anyDesign, (design) => {
         const planter = assemble(design);
-        const deck = deckOf(planter, set);
+        const deck = platformSheetOf(planter, set);
         for (const hole of deck?.holes ?? [])
-          if (hole.lot?.kind === 'cloth') expect(hole.bit).toBe(bunchHole(hole.lot.spec, set));
+          if (hole.group?.kind === 'cloth') expect(hole.bit).toBe(bunchHole(hole.group.spec, set));
       }),
       { numRuns: 150 },
     );

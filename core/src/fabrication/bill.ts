@@ -1,8 +1,8 @@
-import { many, q, say, type Message } from '../units';
+import { plural, q, say, type Message } from '../units';
 import type { Ingredient } from './amounts';
 import { boughtOf } from './buying';
 import { ingredientGood, type Good } from './goods';
-import type { Part } from './buildSheetBuilder';
+import type { PartLine } from './buildSheetBuilder';
 import type { ShoppingLine, ShoppingList } from './shopping';
 
 /**
@@ -33,7 +33,7 @@ export interface BillLine {
  * @param list its own shopping list, or null while there is none yet
  */
 export function billOf(
-  { parts }: { parts: readonly Part[] },
+  { parts }: { parts: readonly PartLine[] },
   list: ShoppingList | null,
 ): BillLine[] {
   const lines = new Map((list?.lines ?? []).map((line) => [line.good.id, line]));
@@ -59,7 +59,7 @@ export function billOf(
         return {
           id: `${id}-${one.id}`,
           what: bought.name,
-          amount: say`${q(one.parts, 'ratio')} ${many(one.parts, 'part')}, ${q(one.volume, 'loose')}`,
+          amount: say`${q(one.parts, 'ratio')} ${plural(one.parts, 'part')}, ${q(one.volume, 'loose')}`,
           use: 'In the mix',
           into: id,
           ...come(bought),
@@ -88,6 +88,6 @@ const SOURCINGS: Readonly<Record<Sourcing, string>> = {
 
 /** What a part is mixed from, where its ready mix is not on the list; null where it is bought as it is. */
 const mixedFrom = (
-  { good, ingredients }: Pick<Part, 'good' | 'ingredients'>,
+  { good, ingredients }: Pick<PartLine, 'good' | 'ingredients'>,
   listed: (good: string) => boolean,
 ): readonly Ingredient[] | null => (ingredients && !(good && listed(good.id)) ? ingredients : null);

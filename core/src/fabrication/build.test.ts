@@ -1,6 +1,6 @@
 import { INCH_BITS, METRIC_BITS } from '../catalog';
 import { STARTING_POINTS } from '../document';
-import { deckOpenings } from '../assembly';
+import { platformOpenings } from '../assembly';
 import { tell } from '../units';
 import { plain, sheetOf } from '../testing/sheets';
 import { holds } from '../geometry/vessels';
@@ -35,7 +35,7 @@ describe.each(IDS)('the sheet of %s is whole', (id) => {
     expect(new Set(sheet.parts.map((part) => part.id)).size).toBe(sheet.parts.length);
   });
 
-  test('every hole is made by a bit of its set, by its maker’s, or with a knife to a line', () => {
+  test('every hole is made by a bit of its set, by its builder’s, or with a knife to a line', () => {
     for (const units of ['metric', 'us'] as const) {
       const bits = units === 'us' ? INCH_BITS : METRIC_BITS;
       for (const hole of sheetOf(id, units).holes) {
@@ -56,24 +56,24 @@ describe.each(IDS)('the sheet of %s is whole', (id) => {
 
   test('what goes through a hole in the deck fits it, and what hangs in it cannot fall through', () => {
     for (const units of ['metric', 'us'] as const) {
-      const { planter, deck } = sheetOf(id, units);
-      const openings = deckOpenings(planter);
-      for (const { lot, bit } of deck?.holes ?? []) {
-        if (!lot) continue;
-        const [opening] = openings.filter((one) => one.lot.id === lot.id);
-        expect([lot.id, bit >= opening!.least - 1e-6]).toEqual([lot.id, true]);
-        if (lot.kind === 'cup') expect(bit).toBeLessThan(lot.spec.rim);
-        if (lot.kind === 'cloth') expect(bit).toBeLessThanOrEqual(0.041);
+      const { planter, platform } = sheetOf(id, units);
+      const openings = platformOpenings(planter);
+      for (const { group, bit } of platform?.holes ?? []) {
+        if (!group) continue;
+        const [opening] = openings.filter((one) => one.group.id === group.id);
+        expect([group.id, bit >= opening!.least - 1e-6]).toEqual([group.id, true]);
+        if (group.kind === 'cup') expect(bit).toBeLessThan(group.spec.rim);
+        if (group.kind === 'cloth') expect(bit).toBeLessThanOrEqual(0.041);
       }
     }
   });
 
   test('holes in the deck lie within it and keep a bridge between them', () => {
-    const circles = (sheet.deck?.holes ?? []).flatMap(({ bit, spots }) =>
+    const circles = (sheet.platform?.holes ?? []).flatMap(({ bit, spots }) =>
       spots.map(({ x, y }) => ({ x, y, r: bit / 2 })),
     );
     circles.forEach((one, i) => {
-      expect(holds(sheet.deck!.outline, one.x, one.y)).toBe(true);
+      expect(holds(sheet.platform!.outline, one.x, one.y)).toBe(true);
       circles.slice(i + 1).forEach((other) => {
         const bridge = Math.hypot(one.x - other.x, one.y - other.y) - one.r - other.r;
         expect(bridge).toBeGreaterThan(0.0079);

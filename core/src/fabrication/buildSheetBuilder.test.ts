@@ -3,23 +3,23 @@ import { INCH_BITS, METRIC_BITS } from '../catalog';
 import { STARTING_POINTS } from '../document';
 import { evaluate } from '../assessment';
 import { say, tell } from '../units';
-import { Maker, nearestBit } from './buildSheetBuilder';
+import { BuildSheetBuilder, nearestBit } from './buildSheetBuilder';
 import { STEP_IDS, type StepId } from './step';
 
 const { planter, assessment } = evaluate(STARTING_POINTS[0]!.design);
-const maker = (units: 'metric' | 'us' = 'metric') =>
-  new Maker(planter, assessment.figures, units, null);
+const builder = (units: 'metric' | 'us' = 'metric') =>
+  new BuildSheetBuilder(planter, assessment.figures, units, null);
 const TITLES = Object.fromEntries(STEP_IDS.map((id) => [id, id])) as Record<StepId, string>;
 
 describe('the order of the work', () => {
   test('is the usual one where nothing must come before anything', () => {
-    const one = maker();
+    const one = builder();
     for (const id of [...STEP_IDS].reverse()) one.say(id, say`Do it.`);
     expect(one.order).toEqual(STEP_IDS);
   });
 
   test('keeps what must come first, and the usual order in all else', () => {
-    const one = maker();
+    const one = builder();
     for (const id of ['supports', 'overflow', 'platform', 'test', 'fill'] as const)
       one.say(id, say`Do it.`);
     one.after('test', 'platform');
@@ -27,7 +27,7 @@ describe('the order of the work', () => {
   });
 
   test('of a step that does not come nothing waits', () => {
-    const one = maker();
+    const one = builder();
     one.say('fill', say`Do it.`);
     one.after('line', 'fill');
     expect(one.order).toEqual(['fill']);
@@ -40,7 +40,7 @@ describe('the order of the work', () => {
     const steps = fc.uniqueArray(fc.constantFrom(...STEP_IDS), { minLength: 2 });
     fc.assert(
       fc.property(steps, fc.infiniteStream(fc.nat()), (some, choices) => {
-        const one = maker();
+        const one = builder();
         for (const id of some) one.say(id, say`Do it.`);
         // Needs that go one way in some order of these steps: any but those that bite their tail.
         const pick = choices[Symbol.iterator]();
@@ -73,7 +73,7 @@ describe('holes', () => {
       units: 'metric' | 'us',
       material: 'wood' | 'clay' | 'metal' | null,
     ) => {
-      const made = maker(units).hole({ ...hole, count: 1, diameter }, material)!;
+      const made = builder(units).hole({ ...hole, count: 1, diameter }, material)!;
       return [(made.bit * 1000).toFixed(1), made.tool];
     };
     expect(drilled(0.0062, 'metric', null)).toEqual(['6.0', 'Twist drill']);
@@ -86,7 +86,7 @@ describe('holes', () => {
   });
 
   test('wider than any bit are cut to a line, and 1 3/8 in and 35 mm are one saw', () => {
-    const one = maker();
+    const one = builder();
     const [widest = 0] = [...METRIC_BITS].sort((a, b) => b - a);
     const cut = one.hole({ ...hole, count: 1, diameter: widest + 0.02, bit: widest + 0.02 })!;
     expect(cut.tool).toBe('Knife or jigsaw, to a line');
@@ -110,7 +110,7 @@ describe('holes', () => {
 
 describe('what a step takes', () => {
   test('pieces of one length and name are one line, and their length is counted whole', () => {
-    const one = maker();
+    const one = builder();
     const good = { id: 'pipe:50', name: say`Pipe` } as never;
     expect(one.cut('supports', 'legs', good, 'Leg', 0.1, 3)).toBeCloseTo(0.3, 12);
     one.cut('supports', 'legs', good, 'Leg', 0.1, 2);
@@ -125,7 +125,7 @@ describe('what a step takes', () => {
   });
 
   test('cutting is cautioned, fumes where plastic is drilled, each tool and check once', () => {
-    const one = maker();
+    const one = builder();
     one.say('supports', say`Stand them.`, 3);
     one.tools('supports', 'Tape', 'Saw', 'Tape');
     const check = { id: 'level', must: say`Level.`, mend: say`Shim.` };
@@ -153,7 +153,7 @@ describe('what a step takes', () => {
   });
 
   test('a sentence that is said first stands first, and what is quick takes five minutes', () => {
-    const one = maker();
+    const one = builder();
     one.say('wick', say`Then that.`);
     one.sayFirst('wick', say`First this.`, 1);
     const [step] = one.steps(TITLES, false);

@@ -1,16 +1,16 @@
 import { caution, type CautionId, type Figures } from '../assessment';
 import { INCH_BITS, METRIC_BITS, type MATERIALS } from '../catalog';
-import type { Lot, Planter } from '../assembly';
+import type { PartGroup, Planter } from '../assembly';
 import type { Message, UnitSystem } from '../units';
 import type { Outline } from '../geometry/vessels';
 import type { Ingredient } from './amounts';
 import type { Cut } from './cuts';
-import type { Deck, Spot } from './platform';
+import type { PlatformSheet, Spot } from './platform';
 import type { Good } from './goods';
-import { STEP_IDS, type Check, type Measure, type Step, type StepId } from './step';
+import { STEP_IDS, type BuildCheck, type Measure, type Step, type StepId } from './step';
 
 /** Something that a planter takes. */
-export interface Part {
+export interface PartLine {
   /** Stable, so that two planters' lists can stand side by side and steps can name it. */
   id: string;
   what: string;
@@ -122,7 +122,7 @@ interface Draft {
   tools: string[];
   minutes: number;
   cautions: CautionId[];
-  checks: Check[];
+  checks: BuildCheck[];
   measures: Measure[];
 }
 
@@ -136,8 +136,8 @@ const ONE_CUT = 3;
  * Collects what a planter takes and how it is made. Each kind of thing puts in its own parts, cuts, holes
  * and sentences, at the steps that are its own; the order of the steps follows from what must come first.
  */
-export class Maker {
-  readonly parts: Part[] = [];
+export class BuildSheetBuilder {
+  readonly parts: PartLine[] = [];
   readonly sheets: SheetPiece[] = [];
   readonly holes: Hole[] = [];
   readonly bits: readonly number[];
@@ -151,7 +151,7 @@ export class Maker {
     readonly planter: Planter,
     readonly figures: Figures,
     readonly set: UnitSystem,
-    readonly deck: Deck | null,
+    readonly deck: PlatformSheet | null,
   ) {
     this.bits = set === 'us' ? INCH_BITS : METRIC_BITS;
   }
@@ -197,7 +197,7 @@ export class Maker {
     this.at(step).cautions.push(...ids);
   }
 
-  check(step: StepId, check: Check): void {
+  check(step: StepId, check: BuildCheck): void {
     const { checks } = this.at(step);
     if (!checks.some(({ id }) => id === check.id)) checks.push(check);
   }
@@ -224,7 +224,7 @@ export class Maker {
 
   part(
     step: StepId,
-    part: Omit<Part, 'good' | 'quantity' | 'ingredients'> & Partial<Part>,
+    part: Omit<PartLine, 'good' | 'quantity' | 'ingredients'> & Partial<PartLine>,
     ingredients: readonly Ingredient[] | null = null,
   ): void {
     this.stepOf.set(part.id, step);
@@ -351,7 +351,10 @@ export class Maker {
 }
 
 /** What one kind of thing puts in. */
-export type Work<K extends Lot['kind']> = (lot: Lot<K>, maker: Maker) => void;
+export type PartBuilder<K extends PartGroup['kind']> = (
+  group: PartGroup<K>,
+  builder: BuildSheetBuilder,
+) => void;
 
 /** Size of a flat piece in words, with how many of it. */
 export const areaNeeded = ({ count, length, width }: SheetPiece): number => count * length * width;

@@ -1,27 +1,27 @@
-import { overflowCarries } from '../assessment';
-import { FEED_WAYS, FEEDS, ingredientWord, mediumOf } from '../catalog';
+import { overflowCapacity } from '../assessment';
+import { FEED_WAYS, FEEDS, ingredientWord, catalogMix } from '../catalog';
 import { FIELDS } from '../document';
 import { soilBeds } from '../assembly';
 import { mixOf } from '../physics/soil';
 import { q, say } from '../units';
 import { feedingOf, ingredientsOf } from './amounts';
 import { mixGood, SMALL_GOODS } from './goods';
-import type { Maker } from './buildSheetBuilder';
+import type { BuildSheetBuilder } from './buildSheetBuilder';
 import { measure } from './step';
 
 /** What every planter has: the mix, the plants, the water, the end. */
 
 /** The upper of two mixes. */
-function upperMix(maker: Maker): void {
-  const { figures, planter } = maker;
+function upperMix(builder: BuildSheetBuilder): void {
+  const { figures, planter } = builder;
   const { soil } = planter.design;
   if (!soil.upper) return;
   const own = { ...soil, medium: soil.upper.medium, recipe: null };
-  maker.part(
+  builder.part(
     'fill',
     {
       id: 'mix-upper',
-      what: `${mediumOf(soil.upper.medium).name}, loose`,
+      what: `${catalogMix(soil.upper.medium).name}, loose`,
       amount: say`${q(figures.upperLoose, 'loose')}; ${q(figures.upperVolume, 'loose')} once it has settled`,
       use: 'The upper mix, to the freeboard',
       good: mixGood(soil.upper.medium, soil.bag),
@@ -32,14 +32,14 @@ function upperMix(maker: Maker): void {
 }
 
 /** The mix, and the step in which it goes in. */
-export function fill(maker: Maker): void {
-  const { planter, figures } = maker;
+export function fill(builder: BuildSheetBuilder): void {
+  const { planter, figures } = builder;
   const { design, bed } = planter;
   const { soil } = design;
   const { feed, lime } = feedingOf(design, figures);
   const lower = figures.looseVolume - figures.upperLoose;
   const ingredients = ingredientsOf(design, lower);
-  maker.part(
+  builder.part(
     'fill',
     {
       id: 'mix',
@@ -51,27 +51,27 @@ export function fill(maker: Maker): void {
     },
     ingredients,
   );
-  upperMix(maker);
-  maker.tools('fill', 'Shovel', 'Watering can', 'Gloves');
-  maker.warn('fill', 'dust');
+  upperMix(builder);
+  builder.tools('fill', 'Shovel', 'Watering can', 'Gloves');
+  builder.warn('fill', 'dust');
   if (ingredients && soil.recipe) {
     const shares = ingredients
       .map(({ id, parts: n }) => `${n} of ${ingredientWord(id)}`)
       .join(', ');
-    maker.say(
+    builder.say(
       'fill',
       say`Mix by parts: ${shares}; moisten it until a handful gives a drop or two.`,
       15,
     );
   } else {
-    maker.say(
+    builder.say(
       'fill',
       say`Moisten the ${mixOf(soil).name.toLowerCase()} until a handful gives a drop or two.`,
       10,
     );
   }
   if (lime) {
-    maker.part('fill', {
+    builder.part('fill', {
       id: 'lime',
       what: 'Dolomitic lime',
       amount: lime.text,
@@ -81,7 +81,7 @@ export function fill(maker: Maker): void {
     });
   }
   if (feed) {
-    maker.part('fill', {
+    builder.part('fill', {
       id: 'feed',
       what: FEEDS[feed.kind].name,
       amount: feed.text,
@@ -90,12 +90,12 @@ export function fill(maker: Maker): void {
       quantity: feed.mass,
     });
     if (soil.feedHow === 'mixed')
-      maker.say(
+      builder.say(
         'fill',
         say`Mix the ${FEEDS[feed.kind].name.toLowerCase()} through it: ${feed.text}.`,
       );
     if (soil.feedHow === 'bottom')
-      maker.say(
+      builder.say(
         'fill',
         say`Lay the ${FEEDS[feed.kind].name.toLowerCase()} on the lowest hand’s depth of soil: ${feed.text}.`,
       );
@@ -109,7 +109,7 @@ export function fill(maker: Maker): void {
     full > design.place.liftLimit &&
     dry <= design.place.liftLimit
   )
-    maker.say(
+    builder.say(
       'fill',
       say`If it does not stand in its place yet, fill in a first part, carry it there, level it again and fill in the rest: full it weighs ${q(full, 'mass')}.`,
       5,
@@ -118,23 +118,23 @@ export function fill(maker: Maker): void {
   const packed =
     figures.soilVolume > soilBeds(planter).reduce((sum, { volume }) => sum + volume, 0) + 1e-6;
   const seam = soilBeds(planter).find(({ part }) => part === 'upper')?.from ?? null;
-  maker.say(
+  builder.say(
     'fill',
     seam !== null
       ? say`Fill ${each > 1 ? say`the ${q(each, 'count')} of them` : 'it'} in layers of a hand’s depth, each watered so that it settles now: the lower mix until ${q(bed.floor + bed.inside.depth - seam, 'length')} are left to the rim, then the upper one to ${q(soil.freeboard, 'length')} under it.`
       : say`Fill ${each > 1 ? say`the ${q(each, 'count')} of them` : 'it'} in layers of a hand’s depth, each watered so that it settles now: ${packed ? 'what is left of the ' : ''}${q(figures.looseVolume, 'loose')} loose${each > 1 ? ' in all' : ''}, to ${q(soil.freeboard, 'length')} under the rim.`,
     10 + Math.round(figures.looseVolume * 300),
   );
-  maker.measure(
+  builder.measure(
     'fill',
     measure('freeboard', FIELDS.soil.freeboard, soil.freeboard, ['soil', 'freeboard']),
   );
   for (const first of ['test', 'wick', 'set', 'stand', 'tube', 'base', 'layers'] as const)
-    maker.after(first, 'fill');
+    builder.after(first, 'fill');
 }
 
-export function water(maker: Maker): void {
-  const { planter, figures } = maker;
+export function water(builder: BuildSheetBuilder): void {
+  const { planter, figures } = builder;
   const { design, heights } = planter;
   const { supply } = design.reservoir;
   const runs = heights.invert !== null && design.overflow?.kind !== 'rim';
@@ -150,13 +150,13 @@ export function water(maker: Maker): void {
           : design.bed?.kind === 'bag'
             ? say`into the tray`
             : say`from the top`;
-  maker.tools('water', 'Watering can');
-  maker.say(
+  builder.tools('water', 'Watering can');
+  builder.say(
     'water',
     say`Water the whole surface until it drains: that joins the soil to the wick.`,
     10,
   );
-  maker.say(
+  builder.say(
     'water',
     supply
       ? say`Then fill ${how}: up to ${q(figures.standing, 'volume')} in the channel.`
@@ -165,29 +165,29 @@ export function water(maker: Maker): void {
         : say`Then fill ${how} to ${q(heights.brim, 'length')}: up to ${q(figures.standing, 'volume')}.`,
     5,
   );
-  const carries = overflowCarries(maker.planter);
-  const { hose } = maker.planter.design.place;
+  const carries = overflowCapacity(builder.planter);
+  const { hose } = builder.planter.design.place;
   if (carries !== null && carries < hose && !supply)
-    maker.say(
+    builder.say(
       'water',
       say`Fill with a can, or turn a hose down and stop when it runs: the overflow carries ${q(carries, 'flow')}, and a hose gives ${q(hose, 'flow')}.`,
     );
-  maker.say(
+  builder.say(
     'water',
     say`For the first weeks water from the top too, until the roots have found the moist layer; seed needs it until it is up.`,
   );
-  maker.check('water', {
+  builder.check('water', {
     id: 'moist',
     must: say`A day later the surface’s first knuckle of soil is still moist.`,
     mend: say`Water from the top once more. If it dries again over a full reservoir, look at the wick.`,
   });
 }
 
-export function close(maker: Maker): void {
-  const { planter } = maker;
+export function close(builder: BuildSheetBuilder): void {
+  const { planter } = builder;
   const { design } = planter;
   if (design.fillTube || design.pipes.some(({ use, fills }) => use === 'inspection' || fills)) {
-    maker.part('close', {
+    builder.part('close', {
       id: 'stick',
       what: 'Dip stick',
       amount: say`1`,
@@ -195,14 +195,14 @@ export function close(maker: Maker): void {
       good: SMALL_GOODS.dipStick,
       quantity: 1,
     });
-    maker.say(
+    builder.say(
       'close',
       say`Mark the dip stick from its template, or by pouring, and keep it by the tube.`,
       5,
     );
   }
-  maker.say('close', say`Put its label on: name, date, what grows.`, 5);
-  maker.tools('close', 'Waterproof pen');
-  if (design.place.rain !== 'indoors') maker.warn('close', 'mosquitoes');
-  if (design.place.children) maker.warn('close', 'covered');
+  builder.say('close', say`Put its label on: name, date, what grows.`, 5);
+  builder.tools('close', 'Waterproof pen');
+  if (design.place.rain !== 'indoors') builder.warn('close', 'mosquitoes');
+  if (design.place.children) builder.warn('close', 'covered');
 }

@@ -8,8 +8,8 @@ import {
   type ClothId,
   INGREDIENTS,
   type IngredientId,
-  MEDIA,
-  type MediumId,
+  MIXES,
+  type MixId,
   PIPES,
   type PipeId,
   CRATE_KINDS,
@@ -265,8 +265,8 @@ const A_BAG = 1.6;
 const MIX_PRICE = 190;
 
 /** The mix as it is sold ready made, in bags of the size that the design says. @param bag m³ */
-export function mixGood(medium: MediumId, bag = 0.02): Good {
-  const { name } = MEDIA[medium];
+export function mixGood(medium: MixId, bag = 0.02): Good {
+  const { name } = MIXES[medium];
   return medium === 'ground-soil'
     ? good('mix:ground-soil', name, 'volume', { size: 0.04, price: 0 })
     : good(`mix:${medium}`, name, 'volume', {

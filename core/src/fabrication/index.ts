@@ -1,6 +1,6 @@
 export * from './goods';
 export { planCuts, type Bar, type CutPlan, type Cut, type Stock } from './cuts';
-export { deckOf, type Deck, type Spot } from './platform';
+export { platformSheetOf, type PlatformSheet, type Spot } from './platform';
 export { feedingOf, ingredientsOf, mixPrice, type Feeding, type Ingredient } from './amounts';
 export { amountOf, boughtOf, KIND_OF_UNIT, packKind, packsFor, type Bought } from './buying';
 export { NEW_BOOK, packsIn, priceBookSchema, type PriceBook } from './priceBook';
@@ -12,13 +12,13 @@ export {
   type ShoppingLine,
   type ShoppingList,
 } from './shopping';
-export { goodsOf, shopperOf } from './wanted';
+export { goodsOf, shopperOf } from './goodsOfDesign';
 export { buildSheet, type BuildSheet } from './sheet';
-export { STEP_IDS, type Check, type Measure, type Step, type StepId } from './step';
+export { STEP_IDS, type BuildCheck, type Measure, type Step, type StepId } from './step';
 export {
   type CutPiece,
   type Hole,
-  type Part,
+  type PartLine,
   type SheetPiece,
   type StockCuts,
   type WallMark,

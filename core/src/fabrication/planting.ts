@@ -1,25 +1,25 @@
 import { FEEDS } from '../catalog';
 import { cropIn, FIELDS, type Planted } from '../document';
 import { plantingPlan } from '../assembly';
-import { many, q, say, type Message } from '../units';
+import { plural, q, say, type Message } from '../units';
 import { feedingOf, type Feeding } from './amounts';
 import { SMALL_GOODS } from './goods';
-import { type Maker } from './buildSheetBuilder';
+import { type BuildSheetBuilder } from './buildSheetBuilder';
 import { measure } from './step';
 import { supportFor } from './supports';
 
 /** The step in which it is planted, in the order of the hand: lime, stakes, plants and seed, feed, what comes later. */
-export function plant(maker: Maker): void {
-  const { planter, figures } = maker;
+export function plant(builder: BuildSheetBuilder): void {
+  const { planter, figures } = builder;
   const { crops } = planter.design.planting;
-  maker.after('fill', 'plant');
-  maker.after('fill', 'water');
-  maker.after('plant', 'water');
-  maker.after('water', 'close');
+  builder.after('fill', 'plant');
+  builder.after('fill', 'water');
+  builder.after('plant', 'water');
+  builder.after('water', 'close');
   const { feed, lime } = feedingOf(planter.design, figures);
   if (lime) {
-    maker.warn('plant', 'dust');
-    maker.say(
+    builder.warn('plant', 'dust');
+    builder.say(
       'plant',
       say`Sprinkle the lime and mix it into the top hand’s depth: ${lime.text}, dolomitic, never hydrated.`,
       5,
@@ -27,24 +27,24 @@ export function plant(maker: Maker): void {
   }
   const { stand } = plantingPlan(planter);
   crops.forEach((planted, i) => {
-    if (planted.count > 0) plantOne(maker, planted, i, stand[i] as number);
+    if (planted.count > 0) plantOne(builder, planted, i, stand[i] as number);
   });
-  if (feed) feedIn(maker, feed);
-  for (const planted of crops) if (planted.count > 0 && planted.from > 0) later(maker, planted);
+  if (feed) feedIn(builder, feed);
+  for (const planted of crops) if (planted.count > 0 && planted.from > 0) later(builder, planted);
 }
 
 /** One planting: what is bought for it, and, where it goes in now, what holds it, how deep and how far apart. */
-function plantOne(maker: Maker, planted: Planted, i: number, stands: number): void {
+function plantOne(builder: BuildSheetBuilder, planted: Planted, i: number, stands: number): void {
   const { count, start, from } = planted;
   const crop = cropIn(planted);
   if (stands > 0) {
     const young = start === 'bought';
-    maker.part('plant', {
+    builder.part('plant', {
       id: i === 0 ? 'plants' : `plants-${i}`,
       what: crop.name,
       amount: young
-        ? say`${q(stands, 'count')} young ${many(stands, 'plant')}`
-        : say`Seed for ${q(stands, 'count')} ${many(stands, 'plant')}`,
+        ? say`${q(stands, 'count')} young ${plural(stands, 'plant')}`
+        : say`Seed for ${q(stands, 'count')} ${plural(stands, 'plant')}`,
       use: from > 0 ? 'Later in the year' : 'In the surface',
       good: young ? SMALL_GOODS.plant : SMALL_GOODS.seed,
       quantity: young ? stands : 1,
@@ -52,28 +52,28 @@ function plantOne(maker: Maker, planted: Planted, i: number, stands: number): vo
   }
   if (from > 0) return;
   if (stands > 0) {
-    maker.tools('plant', 'Trowel');
-    maker.warn('plant', 'dust');
-    const held = supportFor(maker.planter, i);
-    if (held?.first) held.add(maker);
-    maker.say(
+    builder.tools('plant', 'Trowel');
+    builder.warn('plant', 'dust');
+    const held = supportFor(builder.planter, i);
+    if (held?.first) held.add(builder);
+    builder.say(
       'plant',
-      howTo(planted, stands, maker.planter.bed.places.length > 1),
+      howTo(planted, stands, builder.planter.bed.places.length > 1),
       5 + 2 * Math.min(stands, 60),
     );
-    if (held && !held.first) held.add(maker);
+    if (held && !held.first) held.add(builder);
   }
   if (count > stands)
-    maker.say(
+    builder.say(
       'plant',
       stands === 0
         ? say`There is no room for ${crop.name.toLowerCase()}: leave it out, or plant it when the others are gone.`
         : say`The surface takes ${q(stands, 'count')} at this spacing, not ${q(count, 'count')}.`,
     );
-  const several = maker.planter.design.planting.crops.length > 1;
+  const several = builder.planter.design.planting.crops.length > 1;
   const label = several ? `Plants of ${crop.name.toLowerCase()}` : FIELDS.planting.count.label;
   const path = ['planting', 'crops', i, 'count'];
-  maker.measure(
+  builder.measure(
     'plant',
     measure(i === 0 ? 'count' : `count-${i}`, { ...FIELDS.planting.count, label }, count, path),
   );
@@ -98,7 +98,7 @@ function howTo(planted: Planted, stands: number, row: boolean): Message {
 }
 
 /** How feed is given once the plants stand; what goes in with the mix is said there. */
-function feedIn(maker: Maker, { kind, text }: NonNullable<Feeding['feed']>): void {
+function feedIn(builder: BuildSheetBuilder, { kind, text }: NonNullable<Feeding['feed']>): void {
   const name = FEEDS[kind].name.toLowerCase();
   const says = {
     strip: say`Draw a trench a finger deep away from the stems, along the wall or between the rows. Lay the ${name} in it and cover it: ${text}.`,
@@ -107,18 +107,18 @@ function feedIn(maker: Maker, { kind, text }: NonNullable<Feeding['feed']>): voi
     tube: null,
     mixed: null,
     bottom: null,
-  }[maker.planter.design.soil.feedHow];
-  if (says) maker.say('plant', says, 5);
+  }[builder.planter.design.soil.feedHow];
+  if (says) builder.say('plant', says, 5);
 }
 
 /** A planting that follows. */
-function later(maker: Maker, planted: Planted): void {
+function later(builder: BuildSheetBuilder, planted: Planted): void {
   const name = cropIn(planted).name.toLowerCase();
   const { count, from, start } = planted;
-  maker.say(
+  builder.say(
     'plant',
     start === 'seed'
-      ? say`After ${q(from, 'days')}, sow ${name} at ${q(count, 'count')} ${many(count, 'place')}.`
-      : say`After ${q(from, 'days')}, set ${q(count, 'count')} ${many(count, 'plant')} of ${name}.`,
+      ? say`After ${q(from, 'days')}, sow ${name} at ${q(count, 'count')} ${plural(count, 'place')}.`
+      : say`After ${q(from, 'days')}, set ${q(count, 'count')} ${plural(count, 'plant')} of ${name}.`,
   );
 }

@@ -1,6 +1,13 @@
 import { INCH_BITS, METRIC_BITS } from '../catalog';
 import { isOwnEnd } from '../document';
-import { bitOf, BRIDGE, deckOpenings, deckSheet, type Lot, type Planter } from '../assembly';
+import {
+  bitOf,
+  BRIDGE,
+  platformOpenings,
+  drilledSheet,
+  type PartGroup,
+  type Planter,
+} from '../assembly';
 import type { UnitSystem } from '../units';
 import { beside, type Circle } from '../geometry/packing';
 import { holdsCircle, type Outline } from '../geometry/vessels';
@@ -17,14 +24,14 @@ export interface Spot {
 interface DeckHoles {
   id: string;
   /** What goes through, or null for drain holes. */
-  lot: Lot | null;
+  group: PartGroup | null;
   /** What the design asks for, and what is drilled or cut with the chosen set. Metres. */
   diameter: number;
   bit: number;
   spots: readonly Spot[];
 }
 
-export interface Deck {
+export interface PlatformSheet {
   /** `platform` is cut out and dropped in; the others are floors of vessels of their own. */
   kind: 'platform' | 'cut-end' | 'upper' | 'pail';
   name: string;
@@ -39,17 +46,17 @@ const DRAIN_PITCH = 0.05;
 const LEAST_DRAINS = 4;
 
 /** The deck of a planter with holes for a set of drills, or null where nothing rigid bears the soil. */
-export function deckOf(planter: Planter, set: UnitSystem): Deck | null {
-  const sheet = deckSheet(planter);
+export function platformSheetOf(planter: Planter, set: UnitSystem): PlatformSheet | null {
+  const sheet = drilledSheet(planter);
   if (!sheet) return null;
   const bits = set === 'us' ? INCH_BITS : METRIC_BITS;
   const byLot = new Map<string, DeckHoles>();
-  for (const opening of deckOpenings(planter)) {
-    const { lot, least, x, y } = opening;
-    const known = byLot.get(lot.id);
+  for (const opening of platformOpenings(planter)) {
+    const { group, least, x, y } = opening;
+    const known = byLot.get(group.id);
     const bit = bitOf(opening, bits) ?? least;
     const spots = [...(known?.spots ?? []), { x, y }];
-    byLot.set(lot.id, { id: lot.id, lot, diameter: least, bit, spots });
+    byLot.set(group.id, { id: group.id, group, diameter: least, bit, spots });
   }
   const through = [...byLot.values()];
   const taken = through.flatMap(({ bit, spots }) =>
@@ -58,7 +65,7 @@ export function deckOf(planter: Planter, set: UnitSystem): Deck | null {
   const spots = drains(planter, sheet, taken);
   const drain: DeckHoles = {
     id: 'drain',
-    lot: null,
+    group: null,
     diameter: DRAIN,
     bit: bits.find((bit) => bit >= DRAIN - 1e-4) ?? DRAIN,
     spots,
@@ -68,7 +75,7 @@ export function deckOf(planter: Planter, set: UnitSystem): Deck | null {
 }
 
 /** Kind and name of the deck. */
-function frameOf({ design }: Planter): Pick<Deck, 'kind' | 'name'> {
+function frameOf({ design }: Planter): Pick<PlatformSheet, 'kind' | 'name'> {
   if (design.bed?.kind === 'nested') return { kind: 'upper', name: 'Floor of the upper vessel' };
   if (design.bed?.kind === 'row') return { kind: 'pail', name: 'Floor of each pail' };
   const cut = design.reservoir.parts.some(isOwnEnd);

@@ -1,25 +1,25 @@
-import type { Kind, Lot, Planter } from '../assembly';
-import { many, q, say, type Message } from '../units';
-import { type Maker } from './buildSheetBuilder';
+import type { PartKind, PartGroup, Planter } from '../assembly';
+import { plural, q, say, type Message } from '../units';
+import { type BuildSheetBuilder } from './buildSheetBuilder';
 import type { Spot } from './platform';
 
 /** The holes of the deck, each kind with what goes through it. */
-export function deckHoles(maker: Maker): void {
-  const { deck, planter } = maker;
+export function platformHoles(builder: BuildSheetBuilder): void {
+  const { deck, planter } = builder;
   if (!deck) return;
   const material = deck.kind === 'upper' ? planter.design.vessel.material : null;
-  for (const { id, lot, diameter, bit, spots } of deck.holes) {
-    const known = maker.bits.some((one) => Math.abs(one - bit) < 3e-4);
-    maker.hole(
+  for (const { id, group, diameter, bit, spots } of deck.holes) {
+    const known = builder.bits.some((one) => Math.abs(one - bit) < 3e-4);
+    builder.hole(
       {
-        id: lot ? `${id}-deck` : id,
+        id: group ? `${id}-deck` : id,
         step: 'platform',
         part: deck.name,
         count: spots.length,
         diameter,
         bit,
         ...(known ? {} : { tool: 'Knife or jigsaw, to a line' }),
-        ...placed(planter, lot, spots),
+        ...placed(planter, group, spots),
         spots,
       },
       material,
@@ -27,7 +27,7 @@ export function deckHoles(maker: Maker): void {
   }
 }
 
-const WHY: { readonly [K in Kind]?: (lot: Lot<K>, count: number) => Message } = {
+const WHY: { readonly [K in PartKind]?: (group: PartGroup<K>, count: number) => Message } = {
   tube: () => say`the fill tube goes through, with a little play`,
   inspection: () => say`the inspection pipe goes through`,
   worm: () => say`the worm tube goes through`,
@@ -38,15 +38,15 @@ const WHY: { readonly [K in Kind]?: (lot: Lot<K>, count: number) => Message } = 
   cloth: ({ spec }, count) =>
     count === 1
       ? say`${spec.form === 'piece' ? 'the cloth' : spec.legs === 1 ? 'the cloth' : say`all ${q(spec.legs, 'count')} legs`} bunched, through it`
-      : say`${q(Math.ceil(spec.legs / count), 'count')} ${many(Math.ceil(spec.legs / count), 'leg')} bunched through each`,
+      : say`${q(Math.ceil(spec.legs / count), 'count')} ${plural(Math.ceil(spec.legs / count), 'leg')} bunched through each`,
 };
 
 function placed(
   { design }: Planter,
-  lot: Lot | null,
+  group: PartGroup | null,
   spots: readonly Spot[],
 ): { where: Message; why: Message } {
-  if (!lot) {
+  if (!group) {
     const row = design.bed?.kind === 'row';
     return {
       where: row
@@ -55,7 +55,7 @@ function placed(
       why: say`lets rain and top watering through`,
     };
   }
-  const why = WHY[lot.kind] as ((lot: Lot, count: number) => Message) | undefined;
+  const why = WHY[group.kind] as ((group: PartGroup, count: number) => Message) | undefined;
   const [one] = spots;
   const count = spots.length;
   const where =
@@ -64,5 +64,5 @@ function placed(
         ? say`in its middle`
         : say`${q(Math.hypot(one.x, one.y), 'length')} from its middle, as the template shows`
       : say`as the template shows`;
-  return { where, why: why?.(lot, count) ?? say`` };
+  return { where, why: why?.(group, count) ?? say`` };
 }

@@ -1,9 +1,9 @@
 import { shimsOf } from '../assessment';
 import { isOwnEnd } from '../document';
-import { BEARERS, nameOf, storageWith, type Kind, type Lot } from '../assembly';
+import { BEARERS, nameOf, storageWith, type PartKind, type PartGroup } from '../assembly';
 import { q, say } from '../units';
 import { standsOver } from '../geometry/vessels';
-import type { Maker } from './buildSheetBuilder';
+import type { BuildSheetBuilder } from './buildSheetBuilder';
 import { measure, type StepId } from './step';
 
 /** The test with water: when it comes, what is in it by then, what is poured and where that must stand. */
@@ -17,11 +17,11 @@ const LEAST_STEPS = 3;
 const NEAR = 0.005;
 
 /** What stands in the reservoir when it is tested: all that comes before the test in the order of the work. */
-function inTest(maker: Maker): (lot: Lot) => boolean {
-  const order = maker.order;
+function inTest(builder: BuildSheetBuilder): (group: PartGroup) => boolean {
+  const order = builder.order;
   const test = order.indexOf('test');
   const before = (step: StepId) => order.includes(step) && order.indexOf(step) < test;
-  const STANDS_AT: Partial<Record<Kind, StepId>> = {
+  const STANDS_AT: Partial<Record<PartKind, StepId>> = {
     ...Object.fromEntries(BEARERS.map((kind) => [kind, 'supports' as const])),
     tube: 'tube',
     inspection: 'tube',
@@ -29,11 +29,11 @@ function inTest(maker: Maker): (lot: Lot) => boolean {
     cloth: 'wick',
     column: 'wick',
   };
-  return (lot) => {
+  return (group) => {
     // The vessel's own cut end is slid in after the test.
-    const part = maker.planter.design.reservoir.parts[lot.index];
-    const ownEnd = part !== undefined && part.kind === lot.kind && isOwnEnd(part);
-    const step = ownEnd ? 'set' : STANDS_AT[lot.kind];
+    const part = builder.planter.design.reservoir.parts[group.index];
+    const ownEnd = part !== undefined && part.kind === group.kind && isOwnEnd(part);
+    const step = ownEnd ? 'set' : STANDS_AT[group.kind];
     return step !== undefined && before(step);
   };
 }
@@ -45,9 +45,9 @@ export interface TestPour {
   whole: number;
 }
 
-export function testPourOf(maker: Maker): TestPour {
-  const { planter } = maker;
-  const storage = storageWith(planter, inTest(maker));
+export function testPourOf(builder: BuildSheetBuilder): TestPour {
+  const { planter } = builder;
+  const storage = storageWith(planter, inTest(builder));
   const whole = storage.volumeBelow(planter.heights.brim);
   const aim = Math.max(whole * POURED, 1e-6);
   const step = [...LITRE_STEPS].reverse().find((one) => aim / one >= LEAST_STEPS) ?? aim;
@@ -56,18 +56,18 @@ export function testPourOf(maker: Maker): TestPour {
 }
 
 /** The order of the test is settled before its words, which say what is in it by then. */
-export function testNeeds(maker: Maker): void {
+export function testNeeds(builder: BuildSheetBuilder): void {
   for (const first of ['supports', 'overflow', 'pierce', 'line', 'seal'] as const)
-    maker.after(first, 'test');
+    builder.after(first, 'test');
   for (const then of ['wick', 'set', 'stand', 'base', 'layers', 'fill'] as const)
-    maker.after('test', then);
-  maker.begin('test');
+    builder.after('test', then);
+  builder.begin('test');
 }
 
-export function test(maker: Maker): void {
-  const { planter, figures } = maker;
+export function test(builder: BuildSheetBuilder): void {
+  const { planter, figures } = builder;
   const { design, heights, vessel } = planter;
-  const { volume, level, whole } = testPourOf(maker);
+  const { volume, level, whole } = testPourOf(builder);
   const shims = shimsOf(figures.tilt, design.place.falls);
   const long = 2 * vessel.outlineAt(Math.min(heights.brim, vessel.depth)).a;
   const { supply } = design.reservoir;
@@ -77,23 +77,25 @@ export function test(maker: Maker): void {
   const wedged = planter.vessel.flat
     ? say``
     : say`, wedged on both long sides, ${q(2 * Math.min(a, b), 'length')} from wedge to wedge so that it cannot roll`;
-  const stands = inTest(maker);
+  const stands = inTest(builder);
   const names = [
-    ...new Set(planter.lots.filter((lot) => stands(lot) && lot.pieces.length > 0).map(inItOf)),
+    ...new Set(
+      planter.partGroups.filter((group) => stands(group) && group.parts.length > 0).map(inItOf),
+    ),
   ].filter(Boolean);
   const within =
     names.length > 0 ? say`, with ${listed(names)} in it and nothing else` : say`, still empty`;
-  maker.say(
+  builder.say(
     'test',
     say`Put it where it will stay${wedged}, and level it${shims ? say`: ${shims}` : ''}.`,
     10,
   );
-  maker.say(
+  builder.say(
     'test',
     say`Pour in ${q(volume, 'volume')}${within}: the water must stand at ${q(level, 'length')} above the floor.`,
     5,
   );
-  maker.say(
+  builder.say(
     'test',
     supply
       ? say`Open the valve: the water must stop at ${q(supply.level, 'length')}, with ${q(whole, 'volume')} in the channel. Wait a quarter of an hour.`
@@ -103,40 +105,40 @@ export function test(maker: Maker): void {
     20,
   );
   if (spills && supply && heights.invert > supply.level)
-    maker.say(
+    builder.say(
       'test',
       say`Pour on by hand: it must run from the overflow with the water at ${q(heights.invert, 'length')}.`,
       5,
     );
-  maker.tools('test', 'Spirit level', 'Measuring jug', 'Tape', 'Shims');
-  maker.warn(
+  builder.tools('test', 'Spirit level', 'Measuring jug', 'Tape', 'Shims');
+  builder.warn(
     'test',
     'weight',
     ...(design.place.children ? (['children'] as const) : []),
     'drinking',
   );
-  maker.check('test', {
+  builder.check('test', {
     id: 'pour',
     must: say`${q(volume, 'volume')} raised the water to ${q(level, 'length')}, give or take ${q(NEAR, 'length')}.`,
     mend: say`Lower: the vessel is wider than measured, or it leaks. Higher: it is narrower, or a support is shut and full of air. Measure again, or calibrate it by pouring on the bench.`,
   });
-  maker.check('test', {
+  builder.check('test', {
     id: 'level',
     must: say`The water stands equally high in every corner.`,
     mend: say`Shim the low side, and look again.`,
   });
-  maker.check('test', {
+  builder.check('test', {
     id: 'leak',
     must: runs
       ? say`It runs from the overflow and nowhere else; the level has not fallen.`
       : say`It leaks nowhere; the level has not fallen.`,
     mend: say`Empty it, dry the place, patch or seal it from the inside, let it cure, and test it again before any soil goes in.`,
   });
-  maker.measure(
+  builder.measure(
     'test',
     measure('poured', { label: 'Water stood at', kind: 'length', min: 0.001, max: 1.5 }, level),
   );
-  maker.measure(
+  builder.measure(
     'test',
     measure(
       'tilt',
@@ -149,11 +151,11 @@ export function test(maker: Maker): void {
 }
 
 /** What stands in the water by then, by the name that its own step gives it. */
-const inItOf = (lot: Lot): string =>
-  lot.kind === 'tube' || lot.kind === 'inspection'
+const inItOf = (group: PartGroup): string =>
+  group.kind === 'tube' || group.kind === 'inspection'
     ? 'the tube'
-    : BEARERS.includes(lot.kind)
-      ? `the ${nameOf(lot)}`
+    : BEARERS.includes(group.kind)
+      ? `the ${nameOf(group)}`
       : '';
 
 /** Names in a row, the last joined by ‘and’. */

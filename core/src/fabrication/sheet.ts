@@ -3,20 +3,26 @@ import type { PlanterDesign } from '../document';
 import type { Planter } from '../assembly';
 import type { UnitSystem } from '../units';
 import { feedingOf, type Feeding } from './amounts';
-import { deckOf, type Deck } from './platform';
-import { deckHoles } from './platformHoles';
+import { platformSheetOf, type PlatformSheet } from './platform';
+import { platformHoles } from './platformHoles';
 import { close, fill, water } from './general';
 import { plant } from './planting';
 import { test, testNeeds, testPourOf, type TestPour } from './pourTest';
-import { makeAll } from './parts';
+import { buildAllParts } from './parts';
 import { aggregates } from './parts/layers';
-import { Maker, type Hole, type Part, type SheetPiece, type StockCuts } from './buildSheetBuilder';
+import {
+  BuildSheetBuilder,
+  type Hole,
+  type PartLine,
+  type SheetPiece,
+  type StockCuts,
+} from './buildSheetBuilder';
 import type { Step, StepId } from './step';
 import { templatesOf, type Template } from './templates';
 
 /** Everything that is taken to the workbench, worked out from one design. */
 export interface BuildSheet {
-  parts: readonly Part[];
+  parts: readonly PartLine[];
   cuts: readonly StockCuts[];
   sheets: readonly SheetPiece[];
   holes: readonly Hole[];
@@ -25,14 +31,14 @@ export interface BuildSheet {
   needs: readonly (readonly [first: StepId, then: StepId])[];
   test: TestPour;
   feeding: Feeding;
-  deck: Deck | null;
+  platform: PlatformSheet | null;
   templates: readonly Template[];
 }
 
 /** What the steps are called; some by what is made in them. */
 function titlesOf(
   { vessel, bed, overflow, fillTube, wicks }: PlanterDesign,
-  deck: Deck | null,
+  deck: PlatformSheet | null,
 ): Record<StepId, string> {
   const box = vessel.kind === 'frame';
   return {
@@ -85,29 +91,29 @@ const PLASTICS: readonly string[] = ['pe', 'pp', 'pet', 'other', 'unknown'];
  */
 export function buildSheet(planter: Planter, figures: Figures, set: UnitSystem): BuildSheet {
   const { design } = planter;
-  const deck = deckOf(planter, set);
-  const maker = new Maker(planter, figures, set, deck);
-  makeAll(maker);
-  deckHoles(maker);
-  aggregates(maker);
-  testNeeds(maker);
-  fill(maker);
-  plant(maker);
-  water(maker);
-  close(maker);
-  test(maker);
-  const pour = testPourOf(maker);
-  const { parts, cuts, sheets, holes } = maker;
+  const platform = platformSheetOf(planter, set);
+  const builder = new BuildSheetBuilder(planter, figures, set, platform);
+  buildAllParts(builder);
+  platformHoles(builder);
+  aggregates(builder);
+  testNeeds(builder);
+  fill(builder);
+  plant(builder);
+  water(builder);
+  close(builder);
+  test(builder);
+  const pour = testPourOf(builder);
+  const { parts, cuts, sheets, holes } = builder;
   return {
     parts,
     cuts,
     sheets,
     holes,
-    steps: maker.steps(titlesOf(design, deck), PLASTICS.includes(design.vessel.material)),
-    needs: maker.needs,
+    steps: builder.steps(titlesOf(design, platform), PLASTICS.includes(design.vessel.material)),
+    needs: builder.needs,
     test: pour,
     feeding: feedingOf(design, figures),
-    deck,
-    templates: templatesOf(planter, figures, deck, holes, set),
+    platform,
+    templates: templatesOf(planter, figures, platform, holes, set),
   };
 }

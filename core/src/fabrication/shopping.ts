@@ -2,13 +2,13 @@ import type { UnitSystem } from '../units';
 import { ingredientGood, type Currency, type Good } from './goods';
 import { packsFor, type Bought } from './buying';
 import { planCuts, type CutPlan, type Cut } from './cuts';
-import type { Part, StockCuts } from './buildSheetBuilder';
+import type { PartLine, StockCuts } from './buildSheetBuilder';
 import { packsIn, type PriceBook } from './priceBook';
 
 /** What one planter brings to a shopping list. */
 export interface Shopper {
   name: string;
-  parts: readonly Part[];
+  parts: readonly PartLine[];
   cuts: readonly StockCuts[];
   /** Usable water, m³. */
   usable: number;

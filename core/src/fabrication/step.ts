@@ -30,7 +30,7 @@ export const STEP_IDS = [
 export type StepId = (typeof STEP_IDS)[number];
 
 /** Something that is looked at before the work goes on; what to do when it is not so. */
-export interface Check {
+export interface BuildCheck {
   id: string;
   /** What must be so. */
   must: Message;
@@ -61,7 +61,7 @@ export interface Step {
   /** Time it takes someone who has done it once, minutes. */
   minutes: number;
   cautions: readonly Caution[];
-  checks: readonly Check[];
+  checks: readonly BuildCheck[];
   measures: readonly Measure[];
   /** What of the sheet belongs to this step, by id. */
   parts: readonly string[];

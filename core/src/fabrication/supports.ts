@@ -1,9 +1,9 @@
 import { SUPPORTS } from '../catalog';
 import { cropIn, type Planted } from '../document';
 import { plantingPlan, type Planter } from '../assembly';
-import { many, q, say, type Message } from '../units';
+import { plural, q, say, type Message } from '../units';
 import { SMALL_GOODS } from './goods';
-import { type Maker } from './buildSheetBuilder';
+import { type BuildSheetBuilder } from './buildSheetBuilder';
 
 /** What holds plants up: what is bought or cut for it, and how it is set. */
 
@@ -147,7 +147,7 @@ const HELD: { [K in Exclude<Planted['support'], 'none'>]: (stand: Stand) => Held
 export function supportFor(
   planter: Planter,
   i: number,
-): { first: boolean; add(maker: Maker): void } | null {
+): { first: boolean; add(builder: BuildSheetBuilder): void } | null {
   const planted = planter.design.planting.crops[i] as Planted;
   const { support } = planted;
   const places = plantingPlan(planter).places.filter(({ of }) => of === i);
@@ -156,8 +156,8 @@ export function supportFor(
   const held = HELD[support](stand);
   return {
     first: support === 'stake' || support === 'string',
-    add(maker) {
-      maker.part('plant', {
+    add(builder) {
+      builder.part('plant', {
         id: i === 0 ? 'support' : `support-${i}`,
         what: SUPPORTS[support].name,
         amount: held.amount,
@@ -166,17 +166,17 @@ export function supportFor(
         quantity: held.quantity,
       });
       if (held.posts)
-        maker.part('plant', {
+        builder.part('plant', {
           id: i === 0 ? 'posts' : `posts-${i}`,
-          what: many(held.posts, 'Post'),
+          what: plural(held.posts, 'Post'),
           amount: say`${q(held.posts, 'count')} of ${q(stand.post, 'stock')}`,
           use: `For ${stand.name}`,
           good: SMALL_GOODS.stake,
           quantity: held.posts,
         });
-      if (stand.height >= TALL) maker.warn('plant', 'topple');
-      maker.tools('plant', ...(support === 'string' ? ['Ladder'] : []));
-      maker.say('plant', held.says, held.minutes);
+      if (stand.height >= TALL) builder.warn('plant', 'topple');
+      builder.tools('plant', ...(support === 'string' ? ['Ladder'] : []));
+      builder.say('plant', held.says, held.minutes);
     },
   };
 }

@@ -1,21 +1,21 @@
-import { chance } from '../numerics';
+import { randomSource } from '../numerics';
 import { dayAfter, daysBetween } from '../physics/climate';
 import { applyPatch, type Patch } from '../document';
 import { contradictions } from '../assembly';
 import type { Message } from '../units';
 import { changesOf, spreadOf } from '../simulation/season';
 import {
-  copyOf,
-  dayOutOf,
+  copyParticles,
+  dayBuffers,
   evenly,
   fillUp,
   goesShort,
-  roomIn,
-  throughDay,
+  freeVolume,
+  advanceDay,
   type FilterSetting,
   type Particles,
 } from './estimator';
-import { storyOf, tendedOf, type TendedQuestion } from './state';
+import { estimateOf, tendedOf, type TendedQuestion } from './state';
 
 /**
  * A whole garden while nobody is at home: what lasts, for how sure, and the fewest visits of a neighbour that keep all
@@ -89,7 +89,7 @@ const KEPT = 2;
 
 /** Fills all particles to the brim. @returns what went into each, m³ */
 function fill(setting: FilterSetting, particles: Particles): Float64Array {
-  const given = Float64Array.from({ length: RUNS }, (_, i) => roomIn(setting, particles, i));
+  const given = Float64Array.from({ length: RUNS }, (_, i) => freeVolume(setting, particles, i));
   fillUp(setting, particles);
   return given;
 }
@@ -97,7 +97,7 @@ function fill(setting: FilterSetting, particles: Particles): Float64Array {
 /** What a planter's log leaves open; null where nothing grows yet. */
 function learnedOf(question: TendedQuestion): Particles | null {
   const made = tendedOf(question);
-  return made && storyOf(question, made).particles;
+  return made && estimateOf(question, made).particles;
 }
 
 /**
@@ -114,23 +114,30 @@ function aloneOf(
   const made = tendedOf(question);
   if (!made || !learned) return null;
   const { setting, seed } = made;
-  const kept = evenly(learned, RUNS, chance(seed));
+  const kept = evenly(learned, RUNS, randomSource(seed));
   kept.soil.fill(setting.table.rested);
   for (let day = -KEPT; day < 0; day += 1) {
     fill(setting, kept);
-    throughDay(setting, kept, dayAfter(from, day), chance(seed + day + KEPT), null);
+    advanceDay(setting, kept, dayAfter(from, day), randomSource(seed + day + KEPT), null);
   }
   const days = daysBetween(from, until);
   return {
     id,
     runs(fills) {
-      const now = copyOf(kept);
-      const out = dayOutOf(RUNS);
+      const now = copyParticles(kept);
+      const out = dayBuffers(RUNS);
       const runs = Array.from({ length: RUNS }, (): Stretch => ({ short: [], filled: [] }));
       for (let day = 0; day < days; day += 1) {
         const given = day === 0 || fills.includes(day) ? fill(setting, now) : null;
         // The same weather whatever is filled, so that what a visit does is seen.
-        throughDay(setting, now, dayAfter(from, day), chance(seed + 7919 * (day + 1)), null, out);
+        advanceDay(
+          setting,
+          now,
+          dayAfter(from, day),
+          randomSource(seed + 7919 * (day + 1)),
+          null,
+          out,
+        );
         runs.forEach(({ short, filled }, i) => {
           short.push(goesShort(setting, now, out, i));
           filled.push(given?.[i] ?? 0);

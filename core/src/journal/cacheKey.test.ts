@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { FIRST_WEATHER } from '../physics/climate';
 import { applyPatch, STARTING_POINTS } from '../document';
 import { logEntry } from '../testing/entries';
-import { markOf, standingMark } from '.';
+import { cacheKeyOf, planterStateKey } from '.';
 
 const entries = [1, 2, 3].map((n) =>
   logEntry(n, `2026-07-0${n}`, { kind: 'filled', where: 'tube', volume: 0.004, ran: true }),
@@ -17,9 +17,9 @@ const asked = {
 };
 
 test('the order in which entries came is of no matter, nor a way through JSON', () => {
-  const mark = standingMark(asked);
-  expect(standingMark({ ...asked, entries: entries.toReversed() })).toBe(mark);
-  expect(standingMark(JSON.parse(JSON.stringify(asked)) as typeof asked)).toBe(mark);
+  const mark = planterStateKey(asked);
+  expect(planterStateKey({ ...asked, entries: entries.toReversed() })).toBe(mark);
+  expect(planterStateKey(JSON.parse(JSON.stringify(asked)) as typeof asked)).toBe(mark);
 });
 
 test.each([
@@ -33,13 +33,13 @@ test.each([
   ['a measured day', { measured: [{ date: '2026-07-14', tMin: 14, tMax: 31, rain: 0 }] }],
   ['the weather', { choice: { ...FIRST_WEATHER, site: 'sierra' as never } }],
 ])('another mark where %s differs', (_, change) => {
-  expect(standingMark({ ...asked, ...change })).not.toBe(standingMark(asked));
+  expect(planterStateKey({ ...asked, ...change })).not.toBe(planterStateKey(asked));
 });
 
 test('texts that differ have marks that differ', () => {
   fc.assert(
     fc.property(fc.string(), fc.string(), (one, other) => {
-      expect(markOf(one) === markOf(other)).toBe(one === other);
+      expect(cacheKeyOf(one) === cacheKeyOf(other)).toBe(one === other);
     }),
   );
 });

@@ -1,4 +1,4 @@
-import { hashOf } from '../numerics';
+import { hash32 } from '../numerics';
 import { siteOf, type MeasuredDay, type WeatherChoice } from '../physics/climate';
 import type { PlanterDesign } from '../document';
 import type { LogEntry } from './entry';
@@ -9,17 +9,17 @@ import type { TendedQuestion } from './state';
 const marks = new WeakMap<object, string>();
 
 /** A short mark of what something says (FNV-1a over its JSON, with its length). */
-export function markOf(what: object | string): string {
+export function cacheKeyOf(what: object | string): string {
   const known = typeof what === 'object' ? marks.get(what) : undefined;
   if (known) return known;
   const text = JSON.stringify(what);
-  const mark = `${text.length}-${hashOf(text).toString(36)}`;
+  const mark = `${text.length}-${hash32(text).toString(36)}`;
   if (typeof what === 'object') marks.set(what, mark);
   return mark;
 }
 
 /** What a planter's standing hangs on. */
-export interface StandingAsked {
+export interface PlanterStateInputs {
   design: PlanterDesign;
   planted: string | null;
   /** Entries of its log that hold, in any order. */
@@ -31,18 +31,18 @@ export interface StandingAsked {
 }
 
 /** A mark of all that a planter's standing hangs on: where it is the same, so is how the planter stands. */
-export function standingMark(asked: StandingAsked): string {
+export function planterStateKey(asked: PlanterStateInputs): string {
   const { design, planted, entries, choice, measured, today } = asked;
   const logged = entries
     .map(({ id }) => id)
     .sort()
     .join();
-  const hangsOn = [choice, measured, design, logged].map(markOf);
+  const hangsOn = [choice, measured, design, logged].map(cacheKeyOf);
   return [today, planted ?? 'never', ...hangsOn].join(' ');
 }
 
 /** What core is asked of it: the site of the weather, with days of one's own and of a station. */
-export function questionOf(asked: StandingAsked): TendedQuestion {
+export function tendedQuestionOf(asked: PlanterStateInputs): TendedQuestion {
   const { design, planted, entries, choice, measured, today } = asked;
   const days = [...(choice.days?.days ?? []), ...measured];
   return { design, planted, entries, site: siteOf(choice), days, today };

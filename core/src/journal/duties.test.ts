@@ -4,10 +4,10 @@ import { dayAfter } from '../physics/climate';
 import { applyPatch, STARTING_POINTS, usualPlanted, type Patch } from '../document';
 import { tell } from '../units';
 import { logEntry } from '../testing/entries';
-import { dutiesOf, type Did, type LogEntry } from '.';
+import { dutiesOf, type EntryBody, type LogEntry } from '.';
 
 const PLANTED = '2027-05-01';
-const entryOf = (date: string, did: Did, n = 1): LogEntry => logEntry(n, date, did);
+const entryOf = (date: string, did: EntryBody, n = 1): LogEntry => logEntry(n, date, did);
 
 function due(after: number, patch: Patch = [], entries: LogEntry[] = []): Record<string, string> {
   const design = applyPatch(STARTING_POINTS.find(({ id }) => id === 'cloth-pail')!.design, [

@@ -4,7 +4,7 @@ import { dayAfter, daysBetween } from '../physics/climate';
 import { cropIn, type PlanterDesign } from '../document';
 import { q, say, type Message } from '../units';
 import { yearOf } from '../simulation/season';
-import type { Did, LogEntry } from './entry';
+import type { EntryBody, LogEntry } from './entry';
 
 /** What else a planter wants besides water: each with why, from when, and what noting it writes into the log. */
 
@@ -16,7 +16,7 @@ export interface Duty {
   /** ISO date from which on it is due. */
   due: string;
   /** What ticking it writes. */
-  did: Did;
+  did: EntryBody;
   /** The entry whose place that takes: something that somebody put on the list. */
   instead?: LogEntry;
 }
@@ -65,16 +65,19 @@ export function dutiesOf(question: DutyQuestion): Duty[] {
 }
 
 /** The last day on which something was noted. */
-const lastOf = (entries: readonly LogEntry[], is: (did: Did) => boolean): string | null =>
+const lastOf = (entries: readonly LogEntry[], is: (did: EntryBody) => boolean): string | null =>
   entries
     .filter(({ did }) => is(did))
     .map(({ at }) => at.slice(0, 10))
     .sort()
     .at(-1) ?? null;
 
-const deed = (what: Extract<Did, { kind: 'did' }>['what']) => (did: Did) =>
+const deed = (what: Extract<EntryBody, { kind: 'did' }>['what']) => (did: EntryBody) =>
   did.kind === 'did' && did.what === what;
-const noted = (what: Extract<Did, { kind: 'did' }>['what']): Did => ({ kind: 'did', what });
+const noted = (what: Extract<EntryBody, { kind: 'did' }>['what']): EntryBody => ({
+  kind: 'did',
+  what,
+});
 
 /** What somebody has put on the list. */
 const onTheList = ({ entries }: DutyQuestion): Duty[] =>

@@ -26,7 +26,7 @@ const amount = (most: number) => z.number().min(0).max(most);
 const words = (most: number) => z.string().trim().max(most);
 
 /** What is done without a number, with what it is called. */
-export const DEEDS = {
+export const ACTIVITIES = {
   planted: { name: 'Planted' },
   sown: { name: 'Sown' },
   thinned: { name: 'Thinned' },
@@ -42,8 +42,8 @@ export const DEEDS = {
   trouble: { name: 'Pest or trouble' },
   note: { name: 'Note' },
 } as const;
-export type Deed = keyof typeof DEEDS;
-export const DEED_IDS = Object.keys(DEEDS) as [Deed, ...Deed[]];
+export type Activity = keyof typeof ACTIVITIES;
+export const ACTIVITY_IDS = Object.keys(ACTIVITIES) as [Activity, ...Activity[]];
 
 export const FEELS = {
   dry: { name: 'dry' },
@@ -53,7 +53,7 @@ export const FEELS = {
 export type Feel = keyof typeof FEELS;
 
 /** What was done. SI: m³, metres, kilograms. */
-export const didSchema = z.discriminatedUnion('kind', [
+export const entryBodySchema = z.discriminatedUnion('kind', [
   z.strictObject({
     kind: z.literal('filled'),
     where: z.enum(['tube', 'top']),
@@ -81,28 +81,28 @@ export const didSchema = z.discriminatedUnion('kind', [
     mass: amount(ENTRY_LIMITS.harvested).nullable(),
     count: z.int().min(0).max(ENTRY_LIMITS.count).nullable(),
   }),
-  z.strictObject({ kind: z.literal('did'), what: z.enum(DEED_IDS) }),
+  z.strictObject({ kind: z.literal('did'), what: z.enum(ACTIVITY_IDS) }),
   z.strictObject({
     kind: z.literal('todo'),
     what: words(300).describe('What is to be done; due until an entry takes its place'),
-    then: z.enum(DEED_IDS).describe('What is noted when it is done'),
+    then: z.enum(ACTIVITY_IDS).describe('What is noted when it is done'),
   }),
   z.strictObject({
     kind: z.literal('photo'),
     photo: z.uuid().describe('Made on the device; the picture is fetched by it'),
   }),
 ]);
-export type Did = z.infer<typeof didSchema>;
+export type EntryBody = z.infer<typeof entryBodySchema>;
 
 /** What is noted most: filled through the tube until the overflow ran, nothing measured. */
-export const TILL_IT_RAN: Did = { kind: 'filled', where: 'tube', volume: null, ran: true };
+export const TILL_IT_RAN: EntryBody = { kind: 'filled', where: 'tube', volume: null, ran: true };
 
 export const logEntrySchema = z.strictObject({
   id: z.uuid().describe('Made on the device, so that sending twice stores once'),
   planter: z.uuid(),
   at: z.iso.datetime({ offset: true }).describe('When it was done, with the offset of its place'),
   by: words(40).describe('Who wrote it, as the device is called'),
-  did: didSchema,
+  did: entryBodySchema,
   text: words(ENTRY_LIMITS.text).describe('What else there is to say'),
   typed: words(200).describe('As it was typed, where it was'),
   instead: z.uuid().nullable().describe('The entry whose place it takes'),
@@ -111,7 +111,7 @@ export const logEntrySchema = z.strictObject({
 export type LogEntry = z.infer<typeof logEntrySchema>;
 
 /** The entries that hold: not replaced and not taken out, latest first. Each id counts once. */
-export function holding(entries: readonly LogEntry[]): LogEntry[] {
+export function currentEntries(entries: readonly LogEntry[]): LogEntry[] {
   const all = [...new Map(entries.map((entry) => [entry.id, entry])).values()];
   const replaced = new Set(all.flatMap(({ instead }) => instead ?? []));
   const times = new Map(all.map(({ id, at }) => [id, Date.parse(at)]));

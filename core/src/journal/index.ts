@@ -2,22 +2,28 @@ export { calendarOf, type CalendarEvent } from './calendar';
 export { partedAt, WEEK_STARTS, weeksOf, type CalendarDay, type WeekStart } from './weeks';
 export { dutiesOf, type Duty } from './duties';
 export {
-  DEED_IDS,
-  DEEDS,
-  didSchema,
+  ACTIVITY_IDS,
+  ACTIVITIES,
+  entryBodySchema,
   FEELS,
-  holding,
+  currentEntries,
   logEntrySchema,
   putBack,
   takenOut,
   TILL_IT_RAN,
-  type Deed,
-  type Did,
+  type Activity,
+  type EntryBody,
   type Feel,
   type LogEntry,
 } from './entry';
 export { canOf, readLine, type DepthOf, type LineReading, type ReadLine } from './readLine';
-export { WEATHERS, type Forecast, type Quantiles, type Surprise, type Weathers } from './estimator';
+export {
+  WEATHERS,
+  type Forecast,
+  type Quantiles,
+  type UnexplainedReading,
+  type WeatherEnsemble,
+} from './estimator';
 export {
   followedFrom,
   plantedInLog,
@@ -28,8 +34,8 @@ export {
   type TendedState,
   type Thirst,
 } from './state';
-export { markOf, questionOf, standingMark } from './cacheKey';
-export { sayDid } from './words';
+export { cacheKeyOf, tendedQuestionOf, planterStateKey } from './cacheKey';
+export { describeEntry } from './words';
 export {
   gardenAway,
   oneChange,

@@ -7,7 +7,7 @@ import { say, type Message } from '../units';
 const MIDDLE = 0.25;
 
 /** Where to pour, and when to stop. */
-export function pourWords({ design, lots, vessel, heights }: Planter): Message {
+export function pourWords({ design, partGroups, vessel, heights }: Planter): Message {
   const { fillTube, reservoir, pipes, overflow } = design;
   if (reservoir.supply) return say`Fill the barrel beside it to the top. The valve does the rest.`;
   const stop = overflow
@@ -16,12 +16,12 @@ export function pourWords({ design, lots, vessel, heights }: Planter): Message {
       : say`until water runs out of the overflow`
     : say`until the stick reads full`;
   const half = Math.max(vessel.halfAt(heights.rim), 1e-6);
-  const tube = lots.find(({ kind }) => kind === 'tube')?.pieces[0];
+  const tube = partGroups.find(({ kind }) => kind === 'tube')?.parts[0];
   if (fillTube && tube)
     return say`Pour into the tube ${sideOf(tube.x / half)}, not on the soil, ${stop}. Put its cap back.`;
   const pipe = !pipes.some(({ fills }) => fills)
     ? undefined
-    : lots.find(({ kind }) => kind === 'worm')?.pieces[0];
+    : partGroups.find(({ kind }) => kind === 'worm')?.parts[0];
   if (pipe) return say`Pour into the worm tube ${sideOf(pipe.x / half)}, ${stop}.`;
   return say`Pour slowly on the soil, a little at a time, ${stop}.`;
 }

@@ -1,6 +1,6 @@
 import { dayAfter } from '../physics/climate';
 import { readQuantity, writeQuantity, type QuantityKind, type UnitSystem } from '../units';
-import { ENTRY_LIMITS, type Deed, type Did } from './entry';
+import { ENTRY_LIMITS, type Activity, type EntryBody } from './entry';
 
 /**
  * Reads a line of the log as people type it: `filled 6 L till it ran yesterday`, `stick 4 cm`, `rain 12 mm`,
@@ -8,7 +8,7 @@ import { ENTRY_LIMITS, type Deed, type Did } from './entry';
  */
 
 export interface ReadLine {
-  did: Did;
+  did: EntryBody;
   /** ISO date. */
   date: string;
   /** What is left of the line as words. */
@@ -116,7 +116,7 @@ function dateIn(line: string, today: string): { date: string | null; rest: strin
   return { date: today, rest: line };
 }
 
-type Found = { did: Did; text?: string } | { message: string } | null;
+type Found = { did: EntryBody; text?: string } | { message: string } | null;
 type Reader = (line: string, system: UnitSystem, depthOf: DepthOf | null) => Found;
 
 const UNTIL =
@@ -147,7 +147,7 @@ const filled: Reader = (line, system) => {
 
 /** A reader of one measure after a word. */
 const measured =
-  (word: RegExp, kind: QuantityKind, make: (value: number) => Did): Reader =>
+  (word: RegExp, kind: QuantityKind, make: (value: number) => EntryBody): Reader =>
   (line, system) => {
     const match = word.exec(line);
     if (!match) return null;
@@ -217,7 +217,7 @@ const harvested: Reader = (line, system) => {
   return { did: { kind: 'harvested', what, mass: mass?.ok ? mass.value : null, count: null } };
 };
 
-const DEED_WORDS: readonly (readonly [RegExp, Deed])[] = [
+const DEED_WORDS: readonly (readonly [RegExp, Activity])[] = [
   [/^planted\b/, 'planted'],
   [/^(?:sowed|sown)\b/, 'sown'],
   [/^thinned\b/, 'thinned'],

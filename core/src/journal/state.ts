@@ -8,29 +8,29 @@ import {
   type MeasuredDay,
   type WeatherDay,
 } from '../physics/climate';
-import { hashOf } from '../numerics';
+import { hash32 } from '../numerics';
 import type { PlanterDesign } from '../document';
 import { assemble, type Planter } from '../assembly';
 import { plantedOn } from '../simulation/season';
 import { dutiesOf, type Duty } from './duties';
-import { holding, type LogEntry } from './entry';
+import { currentEntries, type LogEntry } from './entry';
 import {
-  beginning,
-  followKept,
+  initialEstimate,
+  runFilterCached,
   forecastFrom,
-  roomIn,
-  settingOf,
-  spreadOver,
-  storyKeeper,
-  weathersOf,
+  freeVolume,
+  filterSetting,
+  quantilesOf,
+  estimateCache,
+  weatherEnsemble,
   type FilterSetting,
   type Forecast,
   type Quantiles,
-  type Story,
-  type Surprise,
-  type Weathers,
+  type Estimate,
+  type UnexplainedReading,
+  type WeatherEnsemble,
 } from './estimator';
-import { markOf } from './cacheKey';
+import { cacheKeyOf } from './cacheKey';
 
 /** What is asked about a planter that is tended. */
 export interface TendedQuestion {
@@ -52,7 +52,7 @@ export interface Thirst {
   factor: Quantiles;
   /** Readings that it comes from. */
   readings: number;
-  surprises: readonly Surprise[];
+  surprises: readonly UnexplainedReading[];
   /** The day of the last filling that ran; null where none is noted. */
   fullOn: string | null;
 }
@@ -112,7 +112,7 @@ const byDate = (days: readonly WeatherDay[]): Map<string, WeatherDay> =>
 export const weathersThere = (
   question: Pick<TendedQuestion, 'site' | 'days'>,
   indoors = false,
-): Weathers => weathersOf(question.site, byDate(measuredOf(question)), indoors);
+): WeatherEnsemble => weatherEnsemble(question.site, byDate(measuredOf(question)), indoors);
 
 /** Rain that somebody noted, metres by ISO date. */
 export const rainIn = (entries: readonly LogEntry[]): Map<string, number> =>
@@ -140,7 +140,7 @@ export interface ReadyTended {
  * @returns null before it is planted, or where nobody has said when
  */
 export function tendedOf(question: TendedQuestion): ReadyTended | null {
-  const held = holding(question.entries);
+  const held = currentEntries(question.entries);
   const { design, site, today } = question;
   // Nobody has said that anything grows in it.
   if (held.length === 0 && question.planted === null) return null;
@@ -152,43 +152,57 @@ export function tendedOf(question: TendedQuestion): ReadyTended | null {
   // Figures alone: its findings are the bench's.
   const figures = figuresOf(planter);
   const measured = byDate(measuredOf(question));
-  const setting = settingOf({ planter, figures, site, measured, planted, rain: rainIn(entries) });
-  const seed = hashOf(held[0]?.planter ?? design.name);
+  const setting = filterSetting({
+    planter,
+    figures,
+    site,
+    measured,
+    planted,
+    rain: rainIn(entries),
+  });
+  const seed = hash32(held[0]?.planter ?? design.name);
   return { planter, figures, setting, entries, began, seed };
 }
 
 /** Planters put together lately, by what their designs say: a garden asks for each again and again. */
-const lately = new Map<string, Planter>();
-const LATELY = 60;
+const recentPlanters = new Map<string, Planter>();
+const MOST_RECENT_PLANTERS = 60;
 
 function assembled(design: PlanterDesign): Planter {
   // Planters that differ in their names alone are one, and so is all that was worked out for them.
   const nameless = { ...design, name: '', notes: '', place: { ...design.place, name: '' } };
-  const mark = markOf(nameless);
-  const known = lately.get(mark) ?? assemble(nameless);
-  lately.delete(mark);
-  lately.set(mark, known);
-  const [oldest] = lately.keys();
-  if (lately.size > LATELY && oldest !== undefined) lately.delete(oldest);
+  const mark = cacheKeyOf(nameless);
+  const known = recentPlanters.get(mark) ?? assemble(nameless);
+  recentPlanters.delete(mark);
+  recentPlanters.set(mark, known);
+  const [oldest] = recentPlanters.keys();
+  if (recentPlanters.size > MOST_RECENT_PLANTERS && oldest !== undefined)
+    recentPlanters.delete(oldest);
   return known;
 }
 
 /** Stories of planters followed here. */
-const keeper = storyKeeper();
+const keeper = estimateCache();
 
 /** Follows a planter through its log until this morning. */
-export function storyOf(question: TendedQuestion, ready: ReadyTended): Story {
+export function estimateOf(question: TendedQuestion, ready: ReadyTended): Estimate {
   const { setting, entries, seed } = ready;
   const { design, site, today, days } = question;
-  const always = [design, site].map(markOf);
-  const { date: from } = beginning(setting.planted, today, entries);
+  const always = [design, site].map(cacheKeyOf);
+  const { date: from } = initialEstimate(setting.planted, today, entries);
   const mark = (evening: string): string => {
     const until = entries.filter(({ at }) => at.slice(0, 10) <= evening);
     const noted = until.map(({ id }) => id);
     const measured = days.filter(({ date }) => date >= from && date <= evening);
-    return [...always, from, setting.notesRain, markOf(noted.join()), markOf(measured)].join(' ');
+    return [
+      ...always,
+      from,
+      setting.notesRain,
+      cacheKeyOf(noted.join()),
+      cacheKeyOf(measured),
+    ].join(' ');
   };
-  return followKept(keeper, `${seed}`, setting, entries, today, seed, mark);
+  return runFilterCached(keeper, `${seed}`, setting, entries, today, seed, mark);
 }
 
 /**
@@ -201,7 +215,7 @@ export function stateOf(question: TendedQuestion): TendedState | null {
   if (!ready) return null;
   const { design, site, today } = question;
   const { setting, figures, entries, began, seed } = ready;
-  const story = storyOf(question, ready);
+  const story = estimateOf(question, ready);
   const { particles } = story;
   const lasts = Number.isFinite(figures.lastsMild.days) ? figures.lastsMild.days : FARTHEST;
   const far = Math.round(Math.min(Math.max(lasts * 2 + NEAREST, NEAREST), FARTHEST));
@@ -212,7 +226,7 @@ export function stateOf(question: TendedQuestion): TendedState | null {
   return {
     planted: began,
     thirst: {
-      factor: spreadOver(particles, (i) => Math.exp(particles.thirst[i] as number)),
+      factor: quantilesOf(particles, (i) => Math.exp(particles.thirst[i] as number)),
       readings: story.readings,
       surprises: story.surprises.filter(
         ({ entry }) => daysBetween(entry.at.slice(0, 10), today) <= RECENT,
@@ -220,7 +234,7 @@ export function stateOf(question: TendedQuestion): TendedState | null {
       fullOn: story.fullOn,
     },
     forecast,
-    room: spreadOver(particles, (i) => roomIn(setting, particles, i)),
+    room: quantilesOf(particles, (i) => freeVolume(setting, particles, i)),
     daysLeft: { early, likely },
     wants: wantsOf(forecast, today, certain),
     duties: dutiesOf({ design, figures, planted: began, today, site, entries }),

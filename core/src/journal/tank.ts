@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import type { Site } from '../catalog';
 import { dayAfter, daysBetween, type MeasuredDay, type WeatherDay } from '../physics/climate';
-import { holding, type LogEntry } from './entry';
+import { currentEntries, type LogEntry } from './entry';
 import { WEATHERS } from './estimator';
 import { rainIn, weathersThere, type TendedState } from './state';
 
@@ -151,7 +151,7 @@ export function tankStands(
   { states, entries, site, days, today }: TankQuestion,
 ): TankOutlook {
   const weathers = weathersThere({ site, days });
-  const noted = rainIn(holding(entries));
+  const noted = rainIn(currentEntries(entries));
   const stretch = (from: string, count: number, which: number): WeatherDay[] =>
     Array.from({ length: Math.max(count, 0) }, (_, i) => {
       const day = weathers.on(dayAfter(from, i), which);

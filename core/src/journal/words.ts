@@ -1,8 +1,8 @@
 import { q, say, type Message } from '../units';
-import { DEEDS, type Did } from './entry';
+import { ACTIVITIES, type EntryBody } from './entry';
 
 /** An entry in words: `Filled with 6 L until it ran`. */
-export function sayDid(did: Did): Message {
+export function describeEntry(did: EntryBody): Message {
   switch (did.kind) {
     case 'filled': {
       const where = did.where === 'top' ? ' on top' : '';
@@ -34,6 +34,6 @@ export function sayDid(did: Did): Message {
     case 'photo':
       return say`Photo`;
     case 'did':
-      return say`${DEEDS[did.what].name}`;
+      return say`${ACTIVITIES[did.what].name}`;
   }
 }

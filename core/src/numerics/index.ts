@@ -1,3 +1,3 @@
 export { banded, type FivePointSystem } from './banded';
 export { monotoneCurve, type MonotoneCurve } from './monotoneCurve';
-export { chance, hashOf, type Chance } from './random';
+export { randomSource, hash32, type RandomSource } from './random';

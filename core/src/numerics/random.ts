@@ -1,7 +1,7 @@
 /** Seeded chance: the same seed gives the same numbers on every machine. */
-export interface Chance {
+export interface RandomSource {
   /** Evenly spread, from 0 up to but not 1. */
-  even(): number;
+  uniform(): number;
   /** Standard normal (Box and Muller 1958). */
   normal(): number;
   /** Gamma with a shape and a scale (Marsaglia and Tsang 2000). */
@@ -9,7 +9,7 @@ export interface Chance {
 }
 
 /** A number of 32 bits from a text (FNV-1a). @param from begins it; another one gives another number */
-export function hashOf(text: string, from = 0x811c9dc5): number {
+export function hash32(text: string, from = 0x811c9dc5): number {
   let hash = from >>> 0;
   for (let i = 0; i < text.length; i += 1)
     hash = Math.imul(hash ^ text.charCodeAt(i), 0x01000193) >>> 0;
@@ -17,9 +17,9 @@ export function hashOf(text: string, from = 0x811c9dc5): number {
 }
 
 /** A small generator of 32 bits of state, whose numbers pass for chance in what is done here. */
-export function chance(seed: number): Chance {
+export function randomSource(seed: number): RandomSource {
   let state = seed >>> 0;
-  const even = (): number => {
+  const uniform = (): number => {
     state = (state + 0x6d2b79f5) >>> 0;
     let t = state;
     t = Math.imul(t ^ (t >>> 15), t | 1);
@@ -27,18 +27,18 @@ export function chance(seed: number): Chance {
     return ((t ^ (t >>> 14)) >>> 0) / 4_294_967_296;
   };
   const normal = (): number =>
-    Math.sqrt(-2 * Math.log(1 - even())) * Math.cos(2 * Math.PI * even());
+    Math.sqrt(-2 * Math.log(1 - uniform())) * Math.cos(2 * Math.PI * uniform());
   const gamma = (shape: number, scale: number): number => {
-    if (shape < 1) return gamma(shape + 1, scale) * (1 - even()) ** (1 / shape);
+    if (shape < 1) return gamma(shape + 1, scale) * (1 - uniform()) ** (1 / shape);
     const d = shape - 1 / 3;
     const c = 1 / Math.sqrt(9 * d);
     for (;;) {
       const x = normal();
       const v = (1 + c * x) ** 3;
-      if (v > 0 && Math.log(1 - even()) < 0.5 * x * x + d - d * v + d * Math.log(v)) {
+      if (v > 0 && Math.log(1 - uniform()) < 0.5 * x * x + d - d * v + d * Math.log(v)) {
         return d * v * scale;
       }
     }
   };
-  return { even, normal, gamma };
+  return { uniform, normal, gamma };
 }

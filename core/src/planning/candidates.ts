@@ -1,5 +1,5 @@
 import { settled } from '../assessment';
-import { MEDIA, MEDIUM_IDS } from '../catalog';
+import { MIXES, MIX_IDS } from '../catalog';
 import { applyPatch, invertOf, lipBelowMark, type Patch, type PlanterDesign } from '../document';
 import { assemble, contradictions, levelsOf, moveLevel } from '../assembly';
 import type { Message } from '../units';
@@ -115,8 +115,8 @@ function lipsOf(at: PlanterDesign, base: number, count: number): Patch[] {
 
 /** The mix as it is, and the first other one that wicks. */
 function mixesOf({ soil }: PlanterDesign): Patch[] {
-  const other = MEDIUM_IDS.find(
-    (id) => MEDIA[id].wicks && (soil.recipe !== null || id !== soil.medium),
+  const other = MIX_IDS.find(
+    (id) => MIXES[id].wicks && (soil.recipe !== null || id !== soil.medium),
   );
   return [[], ...(other ? [takeMix(soil, other)] : [])];
 }

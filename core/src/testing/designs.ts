@@ -10,7 +10,7 @@ import {
   FITTING_IDS,
   FOOT_IDS,
   LAYER_IDS,
-  MEDIUM_IDS,
+  MIX_IDS,
   MULCH_IDS,
   PIPE_IDS,
   PIPE_USE_IDS,
@@ -31,7 +31,7 @@ import {
   type BedDesign,
   type FillLayer,
   type OverflowDesign,
-  type PartDesign,
+  type SupportDesign,
   type PlanterDesign,
   type ReservoirDesign,
   type VesselDesign,
@@ -48,7 +48,7 @@ import { anyVessel } from './vessels';
 const spot = fc.record({ x: between(-0.3, 0.3), y: between(-0.3, 0.3) });
 const spots = fc.option(fc.array(spot, { minLength: 1, maxLength: 3 }), { freq: 1 });
 
-const part = (vessel: VesselDesign): fc.Arbitrary<PartDesign> => {
+const part = (vessel: VesselDesign): fc.Arbitrary<SupportDesign> => {
   const width = leastWidth(vessel);
   const support = {
     diameter: between(0.02, Math.max(width * 0.8, 0.03)),
@@ -286,9 +286,9 @@ export const anyDesign: fc.Arbitrary<PlanterDesign> = anyVessel
         { maxLength: 3 },
       ),
       soil: fc.record({
-        medium: oneOf(MEDIUM_IDS),
+        medium: oneOf(MIX_IDS),
         recipe: fc.option(anyRecipe, { freq: 1 }),
-        upper: fc.option(fc.record({ medium: oneOf(MEDIUM_IDS), depth: between(0.02, 0.2) }), {
+        upper: fc.option(fc.record({ medium: oneOf(MIX_IDS), depth: between(0.02, 0.2) }), {
           freq: 1,
         }),
         freeboard: between(0, 0.08),

@@ -1,7 +1,7 @@
-import type { Did, LogEntry } from '../journal';
+import type { EntryBody, LogEntry } from '../journal';
 
 /** An entry of a log, for tests. @param day ISO date, at six in the morning, or a time in full */
-export function logEntry(n: number, day: string, did: Did, planter = 0): LogEntry {
+export function logEntry(n: number, day: string, did: EntryBody, planter = 0): LogEntry {
   return {
     id: uuidOf(n),
     planter: uuidOf(planter),

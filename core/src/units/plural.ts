@@ -2,5 +2,5 @@
 const RULES = new Intl.PluralRules('en');
 
 /** Several of something in words: 1 leg, 2 legs, 0 legs. */
-export const many = (count: number, one: string, more = `${one}s`): string =>
+export const plural = (count: number, one: string, more = `${one}s`): string =>
   RULES.select(count) === 'one' ? one : more;

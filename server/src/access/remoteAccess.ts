@@ -2,7 +2,7 @@ import { once } from 'node:events';
 import { createServer as createHttp, type RequestListener, type Server } from 'node:http';
 import { createServer as createHttps } from 'node:https';
 import Bonjour from 'bonjour-service';
-import type { Door } from '@huerta/contract';
+import type { RemoteAccessState } from '@huerta/contract';
 import { stayOpen } from '../api/connections';
 import type { DeviceTable } from '../storage/devices';
 import { houseAddresses, LOCAL_NAME } from './addresses';
@@ -10,10 +10,10 @@ import { certificateOf, type Certificate } from './certificate';
 import type { Secrets } from './secrets';
 
 /** The door to the house's network: a listener of its own, beside the one for this machine. */
-export interface DoorKeeper {
-  state(): Promise<Door>;
+export interface RemoteAccess {
+  state(): Promise<RemoteAccessState>;
   /** Opens or shuts it, and keeps that for the next start. */
-  set(wish: Wish): Promise<Door>;
+  set(wish: Wish): Promise<RemoteAccessState>;
   /** Opens it if it was left open. */
   begin(): Promise<void>;
   stop(): Promise<void>;
@@ -48,7 +48,7 @@ function readWish(text: string | null): Wish {
   }
 }
 
-export function doorKeeper(parts: Parts): DoorKeeper {
+export function remoteAccess(parts: Parts): RemoteAccess {
   const { table, secrets, answer, folder, port, named, own } = parts;
   let server: Server | null = null;
   let certificate: Certificate | null = null;
@@ -92,7 +92,7 @@ export function doorKeeper(parts: Parts): DoorKeeper {
     }
   };
 
-  const state = async (): Promise<Door> => {
+  const state = async (): Promise<RemoteAccessState> => {
     const { secure } = await wished();
     const scheme = secure ? 'https' : 'http';
     const names = [...(named ? [named] : []), ...houseAddresses(), LOCAL_NAME];

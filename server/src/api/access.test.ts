@@ -5,9 +5,9 @@ import { join } from 'node:path';
 import { pino } from 'pino';
 import jsQR from 'jsqr';
 import request from 'supertest';
-import { codeSchema, doorSchema, problemSchema } from '@huerta/contract';
+import { codeSchema, remoteAccessSchema, problemSchema } from '@huerta/contract';
 import { STARTING_POINTS } from '@huerta/core/document';
-import { doorKeeper, type DoorKeeper } from '../access/remoteAccess';
+import { remoteAccess, type RemoteAccess } from '../access/remoteAccess';
 import { feedsOf } from '../access/feeds';
 import { secretsOf, type Secrets } from '../access/secrets';
 import { servicesOf } from '../services';
@@ -22,7 +22,7 @@ const design = STARTING_POINTS[0]!.design;
 let folder: string;
 let database: Database;
 let secrets: Secrets;
-let keeper: DoorKeeper;
+let keeper: RemoteAccess;
 /** From the machine itself, and from the house. */
 let home: ReturnType<typeof request>;
 let house: ReturnType<typeof request>;
@@ -40,7 +40,7 @@ beforeEach(async () => {
     ...app,
     house: { names: () => [HOUSE, '127.0.0.1'], secrets, feeds },
   });
-  keeper = doorKeeper({
+  keeper = remoteAccess({
     table: database.devices,
     secrets,
     answer,
@@ -103,7 +103,7 @@ test('a code lets one device in, once and within ten minutes, until it is shut o
   // Its secret is nowhere in the garden's file.
   const rows = JSON.stringify(await database.devices.all());
   expect(rows).not.toContain(cookie.split('.')[1]);
-  const { devices } = doorSchema.parse((await home.get('/api/door').expect(200)).body);
+  const { devices } = remoteAccessSchema.parse((await home.get('/api/door').expect(200)).body);
   expect(devices.map(({ name }) => name)).toEqual(['Phone', 'Phone']);
   await home.delete(`/api/door/devices/${devices[1]!.id}`).expect(204);
   await list().expect(401);
@@ -139,10 +139,10 @@ test('wrong codes are limited, and a page from elsewhere changes nothing', async
 });
 
 test('the door opens into the network and shuts again, and stays as it was left', async () => {
-  const shut = doorSchema.parse((await home.get('/api/door').expect(200)).body);
+  const shut = remoteAccessSchema.parse((await home.get('/api/door').expect(200)).body);
   expect(shut).toMatchObject({ open: false, addresses: [] });
   const opened = await home.put('/api/door').send({ open: true, secure: false }).expect(200);
-  const { addresses } = doorSchema.parse(opened.body);
+  const { addresses } = remoteAccessSchema.parse(opened.body);
   expect(addresses[0]).toBe(`http://${HOUSE}:${PORT}`);
   const answer = await fetch(`http://127.0.0.1:${PORT}/`, { headers: { accept: 'text/html' } });
   expect(answer.status).toBe(401);
@@ -157,7 +157,11 @@ test('the door opens into the network and shuts again, and stays as it was left'
 
 test('encrypted, with a certificate of Huerta’s own that names this machine and whose key is for its owner', async () => {
   const { body } = await home.put('/api/door').send({ open: true, secure: true }).expect(200);
-  expect(doorSchema.parse(body)).toMatchObject({ open: true, certificate: 'made', trouble: null });
+  expect(remoteAccessSchema.parse(body)).toMatchObject({
+    open: true,
+    certificate: 'made',
+    trouble: null,
+  });
   expect((await stat(join(folder, 'door.key'))).mode & 0o077).toBe(0);
   const [status, names] = await new Promise<[number, string]>((done, fail) => {
     get(
@@ -193,7 +197,7 @@ test('the code to scan says the address and the code, and it is not made while t
 describe('an address with a secret of its own', () => {
   const made = async (kind: string, of: string | null = null) => {
     await home.put('/api/door').send({ open: true, secure: false }).expect(200);
-    const { addresses } = doorSchema.parse((await home.get('/api/door')).body);
+    const { addresses } = remoteAccessSchema.parse((await home.get('/api/door')).body);
     const [address] = addresses;
     const wish = { name: 'Kitchen', kind, planter: of, address };
     const { body } = await home.post('/api/feeds').send(wish).expect(201);

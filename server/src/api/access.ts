@@ -3,18 +3,18 @@ import express from 'express';
 import { rateLimit } from 'express-rate-limit';
 import { create as qrCode } from 'qrcode';
 import { DOOR, MAX_BODY_BYTES } from '@huerta/contract';
-import type { DoorKeeper } from '../access/remoteAccess';
+import type { RemoteAccess } from '../access/remoteAccess';
 import { LET_IN_PAGE, LET_IN_SCRIPT } from '../access/page';
 import type { Secrets } from '../access/secrets';
 import { problem } from '../services/problems';
-import { serve } from './registerRoute';
+import { registerRoute } from './registerRoute';
 
 /** What this machine alone may do with the door: open it, make codes, shut devices out. */
-export function doorRoutes(door: DoorKeeper, secrets: Secrets): Router {
+export function accessRoutes(door: RemoteAccess, secrets: Secrets): Router {
   const router = Router();
-  serve(router, DOOR.get, () => door.state());
-  serve(router, DOOR.set, ({ body }) => door.set(body));
-  serve(router, DOOR.code, async ({ body: { address } }) => {
+  registerRoute(router, DOOR.get, () => door.state());
+  registerRoute(router, DOOR.set, ({ body }) => door.set(body));
+  registerRoute(router, DOOR.code, async ({ body: { address } }) => {
     const { addresses } = await door.state();
     if (!addresses.includes(address)) {
       throw problem(
@@ -28,7 +28,7 @@ export function doorRoutes(door: DoorKeeper, secrets: Secrets): Router {
     const link = `${address}/let-in#${code}`;
     return { link, rows: rowsOf(link), until: until.toISOString() };
   });
-  serve(router, DOOR.shutOut, ({ id }) => secrets.shutOut(id));
+  registerRoute(router, DOOR.shutOut, ({ id }) => secrets.shutOut(id));
   return router;
 }
 
@@ -40,7 +40,7 @@ function rowsOf(text: string): boolean[][] {
 }
 
 /** Requests a minute that one address may make; 0 sets no limit. */
-export const limited = (perMinute: number): RequestHandler =>
+export const rateLimited = (perMinute: number): RequestHandler =>
   perMinute === 0
     ? (_request, _response, next) => next()
     : rateLimit({
@@ -67,7 +67,7 @@ const TRIES = 10;
 const TRIES_MS = 15 * 60_000;
 
 /** Lets in who was let in before, or comes with a code; anyone else gets the page that says how. */
-export function guard(app: Express, secrets: Secrets): void {
+export function requireDevice(app: Express, secrets: Secrets): void {
   const tries = rateLimit({
     windowMs: TRIES_MS,
     limit: TRIES,
@@ -85,7 +85,7 @@ export function guard(app: Express, secrets: Secrets): void {
   });
   const router = Router();
   router.use(DOOR.enter.path, tries, express.json({ limit: MAX_BODY_BYTES }));
-  serve(router, DOOR.enter, async ({ body: { code, name }, request, response }) => {
+  registerRoute(router, DOOR.enter, async ({ body: { code, name }, request, response }) => {
     response.cookie(COOKIE, await secrets.enter(code, name), {
       httpOnly: true,
       sameSite: 'lax',

@@ -10,10 +10,10 @@ import type { Services } from '../services';
 import type { Copies } from '../services/copies';
 import { notFound } from '../services/problems';
 import { answerProblems } from './errors';
-import type { DoorKeeper } from '../access/remoteAccess';
+import type { RemoteAccess } from '../access/remoteAccess';
 import type { Feeds } from '../access/feeds';
 import type { Secrets } from '../access/secrets';
-import { doorRoutes, guard, limited } from './access';
+import { accessRoutes, requireDevice, rateLimited } from './access';
 import { knownHostsOnly, LOCAL_NAMES, localNamesFromHere, ownPagesOnly, READS } from './local';
 import { backupRoutes, gardenFileRoutes } from './backups';
 import { documentRoutes } from './documents';
@@ -21,7 +21,7 @@ import { answerFeeds, feedKeeping } from './feeds';
 import { photoRoutes } from './photos';
 import { openApi } from './openapi';
 import { reportRoutes } from './reports';
-import { under } from './registerRoute';
+import { withPrefix } from './registerRoute';
 
 const VERSION = '0.1.0';
 
@@ -31,7 +31,7 @@ export interface AppOptions {
   /** Folder with the built web application, if it is to be served. */
   webRoot?: string;
   /** What this machine alone may do: open and shut the door, put back copies. */
-  home?: { keeper: DoorKeeper; secrets: Secrets; copies: Copies; feeds: Feeds };
+  home?: { keeper: RemoteAccess; secrets: Secrets; copies: Copies; feeds: Feeds };
   /** Whether it is the demo garden. */
   demo?: boolean;
   /** For what comes in by the door: by which names, and who is known. */
@@ -41,7 +41,7 @@ export interface AppOptions {
 }
 
 /** What every answer says to keep a browser careful. */
-function saidOfAll(): readonly (readonly [string, string])[] {
+function securityHeaders(): readonly (readonly [string, string])[] {
   const careful = helmet({
     contentSecurityPolicy: {
       useDefaults: false,
@@ -86,7 +86,7 @@ const withHeaders =
   };
 
 /** Handlers one after the other as one: each that Express calls itself costs a reading more than its own work. */
-const inTurn =
+const compose =
   (...handlers: readonly RequestHandler[]): RequestHandler =>
   (request, response, next) => {
     let i = 0;
@@ -113,15 +113,17 @@ export function createApp(options: AppOptions): Express {
   const hosts = house
     ? [knownHostsOnly(house.names)]
     : [knownHostsOnly(() => LOCAL_NAMES), localNamesFromHere];
-  app.use(inTurn(limited(rate), ...hosts, ownPagesOnly, withHeaders(saidOfAll()), bodies));
+  app.use(
+    compose(rateLimited(rate), ...hosts, ownPagesOnly, withHeaders(securityHeaders()), bodies),
+  );
   // On this machine packing costs more than it saves.
   if (house) app.use(compression());
   const feeds = house?.feeds ?? home?.feeds;
   if (feeds) answerFeeds(app, feeds, services);
-  if (house) guard(app, house.secrets);
+  if (house) requireDevice(app, house.secrets);
 
   // First what is asked most.
-  documentRoutes(under('/api', app), services);
+  documentRoutes(withPrefix('/api', app), services);
   app.get('/api/health', (_request, response) => {
     response.json({ ok: true });
   });
@@ -139,7 +141,7 @@ export function createApp(options: AppOptions): Express {
     app.use(
       '/api',
       backupRoutes(services.gardenFile, home.copies),
-      doorRoutes(home.keeper, home.secrets),
+      accessRoutes(home.keeper, home.secrets),
       feedKeeping(home.feeds, home.keeper, services),
     );
   }

@@ -1,17 +1,17 @@
 import express, { Router, type Express } from 'express';
 import { rateLimit } from 'express-rate-limit';
 import { FEEDS, MAX_BODY_BYTES, type FeedKind } from '@huerta/contract';
-import type { DoorKeeper } from '../access/remoteAccess';
+import type { RemoteAccess } from '../access/remoteAccess';
 import type { Feeds } from '../access/feeds';
 import type { Services } from '../services';
 import { problem } from '../services/problems';
-import { FileAnswer, serve } from './registerRoute';
+import { FileAnswer, registerRoute } from './registerRoute';
 
 /** What this machine alone may do with addresses: list, make and withdraw them. */
-export function feedKeeping(feeds: Feeds, door: DoorKeeper, { planters }: Services): Router {
+export function feedKeeping(feeds: Feeds, door: RemoteAccess, { planters }: Services): Router {
   const router = Router();
-  serve(router, FEEDS.list, async () => ({ feeds: await feeds.list() }));
-  serve(router, FEEDS.make, async ({ body: { name, kind, planter, address } }) => {
+  registerRoute(router, FEEDS.list, async () => ({ feeds: await feeds.list() }));
+  registerRoute(router, FEEDS.make, async ({ body: { name, kind, planter, address } }) => {
     if (planter !== null) await planters.get(planter);
     const { addresses } = await door.state();
     if (!addresses.includes(address))
@@ -24,7 +24,7 @@ export function feedKeeping(feeds: Feeds, door: DoorKeeper, { planters }: Servic
     const { feed, secret } = await feeds.make({ name, kind, planter });
     return { feed, link: `${address}/api${PATHS[kind].replace(':secret', secret)}` };
   });
-  serve(router, FEEDS.withdraw, ({ id }) => feeds.withdraw(id));
+  registerRoute(router, FEEDS.withdraw, ({ id }) => feeds.withdraw(id));
   return router;
 }
 
@@ -54,17 +54,17 @@ export function answerFeeds(app: Express, feeds: Feeds, services: Services): voi
     }),
     express.json({ limit: MAX_BODY_BYTES }),
   );
-  serve(router, FEEDS.calendar, async ({ request, query }) => {
+  registerRoute(router, FEEDS.calendar, async ({ request, query }) => {
     await feeds.known(String(request.params.secret), 'calendar');
     const file = await tending.calendar(query.units);
     return new FileAnswer('huerta.ics', file, FEEDS.calendar.file, true);
   });
-  serve(router, FEEDS.weather, async ({ request, body }) => {
+  registerRoute(router, FEEDS.weather, async ({ request, body }) => {
     await feeds.known(String(request.params.secret), 'weather');
     await weatherDays.put(body.days);
     return { days: await weatherDays.from(body.days.map(({ date }) => date).sort()[0]) };
   });
-  serve(router, FEEDS.readings, async ({ request, body: { by, readings } }) => {
+  registerRoute(router, FEEDS.readings, async ({ request, body: { by, readings } }) => {
     const { planter } = await feeds.known(String(request.params.secret), 'readings');
     return { came: await tending.read(planter ?? '', by, readings) };
   });

@@ -8,7 +8,7 @@ import { idOf, read } from './read';
 type Read<S> = S extends z.ZodType<infer T> ? T : undefined;
 
 /** A request as its route says that it is, checked. */
-export interface Asked<R extends Route> {
+export interface RouteContext<R extends Route> {
   /** The id in the path; an empty text for routes without one. */
   id: string;
   query: Read<R['query']>;
@@ -37,7 +37,7 @@ export class FileAnswer {
 export type Routing = Pick<Router, Route['method']>;
 
 /** Puts routes straight into an application, which spares a reading the way through a router of its own. */
-export const under = (prefix: string, app: Router): Routing =>
+export const withPrefix = (prefix: string, app: Router): Routing =>
   ({
     get: (path: string, ...handlers: RequestHandler[]) => app.get(`${prefix}${path}`, ...handlers),
     put: (path: string, ...handlers: RequestHandler[]) => app.put(`${prefix}${path}`, ...handlers),
@@ -50,10 +50,10 @@ export const under = (prefix: string, app: Router): Routing =>
   }) as unknown as Routing;
 
 /** Answers a route: reads what comes in by the route's schemas and sends what the handler gives. */
-export function serve<R extends Route>(
+export function registerRoute<R extends Route>(
   router: Routing,
   route: R,
-  handle: (asked: Asked<R>) => Promise<object | void>,
+  handle: (asked: RouteContext<R>) => Promise<object | void>,
 ): void {
   const noun = /^\/(vessel|photo|feed)s/.exec(route.path)?.[1] ?? 'planter';
   router[route.method](route.path, async (request, response) => {

@@ -5,7 +5,7 @@ import type { Services } from '../services';
 import type { NamedFile } from '../services/files';
 import { notFound } from '../services/problems';
 import { ofRound } from '../services/round';
-import { FileAnswer, JsonText, serve } from './registerRoute';
+import { FileAnswer, JsonText, registerRoute } from './registerRoute';
 
 /** What follows from documents: the garden in short, reports, progress, the files of a build sheet. */
 export function reportRoutes({
@@ -21,19 +21,19 @@ export function reportRoutes({
   today,
 }: Services): Router {
   const router = Router();
-  serve(router, GARDEN.entries, async () => new JsonText(await garden.entries()));
-  serve(router, GARDEN.examples, async () => ({ designs: DEMO_GARDEN }));
-  serve(router, GARDEN.document, async ({ request }) => {
+  registerRoute(router, GARDEN.entries, async () => new JsonText(await garden.entries()));
+  registerRoute(router, GARDEN.examples, async () => ({ designs: DEMO_GARDEN }));
+  registerRoute(router, GARDEN.document, async ({ request }) => {
     const { kind, name: id } = request.params;
     const { name, text } = await garden.document(String(kind), String(id));
     // It may be no JSON: that is why it is taken away.
     return new FileAnswer(`${name}.json`, text, GARDEN.document.file, false);
   });
-  serve(router, GARDEN.setAside, async ({ request }) => {
+  registerRoute(router, GARDEN.setAside, async ({ request }) => {
     const { name, text } = await garden.setAside(Number(request.params.n));
     return new FileAnswer(`${name}.json`, text, GARDEN.setAside.file, false);
   });
-  serve(router, GARDEN.drawing, async ({ id, query, response }) => {
+  registerRoute(router, GARDEN.drawing, async ({ id, query, response }) => {
     const { drawing, by, revision } = await garden.drawing(id);
     // Asked for by what it depends on, it never changes.
     if (query.by === by && query.revision === String(revision)) {
@@ -41,45 +41,47 @@ export function reportRoutes({
     }
     return drawing;
   });
-  serve(router, PLANTERS.assessment, ({ id, query }) => reports.assessment(id, query.units));
-  serve(router, PLANTERS.sheet, ({ id, query }) => reports.sheet(id, query.units));
+  registerRoute(router, PLANTERS.assessment, ({ id, query }) =>
+    reports.assessment(id, query.units),
+  );
+  registerRoute(router, PLANTERS.sheet, ({ id, query }) => reports.sheet(id, query.units));
 
-  serve(router, BUILD.progress, ({ id }) => progress.get(id));
-  serve(router, BUILD.mark, ({ id, body }) => progress.send(id, body.entries));
+  registerRoute(router, BUILD.progress, ({ id }) => progress.get(id));
+  registerRoute(router, BUILD.mark, ({ id, body }) => progress.send(id, body.entries));
 
-  serve(router, LOG.all, ({ query }) => log.of(query));
-  serve(router, LOG.of, async ({ id, query }) => {
+  registerRoute(router, LOG.all, ({ query }) => log.of(query));
+  registerRoute(router, LOG.of, async ({ id, query }) => {
     await planters.get(id);
     return log.of({ planter: id, ...query });
   });
-  serve(router, LOG.tended, async ({ query }) => {
+  registerRoute(router, LOG.tended, async ({ query }) => {
     standing.later();
     if (query.of === 'garden') return { entries: await log.tended(null, today()) };
     const ids = (await ofRound(planters)).slice(0, MOST_OF_A_ROUND).map(({ id }) => id);
     return { entries: await log.tended(ids, today()) };
   });
-  serve(router, LOG.tendedOf, async ({ id }) => {
+  registerRoute(router, LOG.tendedOf, async ({ id }) => {
     await planters.get(id);
     return { entries: await log.tended([id], today()) };
   });
-  serve(router, LOG.days, async () => ({ days: await weatherDays.from() }));
-  serve(router, LOG.tellDays, async ({ body }) => {
+  registerRoute(router, LOG.days, async () => ({ days: await weatherDays.from() }));
+  registerRoute(router, LOG.tellDays, async ({ body }) => {
     await weatherDays.put(body.days);
     return { days: await weatherDays.from(body.days.map(({ date }) => date).sort()[0]) };
   });
-  serve(router, LOG.readings, async ({ id, body: { by, readings } }) => ({
+  registerRoute(router, LOG.readings, async ({ id, body: { by, readings } }) => ({
     came: await tending.read(id, by, readings),
   }));
-  serve(router, LOG.standing, async () => ({ standing: standing.ready() }));
-  serve(router, LOG.calendar, async ({ query }) => {
+  registerRoute(router, LOG.standing, async () => ({ standing: standing.ready() }));
+  registerRoute(router, LOG.calendar, async ({ query }) => {
     const file = await tending.calendar(query.units);
     return new FileAnswer('huerta.ics', file, LOG.calendar.file, true);
   });
-  serve(router, LOG.neighbour, async ({ body }) => {
+  registerRoute(router, LOG.neighbour, async ({ body }) => {
     const file = await tending.neighbour(body);
     return new FileAnswer('watering.pdf', file, LOG.neighbour.file, true);
   });
-  serve(router, LOG.add, async ({ body: { entries } }) => ({
+  registerRoute(router, LOG.add, async ({ body: { entries } }) => ({
     came: await log.add(entries),
     has: entries.map(({ id }) => id),
   }));
@@ -87,20 +89,22 @@ export function reportRoutes({
   const shown = ({ name, content }: NamedFile<Buffer | string>, type: string) =>
     new FileAnswer(name, content, type, !/csv|dxf/.test(type));
   const { sheetPdf, templatesPdf, labelPdf, partsCsv, cutsCsv, template } = BUILD;
-  serve(router, sheetPdf, async ({ id, query }) =>
+  registerRoute(router, sheetPdf, async ({ id, query }) =>
     shown(await files.sheet(id, query), sheetPdf.file),
   );
-  serve(router, templatesPdf, async ({ id, query }) =>
+  registerRoute(router, templatesPdf, async ({ id, query }) =>
     shown(await files.templates(id, query), templatesPdf.file),
   );
-  serve(router, labelPdf, async ({ id, query }) =>
+  registerRoute(router, labelPdf, async ({ id, query }) =>
     shown(await files.label(id, query), labelPdf.file),
   );
-  serve(router, partsCsv, async ({ id, query }) =>
+  registerRoute(router, partsCsv, async ({ id, query }) =>
     shown(await files.parts(id, query), partsCsv.file),
   );
-  serve(router, cutsCsv, async ({ id, query }) => shown(await files.cuts(id, query), cutsCsv.file));
-  serve(router, template, async ({ id, query, request }) => {
+  registerRoute(router, cutsCsv, async ({ id, query }) =>
+    shown(await files.cuts(id, query), cutsCsv.file),
+  );
+  registerRoute(router, template, async ({ id, query, request }) => {
     const [, name, as] = /^([a-z-]+)\.(svg|dxf)$/.exec(String(request.params.file)) ?? [];
     if (!name || (as !== 'svg' && as !== 'dxf')) {
       throw notFound('A template’s file ends in .svg or .dxf.');

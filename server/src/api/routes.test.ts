@@ -6,7 +6,7 @@ import type { Route } from '@huerta/contract';
 import { STARTING_POINTS } from '@huerta/core/document';
 import { pino } from 'pino';
 import request from 'supertest';
-import { doorKeeper } from '../access/remoteAccess';
+import { remoteAccess } from '../access/remoteAccess';
 import { secretsOf } from '../access/secrets';
 import { servicesOf } from '../services';
 import { feedsOf } from '../access/feeds';
@@ -58,7 +58,7 @@ beforeAll(async () => {
   const file = join(folder, 'huerta.sqlite');
   database = await openDatabase(file);
   const secrets = secretsOf(database.devices);
-  const keeper = doorKeeper({
+  const keeper = remoteAccess({
     table: database.devices,
     secrets,
     answer: () => undefined,

@@ -8,7 +8,7 @@ import sharp from 'sharp';
 import request from 'supertest';
 import { logSchema, photoSchema, problemSchema, roundResourceSchema } from '@huerta/contract';
 import { dayAfter, siteOf } from '@huerta/core/physics/climate';
-import { standingMark, stateOf, type LogEntry } from '@huerta/core/journal';
+import { planterStateKey, stateOf, type LogEntry } from '@huerta/core/journal';
 import { STARTING_POINTS } from '@huerta/core/document';
 import { servicesOf, type Services } from '../services';
 import { openDatabase, type Database } from '../storage/database';
@@ -74,7 +74,7 @@ describe('how planters stand, kept ready', () => {
     });
     expect(state).not.toBeNull();
     // As a whole: nothing in it is lost on its way through JSON.
-    expect(await ready()).toEqual([{ planter, mark: standingMark(asked), state }]);
+    expect(await ready()).toEqual([{ planter, mark: planterStateKey(asked), state }]);
   });
 
   test('anew after another entry, not after none, and not for what nobody planted', async () => {

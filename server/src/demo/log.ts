@@ -1,10 +1,10 @@
 import { randomUUID } from 'node:crypto';
-import { chance } from '@huerta/core/numerics';
+import { randomSource } from '@huerta/core/numerics';
 import { dayAfter, roomDay, weatherOf } from '@huerta/core/physics/climate';
 import { evaluate } from '@huerta/core/assessment';
 import { runSeason } from '@huerta/core/simulation/season';
 import { SITES } from '@huerta/core/catalog';
-import type { Did, LogEntry } from '@huerta/core/journal';
+import type { EntryBody, LogEntry } from '@huerta/core/journal';
 import type { PlanterDesign } from '@huerta/core/document';
 import type { Services } from '../services';
 import { ONLY } from '../services/kinds';
@@ -66,7 +66,7 @@ function entriesOf(
   today: string,
 ): LogEntry[] {
   const { thirst, every, by, leak = 0, broken = 1 } = tended;
-  const luck = chance(tended.name.length * 101 + every);
+  const luck = randomSource(tended.name.length * 101 + every);
   const planted = dayAfter(today, -DAYS);
   const indoors = design.place.rain === 'indoors';
   const days = weatherOf(SITES.vallesol, planted, DAYS, 0)
@@ -78,10 +78,10 @@ function entriesOf(
     filling: { kind: 'every', days: every },
     refillAt: 0,
   });
-  const note = (date: string, did: Did, text = '', hour = 6): LogEntry => ({
+  const note = (date: string, did: EntryBody, text = '', hour = 6): LogEntry => ({
     id: randomUUID(),
     planter,
-    at: `${date}T${String(hour).padStart(2, '0')}:${String(Math.floor(luck.even() * 50) + 10)}:00.000Z`,
+    at: `${date}T${String(hour).padStart(2, '0')}:${String(Math.floor(luck.uniform() * 50) + 10)}:00.000Z`,
     by,
     did,
     text,

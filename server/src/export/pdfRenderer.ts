@@ -28,22 +28,22 @@ export interface BuildJob {
 }
 
 /** How a planter stands, as JSON. */
-interface StandingJob {
+interface PlanterStateJob {
   what: 'standing';
   question: TendedQuestion;
 }
 
-export type PaperJob = BuildJob | CalendarJob | NeighbourJob | StandingJob;
+export type PdfJob = BuildJob | CalendarJob | NeighbourJob | PlanterStateJob;
 
 /** The file, or why there is none. */
-export type PaperResult =
+export type PdfResult =
   { ok: true; file: Uint8Array } | { ok: false; why: 'none' | 'too-many'; sheets: number };
 
 /** More sheets than these are taped together by nobody. */
 const MOST_SHEETS = 80;
 
 /** Draws a paper. */
-export async function drawPaper(job: PaperJob): Promise<PaperResult> {
+export async function renderPdf(job: PdfJob): Promise<PdfResult> {
   switch (job.what) {
     case 'calendar':
       return { ok: true, file: Buffer.from(calendarFile(job)) };
@@ -56,7 +56,7 @@ export async function drawPaper(job: PaperJob): Promise<PaperResult> {
   }
 }
 
-async function drawBuild(job: BuildJob): Promise<PaperResult> {
+async function drawBuild(job: BuildJob): Promise<PdfResult> {
   const { what, design, book, units, paper } = job;
   const words = wordsIn(units, job.decimal);
   const { planter, assessment } = evaluate(design);

@@ -5,7 +5,7 @@ import { dirname, join } from 'node:path';
 import { STARTING_POINTS } from '@huerta/core/document';
 import { pino } from 'pino';
 import request from 'supertest';
-import { openOrMend } from './recovery';
+import { openOrRecover } from './recovery';
 import { servicesOf } from '../services';
 import { backUp, backupFile } from '../storage/backups';
 import { DamagedGarden, openDatabase } from '../storage/database';
@@ -50,7 +50,7 @@ async function damage(): Promise<void> {
 /** Opens a garden that has to be mended first, with what a browser at that port gets meanwhile. */
 async function mending() {
   const port = await freePort();
-  const opened = openOrMend(file, port, quiet);
+  const opened = openOrRecover(file, port, quiet);
   const browser = request(`http://127.0.0.1:${port}`);
   for (let i = 0; i < 100; i += 1) {
     const there = await browser.get('/api/mend').catch(() => null);
@@ -120,7 +120,7 @@ test('without a copy it says so; what is no damage is not taken for one', async 
   await expect(openDatabase(file)).rejects.toThrow(DamagedGarden);
   const port = await freePort();
   const enough = new AbortController();
-  const waiting = openOrMend(file, port, quiet, enough.signal);
+  const waiting = openOrRecover(file, port, quiet, enough.signal);
   const browser = request(`http://127.0.0.1:${port}`);
   let text = '';
   for (let i = 0; i < 100 && text === ''; i += 1) {
@@ -133,9 +133,9 @@ test('without a copy it says so; what is no damage is not taken for one', async 
   expect(text).toMatch(/no copy beside it/);
   expect(text).not.toMatch(/<button/);
   // The folder of another file: refused at once, and not mended.
-  await expect(openOrMend(join(file, 'in', 'it.sqlite'), await freePort(), quiet)).rejects.toThrow(
-    'cannot be made',
-  );
+  await expect(
+    openOrRecover(join(file, 'in', 'it.sqlite'), await freePort(), quiet),
+  ).rejects.toThrow('cannot be made');
   enough.abort();
   await expect(waiting).rejects.toThrow(DamagedGarden);
   expect(dirname(file)).toBe(folder);

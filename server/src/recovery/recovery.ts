@@ -1,7 +1,7 @@
 import { once } from 'node:events';
 import type { Logger } from 'pino';
 import { stayOpen } from '../api/connections';
-import { mendingApp } from './recoveryApp';
+import { recoveryApp } from './recoveryApp';
 import { putInPlace } from '../storage/backups';
 import { DamagedGarden, openDatabase, type Database } from '../storage/database';
 
@@ -15,7 +15,7 @@ const LAST_ANSWER_MS = 200;
  * @param stop ends the waiting
  * @throws DamagedGarden when nothing was put in place
  */
-export async function openOrMend(
+export async function openOrRecover(
   file: string,
   port: number,
   logger: Logger,
@@ -42,7 +42,7 @@ async function mended(
     done = resolve;
   });
   stop?.addEventListener('abort', () => done(false));
-  const app = mendingApp(
+  const app = recoveryApp(
     damaged,
     async (day) => {
       const stamp = new Date().toISOString().replace(/[:.]/g, '-');

@@ -59,7 +59,7 @@ const offer = ({ file, days }: DamagedGarden, trouble = ''): string => {
  *
  * @param put puts the copy of a day in place; its words when that copy is no good either, else null
  */
-export function mendingApp(
+export function recoveryApp(
   damaged: DamagedGarden,
   put: (day: string) => Promise<string | null>,
   logger: Logger,

@@ -5,7 +5,7 @@ import type { Database } from '../storage/database';
 import type { Base, DocumentHead, DocumentRow, RevisionRow } from '../storage/documents';
 import { conflict, contradiction, notFound, type Where } from './problems';
 import { checksumOf } from '../storage/checksum';
-import { thinned } from './revisionRetention';
+import { expiredRevisions } from './revisionRetention';
 
 /** What a save says of itself. */
 export interface Save extends Base {
@@ -110,7 +110,7 @@ export function documentsOf<T>(
   };
   const thin = async (id: string): Promise<void> => {
     const rows = (await documents.revisions(of, id)).reverse();
-    const old = thinned(
+    const old = expiredRevisions(
       rows.map(({ createdAt }) => Date.parse(createdAt)),
       Date.now(),
     );

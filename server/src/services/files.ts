@@ -17,7 +17,7 @@ import type { BuildJob } from '../export/pdfRenderer';
 import { templateSvg } from '../export/svg/svg';
 import type { Documents } from './documents';
 import { ONLY } from './kinds';
-import type { Papers } from './pdfRenderer';
+import type { PdfRenderer } from './pdfRenderer';
 import { notFound, problem } from './problems';
 
 /** The files of a planter's build sheet. */
@@ -43,7 +43,7 @@ export interface NamedFile<T> {
 export function fileService(
   planters: Documents<PlanterDesign>,
   prices: Documents<PriceBook>,
-  papers: Papers,
+  papers: PdfRenderer,
 ): FileService {
   const work = async (id: string, { units }: FileQuery) => {
     const { value: design } = await planters.get(id);

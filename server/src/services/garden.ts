@@ -1,9 +1,9 @@
 import {
   DOCUMENT_KINDS,
-  summarySchema,
+  designSummarySchema,
   type Garden,
   type SetAside,
-  type Summary,
+  type DesignSummary,
 } from '@huerta/contract';
 import { buildSheet } from '@huerta/core/fabrication';
 import { daysToSay, evaluate } from '@huerta/core/assessment';
@@ -181,13 +181,13 @@ export function gardenService({ database, planters, others, by }: Parts): Garden
 
 function isReadable(summary: string): boolean {
   try {
-    return summarySchema.safeParse(JSON.parse(summary)).success;
+    return designSummarySchema.safeParse(JSON.parse(summary)).success;
   } catch {
     return false;
   }
 }
 
-function summarized(design: PlanterDesign): Summary {
+function summarized(design: PlanterDesign): DesignSummary {
   const { planter, assessment } = evaluate(design);
   const { figures, findings } = assessment;
   const { bounds } = section(planter);

@@ -11,11 +11,11 @@ import { gardenService, type GardenService } from './garden';
 import { gardenFileService, type GardenFileService } from './gardenFile';
 import { ONLY, OWN_CROPS, PLANTER, PRICES, ROUND, SEASON, VESSEL, WEATHER } from './kinds';
 import { logService, weatherDayService, type LogService, type WeatherDayService } from './log';
-import { papersOf } from './pdfRenderer';
+import { pdfRenderer } from './pdfRenderer';
 import { photoService, type PhotoService } from './photos';
 import { progressService, type ProgressService } from './progress';
 import { reportService, type ReportService } from './reports';
-import { standingService, type StandingService } from './planterStateCache';
+import { planterStateCache, type PlanterStateCache } from './planterStateCache';
 import { tendingService, type TendingService } from './tending';
 
 /** Everything that the API does. */
@@ -32,7 +32,7 @@ export interface Services {
   weatherDays: WeatherDayService;
   photos: PhotoService;
   tending: TendingService;
-  standing: StandingService;
+  standing: PlanterStateCache;
   files: FileService;
   reports: ReportService;
   garden: GardenService;
@@ -82,9 +82,9 @@ export function servicesOf(database: Database, by = 'development', day?: () => s
   });
   const weatherDays = weatherDayService(database.weatherDays, setAside, changed);
   const photos = photoService(database);
-  const papers = papersOf();
+  const papers = pdfRenderer();
   const tended = { planters, seasons, weather, log, weatherDays, papers, today };
-  const standing = standingService(tended);
+  const standing = planterStateCache(tended);
   const tending = tendingService({ ...tended, round });
   return {
     planters,

@@ -3,9 +3,9 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { NEW_BOOK } from '@huerta/core/fabrication';
 import { STARTING_POINTS } from '@huerta/core/document';
-import type { PaperJob, PaperResult } from '../export/pdfRenderer';
+import type { PdfJob, PdfResult } from '../export/pdfRenderer';
 import { ProblemError } from './problems';
-import { papersOf, type Papers } from './pdfRenderer';
+import { pdfRenderer, type PdfRenderer } from './pdfRenderer';
 
 /**
  * A thread that does as it is told: `wait` answers after so many milliseconds, `never` not at all, `break` ends the
@@ -34,8 +34,8 @@ beforeAll(async () => {
 afterAll(() => rm(folder, { recursive: true }));
 
 type Told = { file: [thread: number, n: number] };
-const ask = async (papers: Papers, job: object): Promise<Told> =>
-  (await papers.draw(job as unknown as PaperJob)) as unknown as Told;
+const ask = async (papers: PdfRenderer, job: object): Promise<Told> =>
+  (await papers.draw(job as unknown as PdfJob)) as unknown as Told;
 const problemOf = (asked: Promise<unknown>): Promise<ProblemError> =>
   asked.then(
     () => {
@@ -45,7 +45,7 @@ const problemOf = (asked: Promise<unknown>): Promise<ProblemError> =>
   );
 
 test('one after the other, in the order in which they were asked for, by one thread', async () => {
-  const papers = papersOf(program);
+  const papers = pdfRenderer(program);
   const order: number[] = [];
   const told = await Promise.all(
     [30, 1, 10].map((wait, n) =>
@@ -61,7 +61,7 @@ test('one after the other, in the order in which they were asked for, by one thr
 });
 
 test('when many wait another is refused at once, with what to do, and the others are drawn', async () => {
-  const papers = papersOf(program);
+  const papers = pdfRenderer(program);
   const waiting = Array.from({ length: 8 }, (_, n) => ask(papers, { wait: 5, n }));
   const refused = await problemOf(ask(papers, { wait: 5, n: 8 }));
   expect(refused).toBeInstanceOf(ProblemError);
@@ -77,7 +77,7 @@ test('when many wait another is refused at once, with what to do, and the others
 });
 
 test('one that takes too long is given up, with another way, and the next is drawn by a new thread', async () => {
-  const papers = papersOf(program, 400);
+  const papers = pdfRenderer(program, 400);
   const first = await ask(papers, { wait: 1, n: 0 });
   const endless = problemOf(ask(papers, { what: 'never' }));
   const after = ask(papers, { wait: 1, n: 1 });
@@ -91,7 +91,7 @@ test('one that takes too long is given up, with another way, and the next is dra
 });
 
 test('a thread that breaks fails what it was drawing and nothing else', async () => {
-  const papers = papersOf(program);
+  const papers = pdfRenderer(program);
   const broken = problemOf(ask(papers, { what: 'break' }));
   const after = ask(papers, { wait: 1, n: 1 });
   expect((await broken).message).toBe('The thread broke');
@@ -99,13 +99,13 @@ test('a thread that breaks fails what it was drawing and nothing else', async ()
 });
 
 test('what cannot be drawn says why', async () => {
-  const papers = papersOf(program);
+  const papers = pdfRenderer(program);
   expect((await problemOf(ask(papers, { what: 'refuse' }))).message).toBe('No ink');
 });
 
 test('where no thread was built paper is drawn all the same', async () => {
   const { design } = STARTING_POINTS[0]!;
-  const job: PaperJob = { what: 'templates', design, book: NEW_BOOK, units: 'metric', paper: 'a4' };
-  const result: PaperResult = await papersOf(join(folder, 'nowhere.js')).draw(job);
+  const job: PdfJob = { what: 'templates', design, book: NEW_BOOK, units: 'metric', paper: 'a4' };
+  const result: PdfResult = await pdfRenderer(join(folder, 'nowhere.js')).draw(job);
   expect(result.ok).toBe(true);
 });

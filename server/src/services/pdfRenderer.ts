@@ -1,7 +1,7 @@
 import { existsSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { Worker } from 'node:worker_threads';
-import { drawPaper, type PaperJob, type PaperResult } from '../export/pdfRenderer';
+import { renderPdf, type PdfJob, type PdfResult } from '../export/pdfRenderer';
 import { problem } from './problems';
 
 /** How many papers wait at the most, and how long one is waited for, milliseconds. */
@@ -12,14 +12,14 @@ const BEGINS_MS = 30_000;
 
 interface Waiting {
   id: number;
-  job: PaperJob;
-  done(result: PaperResult): void;
+  job: PdfJob;
+  done(result: PdfResult): void;
   fail(error: Error): void;
 }
 
 /** Draws paper in a thread of its own, one after the other. */
-export interface Papers {
-  draw(job: PaperJob): Promise<PaperResult>;
+export interface PdfRenderer {
+  draw(job: PdfJob): Promise<PdfResult>;
 }
 
 const busy = () =>
@@ -45,8 +45,8 @@ const PROGRAM = join(dirname(process.argv[1] ?? ''), 'pdf.js');
  *
  * @param longest how long one is waited for, milliseconds
  */
-export function papersOf(program = PROGRAM, longest = LONGEST_MS): Papers {
-  if (!existsSync(program)) return { draw: drawPaper };
+export function pdfRenderer(program = PROGRAM, longest = LONGEST_MS): PdfRenderer {
+  if (!existsSync(program)) return { draw: renderPdf };
   const queue: Waiting[] = [];
   let worker: Worker | null = null;
   let timer: NodeJS.Timeout | undefined;
@@ -60,7 +60,7 @@ export function papersOf(program = PROGRAM, longest = LONGEST_MS): Papers {
     if (first) settle(first);
     next();
   };
-  const give = (message: { id: number; result?: PaperResult; error?: string }): void => {
+  const give = (message: { id: number; result?: PdfResult; error?: string }): void => {
     if (queue[0]?.id !== message.id) return;
     end(({ done, fail }) => {
       if (message.result) done(message.result);

@@ -1,7 +1,7 @@
 import {
-  holding,
-  questionOf,
-  standingMark,
+  currentEntries,
+  tendedQuestionOf,
+  planterStateKey,
   type TendedQuestion,
   type TendedState,
 } from '@huerta/core/journal';
@@ -11,10 +11,10 @@ import type { WeatherChoice } from '@huerta/core/physics/climate';
 import type { Documents } from './documents';
 import { ONLY } from './kinds';
 import type { LogService, WeatherDayService } from './log';
-import type { Papers } from './pdfRenderer';
+import type { PdfRenderer } from './pdfRenderer';
 
 /** How planters stand today, kept ready: a phone need not work out what the house's machine can. */
-export interface StandingService {
+export interface PlanterStateCache {
   /** What lies ready, each with the mark of what it hangs on. */
   ready(): { planter: string; mark: string; state: TendedState | null }[];
   /** Works out what is not ready or no longer true, one planter after the other, in the papers' thread. */
@@ -35,7 +35,7 @@ interface Parts {
   weather: Documents<WeatherChoice>;
   log: LogService;
   weatherDays: WeatherDayService;
-  papers: Papers;
+  papers: PdfRenderer;
   today(): string;
 }
 
@@ -52,7 +52,7 @@ const HOUR_MS = 3_600_000;
 /** Planters that are kept ready. */
 const MOST = 200;
 
-export function standingService(parts: Parts): StandingService {
+export function planterStateCache(parts: Parts): PlanterStateCache {
   const ready = new Map<string, Ready>();
   let begun = false;
   let stopped = false;
@@ -79,7 +79,7 @@ export function standingService(parts: Parts): StandingService {
         return;
       }
       const { value: plan } = await parts.seasons.get(id);
-      const entries = holding(await parts.log.tended([id], parts.today()));
+      const entries = currentEntries(await parts.log.tended([id], parts.today()));
       if (entries.length === 0 && plan.planted === null) continue;
       const asked = {
         design,
@@ -89,7 +89,7 @@ export function standingService(parts: Parts): StandingService {
         measured,
         today: parts.today(),
       };
-      await one(id, questionOf(asked), standingMark(asked));
+      await one(id, tendedQuestionOf(asked), planterStateKey(asked));
     }
   };
   const refresh = (): Promise<void> => {

@@ -28,10 +28,10 @@ export function reportService(planters: Documents<PlanterDesign>): ReportService
           value: value !== null && Number.isFinite(value) ? value : null,
           text: value === null ? none : writeQuantity(value, kind, units),
         })),
-        findings: findings.map(({ id: finding, severity, room, text, remedies }) => ({
+        findings: findings.map(({ id: finding, severity, panel, text, remedies }) => ({
           id: finding,
           severity,
-          room,
+          room: panel,
           text: tell(text, units),
           remedies: remedies.map(({ label }) => tell(label, units)),
         })),

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { thinned } from './revisionRetention';
+import { expiredRevisions } from './revisionRetention';
 
 const MINUTE = 60_000;
 const HOUR = 60 * MINUTE;
@@ -7,7 +7,7 @@ const DAY = 24 * HOUR;
 const NOW = Date.parse('2026-07-15T08:00:00Z');
 
 const kept = (times: readonly number[], now = NOW): number[] => {
-  const drop = new Set(thinned(times, now));
+  const drop = new Set(expiredRevisions(times, now));
   return times.filter((_, i) => !drop.has(i));
 };
 const ages = (times: readonly number[], now = NOW): number[] => times.map((at) => now - at);
@@ -16,7 +16,7 @@ const ago = (...list: number[]): number[] => list.map((age) => NOW - age).sort((
 
 test('all of the last hour stay, then one an hour, a day, a week', () => {
   const lastHour = ago(50 * MINUTE, 40 * MINUTE, 2 * MINUTE, MINUTE);
-  expect(thinned(lastHour, NOW)).toEqual([]);
+  expect(expiredRevisions(lastHour, NOW)).toEqual([]);
   const hours = ago(5 * HOUR, 5 * HOUR + 20 * MINUTE, 5 * HOUR + 40 * MINUTE, 7 * HOUR);
   expect(ages(kept(hours))).toEqual([7 * HOUR, 5 * HOUR]);
   const days = ago(4 * DAY, 4 * DAY + 6 * HOUR, 4 * DAY + 23 * HOUR, 5 * DAY);
@@ -26,8 +26,8 @@ test('all of the last hour stay, then one an hour, a day, a week', () => {
 });
 
 test('nothing of nothing, and the newest stays however old it is', () => {
-  expect(thinned([], NOW)).toEqual([]);
-  expect(thinned(ago(900 * DAY), NOW)).toEqual([]);
+  expect(expiredRevisions([], NOW)).toEqual([]);
+  expect(expiredRevisions(ago(900 * DAY), NOW)).toEqual([]);
   expect(ages(kept(ago(900 * DAY, 901 * DAY)))).toEqual([900 * DAY]);
 });
 
@@ -39,7 +39,7 @@ test('what stays is thinned no further, the newest stays, and each dropped one h
   fc.assert(
     fc.property(someTimes, (times) => {
       const left = kept(times);
-      expect(thinned(left, NOW)).toEqual([]);
+      expect(expiredRevisions(left, NOW)).toEqual([]);
       if (times.length > 0) expect(left.at(-1)).toBe(times.at(-1));
       for (const at of times.filter((one) => !left.includes(one))) {
         const age = NOW - at;

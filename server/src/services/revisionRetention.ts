@@ -15,7 +15,7 @@ const STEPS: readonly (readonly [age: number, apart: number])[] = [
  * @param times when each was written, in milliseconds, oldest first
  * @returns which of them to drop, by their place in the list
  */
-export function thinned(times: readonly number[], now: number): number[] {
+export function expiredRevisions(times: readonly number[], now: number): number[] {
   const drop: number[] = [];
   let newer = Infinity;
   for (let i = times.length - 1; i >= 0; i -= 1) {

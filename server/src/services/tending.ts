@@ -8,7 +8,7 @@ import type { UnitSystem } from '@huerta/core/units';
 import type { Documents } from './documents';
 import { ONLY } from './kinds';
 import type { LogService, WeatherDayService } from './log';
-import type { Papers } from './pdfRenderer';
+import type { PdfRenderer } from './pdfRenderer';
 import { invalid } from './problems';
 
 /** What follows from log, plans and weather together: the calendar, a neighbour's sheet, readings of sensors. */
@@ -27,7 +27,7 @@ interface Parts {
   round: Documents<RoundPlan>;
   log: LogService;
   weatherDays: WeatherDayService;
-  papers: Papers;
+  papers: PdfRenderer;
   today(): string;
 }
 

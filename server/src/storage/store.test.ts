@@ -8,7 +8,7 @@ import { Sequelize } from 'sequelize';
 import sqlite3 from 'sqlite3';
 import { DEMO_GARDEN, loadDemoGarden } from '../demo/garden';
 import { servicesOf } from '../services';
-import { thinned } from '../services/revisionRetention';
+import { expiredRevisions } from '../services/revisionRetention';
 import { readingId } from './readings';
 import { openDatabase, type Database } from './database';
 import { migrateDatabase } from './migrate';
@@ -133,13 +133,13 @@ test('old revisions are thinned by their age, and the newest are all kept', () =
   const minutes = (n: number) => now - n * 60_000;
   const hours = (n: number) => minutes(60 * n);
   const recent = [minutes(50), minutes(49), minutes(10), minutes(9), minutes(0)];
-  expect(thinned(recent, now)).toEqual([]);
+  expect(expiredRevisions(recent, now)).toEqual([]);
   // Ten in one hour of yesterday: the newest of them stays.
   const yesterday = Array.from({ length: 10 }, (_, i) => hours(24) + i * 60_000);
-  expect(thinned([...yesterday, ...recent], now)).toEqual([0, 1, 2, 3, 4, 5, 6, 7, 8]);
+  expect(expiredRevisions([...yesterday, ...recent], now)).toEqual([0, 1, 2, 3, 4, 5, 6, 7, 8]);
   // Years of a save each day come to about one a week.
   const years = Array.from({ length: 730 }, (_, i) => hours(24 * (730 - i)));
-  const left = years.length - thinned(years, now).length;
+  const left = years.length - expiredRevisions(years, now).length;
   expect(left).toBeGreaterThan(60 + (730 - 60) / 8);
   expect(left).toBeLessThan(60 + (730 - 60) / 6);
 });

@@ -2,12 +2,12 @@ import { PAGES, type PagePath } from '@huerta/contract';
 import { lazy, Suspense, type ReactNode } from 'react';
 import { ErrorBoundary } from 'react-error-boundary';
 import { BrowserRouter, Route, Routes } from 'react-router';
-import { Broken } from '../ui/ErrorFallback';
+import { ErrorFallback } from '../ui/ErrorFallback';
 import { Notices } from '../ui/notices';
 import { Outbox } from './Outbox';
 import { NewVersion } from './NewVersion';
 import { PAGE_MODULES } from './routes';
-import { Waiting } from '../ui/Loading';
+import { Loading } from '../ui/Loading';
 import { GardenPage } from '../features/garden/GardenPage';
 import { NotFoundPage } from './NotFoundPage';
 
@@ -24,9 +24,9 @@ const PAGE = {
 
 export function App() {
   return (
-    <ErrorBoundary FallbackComponent={Broken}>
+    <ErrorBoundary FallbackComponent={ErrorFallback}>
       <BrowserRouter>
-        <Suspense fallback={<Waiting what="the page" />}>
+        <Suspense fallback={<Loading what="the page" />}>
           <Routes>
             {PAGES.map((path) => (
               <Route key={path} path={path} element={PAGE[path]} />

@@ -1,6 +1,6 @@
 import { useEffect } from 'react';
 import { registerSW } from 'virtual:pwa-register';
-import { provision } from '../data/offline/prefetch';
+import { prefetch } from '../data/offline/prefetch';
 import { notify } from '../ui/notices';
 
 /** How often it is looked whether home has a newer Huerta. */
@@ -19,7 +19,7 @@ export function NewVersion() {
         if (registration) setInterval(() => void registration.update(), LOOK_MS);
       },
     });
-    return provision();
+    return prefetch();
   }, []);
   return null;
 }

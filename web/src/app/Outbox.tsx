@@ -2,19 +2,19 @@ import { useQueryClient, type QueryClient } from '@tanstack/react-query';
 import type { Refusal } from '@huerta/contract';
 import { useEffect } from 'react';
 import { sendProgress } from '../data/api/build';
-import { clashOf, saveKept } from '../data/api/documents';
+import { conflictOf, sendPendingSave } from '../data/api/documents';
 import { sendLog } from '../data/api/log';
 import { sendPhoto } from '../data/api/photos';
 import { plantersChanged } from '../data/api/planters';
 import { documentKey } from '../data/api/useDocument';
-import { adoptOld } from '../data/offline/legacyStorage';
+import { migrateLegacyStorage } from '../data/offline/legacyStorage';
 import { onRecovered } from '../data/offline/connectivity';
 import { onWake } from '../data/offline/pendingSaves';
 import { alone } from '../data/offline/lease';
 import {
   sendDocuments,
-  sendLogged,
-  sendMarks,
+  sendPendingEntries,
+  sendProgressMarks,
   sendPhotos,
   tidyRefusals,
 } from '../data/offline/outbox';
@@ -84,7 +84,7 @@ export function Outbox() {
       later(0);
     };
     others?.addEventListener('message', ({ data }) => refresh(client, data as Changed));
-    void adoptOld().then(now);
+    void migrateLegacyStorage().then(now);
     window.addEventListener('online', now);
     const recovered = onRecovered(now);
     const asleep = onWake(() => later(GATHER_MS));
@@ -110,7 +110,7 @@ async function sendEverything(
 ): Promise<{ halted: Refusal | null; changed: Changed }> {
   const keys: (readonly unknown[])[] = [['kept']];
   let planters = false;
-  const documents = await sendDocuments({ save: saveKept, clashOf });
+  const documents = await sendDocuments({ save: sendPendingSave, conflictOf });
   for (const { kind, id } of documents.sent) {
     if (kind === 'planter') planters = true;
     else keys.push(kind === 'vessel' ? ['vessels'] : documentKey(kind, id));
@@ -127,7 +127,7 @@ async function sendEverything(
   };
   await then(
     () =>
-      sendMarks(async (planter, entries) => {
+      sendProgressMarks(async (planter, entries) => {
         client.setQueryData(['progress', planter], await sendProgress(planter, entries));
       }),
     ({ sent }) => {
@@ -137,7 +137,7 @@ async function sendEverything(
   );
   // Entries before pictures: an entry is small, and the picture is looked for under its own id.
   await then(
-    () => sendLogged(sendLog),
+    () => sendPendingEntries(sendLog),
     ({ sent }) => {
       if (sent.length > 0) keys.push(['log']);
     },

@@ -3,8 +3,8 @@ import { screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { depthOf, vesselFrom, type PlanterDesign } from '@huerta/core/document';
 import { PIPES } from '@huerta/core/catalog';
-import { answers, Around, designOf } from '../testing/bench';
-import { forgetSeen } from '../data/offline/responseCache';
+import { answers, Around, designOf } from '../testing/editor';
+import { clearResponseCache } from '../data/offline/responseCache';
 import { gardenOf } from '../testing/entry';
 import { show } from '../testing/render';
 import { serveWith } from '../testing/worker';
@@ -25,7 +25,7 @@ const served = (planters: ReturnType<typeof planter>[]) => ({
   '/garden': gardenOf(planters),
   ...Object.fromEntries(planters.map((one) => [`/planters/${one.id}`, one])),
 });
-beforeEach(forgetSeen);
+beforeEach(clearResponseCache);
 const open = (page: React.ReactNode, address = '/') => show(<Around at={address}>{page}</Around>);
 
 describe('side by side', () => {

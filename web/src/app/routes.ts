@@ -18,7 +18,7 @@ export const PAGE_MODULES: Readonly<Record<Exclude<PagePath, '/'>, PageModule>> 
   '/settings': () => import('../features/settings/SettingsPage'),
   '/settings/phone': () => import('../features/settings/PhonePage'),
   '/unsent': () => import('../features/unsent/UnsentPage'),
-  '/planters/:id': () => import('../features/editor/BenchPage'),
+  '/planters/:id': () => import('../features/editor/EditorPage'),
   '/planters/:id/build': () => import('../features/build/BuildPage'),
   '/planters/:id/season': () => import('../features/season/SeasonPage'),
   '/planters/:id/log': () => import('../features/log/LogPage'),

@@ -1,8 +1,8 @@
 import { LOG, type PlanterResource } from '@huerta/contract';
 import {
-  standingMark,
+  planterStateKey,
   type CalendarEvent,
-  questionOf,
+  tendedQuestionOf,
   type GardenAbsence,
   type LogEntry,
   type TendedQuestion,
@@ -15,9 +15,9 @@ import { proxy } from 'comlink';
 import { useMemo } from 'react';
 import { callRoute } from '../data/api/client';
 import { useMeasuredDays } from '../data/api/log';
-import { shelf, type KnownState } from '../data/offline/store';
-import { ask, warm } from './workerPool';
-import { idOf, useTold, type Known } from './useWorkerQuery';
+import { objectStore, type KnownState } from '../data/offline/store';
+import { runInWorker, warmWorkers } from './workerPool';
+import { idOf, useWorkerQuery, type Known } from './useWorkerQuery';
 import type { AwayTold, RoundPlanter, RoundState } from './tasks';
 
 /** How planters stand, by id, as far as it is known. */
@@ -45,8 +45,8 @@ function useQuestions({ planters, plans, entries, choice }: RoundAsked) {
       const asked = { design, planted, entries: mine, choice, measured, today };
       return {
         id,
-        question: questionOf(asked),
-        by: standingMark(asked),
+        question: tendedQuestionOf(asked),
+        by: planterStateKey(asked),
       };
     });
   }, [planters, plans, entries, choice, measured, today]);
@@ -58,14 +58,15 @@ const PROGRAM = import.meta.url;
 /** Workers that share a round. */
 const HANDS = 2;
 /** What was worked out lately, by planter and what it hangs on: a new entry asks again for its planter alone. */
-const states = shelf<KnownState>('states');
-const lately = new Map<string, KnownState>();
+const states = objectStore<KnownState>('states');
+const stateCache = new Map<string, KnownState>();
 
-async function latelyKnown(): Promise<ReadonlyMap<string, KnownState>> {
-  if (lately.size === 0) {
-    for (const one of await states.all()) if (one.program === PROGRAM) lately.set(one.planter, one);
+async function loadStateCache(): Promise<ReadonlyMap<string, KnownState>> {
+  if (stateCache.size === 0) {
+    for (const one of await states.all())
+      if (one.program === PROGRAM) stateCache.set(one.planter, one);
   }
-  return lately;
+  return stateCache;
 }
 
 /** How planters stand as the server has it ready, by the mark of what that hangs on. */
@@ -80,21 +81,21 @@ async function readyThere(): Promise<ReadonlyMap<string, TendedState | null>> {
 }
 
 function keepState(one: KnownState): void {
-  lately.set(one.planter, one);
+  stateCache.set(one.planter, one);
   void states.change(one.planter, () => one);
 }
 
 /** How planters stand today, by their seasons, the weather that was, and their log. */
 export function useRound(asked: RoundAsked): Known<Round> {
   const questions = useQuestions(asked);
-  return useTold<Round>({
+  return useWorkerQuery<Round>({
     key: questions && ['round', idOf(questions)],
     broke: 'How they stand could not be worked out. Load the page again to try once more.',
     ask: async (signal, tell) => {
       const all = questions ?? [];
       const known = new Map<string, TendedState | null>();
       const left: (RoundPlanter & { by: string })[] = [];
-      const before = await latelyKnown();
+      const before = await loadStateCache();
       for (const one of all) {
         const then = before.get(one.id);
         // Nobody has said that anything grows in it.
@@ -125,7 +126,9 @@ export function useRound(asked: RoundAsked): Known<Round> {
           .filter((_, i) => i % HANDS === k)
           .map(({ id, question }): RoundPlanter => ({ id, question })),
       );
-      await Promise.all(shares.map((share) => ask(signal, (work) => work.round(share, heard))));
+      await Promise.all(
+        shares.map((share) => runInWorker(signal, (work) => work.round(share, heard))),
+      );
       return told();
     },
   });
@@ -134,14 +137,14 @@ export function useRound(asked: RoundAsked): Known<Round> {
 /** How the garden fares while nobody is at home, and a change for each that does not last. */
 export function useGardenAway(asked: RoundAsked, away: GardenAbsence | null): Known<AwayTold> {
   const questions = useQuestions(asked);
-  return useTold<AwayTold>({
+  return useWorkerQuery<AwayTold>({
     key: questions && away && ['away', idOf(questions), away.from, away.until],
     broke: 'The absence could not be worked out. Load the page again to try once more.',
     ask: async (signal, tell) => {
       let known: AwayTold | null = null;
       const planters = (questions ?? []).map(({ id, question }) => ({ id, question }));
       const { from, until } = away as GardenAbsence;
-      await ask(signal, (work) =>
+      await runInWorker(signal, (work) =>
         work.away(
           { planters, from, until },
           proxy((told: AwayTold) => {
@@ -161,11 +164,11 @@ export function useCalendar(
   away: GardenAbsence | null,
 ): Known<readonly CalendarEvent[]> {
   const questions = useQuestions(asked);
-  return useTold<readonly CalendarEvent[]>({
+  return useWorkerQuery<readonly CalendarEvent[]>({
     key: questions && ['calendar', idOf(questions), away?.from, away?.until],
     broke: 'The weeks ahead could not be worked out. Load the page again to try once more.',
     ask: (signal) =>
-      ask(signal, (work) =>
+      runInWorker(signal, (work) =>
         work.calendar(
           (questions ?? []).map(({ id, question }) => ({ id, question })),
           away,
@@ -175,4 +178,4 @@ export function useCalendar(
 }
 
 /** Starts the workers of a round while what it asks is still on its way. */
-export const warmRound = (): void => warm(HANDS);
+export const warmRound = (): void => warmWorkers(HANDS);

@@ -2,8 +2,8 @@ import type { Scored } from '@huerta/core/planning';
 import { useQueryClient } from '@tanstack/react-query';
 import { proxy } from 'comlink';
 import { useState } from 'react';
-import { ask } from './workerPool';
-import { idOf, useTold } from './useWorkerQuery';
+import { runInWorker } from './workerPool';
+import { idOf, useWorkerQuery } from './useWorkerQuery';
 import type { SearchAsked } from './tasks';
 
 interface Found {
@@ -26,7 +26,7 @@ export function useSearch() {
   const client = useQueryClient();
   const [job, setJob] = useState<SearchAsked | null>(null);
   const key = job && ['search', idOf(job)];
-  const { value, current, working, trouble } = useTold<Found>({
+  const { value, current, working, trouble } = useWorkerQuery<Found>({
     key,
     broke: 'The search broke off. What it had found is shown; start it again for the rest.',
     ask: (signal, tell) => searched(job as SearchAsked, signal, tell),
@@ -54,7 +54,7 @@ async function searched(
     done += 1;
     if (point) points.push(point);
   };
-  const candidates = await ask(signal, (work) => work.candidates(job.design));
+  const candidates = await runInWorker(signal, (work) => work.candidates(job.design));
   const known = (): Found => ({ of: candidates.length, points: [...points], done });
   const timer = setInterval(() => tell(known()), SHOW_MS);
   const size = poolSize();
@@ -62,7 +62,7 @@ async function searched(
     // Neighbours differ in their lip alone and are put together once: they stay with one worker.
     const [from, to] = [k, k + 1].map((n) => Math.round((n * candidates.length) / size));
     const mine = candidates.slice(from, to);
-    return ask(signal, (work) => work.search(job, mine, proxy(hear)));
+    return runInWorker(signal, (work) => work.search(job, mine, proxy(hear)));
   });
   try {
     await Promise.all(shares);

@@ -14,8 +14,8 @@ import {
   type WhatIfAnswer,
 } from '@huerta/core/simulation/season';
 import { proxy } from 'comlink';
-import { ask, warm } from './workerPool';
-import { idOf, useTold, type Known } from './useWorkerQuery';
+import { runInWorker, warmWorkers } from './workerPool';
+import { idOf, useWorkerQuery, type Known } from './useWorkerQuery';
 
 /** What many weathers tell together. */
 export interface OutlookAnswer {
@@ -41,7 +41,7 @@ function usePart<P extends SeasonPart, T>(
   fold: (before: T | null, told: SeasonParts[P]['told']) => T,
   workers = 1,
 ): Known<T> {
-  return useTold<T>({
+  return useWorkerQuery<T>({
     key: question && [part, idOf(question)],
     broke: BROKE,
     ask: async (signal, tell) => {
@@ -54,7 +54,7 @@ function usePart<P extends SeasonPart, T>(
         shown = performance.now();
       };
       const shares = Array.from({ length: workers }, (_, share) =>
-        ask(signal, (work) =>
+        runInWorker(signal, (work) =>
           work.season({ part, question, share, of: workers } as SeasonAsked, proxy(hear as never)),
         ),
       );
@@ -68,7 +68,7 @@ const last = <T>(_before: T | null, told: T): T => told;
 const listed = <T>(before: readonly T[] | null, told: T): readonly T[] => [...(before ?? []), told];
 
 /** Starts the workers that a season takes. */
-export const warmSeason = (): void => warm(ON_OUTLOOK);
+export const warmSeason = (): void => warmWorkers(ON_OUTLOOK);
 
 /** The season itself. */
 export const useSeason = (question: SeasonQuestion | null): Known<SeasonAnswer> =>

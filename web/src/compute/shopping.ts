@@ -1,8 +1,8 @@
 import type { Good, PriceBook, ShoppingList } from '@huerta/core/fabrication';
 import type { PlanterDesign } from '@huerta/core/document';
 import type { UnitSystem } from '@huerta/core/units';
-import { ask } from './workerPool';
-import { idOf, useTold, type Known } from './useWorkerQuery';
+import { runInWorker } from './workerPool';
+import { idOf, useWorkerQuery, type Known } from './useWorkerQuery';
 
 /** Designs as one question: the same ones ask nothing new, whatever list they lie in. */
 const named = (designs: readonly PlanterDesign[]): string => designs.map(idOf).join(' ');
@@ -13,16 +13,17 @@ export const useShopping = (
   units: UnitSystem,
   book: PriceBook | undefined,
 ): Known<ShoppingList> =>
-  useTold({
+  useWorkerQuery({
     key: book ? ['shopping', named(designs), units, idOf(book)] : null,
     broke: 'Packs and cuts could not be worked out. Load the page again to try once more.',
-    ask: (signal) => ask(signal, (work) => work.shopping(designs, units, book as PriceBook)),
+    ask: (signal) =>
+      runInWorker(signal, (work) => work.shopping(designs, units, book as PriceBook)),
   });
 
 /** Every good that some designs take. */
 export const useGoods = (designs: readonly PlanterDesign[], units: UnitSystem): Known<Good[]> =>
-  useTold({
+  useWorkerQuery({
     key: ['goods', named(designs), units],
     broke: 'What your planters take could not be worked out. Load the page again to try once more.',
-    ask: (signal) => ask(signal, (work) => work.goods(designs, units)),
+    ask: (signal) => runInWorker(signal, (work) => work.goods(designs, units)),
   });

@@ -94,7 +94,7 @@ async function heard<T>(tell: Tell<T>, work: (say: (told: T) => void) => void): 
 type Told = SeasonParts[SeasonPart]['told'];
 
 /** All that is worked out away from the screen: functions of core, carried by a worker. */
-export const work = {
+export const tasks = {
   /** Runs a short season, so that what comes next finds its code compiled. */
   warmUp(): void {
     const [first] = STARTING_POINTS;
@@ -166,7 +166,7 @@ export const work = {
       }
     }),
 };
-export type Work = typeof work;
+export type Tasks = typeof tasks;
 
 function fieldQuestion({ design, share, day }: FieldAsked): FieldQuestion {
   const { brim } = assemble(design).heights;

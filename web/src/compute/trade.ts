@@ -1,20 +1,20 @@
 import type { PlanterDesign } from '@huerta/core/document';
 import type { TradePoint } from '@huerta/core/assessment';
-import { ask } from './workerPool';
-import { idOf, useTold, type Known } from './useWorkerQuery';
+import { runInWorker } from './workerPool';
+import { idOf, useWorkerQuery, type Known } from './useWorkerQuery';
 
 /** Rest before a changed design is worked out, milliseconds. */
 const REST_MS = 120;
 
 /** Water against roots for a design; the last good curve stays while a new one is worked out. */
 export const useTradeCurve = (design: PlanterDesign): Known<TradePoint[]> =>
-  useTold({
+  useWorkerQuery({
     key: ['trade', idOf(design)],
     broke:
       'The curve could not be worked out. The last one is shown; change a measure to try again.',
     ask: async (signal) => {
       await rest(REST_MS, signal);
-      return ask(signal, (work) => work.trade(design));
+      return runInWorker(signal, (work) => work.trade(design));
     },
   });
 

@@ -1,6 +1,6 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { Broke } from './workerPool';
+import { WorkerBroke } from './workerPool';
 
 /** How long an answer that nobody looks at is kept. */
 const KEPT_MS = 60_000;
@@ -28,7 +28,7 @@ interface Telling<T> {
  * A question to a worker, and what is told of it bit by bit. A new question ends the old one, what was good
  * stays until there is better, and what was answered is not asked again.
  */
-export function useTold<T>({ key, ask, broke }: Telling<T>): Known<T> {
+export function useWorkerQuery<T>({ key, ask, broke }: Telling<T>): Known<T> {
   const client = useQueryClient();
   const [last, setLast] = useState<T | null>(null);
   const queryKey = ['worker', ...(key ?? [])];
@@ -48,7 +48,7 @@ export function useTold<T>({ key, ask, broke }: Telling<T>): Known<T> {
   const value = key === null ? undefined : data;
   if (value !== undefined && value !== last) setLast(value);
   const said =
-    error instanceof Broke ? broke : `${error?.message}. What was worked out last is shown.`;
+    error instanceof WorkerBroke ? broke : `${error?.message}. What was worked out last is shown.`;
   return {
     value: value ?? last,
     current: value !== undefined,

@@ -1,4 +1,4 @@
 import { expose } from 'comlink';
-import { work } from './tasks';
+import { tasks } from './tasks';
 
-expose(work);
+expose(tasks);

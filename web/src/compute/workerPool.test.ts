@@ -21,7 +21,9 @@ async function handsOf(doubled: (value: number) => Promise<number>) {
   } as never;
   const hands = await import('./workerPool');
   const asks = (signal = new AbortController().signal, value = 1) =>
-    hands.ask(signal, (work) => (work as unknown as { doubled: typeof doubled }).doubled(value));
+    hands.runInWorker(signal, (work) =>
+      (work as unknown as { doubled: typeof doubled }).doubled(value),
+    );
   return { ...hands, asks, made, state };
 }
 
@@ -74,18 +76,18 @@ test('a fault of the question is told, and its worker goes on', async () => {
 });
 
 test('a worker that breaks while it is asked is told as broken, and is not asked again', async () => {
-  const { asks, Broke, made, state } = await handsOf(twice);
+  const { asks, WorkerBroke, made, state } = await handsOf(twice);
   state.broken = true;
-  await expect(asks()).rejects.toBeInstanceOf(Broke);
+  await expect(asks()).rejects.toBeInstanceOf(WorkerBroke);
   expect(made.map(({ ended }) => ended)).toEqual([true]);
   state.broken = false;
   await expect(asks(undefined, 7)).resolves.toBe(14);
 });
 
 test('a worker that breaks before it is asked is not asked: another is started', async () => {
-  const { asks, made, state, warm } = await handsOf(twice);
+  const { asks, made, state, warmWorkers } = await handsOf(twice);
   state.broken = true;
-  warm(1);
+  warmWorkers(1);
   expect(made).toHaveLength(1);
   await new Promise((done) => setTimeout(done, 20));
   state.broken = false;
@@ -94,8 +96,8 @@ test('a worker that breaks before it is asked is not asked: another is started',
 });
 
 test('no more are kept ready than stay', async () => {
-  const { asks, made, warm } = await handsOf(twice);
-  warm(8);
+  const { asks, made, warmWorkers } = await handsOf(twice);
+  warmWorkers(8);
   expect(made).toHaveLength(3);
   await asks();
   expect(made).toHaveLength(3);

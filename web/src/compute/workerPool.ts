@@ -1,5 +1,5 @@
 import { wrap, type Remote } from 'comlink';
-import type { Work } from './tasks';
+import type { Tasks } from './tasks';
 
 /**
  * The one way to the workers. A question takes a worker that is free, or starts one; when it is answered the
@@ -8,11 +8,11 @@ import type { Work } from './tasks';
  */
 
 /** A worker that could not be started or ended by itself. */
-export class Broke extends Error {}
+export class WorkerBroke extends Error {}
 
 interface Hand {
   worker: Worker;
-  work: Remote<Work>;
+  work: Remote<Tasks>;
 }
 
 /** Workers that stay when nothing is asked. */
@@ -21,7 +21,7 @@ const free: Hand[] = [];
 
 function start(): Hand {
   const worker = new Worker(new URL('./worker.ts', import.meta.url), { type: 'module' });
-  const hand = { worker, work: wrap<Work>(worker) };
+  const hand = { worker, work: wrap<Tasks>(worker) };
   // One that breaks before it is asked anything would never answer.
   worker.addEventListener('error', () => {
     const at = free.indexOf(hand);
@@ -31,7 +31,7 @@ function start(): Hand {
 }
 
 /** Starts workers before they are asked, so that they are ready when a page has what to ask. */
-export function warm(count: number): void {
+export function warmWorkers(count: number): void {
   while (free.length < Math.min(count, MOST_FREE)) {
     const hand = start();
     free.push(hand);
@@ -47,7 +47,10 @@ export function warm(count: number): void {
  * @param what the call
  * @throws Broke when the worker could not be started or ended, and what the call throws
  */
-export function ask<T>(signal: AbortSignal, what: (work: Remote<Work>) => Promise<T>): Promise<T> {
+export function runInWorker<T>(
+  signal: AbortSignal,
+  what: (work: Remote<Tasks>) => Promise<T>,
+): Promise<T> {
   if (signal.aborted) return Promise.reject(signal.reason as Error);
   const hand = free.pop() ?? start();
   const { worker } = hand;
@@ -60,7 +63,7 @@ export function ask<T>(signal: AbortSignal, what: (work: Remote<Work>) => Promis
       finish();
     };
     const aborted = () => over(() => failed(signal.reason as Error), false);
-    const broke = () => over(() => failed(new Broke('A worker broke')), false);
+    const broke = () => over(() => failed(new WorkerBroke('A worker broke')), false);
     signal.addEventListener('abort', aborted);
     worker.addEventListener('error', broke);
     what(hand.work).then(

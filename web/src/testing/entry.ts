@@ -1,7 +1,7 @@
-import type { Entry, PlanterResource } from '@huerta/contract';
+import type { PlanterSummary, PlanterResource } from '@huerta/contract';
 
 /** A planter as the garden's list would have it. */
-const entryOf = ({ design, ...head }: PlanterResource): Entry => ({
+const entryOf = ({ design, ...head }: PlanterResource): PlanterSummary => ({
   ...head,
   name: design.name,
   done: 0,

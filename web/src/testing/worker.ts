@@ -1,6 +1,6 @@
 import { expose } from 'comlink';
 import { problemSchema } from '@huerta/contract';
-import { work, type Work } from '../compute/tasks';
+import { tasks, type Tasks } from '../compute/tasks';
 
 type Listener = (event: { data: unknown }) => void;
 
@@ -45,13 +45,13 @@ class Channel {
  * @param instead what some do otherwise
  * @returns how to let workers that are asked from then on break
  */
-export function installWorker(instead: Partial<Work> = {}): { broken: boolean } {
+export function installWorker(instead: Partial<Tasks> = {}): { broken: boolean } {
   const state = { broken: false };
   globalThis.MessageChannel = Channel as never;
   globalThis.Worker = class extends Channel {
     constructor() {
       super();
-      expose({ ...work, ...instead }, this.port2 as never);
+      expose({ ...tasks, ...instead }, this.port2 as never);
       const { postMessage } = this.port1;
       this.port1.postMessage = (data) => {
         if (state.broken) setTimeout(() => this.port1.tell('error'), 0);

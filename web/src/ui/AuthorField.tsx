@@ -3,7 +3,7 @@ import { MOST_BY, setWriter, writer } from '../data/api/log';
 import { TextField } from './TextField';
 
 /** Who writes on this device: a name beside every entry that is made here, no account. */
-export function Writer() {
+export function AuthorField() {
   const [by, setBy] = useState(writer);
   return (
     <TextField

@@ -1,11 +1,11 @@
 import { Box, Text } from '@chakra-ui/react';
-import { cautionsFor, type Room } from '@huerta/core/assessment';
+import { cautionsFor, type BenchPanel } from '@huerta/core/assessment';
 import type { PlanterDesign } from '@huerta/core/document';
 import { useWords } from '../app/preferences';
 import { TriangleAlert } from 'lucide-react';
 
 /** The cautions of one room, next to the work that they are about. */
-export function Cautions({ room, design }: { room: Room; design: PlanterDesign }) {
+export function Cautions({ room, design }: { room: BenchPanel; design: PlanterDesign }) {
   const { say } = useWords();
   const cautions = cautionsFor(room, design);
   if (cautions.length === 0) return null;

@@ -1,14 +1,14 @@
 /** @jest-environment jsdom */
 import { screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import type { Entry } from '@huerta/contract';
-import { designOf } from '../testing/bench';
+import type { PlanterSummary } from '@huerta/contract';
+import { designOf } from '../testing/editor';
 import { gardenOf } from '../testing/entry';
 import { show } from '../testing/render';
 import { Chooser } from './Chooser';
 
 /** So many planters, in turn on the step and on the roof. */
-const garden = (count: number): readonly Entry[] =>
+const garden = (count: number): readonly PlanterSummary[] =>
   gardenOf(
     Array.from({ length: count }, (_, i) => ({
       id: `${i + 1}`,
@@ -21,7 +21,7 @@ const garden = (count: number): readonly Entry[] =>
       ]),
     })),
   ).entries;
-const open = (planters: readonly Entry[], chosen: string[] = []) => {
+const open = (planters: readonly PlanterSummary[], chosen: string[] = []) => {
   const pressed: string[] = [];
   const toggle = (id: string) => void pressed.push(id);
   show(<Chooser label="Planters" planters={planters} chosen={chosen} onToggle={toggle} />);

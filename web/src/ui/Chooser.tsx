@@ -1,11 +1,11 @@
 import { Box, Button, Field, Input } from '@chakra-ui/react';
-import type { Entry } from '@huerta/contract';
+import type { PlanterSummary } from '@huerta/contract';
 import { useState } from 'react';
 import './chooser.css';
 
 interface ChooserProps {
   label: string;
-  planters: readonly Entry[];
+  planters: readonly PlanterSummary[];
   chosen: readonly string[];
   onToggle(id: string): void;
 }
@@ -31,7 +31,7 @@ export function Chooser({ label, planters, chosen, onToggle }: ChooserProps) {
   // The page says what to do where there is nothing to choose from.
   if (planters.length === 0) return null;
   const picked = planters.filter(({ id }) => chosen.includes(id));
-  const button = (planter: Entry) => (
+  const button = (planter: PlanterSummary) => (
     <PlanterButton
       key={planter.id}
       planter={planter}
@@ -84,7 +84,7 @@ export function Chooser({ label, planters, chosen, onToggle }: ChooserProps) {
 }
 
 interface PlanterButtonProps {
-  planter: Entry;
+  planter: PlanterSummary;
   on: boolean;
   onToggle(id: string): void;
 }

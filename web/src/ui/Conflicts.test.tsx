@@ -4,16 +4,22 @@ import userEvent from '@testing-library/user-event';
 import { FIRST_PLAN } from '@huerta/core/simulation/season';
 import { FIRST_WEATHER } from '@huerta/core/physics/climate';
 import { NEW_BOOK } from '@huerta/core/fabrication';
-import { keeper, keyOf, type Bodies, type Kept, type Kind } from '../data/offline/pendingSaves';
-import { Around, designOf } from '../testing/bench';
+import {
+  pendingSaves,
+  keyOf,
+  type Bodies,
+  type PendingSave,
+  type Kind,
+} from '../data/offline/pendingSaves';
+import { Around, designOf } from '../testing/editor';
 import { show } from '../testing/render';
 import { serveWith } from '../testing/worker';
-import { Clashes } from './Conflicts';
+import { Conflicts } from './Conflicts';
 
 const id = '3f0e6c3a-9a4e-4d8c-8f1e-0a6a3a1b2c3d';
 
 async function clash<K extends Kind>(kind: K, mine: Bodies[K], theirs: Bodies[K]) {
-  const kept: Kept<K> = {
+  const kept: PendingSave<K> = {
     key: keyOf(kind, id),
     kind,
     id,
@@ -25,18 +31,18 @@ async function clash<K extends Kind>(kind: K, mine: Bodies[K], theirs: Bodies[K]
     at: 1,
     clash: { revision: 7, body: theirs },
   };
-  await keeper.put(kept as Kept);
+  await pendingSaves.put(kept as PendingSave);
   // Nobody answers: what is settled stays kept, to be looked at.
   serveWith(() => {
     throw new TypeError('no server');
   });
-  show(<Around>{<Clashes />}</Around>);
+  show(<Around>{<Conflicts />}</Around>);
   const dialog = within(await screen.findByRole('alertdialog'));
-  return { dialog, user: userEvent.setup(), now: () => keeper.get(kept.key) };
+  return { dialog, user: userEvent.setup(), now: () => pendingSaves.get(kept.key) };
 }
 const gone = () => waitFor(() => expect(screen.queryByRole('alertdialog')).toBeNull());
 beforeEach(async () => {
-  for (const { key, saveId } of await keeper.all()) await keeper.drop(key, saveId);
+  for (const { key, saveId } of await pendingSaves.all()) await pendingSaves.drop(key, saveId);
 });
 
 test('of a plan the ticked part is mine and the rest theirs, as a save over theirs', async () => {

@@ -11,10 +11,10 @@ import { v4 as uuid } from 'uuid';
 import { useWords } from '../app/preferences';
 import { documentKey } from '../data/api/useDocument';
 import {
-  keeper,
+  pendingSaves,
   wakeOutbox,
   type Bodies,
-  type Kept,
+  type PendingSave,
   type Kind,
 } from '../data/offline/pendingSaves';
 import { TickField } from './ChoiceField';
@@ -142,15 +142,15 @@ const NAMES: Readonly<Record<Kind, string>> = {
 };
 
 /** Asks about every document that was changed here and elsewhere at once. */
-export function Clashes() {
+export function Conflicts() {
   const { data: clashes = [] } = useQuery({
     queryKey: ['kept', 'clashes'],
-    queryFn: async () => (await keeper.all()).filter(({ clash }) => clash),
+    queryFn: async () => (await pendingSaves.all()).filter(({ clash }) => clash),
   });
   return clashes.map((kept) => <Clash key={kept.saveId} kept={kept} />);
 }
 
-function Clash<K extends Kind>({ kept }: { kept: Kept<K> }) {
+function Clash<K extends Kind>({ kept }: { kept: PendingSave<K> }) {
   const { key, kind, id, body, clash, saveId } = kept;
   const client = useQueryClient();
   const { write } = useWords();
@@ -169,17 +169,17 @@ function Clash<K extends Kind>({ kept }: { kept: Kept<K> }) {
   };
   const goOn = async (next: Bodies[K]) => {
     const { clash: _settled, ...rest } = kept;
-    await keeper.put({
+    await pendingSaves.put({
       ...rest,
       base: clash.revision,
       saveId: uuid(),
       after: [],
       body: next,
-    } as Kept);
+    } as PendingSave);
     settled();
   };
   const take = async () => {
-    await keeper.drop(key, saveId);
+    await pendingSaves.drop(key, saveId);
     settled();
   };
   const ticked = () =>

@@ -2,7 +2,7 @@ import { Box, Button } from '@chakra-ui/react';
 import { Trouble } from './Trouble';
 
 /** The last resort when a screen fails: what was saved is safe. */
-export function Broken() {
+export function ErrorFallback() {
   return (
     <Box p="8">
       <Trouble

@@ -9,7 +9,7 @@ const UNITS = {
 };
 
 /** How measures and dates are written on this device. */
-export function Writing() {
+export function FormatPreferences() {
   const { units, setUnits, dates, setDates, week, setWeek, style, setStyle, decimal, setDecimal } =
     usePreferences();
   return (

@@ -2,17 +2,17 @@
 import { screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { useLocation } from 'react-router';
-import { Around } from '../testing/bench';
+import { Around } from '../testing/editor';
 import { show } from '../testing/render';
-import { BottomWays, GardenWays, PlanterWays } from './Navigation';
+import { BottomNavigation, GardenNavigation, PlanterNavigation } from './Navigation';
 
 const Here = () => <p>at {useLocation().pathname}</p>;
 const open = (at: string) =>
   show(
     <Around at={at}>
-      <GardenWays />
-      <PlanterWays />
-      <BottomWays />
+      <GardenNavigation />
+      <PlanterNavigation />
+      <BottomNavigation />
       <Here />
     </Around>,
   );

@@ -58,7 +58,7 @@ function WayLink({ to, name, says }: Way) {
 }
 
 /** The ways of the garden, along the top where there is room. */
-export function GardenWays() {
+export function GardenNavigation() {
   return (
     <Box as="nav" aria-label="Huerta" className="ways" hideBelow="lg">
       {GARDEN.map((way) => (
@@ -69,7 +69,7 @@ export function GardenWays() {
 }
 
 /** The ways of the planter that is open, under the top. */
-export function PlanterWays() {
+export function PlanterNavigation() {
   const id = usePlanterHere();
   if (id === null) return null;
   return (
@@ -82,7 +82,7 @@ export function PlanterWays() {
 }
 
 /** The bar at the bottom of a phone. */
-export function BottomWays() {
+export function BottomNavigation() {
   const id = usePlanterHere();
   return (
     <Box

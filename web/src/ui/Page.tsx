@@ -1,10 +1,10 @@
 import { Box } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
-import { Clashes } from './Conflicts';
+import { Conflicts } from './Conflicts';
 import { TopBar } from './TopBar';
 import { Trouble } from './Trouble';
-import { Waiting } from './Loading';
-import { BottomWays, PlanterWays } from './Navigation';
+import { Loading } from './Loading';
+import { BottomNavigation, PlanterNavigation } from './Navigation';
 
 interface PageProps {
   /** As the browser's tab has it; a page that knows its name later says it itself. */
@@ -20,7 +20,7 @@ export function Page({ title, className, maxW, children }: PageProps) {
     <Box minH="full">
       {title && <title>{`${title} · Huerta`}</title>}
       <TopBar />
-      <PlanterWays />
+      <PlanterNavigation />
       <Box
         as="main"
         id="main"
@@ -32,10 +32,10 @@ export function Page({ title, className, maxW, children }: PageProps) {
         {...(className ? { className } : {})}
         {...(maxW ? { maxW } : {})}
       >
-        <Clashes />
+        <Conflicts />
         {children}
       </Box>
-      <BottomWays />
+      <BottomNavigation />
     </Box>
   );
 }
@@ -66,7 +66,7 @@ export function Fetched<T extends readonly unknown[]>({
   const missing = all.filter(({ data }) => data === undefined);
   if (missing.length === 0) return children(...(all.map(({ data }) => data) as unknown as T));
   const failed = missing.find(({ error }) => error !== null);
-  if (!failed?.error) return <Waiting what={what} />;
+  if (!failed?.error) return <Loading what={what} />;
   return (
     <Trouble
       title={title}

@@ -3,12 +3,12 @@ import { Moon, Sun } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import { usePreferences } from '../app/preferences';
-import { useHeard } from '../data/offline/connectivity';
+import { useConnectivity } from '../data/offline/connectivity';
 import { useStorage } from '../data/offline/storage';
 import { BarLine } from './BarLine';
 import { DeviceNotes } from './DeviceNotes';
 import { writeAgo } from './dates';
-import { GardenWays } from './Navigation';
+import { GardenNavigation } from './Navigation';
 
 /** The line along the top: whose wall this is, what is open, and how quantities are shown. */
 export function TopBar({ children }: { children?: ReactNode }) {
@@ -51,7 +51,7 @@ export function TopBar({ children }: { children?: ReactNode }) {
       ) : null}
       {!children && (
         <Box flex="1">
-          <GardenWays />
+          <GardenNavigation />
         </Box>
       )}
       <UnitSwitch />
@@ -65,7 +65,7 @@ export function TopBar({ children }: { children?: ReactNode }) {
 
 /** Says since when the server has not been heard, and that the work goes on. */
 function Away() {
-  const { away, last } = useHeard();
+  const { away, last } = useConnectivity();
   const keeps = useStorage((storage) => storage.keeps);
   if (!away) return null;
   const ago = last > 0 ? writeAgo(last) : 'just now';

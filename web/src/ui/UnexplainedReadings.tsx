@@ -1,8 +1,8 @@
 import { Text } from '@chakra-ui/react';
-import type { Surprise } from '@huerta/core/journal';
+import type { UnexplainedReading } from '@huerta/core/journal';
 import { Link } from 'react-router';
 import { useWords } from '../app/preferences';
-import { saySurprises } from './tended';
+import { sayUnexplained } from './tended';
 import './tended.css';
 
 /** Which trouble a surprise in the log is. */
@@ -10,13 +10,13 @@ const SEEN = { 'falls-fast': 'fast', stays: 'stays', rises: 'stays', 'at-once': 
 
 interface SurprisesProps {
   planter: string;
-  surprises: readonly Surprise[];
+  surprises: readonly UnexplainedReading[];
 }
 
 /** Readings that no thirst explains, each with a way to find out why. */
-export function Surprises({ planter, surprises }: SurprisesProps) {
+export function UnexplainedReadings({ planter, surprises }: SurprisesProps) {
   const { write } = useWords();
-  return saySurprises(surprises, write).map(({ kind, words }) => (
+  return sayUnexplained(surprises, write).map(({ kind, words }) => (
     <Text key={kind} className="surprise">
       {words}{' '}
       <Link

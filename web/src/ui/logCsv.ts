@@ -1,6 +1,6 @@
 import type { PlanterResource } from '@huerta/contract';
 import { noonIn, zonedTime } from '@huerta/core/physics/climate';
-import { readLine, sayDid, type LogEntry } from '@huerta/core/journal';
+import { readLine, describeEntry, type LogEntry } from '@huerta/core/journal';
 import { tell } from '@huerta/core/units';
 import Papa from 'papaparse';
 import { v5 as uuidOf } from 'uuid';
@@ -19,7 +19,7 @@ export function keepLog(
   const rows = [...entries].reverse().map(({ at, planter, by, did, text, typed }) => ({
     at,
     ...(planters.length > 0 ? { planter: names.get(planter) ?? planter } : {}),
-    what: tell(sayDid(did), 'metric'),
+    what: tell(describeEntry(did), 'metric'),
     note: text,
     litres: did.kind === 'filled' && did.volume !== null ? (did.volume * 1000).toFixed(2) : '',
     'till it ran': did.kind === 'filled' ? (did.ran ? 'yes' : 'no') : '',

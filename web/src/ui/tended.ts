@@ -1,4 +1,4 @@
-import type { Surprise, TendedState, Thirst } from '@huerta/core/journal';
+import type { UnexplainedReading, TendedState, Thirst } from '@huerta/core/journal';
 import type { Words } from '@huerta/core/units';
 import { writeDate } from './dates';
 
@@ -75,10 +75,10 @@ export function sayLevel({ forecast, room, certain }: TendedState, write: Write)
 }
 
 /** Readings that no thirst explains, and what to look at: the latest of each kind. */
-export function saySurprises(
-  surprises: readonly Surprise[],
+export function sayUnexplained(
+  surprises: readonly UnexplainedReading[],
   write: Write,
-): { kind: Surprise['kind']; words: string }[] {
+): { kind: UnexplainedReading['kind']; words: string }[] {
   const latest = new Map(surprises.map((one) => [one.kind, one]));
   return [...latest.values()].map((one) => {
     const before = surprises.filter(({ kind }) => kind === one.kind).length - 1;
@@ -95,7 +95,7 @@ export function saySurprises(
 }
 
 function saySurprise(
-  { kind, entry, read, expected }: Surprise,
+  { kind, entry, read, expected }: UnexplainedReading,
   often: string,
   write: Write,
 ): string {

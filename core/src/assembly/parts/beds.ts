@@ -1,30 +1,42 @@
-import { many } from '../../units';
+import { plural } from '../../units';
 import { MATERIAL_DENSITY } from '../../catalog';
 import type { BedDesign, PlanterDesign } from '../../document';
 import { shellVolume } from '../../geometry/vessels';
 import { onFloor, onSupports, onVessel } from '../joining';
-import { lot, only, type Asked, type Faces, type Kind, type Lot, type Site } from '../part';
+import {
+  partGroup,
+  singleRequest,
+  type RequestedPart,
+  type PartDefinition,
+  type PartKind,
+  type PartGroup,
+  type PlacementSite,
+} from '../part';
 import { walls } from '../solid';
 
 /** What holds the soil where that is not the vessel: an upper vessel, a bottle's top, pails, bags. */
 
-type BedKind = BedDesign['kind'] & Kind;
+type BedKind = BedDesign['kind'] & PartKind;
 
 /** A fabric bag weighs next to nothing beside a pail of the same size. */
 const BAG_DENSITY = 300;
 
 const bedOf =
   <K extends BedKind>(kind: K) =>
-  ({ bed }: PlanterDesign): Asked<K>[] =>
-    only<K>((bed?.kind === kind ? bed : null) as never);
+  ({ bed }: PlanterDesign): RequestedPart<K>[] =>
+    singleRequest<K>((bed?.kind === kind ? bed : null) as never);
 
-function standingBeds<K extends BedKind>(kind: K, asked: Asked<K>, site: Site): Lot<K> {
+function standingBeds<K extends BedKind>(
+  kind: K,
+  asked: RequestedPart<K>,
+  site: PlacementSite,
+): PartGroup<K> {
   const { bed, design } = site;
   const density = kind === 'bag' ? BAG_DENSITY : MATERIAL_DENSITY[design.vessel.material];
   const count = 'count' in asked.spec ? asked.spec.count : 1;
-  return lot(kind, asked, {
+  return partGroup(kind, asked, {
     wanted: count,
-    pieces: bed.places.map((at, i) => ({
+    parts: bed.places.map((at, i) => ({
       id: `${kind}-${i}`,
       ...at,
       from: bed.floor - bed.wall,
@@ -45,27 +57,27 @@ function standingBeds<K extends BedKind>(kind: K, asked: Asked<K>, site: Site): 
   });
 }
 
-export const nested: Faces<'nested'> = {
+export const nested: PartDefinition<'nested'> = {
   asked: bedOf('nested'),
   place: (asked, site) => standingBeds('nested', asked, site),
   joints: onSupports,
   name: () => 'upper vessel',
 };
-export const neck: Faces<'neck'> = {
+export const neck: PartDefinition<'neck'> = {
   asked: bedOf('neck'),
   place: (asked, site) => standingBeds('neck', asked, site),
   joints: onVessel,
   name: () => 'upper part of the bottle',
 };
-export const row: Faces<'row'> = {
+export const row: PartDefinition<'row'> = {
   asked: bedOf('row'),
   place: (asked, site) => standingBeds('row', asked, site),
   joints: onVessel,
-  name: (_spec, count) => many(count, 'pail'),
+  name: (_spec, count) => plural(count, 'pail'),
 };
-export const bag: Faces<'bag'> = {
+export const bag: PartDefinition<'bag'> = {
   asked: bedOf('bag'),
   place: (asked, site) => standingBeds('bag', asked, site),
   joints: onFloor,
-  name: (_spec, count) => many(count, 'bag'),
+  name: (_spec, count) => plural(count, 'bag'),
 };

@@ -1,39 +1,45 @@
 import { CLOTHS } from '../../catalog';
 import { soilBaseHeight, type ClothWickDesign } from '../../document';
-import { many, q, say } from '../../units';
+import { plural, q, say } from '../../units';
 import { arrange, beside, type Circle, type Free } from '../../geometry/packing';
 import { grown, holdsCircle, shared } from '../../geometry/vessels';
 import { found } from '../contradiction';
 import { BRIDGE, bunchAcross, bunchHole, clothSection } from '../openings';
 import { wickJoints } from '../joining';
-import { among, disc, lot, type Faces, type Site } from '../part';
+import {
+  requestsWhere,
+  discPart,
+  partGroup,
+  type PartDefinition,
+  type PlacementSite,
+} from '../part';
 import { cylinder } from '../solid';
 import { DENSITY, standingPlaces, wickSpots } from './standings';
-import { wickSizes } from './wickSizes';
+import { wickSizes } from './sizesOfWicks';
 
 /** Share of the floor that one cloth wick’s legs may fill. */
 const MOST_CLOTH = 0.1;
 
 /** Cloth or rope that hangs down bunched, so many legs through each hole. */
-export const cloth: Faces<'cloth'> = {
-  asked: ({ wicks }) => among(wicks, (wick) => wick.kind === 'cloth'),
+export const cloth: PartDefinition<'cloth'> = {
+  asked: ({ wicks }) => requestsWhere(wicks, (wick) => wick.kind === 'cloth'),
   place(asked, site) {
     const { spec, index } = asked;
-    const { design, vessel, taken, deck } = site;
+    const { design, vessel, taken, platformOutline } = site;
     const base = soilBaseHeight(design);
     const top = Math.min(base, vessel.depth);
     const r = bunchAcross(spec) / 2;
     const holes = Math.min(spec.holes, spec.legs);
     const circles = hangs(spec, r, holes, site);
-    if (deck)
+    if (platformOutline)
       circles.forEach((at) => taken.addHole({ ...at, r: bunchHole(spec) / 2 + BRIDGE / 2 }));
     const section = clothSection(spec);
     const long = (z: number) => Math.max(Math.min(z, top) - spec.foot, 0);
     const { porosity } = CLOTHS[spec.material];
-    return lot('cloth', asked, {
+    return partGroup('cloth', asked, {
       wanted: holes,
-      pieces: circles.map((at, i) =>
-        disc(`cloth-${index}-${i}`, at, spec.foot, base, cylinder(at, spec.foot, base)),
+      parts: circles.map((at, i) =>
+        discPart(`cloth-${index}-${i}`, at, spec.foot, base, cylinder(at, spec.foot, base)),
       ),
       height: base,
       levelInside: (z) => Math.min(z, top),
@@ -42,11 +48,11 @@ export const cloth: Faces<'cloth'> = {
       hollowBelow: (z) => section * porosity * long(z),
       areaAt: (z) => (z >= spec.foot && z <= top ? section : 0),
       mass: section * (base - spec.foot + spec.spread) * DENSITY.cloth,
-      room: () => Math.max(circles.length, 1),
+      capacity: () => Math.max(circles.length, 1),
     });
   },
   joints: wickJoints('goes-through'),
-  name: (_spec, count) => many(count, 'cloth'),
+  name: (_spec, count) => plural(count, 'cloth'),
   spots: wickSpots,
   contradictions({ spec, index }, design, shape) {
     const top = soilBaseHeight(design);
@@ -75,19 +81,19 @@ export const cloth: Faces<'cloth'> = {
 };
 
 /** Where the bunches hang: by hand, under each pail of a row, side by side through the middle, or apart. */
-function hangs(spec: ClothWickDesign, r: number, holes: number, site: Site): Circle[] {
-  const { design, bed, taken, deck, floor } = site;
+function hangs(spec: ClothWickDesign, r: number, holes: number, site: PlacementSite): Circle[] {
+  const { design, bed, taken, platformOutline, floor } = site;
   if (design.bed?.kind === 'neck') return [{ x: 0, y: 0, r }];
   if (design.bed?.kind === 'row') {
     return bed.places.slice(0, holes).map(({ x, y }) => ({ x, y, r }));
   }
-  const wide = deck ? Math.max(bunchHole(spec) / 2 + BRIDGE / 2, r) : r;
+  const wide = platformOutline ? Math.max(bunchHole(spec) / 2 + BRIDGE / 2, r) : r;
   const free: Free = {
     ...taken,
-    circle: (c) => taken.circle({ ...c, r }) && (!deck || taken.hole(c)),
+    circle: (c) => taken.circle({ ...c, r }) && (!platformOutline || taken.hole(c)),
   };
-  const room = deck
-    ? shared(grown(floor, wide - r), grown(deck, -BRIDGE / 2))
+  const room = platformOutline
+    ? shared(grown(floor, wide - r), grown(platformOutline, -BRIDGE / 2))
     : grown(floor, wide - r);
   if (spec.at) {
     return standingPlaces(spec.at, wide, holes, { room, free }).map(({ x, y }) => ({ x, y, r }));

@@ -1,15 +1,21 @@
-import { many } from '../../units';
-import { fillMedium } from '../../catalog';
+import { plural } from '../../units';
+import { fillMaterial } from '../../catalog';
 import { soilBaseHeight, type ColumnWickDesign } from '../../document';
 import { beside, fullest, type Circle, type Free } from '../../geometry/packing';
 import { drainable, mixOf } from '../../physics/soil';
 import { grown, shared, type Outline } from '../../geometry/vessels';
 import { BRIDGE, PLAY } from '../openings';
 import { wickJoints } from '../joining';
-import { among, disc, lot, type Faces, type Site } from '../part';
+import {
+  requestsWhere,
+  discPart,
+  partGroup,
+  type PartDefinition,
+  type PlacementSite,
+} from '../part';
 import { cylinder } from '../solid';
 import { hollows, standingPlaces, wickSpots } from './standings';
-import { wickSizes } from './wickSizes';
+import { wickSizes } from './sizesOfWicks';
 
 /**
  * Suction at which the mix in a wick column or between bottles has given what it stores, metres.
@@ -18,11 +24,11 @@ import { wickSizes } from './wickSizes';
 export const GIVEN_UP_AT = 0.5;
 
 /** Columns of mix or sand from the floor up to the soil. */
-export const column: Faces<'column'> = {
-  asked: ({ wicks }) => among(wicks, (wick) => wick.kind === 'column'),
+export const column: PartDefinition<'column'> = {
+  asked: ({ wicks }) => requestsWhere(wicks, (wick) => wick.kind === 'column'),
   place(asked, site) {
     const { spec, index } = asked;
-    const { design, taken, vessel, deck } = site;
+    const { design, taken, vessel, platformOutline } = site;
     const r = spec.diameter / 2;
     const { wide, room, free } = ground(spec, site);
     const corners = spec.at === null && spec.count <= 4 ? inCorners(room, wide, spec.count) : [];
@@ -32,40 +38,40 @@ export const column: Faces<'column'> = {
     const circles = (
       good ? corners : standingPlaces(spec.at, wide, spec.count, { room, free })
     ).map(({ x, y }) => ({ x, y, r }));
-    if (deck) circles.forEach((at) => taken.addHole({ ...at, r: wide }));
+    if (platformOutline) circles.forEach((at) => taken.addHole({ ...at, r: wide }));
     const base = soilBaseHeight(design);
     const top = Math.min(base, vessel.depth);
     const one = cylinder({ x: 0, y: 0, r }, spec.foot, top);
-    const share = drainable(fillMedium(spec.medium, mixOf(design.soil)), GIVEN_UP_AT);
-    return lot('column', asked, {
+    const share = drainable(fillMaterial(spec.medium, mixOf(design.soil)), GIVEN_UP_AT);
+    return partGroup('column', asked, {
       ...hollows('both', one, one, circles.length, top, share),
       wanted: spec.count,
-      pieces: circles.map((at, i) =>
-        disc(`column-${index}-${i}`, at, spec.foot, base, cylinder(at, spec.foot, base), {
+      parts: circles.map((at, i) =>
+        discPart(`column-${index}-${i}`, at, spec.foot, base, cylinder(at, spec.foot, base), {
           solid: cylinder(at, spec.foot, base),
           share,
         }),
       ),
       height: base,
-      room: () => Math.max(fullest(room, wide, free).length, circles.length),
+      capacity: () => Math.max(fullest(room, wide, free).length, circles.length),
     });
   },
   joints: wickJoints('goes-through'),
-  name: (_spec, count) => many(count, 'column'),
+  name: (_spec, count) => plural(count, 'column'),
   spots: wickSpots,
   contradictions: ({ spec, index }, design, shape) => wickSizes(spec, index, design, shape),
 };
 
 /** Where columns may stand: on the floor, and where a sheet has a hole for each with a bridge round it. */
-function ground(spec: ColumnWickDesign, { floor, deck, taken }: Site) {
+function ground(spec: ColumnWickDesign, { floor, platformOutline, taken }: PlacementSite) {
   const r = spec.diameter / 2;
-  if (!deck) return { wide: r, room: floor, free: taken };
+  if (!platformOutline) return { wide: r, room: floor, free: taken };
   const wide = (spec.diameter + PLAY) / 2 + BRIDGE / 2;
   const free: Free = {
     ...taken,
     circle: (c) => taken.circle({ ...c, r }) && taken.hole({ ...c, r: wide }),
   };
-  return { wide, room: shared(grown(floor, wide - r), grown(deck, -BRIDGE / 2)), free };
+  return { wide, room: shared(grown(floor, wide - r), grown(platformOutline, -BRIDGE / 2)), free };
 }
 
 /** Up to four circles in the corners, opposite ones first. */

@@ -1,23 +1,29 @@
 import { soilBaseHeight, type CupWickDesign } from '../../document';
-import { many, q, say } from '../../units';
+import { plural, q, say } from '../../units';
 import { beside, fullest, type Circle, type Free } from '../../geometry/packing';
 import { drainable, mixOf } from '../../physics/soil';
 import { grown, shared, type Outline } from '../../geometry/vessels';
 import { found } from '../contradiction';
 import { BRIDGE, CUP_WALL, cupHole } from '../openings';
 import { wickJoints } from '../joining';
-import { among, disc, lot, type Faces, type Site } from '../part';
+import {
+  requestsWhere,
+  discPart,
+  partGroup,
+  type PartDefinition,
+  type PlacementSite,
+} from '../part';
 import { frustum } from '../solid';
 import { GIVEN_UP_AT } from './column';
 import { DENSITY, hollows, insideRing, standingPlaces, wickSpots } from './standings';
-import { wickSizes } from './wickSizes';
+import { wickSizes } from './sizesOfWicks';
 
 /** A drilled cup or net pot, packed with mix, that hangs by its rim and stands in the water. */
-export const cup: Faces<'cup'> = {
-  asked: ({ wicks }) => among(wicks, (wick) => wick.kind === 'cup'),
+export const cup: PartDefinition<'cup'> = {
+  asked: ({ wicks }) => requestsWhere(wicks, (wick) => wick.kind === 'cup'),
   place(asked, site) {
     const { spec, index } = asked;
-    const { design, bed, vessel, taken, deck } = site;
+    const { design, bed, vessel, taken, platformOutline } = site;
     const base = soilBaseHeight(design);
     const r = spec.diameter / 2 + CUP_WALL;
     const circles = circlesOf(spec, r, site);
@@ -26,13 +32,13 @@ export const cup: Faces<'cup'> = {
     const n = circles.length;
     const outer = frustum({ x: 0, y: 0 }, r0 + CUP_WALL, r1 + CUP_WALL, spec.foot, top);
     const inner = frustum({ x: 0, y: 0 }, r0, r1, spec.foot, top);
-    if (deck) circles.forEach((at) => taken.addHole({ ...at, r: deckRadius(spec) }));
+    if (platformOutline) circles.forEach((at) => taken.addHole({ ...at, r: deckRadius(spec) }));
     const share = drainable(mixOf(design.soil), GIVEN_UP_AT);
-    return lot('cup', asked, {
+    return partGroup('cup', asked, {
       ...hollows('both', outer, inner, n, top, share),
       wanted: spec.count,
-      pieces: circles.map((at, i) =>
-        disc(
+      parts: circles.map((at, i) =>
+        discPart(
           `cup-${index}-${i}`,
           at,
           spec.foot,
@@ -43,14 +49,14 @@ export const cup: Faces<'cup'> = {
       ),
       height: base,
       mass: n * (outer.below(top) - inner.below(top)) * DENSITY.plastic,
-      room: () =>
+      capacity: () =>
         design.bed?.kind === 'row'
           ? bed.places.length * Math.max(Math.floor(bed.inside.outlineAt(0).a / r), 1)
           : Math.max(fullest(roomFor(spec, r, site), deckRadius(spec), freeFor(r, site)).length, n),
     });
   },
   joints: wickJoints('hangs-in'),
-  name: (_spec, count) => many(count, 'cup'),
+  name: (_spec, count) => plural(count, 'cup'),
   spots: wickSpots,
   contradictions({ spec, index }, design, shape) {
     const noPlatform =
@@ -95,21 +101,25 @@ export const radiiOf = ({ bottom, diameter }: CupWickDesign, _base: number): [nu
 const deckRadius = (spec: CupWickDesign): number =>
   Math.max(cupHole(spec).least / 2 + BRIDGE / 2, spec.rim / 2);
 
-const freeFor = (r: number, { taken, deck }: Site): Free => ({
+const freeFor = (r: number, { taken, platformOutline }: PlacementSite): Free => ({
   ...taken,
-  circle: (circle) => taken.circle({ ...circle, r }) && (!deck || taken.hole(circle)),
+  circle: (circle) => taken.circle({ ...circle, r }) && (!platformOutline || taken.hole(circle)),
 });
 
 /** Where middles may be: on the floor, inside a ring, and with bridge and rim on the sheet. */
-function roomFor(spec: CupWickDesign, r: number, { design, floor, deck }: Site): Outline {
+function roomFor(
+  spec: CupWickDesign,
+  r: number,
+  { design, floor, platformOutline }: PlacementSite,
+): Outline {
   const wide = deckRadius(spec);
   const low = grown(insideRing(floor, design), wide - r);
-  if (!deck) return low;
+  if (!platformOutline) return low;
   const edge = Math.max(cupHole(spec).least / 2 + BRIDGE, spec.rim / 2);
-  return shared(low, grown(deck, wide - edge));
+  return shared(low, grown(platformOutline, wide - edge));
 }
 
-function circlesOf(spec: CupWickDesign, r: number, site: Site): Circle[] {
+function circlesOf(spec: CupWickDesign, r: number, site: PlacementSite): Circle[] {
   const { design, floor, bed } = site;
   if (design.bed?.kind === 'row') return underEach(bed, r, spec.count, floor);
   const ground = { room: roomFor(spec, r, site), free: freeFor(r, site) };
@@ -118,7 +128,7 @@ function circlesOf(spec: CupWickDesign, r: number, site: Site): Circle[] {
 }
 
 /** Cups under the beds of a row, one under each before any has two. */
-function underEach(bed: Site['bed'], r: number, count: number, floor: Outline): Circle[] {
+function underEach(bed: PlacementSite['bed'], r: number, count: number, floor: Outline): Circle[] {
   if (r > floor.b) return [];
   const perBed = Math.ceil(count / bed.places.length);
   const half = bed.inside.outlineAt(0).a;

@@ -1,5 +1,5 @@
-import { PART_KINDS } from '../../document';
-import type { Faces, Kind, Lot, Size } from '../part';
+import { SUPPORT_KINDS } from '../../document';
+import type { PartDefinition, PartKind, PartGroup, PartSize } from '../part';
 import { bag, neck, nested, row } from './beds';
 import { cloth } from './cloth';
 import { column } from './column';
@@ -17,32 +17,32 @@ const UPRIGHT = { tube, inspection, worm, column, cup, cloth };
 const REST = { fill, platform, nested, neck, row, layer, hole, fitting, rows, rim, supply, mulch };
 
 /** Every kind of thing with all its faces. A kind without one does not compile. */
-export const KIND_FACES: { readonly [K in Kind]: Faces<K> } = {
+export const PART_DEFINITIONS: { readonly [K in PartKind]: PartDefinition<K> } = {
   ...WALLS,
   ...UPRIGHT,
   ...supports,
   ...REST,
 };
 
-const first = (kind: Kind): boolean => KIND_FACES[kind].placedFirst ?? false;
+const first = (kind: PartKind): boolean => PART_DEFINITIONS[kind].placedFirst ?? false;
 
 /** In this order things are placed: what can stand in one place only comes first. */
-export const PLACING: readonly Kind[] = [
-  ...(Object.keys(WALLS) as Kind[]),
-  ...PART_KINDS.filter(first),
-  ...(Object.keys(UPRIGHT) as Kind[]),
-  ...PART_KINDS.filter((kind) => !first(kind)),
-  ...(Object.keys(REST) as Kind[]),
+export const PLACING_ORDER: readonly PartKind[] = [
+  ...(Object.keys(WALLS) as PartKind[]),
+  ...SUPPORT_KINDS.filter(first),
+  ...(Object.keys(UPRIGHT) as PartKind[]),
+  ...SUPPORT_KINDS.filter((kind) => !first(kind)),
+  ...(Object.keys(REST) as PartKind[]),
 ];
 
-/** What a lot is called; in the plural where there are several of it. */
-export function nameOf(lot: Lot, count = lot.pieces.length): string {
-  const name = KIND_FACES[lot.kind].name as (spec: unknown, count: number) => string;
-  return name(lot.spec, count);
+/** What a group of parts is called; in the plural where there are several of it. */
+export function nameOf(group: PartGroup, count = group.parts.length): string {
+  const name = PART_DEFINITIONS[group.kind].name as (spec: unknown, count: number) => string;
+  return name(group.spec, count);
 }
 
-/** Sizes of a lot that can be made smaller where it has no room, or null where there are none. */
-export function sizeOf(lot: Lot): Size | null {
-  const { size } = KIND_FACES[lot.kind] as unknown as Faces<Kind>;
-  return size?.(lot.spec as never) ?? null;
+/** Sizes of a group of parts that can be made smaller where it has no room, or null where there are none. */
+export function sizeOf(group: PartGroup): PartSize | null {
+  const { size } = PART_DEFINITIONS[group.kind] as unknown as PartDefinition<PartKind>;
+  return size?.(group.spec as never) ?? null;
 }

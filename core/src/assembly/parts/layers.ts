@@ -1,22 +1,22 @@
 import { grainOf } from '../../catalog';
-import { deckHeight, layerTop, soilBaseHeight } from '../../document';
+import { platformHeight, layerTop, soilBaseHeight } from '../../document';
 import { q, say } from '../../units';
 import { found } from '../contradiction';
 import { onFloor, over, overBase, overLayers, packedRound, upright } from '../joining';
-import { among, lot, only, type Faces } from '../part';
+import { requestsWhere, partGroup, singleRequest, type PartDefinition } from '../part';
 import { inside } from '../solid';
 
 /** What is filled in around the parts, laid between base and roots, and laid on the soil. */
 
-export const fill: Faces<'fill'> = {
-  asked: ({ reservoir }) => among(reservoir.fill, () => true),
+export const fill: PartDefinition<'fill'> = {
+  asked: ({ reservoir }) => requestsWhere(reservoir.fill, () => true),
   place(asked, { design, vessel, top }) {
     const below = design.reservoir.fill[asked.index - 1];
     const from = below ? Math.min(layerTop(design, below), top) : 0;
     const to = Math.max(Math.min(asked.spec.upTo * top, top), from);
-    return lot('fill', asked, {
+    return partGroup('fill', asked, {
       wanted: 1,
-      pieces: [
+      parts: [
         {
           id: `fill-${asked.index}`,
           x: 0,
@@ -31,13 +31,13 @@ export const fill: Faces<'fill'> = {
       height: to,
     });
   },
-  joints: (lot, together) => [
+  joints: (group, together) => [
     ...packedRound(
-      lot,
+      group,
       together,
-      (other) => other.pieces.length > 0 && (together.bears(other) !== undefined || upright(other)),
+      (other) => other.parts.length > 0 && (together.bears(other) !== undefined || upright(other)),
     ),
-    ...over(lot, () => onFloor(lot)),
+    ...over(group, () => onFloor(group)),
   ],
   name: () => 'fill',
   contradictions({ spec, index }, { reservoir }) {
@@ -53,19 +53,19 @@ export const fill: Faces<'fill'> = {
   },
 };
 
-export const layer: Faces<'layer'> = {
-  asked: ({ layers }) => among(layers, () => true),
+export const layer: PartDefinition<'layer'> = {
+  asked: ({ layers }) => requestsWhere(layers, () => true),
   place(asked, { design, vessel }) {
     const grains = (upTo: number) =>
       design.layers
         .slice(0, upTo)
         .reduce((sum, one) => sum + (grainOf(one.what) && !design.bed ? one.thickness : 0), 0);
-    const floor = design.bed ? soilBaseHeight(design) : deckHeight(design.reservoir);
+    const floor = design.bed ? soilBaseHeight(design) : platformHeight(design.reservoir);
     const from = floor + grains(asked.index);
     const to = floor + grains(asked.index + 1);
-    return lot('layer', asked, {
+    return partGroup('layer', asked, {
       wanted: 1,
-      pieces: [
+      parts: [
         {
           id: `layer-${asked.index}`,
           x: 0,
@@ -80,16 +80,16 @@ export const layer: Faces<'layer'> = {
       height: to,
     });
   },
-  joints: (lot, together) => over(lot, () => overBase(lot, together)),
+  joints: (group, together) => over(group, () => overBase(group, together)),
   name: () => 'layer',
 };
 
-export const mulch: Faces<'mulch'> = {
-  asked: ({ soil }) => only<'mulch'>(soil.mulch === 'none' ? null : soil),
+export const mulch: PartDefinition<'mulch'> = {
+  asked: ({ soil }) => singleRequest<'mulch'>(soil.mulch === 'none' ? null : soil),
   place: (asked, { bed }) =>
-    lot('mulch', asked, {
+    partGroup('mulch', asked, {
       wanted: bed.places.length,
-      pieces: bed.places.map((at, i) => ({
+      parts: bed.places.map((at, i) => ({
         id: `mulch-${i}`,
         ...at,
         from: 0,

@@ -10,7 +10,14 @@ import type { Outline, Vessel } from '../../geometry/vessels';
 import { found, type Contradiction } from '../contradiction';
 import { HAND } from '../openings';
 import { intoVessel, joinedToVessel, throughLiner, throughVessel } from '../joining';
-import { lot, only, type Asked, type Faces, type Lot, type Site } from '../part';
+import {
+  partGroup,
+  singleRequest,
+  type RequestedPart,
+  type PartDefinition,
+  type PartGroup,
+  type PlacementSite,
+} from '../part';
 
 /** Where the water goes out, and where it comes in by itself. */
 
@@ -19,11 +26,11 @@ type OpeningKind = Opening['kind'];
 
 const asksFor =
   <K extends OverflowDesign['kind']>(kind: K) =>
-  ({ overflow }: PlanterDesign): Asked<K>[] =>
-    only<K>((overflow?.kind === kind ? overflow : null) as never);
+  ({ overflow }: PlanterDesign): RequestedPart<K>[] =>
+    singleRequest<K>((overflow?.kind === kind ? overflow : null) as never);
 
 /** Places round the wall, from the overflow's bearing; 0 is the left of the section. Metres. */
-function around(spec: Opening, { vessel }: Site) {
+function around(spec: Opening, { vessel }: PlacementSite) {
   const rows = spec.kind === 'rows' ? spec.rows : 1;
   const outline = vessel.outlineAt(Math.min(spec.centre, vessel.depth));
   return Array.from({ length: rows * spec.count }, (_, i) => {
@@ -60,12 +67,16 @@ function onWall({ a, b, c }: Outline, angle: number): { x: number; y: number } {
   return { x: far * ux, y: far * uy };
 }
 
-function opening<K extends OpeningKind>(kind: K, asked: Asked<K>, site: Site): Lot<K> {
+function opening<K extends OpeningKind>(
+  kind: K,
+  asked: RequestedPart<K>,
+  site: PlacementSite,
+): PartGroup<K> {
   const spec = asked.spec as Opening;
   const places = around(spec, site);
-  return lot(kind, asked, {
+  return partGroup(kind, asked, {
     wanted: places.length,
-    pieces: places.map(({ x, y, z }, i) => ({
+    parts: places.map(({ x, y, z }, i) => ({
       id: `${kind}-${i}`,
       x,
       y,
@@ -131,30 +142,30 @@ function impossible(overflow: Opening, shape: Vessel): Contradiction[] {
   return list;
 }
 
-export const hole: Faces<'hole'> = {
+export const hole: PartDefinition<'hole'> = {
   asked: asksFor('hole'),
   place: (asked, site) => opening('hole', asked, site),
   joints: throughVessel,
   name: () => 'overflow',
   contradictions: ({ spec }, _design, shape) => impossible(spec, shape),
 };
-export const fitting: Faces<'fitting'> = {
+export const fitting: PartDefinition<'fitting'> = {
   asked: asksFor('fitting'),
   place: (asked, site) => opening('fitting', asked, site),
-  joints: (lot, together) => [...intoVessel(lot), ...throughLiner(lot, together)],
+  joints: (group, together) => [...intoVessel(group), ...throughLiner(group, together)],
   name: () => 'overflow fitting',
   contradictions: ({ spec }, _design, shape) => impossible(spec, shape),
 };
-export const rows: Faces<'rows'> = {
+export const rows: PartDefinition<'rows'> = {
   asked: asksFor('rows'),
   place: (asked, site) => opening('rows', asked, site),
   joints: throughVessel,
   name: () => 'air holes',
   contradictions: ({ spec }, _design, shape) => impossible(spec, shape),
 };
-export const rim: Faces<'rim'> = {
+export const rim: PartDefinition<'rim'> = {
   asked: asksFor('rim'),
-  place: (asked, { vessel }) => lot('rim', asked, { height: vessel.depth }),
+  place: (asked, { vessel }) => partGroup('rim', asked, { height: vessel.depth }),
   joints: throughVessel,
   name: () => 'rim',
 };
@@ -162,13 +173,13 @@ export const rim: Faces<'rim'> = {
 /** Typical weight of a plastic barrel for each cubic metre that it holds, kilograms. */
 const BARREL_WEIGHS = 45;
 
-export const supply: Faces<'supply'> = {
-  asked: ({ reservoir }) => only<'supply'>(reservoir.supply),
+export const supply: PartDefinition<'supply'> = {
+  asked: ({ reservoir }) => singleRequest<'supply'>(reservoir.supply),
   // It stands beside the planter, on a floor of its own: no part of this planter's weight.
   place: (asked) =>
-    lot('supply', asked, {
+    partGroup('supply', asked, {
       wanted: 1,
-      pieces: [
+      parts: [
         {
           id: 'supply-0',
           x: 0,

@@ -8,10 +8,19 @@ import {
   onFloor,
   onPipeOrFloor,
   restsOnFirst,
-  throughDeck,
+  throughPlatform,
   throughLayers,
 } from '../joining';
-import { among, disc, lot, type Asked, type Faces, type Lot, type Site, type Spots } from '../part';
+import {
+  requestsWhere,
+  discPart,
+  partGroup,
+  type RequestedPart,
+  type PartDefinition,
+  type PartGroup,
+  type PlacementSite,
+  type ChosenSpots,
+} from '../part';
 import { cylinder } from '../solid';
 import { DENSITY, hollows } from './standings';
 import { tooWide } from './tube';
@@ -21,7 +30,7 @@ export const PIPE_WALL = 0.003;
 /** How far an inspection pipe or worm tube stands over the rim, metres. */
 export const PIPE_PROUD = 0.03;
 
-const spots = (index: number, { pipes }: PlanterDesign): Spots | null => {
+const spots = (index: number, { pipes }: PlanterDesign): ChosenSpots | null => {
   const at = pipes[index]?.at;
   return at === undefined
     ? null
@@ -29,13 +38,13 @@ const spots = (index: number, { pipes }: PlanterDesign): Spots | null => {
 };
 
 /** Pipes to look into the water by, and tubes that take scraps. */
-export const inspection: Faces<'inspection'> = {
-  asked: ({ pipes }) => among(pipes, ({ use }) => use === 'inspection'),
+export const inspection: PartDefinition<'inspection'> = {
+  asked: ({ pipes }) => requestsWhere(pipes, ({ use }) => use === 'inspection'),
   place: (asked, site) => standingPipe('inspection', asked, site),
-  joints: (lot, together) => [
-    ...throughDeck(lot, together),
-    ...throughLayers(lot, together),
-    ...((lot.pieces[0]?.from ?? 0) < 1e-6 ? onFloor(lot) : onPipeOrFloor(lot, together)),
+  joints: (group, together) => [
+    ...throughPlatform(group, together),
+    ...throughLayers(group, together),
+    ...((group.parts[0]?.from ?? 0) < 1e-6 ? onFloor(group) : onPipeOrFloor(group, together)),
   ],
   name: () => 'inspection pipe',
   spots,
@@ -43,10 +52,10 @@ export const inspection: Faces<'inspection'> = {
     tooWide(design, ['pipes', index, 'diameter'], 'inspection pipe', spec.diameter),
 };
 
-export const worm: Faces<'worm'> = {
-  asked: ({ pipes }) => among(pipes, ({ use }) => use === 'worm'),
+export const worm: PartDefinition<'worm'> = {
+  asked: ({ pipes }) => requestsWhere(pipes, ({ use }) => use === 'worm'),
   place: (asked, site) => standingPipe('worm', asked, site),
-  joints: (lot, together) => restsOnFirst(lot, baseLots(together)),
+  joints: (group, together) => restsOnFirst(group, baseLots(together)),
   name: () => 'worm tube',
   spots,
   contradictions: ({ spec, index }, design) =>
@@ -55,26 +64,27 @@ export const worm: Faces<'worm'> = {
 
 function standingPipe<K extends 'inspection' | 'worm'>(
   kind: K,
-  asked: Asked<K>,
-  site: Site,
-): Lot<K> {
-  const { design, vessel, taken, floor, lots, deck } = site;
+  asked: RequestedPart<K>,
+  site: PlacementSite,
+): PartGroup<K> {
+  const { design, vessel, taken, floor, partGroups, platformOutline } = site;
   const spec = asked.spec as ExtraPipe;
   const r = spec.diameter / 2;
   const own = spec.at && holdsCircle(floor, spec.at.x, spec.at.y, r) ? { ...spec.at, r } : null;
-  const onPipe = lots.some((one) => one.kind === 'lying' && one.pieces.length > 0);
+  const onPipe = partGroups.some((one) => one.kind === 'lying' && one.parts.length > 0);
   // A worm tube stands on the base, over whatever is under it.
   const by = own && (kind === 'worm' || onPipe || taken.circle(own)) ? own : null;
   // A hole through the sheet keeps its bridge to the edge too.
-  const ground = deck && kind === 'inspection' ? inSheet(floor, deck) : floor;
+  const ground = platformOutline && kind === 'inspection' ? inSheet(floor, platformOutline) : floor;
   const left = { ...atLeft(ground, r, asked.index, design.pipes.length), r };
   const free = kind === 'worm' ? left : freeAtWall(site, ground, r, asked.index);
   // Where pipes lie all over the floor it stands on one of them.
   const at = by ?? free ?? (onPipe ? left : null);
-  if (!at) return lot(kind, asked, { wanted: 1 });
-  if (deck && kind === 'inspection') taken.addHole({ ...at, r: r + PLAY / 2 + BRIDGE / 2 });
+  if (!at) return partGroup(kind, asked, { wanted: 1 });
+  if (platformOutline && kind === 'inspection')
+    taken.addHole({ ...at, r: r + PLAY / 2 + BRIDGE / 2 });
   const low = kind === 'inspection' && taken.circle(at);
-  const tallest = lots.reduce(
+  const tallest = partGroups.reduce(
     (high, one) => (one.kind === 'lying' ? Math.max(high, one.height) : high),
     0,
   );
@@ -83,11 +93,11 @@ function standingPipe<K extends 'inspection' | 'worm'>(
   const outer = cylinder(at, from, top);
   const bore = cylinder({ ...at, r: Math.max(r - PIPE_WALL, 0) }, from, top);
   const long = rimOf(site) + PIPE_PROUD - from;
-  return lot(kind, asked, {
+  return partGroup(kind, asked, {
     ...hollows('both', outer, bore, 1, top),
     wanted: 1,
-    pieces: [
-      disc(`${kind}-${asked.index}`, at, from, rimOf(site) + PIPE_PROUD, outer, {
+    parts: [
+      discPart(`${kind}-${asked.index}`, at, from, rimOf(site) + PIPE_PROUD, outer, {
         solid: bore,
         share: 1,
       }),
@@ -101,10 +111,15 @@ function standingPipe<K extends 'inspection' | 'worm'>(
 const inSheet = (floor: Outline, sheet: Outline): Outline =>
   shared(floor, grown(sheet, -(PLAY / 2 + BRIDGE)));
 
-const rimOf = ({ bed }: Site): number => bed.floor + bed.inside.depth;
+const rimOf = ({ bed }: PlacementSite): number => bed.floor + bed.inside.depth;
 
 /** Along the left wall where that is free, else where there is room; over what lies there if nowhere. */
-function freeAtWall({ taken, design }: Site, ground: Outline, r: number, i: number): Circle | null {
+function freeAtWall(
+  { taken, design }: PlacementSite,
+  ground: Outline,
+  r: number,
+  i: number,
+): Circle | null {
   const left = { ...atLeft(ground, r, i, design.pipes.length), r };
   if (taken.circle(left)) return left;
   const back = grown(ground, -r);

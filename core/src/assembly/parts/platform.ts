@@ -1,27 +1,27 @@
 import { isOwnEnd } from '../../document';
 import { onSupports } from '../joining';
-import { only, lot, type Faces } from '../part';
+import { singleRequest, partGroup, type PartDefinition } from '../part';
 import { slab } from '../solid';
 import { DENSITY } from './standings';
 
 /** A rigid sheet cut to the inside at its height, or the vessel's own cut end. */
-export const platform: Faces<'platform'> = {
+export const platform: PartDefinition<'platform'> = {
   asked: ({ reservoir, bed }) =>
-    only<'platform'>(reservoir.cover === 'platform' && !bed ? reservoir : null),
-  place(asked, { deck, design }) {
+    singleRequest<'platform'>(reservoir.cover === 'platform' && !bed ? reservoir : null),
+  place(asked, { platformOutline, design }) {
     const { top, thickness } = design.reservoir;
-    if (!deck) return lot('platform', asked);
-    const body = slab(deck, top, top + thickness);
-    return lot('platform', asked, {
+    if (!platformOutline) return partGroup('platform', asked);
+    const body = slab(platformOutline, top, top + thickness);
+    return partGroup('platform', asked, {
       wanted: 1,
-      pieces: [
+      parts: [
         {
           id: 'platform-0',
           x: 0,
           y: 0,
           from: top,
           to: top + thickness,
-          foot: { form: 'outline', outline: deck },
+          foot: { form: 'outline', outline: platformOutline },
           body,
           bore: null,
         },

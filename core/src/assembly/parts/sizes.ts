@@ -1,8 +1,8 @@
-import { airCeiling, type PartKind, type PlanterDesign } from '../../document';
+import { airCeiling, type SupportKind, type PlanterDesign } from '../../document';
 import { q, say } from '../../units';
 import { clearBetween, type Vessel } from '../../geometry/vessels';
 import { found, type Contradiction } from '../contradiction';
-import type { Asked } from '../part';
+import type { RequestedPart } from '../part';
 
 /** Sizes that parts of the base have in common, and cannot have. */
 
@@ -28,8 +28,8 @@ interface Sizes {
 }
 
 /** A thing that is too wide for the vessel, whose wall fills it, or that stands on a curved floor. */
-export function partSizes<K extends PartKind>(
-  { spec, index }: Asked<K>,
+export function partSizes<K extends SupportKind>(
+  { spec, index }: RequestedPart<K>,
   design: PlanterDesign,
   shape: Vessel,
   { stands, across, wall, name }: Sizes,

@@ -2,7 +2,7 @@ import type { PlanterDesign, Vents } from '../../document';
 import { holdsCircle, shared, type Outline } from '../../geometry/vessels';
 import { arrange, beside, fullest, spread, type Circle, type Free } from '../../geometry/packing';
 import { waterUnderTrappedAir } from '../../physics/overflow';
-import type { Room, Spots } from '../part';
+import type { Displacement, ChosenSpots } from '../part';
 import type { Solid } from '../solid';
 
 /** What kinds that stand upright have in common. */
@@ -22,7 +22,7 @@ export function hollows(
   n: number,
   height: number,
   share = 1,
-): Room & { height: number } {
+): Displacement & { height: number } {
   const levelInside = (z: number): number => {
     const level = Math.min(z, height);
     if (vents === 'both') return level;
@@ -91,7 +91,7 @@ export function standingPlaces(
 }
 
 /** The places of a wick in its design. */
-export const wickSpots = (index: number, { wicks, bed }: PlanterDesign): Spots | null => {
+export const wickSpots = (index: number, { wicks, bed }: PlanterDesign): ChosenSpots | null => {
   const wick = wicks[index];
   // Under the pails of a row, and in a neck, there is nothing to choose.
   if (!wick || bed?.kind === 'row' || bed?.kind === 'neck') return null;

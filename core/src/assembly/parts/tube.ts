@@ -6,8 +6,16 @@ import { arrange } from '../../geometry/packing';
 import { found, type Contradiction } from '../contradiction';
 import { restsAt } from '../floor';
 import { BRIDGE } from '../openings';
-import { onPipeOrFloor, throughDeck, throughLayers, tiedToVessel } from '../joining';
-import { disc, lot, only, runsOf, type Faces, type Piece, type Site } from '../part';
+import { onPipeOrFloor, throughPlatform, throughLayers, tiedToVessel } from '../joining';
+import {
+  discPart,
+  partGroup,
+  singleRequest,
+  runsOf,
+  type PartDefinition,
+  type Part,
+  type PlacementSite,
+} from '../part';
 import { cylinder, tubing, type Run } from '../solid';
 import { DENSITY, hollows } from './standings';
 
@@ -15,13 +23,13 @@ import { DENSITY, hollows } from './standings';
 const RING_PLAY = 0.001;
 
 /** The pipe that water goes down by, and its perforated run along the floor. */
-export const tube: Faces<'tube'> = {
-  asked: ({ fillTube }) => only<'tube'>(fillTube),
+export const tube: PartDefinition<'tube'> = {
+  asked: ({ fillTube }) => singleRequest<'tube'>(fillTube),
   place(asked, site) {
     const { spec } = asked;
     const { outside, inside } = PIPES[spec.pipe];
     const at = placeOf(spec, site);
-    if (site.deck) site.taken.addHole({ ...at, r: spec.hole / 2 + BRIDGE / 2 });
+    if (site.platformOutline) site.taken.addHole({ ...at, r: spec.hole / 2 + BRIDGE / 2 });
     const from = footOf(spec, site, at);
     const to = from + spec.length;
     const top = Math.min(to, site.vessel.depth);
@@ -37,10 +45,10 @@ export const tube: Faces<'tube'> = {
       below: (z: number) => one.below(z) + (other?.below(z) ?? 0),
       areaAt: (z: number) => one.areaAt(z) + (other?.areaAt(z) ?? 0),
     });
-    const pieces: Piece[] = [disc('tube-0', at, from, to, body, { solid: bore, share: 1 })];
+    const parts: Part[] = [discPart('tube-0', at, from, to, body, { solid: bore, share: 1 })];
     if (run && runBody) {
       const foot = { form: 'run' as const, run, r: outside / 2 };
-      pieces.push({
+      parts.push({
         id: 'tube-run',
         x: run.kind === 'straight' ? run.x : 0,
         y: 0,
@@ -51,7 +59,7 @@ export const tube: Faces<'tube'> = {
         bore: runBore && { solid: runBore, share: 1 },
       });
     }
-    return lot('tube', asked, {
+    return partGroup('tube', asked, {
       ...hollows(
         'both',
         both(body, runBody),
@@ -59,17 +67,17 @@ export const tube: Faces<'tube'> = {
         1,
         Math.max(top, run ? outside : 0),
       ),
-      wanted: pieces.length,
-      pieces,
+      wanted: parts.length,
+      parts,
       height: to,
       mass: (Math.PI / 4) * (outside ** 2 - inside ** 2) * (spec.length + spec.run) * DENSITY.pipe,
     });
   },
-  joints: (lot, together) => [
-    ...throughDeck(lot, together),
-    ...throughLayers(lot, together),
-    ...onPipeOrFloor(lot, together),
-    ...tiedToVessel(lot),
+  joints: (group, together) => [
+    ...throughPlatform(group, together),
+    ...throughLayers(group, together),
+    ...onPipeOrFloor(group, together),
+    ...tiedToVessel(group),
   ],
   name: () => 'fill tube',
   spots: (_index, { fillTube }) =>
@@ -108,16 +116,20 @@ interface At {
 }
 
 /** Where it stands: by hand, on the lying pipe that it joins, else at the wall, inside a ring if need be. */
-function placeOf(spec: FillTubeDesign, { design, floor, deck, lots, taken }: Site): At {
+function placeOf(
+  spec: FillTubeDesign,
+  { design, floor, platformOutline, partGroups, taken }: PlacementSite,
+): At {
   const r = PIPES[spec.pipe].outside / 2;
-  const edge = deck ? deck.a - spec.hole / 2 - BRIDGE + r : Infinity;
+  const edge = platformOutline ? platformOutline.a - spec.hole / 2 - BRIDGE + r : Infinity;
   if (spec.at && holdsCircle(floor, spec.at.x, spec.at.y, r)) {
     const own = { ...spec.at, r };
-    const sheet = !deck || holdsCircle(deck, own.x, own.y, spec.hole / 2 + BRIDGE);
-    const clear = taken.circle(own) || lots.some(({ kind }) => kind === 'lying');
+    const sheet =
+      !platformOutline || holdsCircle(platformOutline, own.x, own.y, spec.hole / 2 + BRIDGE);
+    const clear = taken.circle(own) || partGroups.some(({ kind }) => kind === 'lying');
     if (sheet && clear && besideRings(design, own)) return own;
   }
-  const runs = lots.flatMap((one) => (one.kind === 'lying' ? runsOf(one) : []));
+  const runs = partGroups.flatMap((one) => (one.kind === 'lying' ? runsOf(one) : []));
   if (runs.length > 0) {
     const on = onPipe(runs, spec, r, floor.a);
     return holdsCircle(floor, on.x, on.y, r)
@@ -155,8 +167,8 @@ function onPipe(runs: readonly Run[], spec: FillTubeDesign, r: number, most: num
 }
 
 /** Height of the foot: on the floor, on the pipe that it joins, or inside that. */
-function footOf(spec: FillTubeDesign, site: Site, at: At): number {
-  const pipe = site.lots.find(({ kind }) => kind === 'lying') as
+function footOf(spec: FillTubeDesign, site: PlacementSite, at: At): number {
+  const pipe = site.partGroups.find(({ kind }) => kind === 'lying') as
     { spec: { wall: number } } | undefined;
   if (!pipe) return restsAt(site.vessel, at);
   const top = lyingTop(site, at);
@@ -166,10 +178,10 @@ function footOf(spec: FillTubeDesign, site: Site, at: At): number {
 }
 
 /** Crown of the lying pipe that a tube stands over, also with a part of its width, or 0 where there is none. */
-function lyingTop({ lots }: Site, { x, y, r }: At): number {
-  for (const one of lots) {
+function lyingTop({ partGroups }: PlacementSite, { x, y, r }: At): number {
+  for (const one of partGroups) {
     if (one.kind !== 'lying') continue;
-    for (const { foot } of one.pieces) {
+    for (const { foot } of one.parts) {
       if (foot.form === 'run' && near(foot.run, x, y) < foot.r + r - 1e-9) return one.height;
     }
   }
@@ -187,8 +199,8 @@ const near = (run: Run, x: number, y: number): number => {
 };
 
 /** The perforated run along the floor, from the tube's foot towards the far wall. */
-function runOf(spec: FillTubeDesign, { floor, lots }: Site, at: At): Run | null {
-  if (spec.run <= 0 || lots.some(({ kind }) => kind === 'lying')) return null;
+function runOf(spec: FillTubeDesign, { floor, partGroups }: PlacementSite, at: At): Run | null {
+  if (spec.run <= 0 || partGroups.some(({ kind }) => kind === 'lying')) return null;
   const long = Math.min(spec.run, floor.a + at.x - at.r);
   if (long <= 0 || at.r > floor.b) return null;
   const end = at.x - at.r;

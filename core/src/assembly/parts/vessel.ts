@@ -1,8 +1,8 @@
-import { many } from '../../units';
+import { plural } from '../../units';
 import { MATERIAL_DENSITY } from '../../catalog';
 import { perimeterOf, shellVolume, type Vessel } from '../../geometry/vessels';
 import { intoVessel, liningVessel, onGround } from '../joining';
-import { lot, only, type Faces } from '../part';
+import { partGroup, singleRequest, type PartDefinition } from '../part';
 import { walls } from '../solid';
 
 /** The vessel itself, its liner, and what mends it. */
@@ -18,12 +18,12 @@ function shellOf(design: { kind: string; legs?: number }, vessel: Vessel): numbe
   return whole - vessel.areaAt(0) * vessel.wall;
 }
 
-export const vessel: Faces<'vessel'> = {
-  asked: (design) => only<'vessel'>(design.vessel),
+export const vessel: PartDefinition<'vessel'> = {
+  asked: (design) => singleRequest<'vessel'>(design.vessel),
   place: (asked, { vessel: shape }) =>
-    lot('vessel', asked, {
+    partGroup('vessel', asked, {
       wanted: 1,
-      pieces: [
+      parts: [
         {
           id: 'vessel-0',
           x: 0,
@@ -42,12 +42,13 @@ export const vessel: Faces<'vessel'> = {
   name: ({ kind }) => (kind === 'frame' ? 'box' : 'vessel'),
 };
 
-export const liner: Faces<'liner'> = {
-  asked: ({ vessel: of }) => only<'liner'>(of.kind === 'frame' && of.liner !== 'none' ? of : null),
+export const liner: PartDefinition<'liner'> = {
+  asked: ({ vessel: of }) =>
+    singleRequest<'liner'>(of.kind === 'frame' && of.liner !== 'none' ? of : null),
   place: (asked, { vessel: shape }) =>
-    lot('liner', asked, {
+    partGroup('liner', asked, {
       wanted: 1,
-      pieces: [
+      parts: [
         {
           id: 'liner-0',
           x: 0,
@@ -67,16 +68,16 @@ export const liner: Faces<'liner'> = {
   name: () => 'liner',
 };
 
-export const patch: Faces<'patch'> = {
+export const patch: PartDefinition<'patch'> = {
   asked: ({ vessel: of }) =>
-    only<'patch'>(of.drainHole === 'mended' || of.cracked === 'mended' ? of : null),
+    singleRequest<'patch'>(of.drainHole === 'mended' || of.cracked === 'mended' ? of : null),
   place: (asked) => {
     const many = [asked.spec.drainHole, asked.spec.cracked].filter(
       (one) => one === 'mended',
     ).length;
-    return lot('patch', asked, {
+    return partGroup('patch', asked, {
       wanted: many,
-      pieces: Array.from({ length: many }, (_, i) => ({
+      parts: Array.from({ length: many }, (_, i) => ({
         id: `patch-${i}`,
         x: 0,
         y: 0,
@@ -89,5 +90,5 @@ export const patch: Faces<'patch'> = {
     });
   },
   joints: intoVessel,
-  name: (_spec, count) => many(count, 'patch', 'patches'),
+  name: (_spec, count) => plural(count, 'patch', 'patches'),
 };

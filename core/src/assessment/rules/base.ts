@@ -1,6 +1,6 @@
 import { aggregateOf, grainOf, LAYERS, SOLD, STANDING } from '../../catalog';
 import { baseStyle, measuredIn, USUAL_LYING, type PlanterDesign, type Vents } from '../../document';
-import { baseName, sizeOf, tightest, type Lot, type Size } from '../../assembly';
+import { baseName, sizeOf, tightest, type PartGroup, type PartSize } from '../../assembly';
 import { q, say, type Message, type UnitSystem } from '../../units';
 import type { Remedy, Rule } from '../finding';
 import { downToMm, gapToKeep, moveBase, set } from '../patches';
@@ -41,7 +41,7 @@ export const fullOfStone: Rule = ({ design, planter }) => {
         {
           id: 'full-of-stone',
           severity: 'note',
-          room: 'water',
+          panel: 'water',
           text: say`Lay pipes, boxes or bottles in the stone: the base looks like ${q(looks, 'volume')} and holds ${q(holds, 'volume')}.`,
           propose: pipes,
         },
@@ -55,44 +55,45 @@ export const rottingFill: Rule = ({ design: { reservoir } }) =>
         {
           id: 'fill-rots',
           severity: 'note',
-          room: 'water',
+          panel: 'water',
           text: say`Plan to renew the chip in some seasons: it rots, and the bed sinks by a hand’s width.`,
         },
       ]
     : [];
 
 /** Lots of the base that may be shut, by how their air gets out. */
-const ventsOf = (lot: Lot): Vents | null => ('vents' in lot.spec ? lot.spec.vents : null);
+const ventsOf = (group: PartGroup): Vents | null =>
+  'vents' in group.spec ? group.spec.vents : null;
 
 export const partsVented: Rule = ({ planter }) =>
-  planter.lots.flatMap((lot) => {
-    const vents = ventsOf(lot);
-    if (vents === null || vents === 'both' || lot.pieces.length === 0) return [];
+  planter.partGroups.flatMap((group) => {
+    const vents = ventsOf(group);
+    if (vents === null || vents === 'both' || group.parts.length === 0) return [];
     const brim = planter.heights.brim;
-    const caught = lot.hollowBelow(brim) - lot.waterBelow(brim);
+    const caught = group.hollowBelow(brim) - group.waterBelow(brim);
     if (caught <= 0) return [];
-    const name = partName(lot);
-    const split = lot.kind === 'ring' && !lot.spec.cutEnd;
+    const name = partName(group);
+    const split = group.kind === 'ring' && !group.spec.cutEnd;
     const propose = () => [
       {
         label: split ? say`Split the ring open` : say`Drill the ${name} at top and bottom`,
-        patch: [set(['reservoir', 'parts', lot.index, 'vents'], 'both')],
+        patch: [set(['reservoir', 'parts', group.index, 'vents'], 'both')],
       },
     ];
-    const many = lot.pieces.length > 1;
+    const many = group.parts.length > 1;
     return [
       vents === 'foot'
         ? {
-            id: `supports-airlock-${lot.index}`,
+            id: `supports-airlock-${group.index}`,
             severity: 'fault' as const,
-            room: 'water' as const,
+            panel: 'water' as const,
             text: say`Give the ${name} a hole at the top: ${many ? 'they catch' : 'it catches'} air, and ${q(caught, 'volume')} stay empty.`,
             propose,
           }
         : {
-            id: `supports-sealed-${lot.index}`,
+            id: `supports-sealed-${group.index}`,
             severity: 'fault' as const,
-            room: 'water' as const,
+            panel: 'water' as const,
             text: say`Open the ${name}: shut all round, ${q(caught, 'volume')} hold no water and push up with ${q(caught * 998, 'mass')}.`,
             propose,
           },
@@ -107,7 +108,7 @@ const MOST_SMALLER = 4;
 type Sizes = Readonly<Record<string, number>>;
 
 /** Smaller sizes of something that has no room, the largest first: such as are sold, or else shares of it. */
-function smallerThan(size: Size, spec: Sizes, units: UnitSystem): Sizes[] {
+function smallerThan(size: PartSize, spec: Sizes, units: UnitSystem): Sizes[] {
   const { fields, sold } = size;
   if (!sold) {
     return SMALLER.map((share) =>
@@ -124,40 +125,40 @@ function smallerThan(size: Size, spec: Sizes, units: UnitSystem): Sizes[] {
 }
 
 export const partsFit: Rule = ({ design, planter }) =>
-  planter.lots.flatMap((lot) => {
-    const size = sizeOf(lot);
-    if (!size || lot.pieces.length >= lot.wanted) return [];
-    if (misplaced(planter, lot).length > 0) return [];
-    const spec = lot.spec as unknown as Record<string, number>;
-    const path = (key: string) => ['reservoir', 'parts', lot.index, key];
-    const placed = lot.pieces.length;
+  planter.partGroups.flatMap((group) => {
+    const size = sizeOf(group);
+    if (!size || group.parts.length >= group.wanted) return [];
+    if (misplaced(planter, group).length > 0) return [];
+    const spec = group.spec as unknown as Record<string, number>;
+    const path = (key: string) => ['reservoir', 'parts', group.index, key];
+    const placed = group.parts.length;
     const smaller = smallerThan(size, spec, measuredIn(design)).map((sizes): Remedy => {
       const [one, other] = size.fields.map((key) => sizes[key]) as [number, number | undefined];
       return {
         label:
           other === undefined
-            ? say`Use ${lot.wanted === 1 ? 'one' : 'ones'} of ${q(one, 'length')}`
+            ? say`Use ${group.wanted === 1 ? 'one' : 'ones'} of ${q(one, 'length')}`
             : say`Use ones of ${q(one, 'length')} by ${q(other, 'length')}`,
         patch: Object.entries(sizes).map(([key, value]) => set(path(key), value)),
       };
     });
-    const turn = bentTooTight(lot, smaller.length > 0);
+    const turn = bentTooTight(group, smaller.length > 0);
     const stand =
       placed === 0
         ? say`none has room`
         : say`${q(placed, 'count')} ${placed === 1 ? 'has' : 'have'} room`;
     return [
       {
-        id: `supports-crowded-${lot.index}`,
+        id: `supports-crowded-${group.index}`,
         severity: 'fault' as const,
-        room: 'water' as const,
+        panel: 'water' as const,
         text: turn
-          ? say`${turn} ${placed === 0 ? 'None lies there.' : say`${q(placed, 'count')} of ${q(lot.wanted, 'count')} lie there.`}`
-          : lot.wanted === 1
-            ? say`Make room for the ${partName(lot, 1)} of ${size.says}, or take a smaller one: what stands there is in its way.`
-            : say`Use fewer or smaller ones: of ${q(lot.wanted, 'count')} ${partName(lot, lot.wanted)} of ${size.says}, ${stand}.`,
+          ? say`${turn} ${placed === 0 ? 'None lies there.' : say`${q(placed, 'count')} of ${q(group.wanted, 'count')} lie there.`}`
+          : group.wanted === 1
+            ? say`Make room for the ${partName(group, 1)} of ${size.says}, or take a smaller one: what stands there is in its way.`
+            : say`Use fewer or smaller ones: of ${q(group.wanted, 'count')} ${partName(group, group.wanted)} of ${size.says}, ${stand}.`,
         propose: () => {
-          const room = lot.room();
+          const room = group.capacity();
           return [
             ...(room > 0 && 'count' in spec
               ? [{ label: say`Use ${q(room, 'count')}`, patch: [set(path('count'), room)] }]
@@ -186,9 +187,9 @@ function withoutCloth({ reservoir, wicks }: PlanterDesign): Remedy[] {
 }
 
 /** What is said of a pipe that would have to bend tighter than it can. */
-function bentTooTight(lot: Lot, thinner: boolean): Message | null {
-  if (lot.kind !== 'lying') return null;
-  const { spec } = lot;
+function bentTooTight(group: PartGroup, thinner: boolean): Message | null {
+  if (group.kind !== 'lying') return null;
+  const { spec } = group;
   if (spec.lay === 'runs' || spec.stiff) return null;
   const across = 2 * tightest(spec);
   return say`${thinner ? 'Take thinner pipe' : 'Lay it straight'}: this coils no tighter than ${q(across, 'length')} across.`;
@@ -198,11 +199,11 @@ function bentTooTight(lot: Lot, thinner: boolean): Message | null {
 const HEIGHT_NEAR = 0.003;
 
 export const crateHeight: Rule = ({ design, planter }) =>
-  planter.of('crates').flatMap(({ spec, index, pieces }) => {
+  planter.of('crates').flatMap(({ spec, index, parts }) => {
     const { top, fill } = design.reservoir;
     const over = spec.height - top;
     const covered = fill.length > 0 && over < 0;
-    if (pieces.length === 0 || covered || Math.abs(over) <= HEIGHT_NEAR) return [];
+    if (parts.length === 0 || covered || Math.abs(over) <= HEIGHT_NEAR) return [];
     if (over > 0 && spec.cut) return [];
     const gap = gapToKeep(design);
     const move = {
@@ -217,7 +218,7 @@ export const crateHeight: Rule = ({ design, planter }) =>
       {
         id: `crate-height-${index}`,
         severity: 'fault' as const,
-        room: 'water' as const,
+        panel: 'water' as const,
         text:
           over > 0
             ? say`Cut the crates down, or raise ${baseName(design)}: they are ${q(spec.height, 'length')} high, and it is at ${q(top, 'length')}.`
@@ -239,7 +240,7 @@ export const looseOverVoids: Rule = ({ design }) => {
     {
       id: 'loose-over-voids',
       severity: 'fault',
-      room: 'soil',
+      panel: 'soil',
       text: say`Lay cloth or mesh under the ${LAYERS[first.what].name.toLowerCase()}: it lies on open ${design.reservoir.parts.length > 0 ? 'supports' : 'water'} and falls through.`,
       propose: () => [
         {
@@ -273,7 +274,7 @@ export const platformSpan: Rule = ({ design, planter, figures }) => {
           {
             id: 'fabric-sags',
             severity: 'watch',
-            room: 'water',
+            panel: 'water',
             text: say`Put something under the fabric: it spans ${q(figures.span, 'length')} and sags beyond about ${q(FABRIC_SPAN, 'length')}.`,
             propose: () => [
               ...more(name),
@@ -303,7 +304,7 @@ export const platformSpan: Rule = ({ design, planter, figures }) => {
     {
       id: 'platform-sags',
       severity: 'watch',
-      room: 'water',
+      panel: 'water',
       text: say`Stand more under the platform: it spans ${q(figures.span, 'length')} and sags beyond ${q(bears, 'length')}.`,
       propose: () => [
         ...more(name),

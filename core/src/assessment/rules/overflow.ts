@@ -10,7 +10,7 @@ import {
 import { baseName } from '../../assembly';
 import { q, say } from '../../units';
 import { outflow } from '../../physics/overflow';
-import { overflowCarries } from '../overflowCapacity';
+import { overflowCapacity } from '../overflowCapacity';
 import { mixBelow } from '../figures';
 import type { Remedy, Rule } from '../finding';
 import { downToMm, LEAST_AIR_GAP, moveBase, moveLip, set, upToMm } from '../patches';
@@ -72,7 +72,7 @@ export const overflowHeight: Rule = ({ design, planter: { heights }, figures }) 
       {
         id: 'overflow-above',
         severity: 'fault',
-        room: 'water',
+        panel: 'water',
         text: say`Lower the overflow’s lip: ${q(-gap, 'length')} above ${what === 'the platform' ? 'the platform’s underside' : what}, roots stand in water.`,
         propose,
       },
@@ -85,7 +85,7 @@ export const overflowHeight: Rule = ({ design, planter: { heights }, figures }) 
       {
         id: 'air-gap-small',
         severity: 'watch',
-        room: 'water',
+        panel: 'water',
         text: say`Leave ${q(USUAL_AIR_GAP, 'length')} of air above the lip: with ${q(gap, 'length')} roots get little air and grow into the water.`,
         propose,
       },
@@ -98,7 +98,7 @@ export const overflowHeight: Rule = ({ design, planter: { heights }, figures }) 
       {
         id: 'air-gap-wide',
         severity: 'watch',
-        room: 'water',
+        panel: 'water',
         text: say`Raise the lip: ${q(gap, 'length')} of air gap waste reservoir, and ${q(USUAL_AIR_GAP, 'length')} are enough.`,
         propose: () => [...lowerTo(USUAL_AIR_GAP), ...lowerTo(0.03)],
       },
@@ -121,7 +121,7 @@ export const overflowMissing: Rule = ({ design, planter: { heights, vessel } }) 
     {
       id: 'overflow-missing',
       severity: rain === 'open' ? 'fault' : rain === 'covered' || !small ? 'watch' : 'note',
-      room: 'water',
+      panel: 'water',
       text,
       propose: () =>
         [0.012, 0.02, 0.006].map((diameter) => drillOne(design, heights.ceiling, diameter)),
@@ -174,7 +174,7 @@ export const overflowEdges: Rule = ({ design, planter: { heights } }) => {
     {
       id: 'overflow-edge',
       severity: 'fault',
-      room: 'water',
+      panel: 'water',
       text: say`Mark the overflow lower: its hole reaches ${q(overflow.centre + radius, 'length')}, into ${baseName(design)} at ${q(heights.ceiling, 'length')}.`,
       propose: () => [
         ...smaller.slice(0, 3),
@@ -197,7 +197,7 @@ export const valveHigh: Rule = ({ design, planter: { heights } }) => {
     {
       id: 'valve-high',
       severity: 'fault',
-      room: 'water',
+      panel: 'water',
       text: say`Set the valve below the lip at ${q(invert, 'length')}: at ${q(supply.level, 'length')} it lets the barrel’s ${q(supply.volume, 'volume')} run out.`,
       propose: () => [
         {
@@ -258,10 +258,10 @@ function holesThatCarry(
   });
 }
 
-export const overflowCapacity: Rule = ({ design, planter, figures }) => {
+export const overflowTooSmall: Rule = ({ design, planter, figures }) => {
   const { overflow, place } = design;
   const { heights } = planter;
-  const carries = overflowCarries(planter);
+  const carries = overflowCapacity(planter);
   if (!overflow || carries === null || heights.invert === null) return [];
   if (figures.rainIn <= 0 || carries >= figures.rainIn) return [];
   const head = heights.base - heights.invert;
@@ -269,7 +269,7 @@ export const overflowCapacity: Rule = ({ design, planter, figures }) => {
     {
       id: 'overflow-storm',
       severity: 'fault',
-      room: 'water',
+      panel: 'water',
       text: say`Widen the overflow: in rain of ${q(place.storm, 'rainfall')} water climbs ${q(figures.stormClimb ?? 0, 'length')} over the lip.`,
       propose: () => holesThatCarry(overflow, usualFor(design).bits, figures.rainIn, head),
     },
@@ -286,7 +286,7 @@ export const overflowOpen: Rule = ({ design: { overflow, place } }) =>
         {
           id: 'overflow-unscreened',
           severity: 'watch',
-          room: 'water',
+          panel: 'water',
           text: say`Put a screen on the overflow of ${q(overflow.diameter, 'length')}: standing water breeds mosquitoes in a week.`,
           propose: () => [
             { label: say`Put a fine screen on it`, patch: [set(['overflow', 'screened'], true)] },

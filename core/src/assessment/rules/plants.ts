@@ -27,7 +27,7 @@ export const feeding: Rule = ({ design: { soil, planting, pipes }, figures }) =>
     drafts.push({
       id: 'feed-liquid',
       severity: 'watch',
-      room: 'soil',
+      panel: 'soil',
       text: say`Feed on top: what goes down the tube grows algae, smells, and its salts collect.`,
       propose: () => [
         { label: say`Give it on top`, patch: [set(['soil', 'feedHow'], 'top')] },
@@ -39,7 +39,7 @@ export const feeding: Rule = ({ design: { soil, planting, pipes }, figures }) =>
     drafts.push({
       id: 'feed-worms',
       severity: 'watch',
-      room: 'soil',
+      panel: 'soil',
       text: say`Add a worm tube in the tube’s room, or feed on top: there is none to feed through.`,
       propose: () => [{ label: say`Give it on top`, patch: [set(['soil', 'feedHow'], 'top')] }],
     });
@@ -59,7 +59,7 @@ function doseOf(soil: Soil, soilVolume: number): Draft[] {
       {
         id: 'feed-dose',
         severity: 'fault',
-        room: 'soil',
+        panel: 'soil',
         text: say`Give less: ${q(mass, 'dash')} of synthetic granules burns the roots. Usual here are ${q(roughly(least), 'dash')} to ${q(roughly(most), 'dash')}.`,
         propose: () => [
           {
@@ -75,7 +75,7 @@ function doseOf(soil: Soil, soilVolume: number): Draft[] {
     {
       id: 'feed-unusual',
       severity: 'note',
-      room: 'soil',
+      panel: 'soil',
       text: say`Usual for this soil are ${q(roughly(least), 'dash')} to ${q(roughly(most), 'dash')} of feed: ${q(mass, 'dash')} is ${mass > most ? 'more' : 'less'} than most people give.`,
     },
   ];
@@ -94,7 +94,7 @@ function limeOf(soil: Soil, crops: readonly Planted[]): Draft[] {
     drafts.push({
       id: 'lime-acid',
       severity: 'fault',
-      room: 'soil',
+      panel: 'soil',
       text: say`Leave the lime out: ${name.toLowerCase()} wants acid soil, and ${q(soil.limeDose, 'dose')} takes that away.`,
       propose: () => [{ label: say`Leave the lime out`, patch: [set(['soil', 'limeDose'], 0)] }],
     });
@@ -103,7 +103,7 @@ function limeOf(soil: Soil, crops: readonly Planted[]): Draft[] {
     drafts.push({
       id: 'lime-both',
       severity: 'watch',
-      room: 'soil',
+      panel: 'soil',
       text: say`Give them a planter each: ${name.toLowerCase()} wants acid soil and ${cropIn(lime).name.toLowerCase()} wants lime.`,
     });
   }
@@ -121,7 +121,7 @@ export const company: Rule = ({ design: { planting } }) => {
     {
       id: 'feet-both',
       severity: 'note',
-      room: 'soil',
+      panel: 'soil',
       text: say`Give ${cropIn(dry).name.toLowerCase()} a planter of its own: it wants dry feet, and ${cropIn(wet).name.toLowerCase()} wants wet ones.`,
     },
   ];
@@ -155,7 +155,7 @@ export const shade: Rule = ({ design: { planting }, planter }) => {
       {
         id: 'shade',
         severity: 'note',
-        room: 'soil',
+        panel: 'soil',
         text: say`Move ${crop.name.toLowerCase()} out from under ${tall.name.toLowerCase()}, which grows to ${q(tall.height, 'growth')} and takes its sun.`,
       },
     ];
@@ -176,7 +176,7 @@ export const crowding: Rule = ({ design: { planting }, planter }) => {
       {
         id: one ? 'plants-crowded' : `plants-crowded-${i}`,
         severity: 'watch',
-        room: 'soil',
+        panel: 'soil',
         text:
           fit === 0
             ? say`Plant ${crop} when the others are gone: it wants ${q(spacing, 'growth')} from plant to plant.`
@@ -196,7 +196,7 @@ export const crowding: Rule = ({ design: { planting }, planter }) => {
     drafts.push({
       id: 'plants-clash',
       severity: 'watch',
-      room: 'soil',
+      panel: 'soil',
       text: say`Move ${lost.length === 1 ? 'one plant' : say`${q(lost.length, 'count')} plants`}: too near a wall, a tube or another plant.`,
       propose: () => [
         {

@@ -1,4 +1,4 @@
-import { MEDIA, mediumOf } from '../../catalog';
+import { MIXES, catalogMix } from '../../catalog';
 import { deepest } from '../../physics/crop';
 import { baseStyle, standsOnStone, type LayerDesign } from '../../document';
 import { baseName, soilBeds, wetsTo } from '../../assembly';
@@ -28,7 +28,7 @@ export const roots: Rule = ({ design, planter, figures }) => {
     {
       id: 'roots-short',
       severity: figures.growingDepth < needs * STUNTED ? 'fault' : 'watch',
-      room: 'soil',
+      panel: 'soil',
       text: say`Give ${crop.toLowerCase()} deeper soil: it wants ${q(needs, kind)} of root room and gets ${q(figures.growingDepth, kind)}.`,
       propose: () => {
         const missing = needs - figures.growingDepth;
@@ -75,7 +75,7 @@ export const deepSoil: Rule = ({ design, planter }) => {
     {
       id: 'soil-deep',
       severity: 'note',
-      room: 'soil',
+      panel: 'soil',
       text: say`Water seedlings from the top: only the lower ${q(reach, 'span')} of ${q(depth, 'span')} get wet from below.`,
       ...(design.bed ? {} : { propose: raised }),
     },
@@ -94,7 +94,7 @@ export const upperFits: Rule = ({ design, planter }) => {
     {
       id: 'upper-deep',
       severity: 'watch',
-      room: 'soil',
+      panel: 'soil',
       text: say`Make the upper mix thinner: ${q(upper.depth, 'length')} of it in ${q(depth, 'length')} of soil leave nothing of the lower.`,
       propose: () => [
         {
@@ -110,13 +110,13 @@ export const upperFits: Rule = ({ design, planter }) => {
 /** An upper mix that lets water fall through or sheds it. */
 export const upperWicks: Rule = ({ design: { soil } }) => {
   if (!soil.upper) return [];
-  const mix = mediumOf(soil.upper.medium);
+  const mix = catalogMix(soil.upper.medium);
   if (mix.wicks) return [];
   return [
     {
       id: 'upper-poor',
       severity: 'watch',
-      room: 'soil',
+      panel: 'soil',
       text: say`Water from the top until roots are through it: ${mix.name.toLowerCase()} draws little up from the mix below.`,
       propose: () => [{ label: say`Use one mix`, patch: [set(['soil', 'upper'], null)] }],
     },
@@ -130,11 +130,11 @@ export const mixWicks: Rule = ({ planter }) => {
     {
       id: 'mix-poor',
       severity: 'fault',
-      room: 'soil',
+      panel: 'soil',
       text: say`Use a wicking mix, not ${mix.name.toLowerCase()}. ${mix.caution ?? ''}`,
       propose: () =>
         (['coir-perlite', 'compost-mix'] as const).map((medium) => ({
-          label: say`Use ${MEDIA[medium].name.toLowerCase()}`,
+          label: say`Use ${MIXES[medium].name.toLowerCase()}`,
           patch: takeMix(planter.design.soil, medium),
         })),
     },
@@ -148,7 +148,7 @@ export const filling: Rule = ({ design: { soil }, planter }) => {
     drafts.push({
       id: 'dry-fill',
       severity: 'watch',
-      room: 'soil',
+      panel: 'soil',
       text: say`Moisten the mix and water each layer: dry it sheds water and leaves gaps no wick crosses.`,
       propose: () => [
         { label: say`Plan to moisten it`, patch: [set(['soil', 'moistened'], true)] },
@@ -159,7 +159,7 @@ export const filling: Rule = ({ design: { soil }, planter }) => {
     drafts.push({
       id: 'settlement',
       severity: 'watch',
-      room: 'soil',
+      panel: 'soil',
       text: say`Buy more mix: ${mix.name.toLowerCase()} settles by about ${q(mix.settles, 'share')}, and you allow ${q(soil.settlement, 'share')}.`,
       propose: () => [
         {
@@ -173,7 +173,7 @@ export const filling: Rule = ({ design: { soil }, planter }) => {
     drafts.push({
       id: 'freeboard',
       severity: 'watch',
-      room: 'soil',
+      panel: 'soil',
       text: say`Leave more freeboard: with ${q(soil.freeboard, 'length')} water from the top runs over the rim before it soaks in.`,
       propose: () =>
         [USUAL_FREEBOARD, LEAST_FREEBOARD].map((freeboard) => ({
@@ -203,7 +203,7 @@ export const separator: Rule = ({ design }) => {
       {
         id: 'separator-film',
         severity: 'fault',
-        room: 'soil',
+        panel: 'soil',
         text: say`Use woven fabric, mesh or straw: a film passes no water, rain stands on it and the soil rots.`,
         propose: () => [
           { label: say`Lay woven fabric`, patch: [set(['layers'], instead('fabric', 0.001))] },
@@ -217,7 +217,7 @@ export const separator: Rule = ({ design }) => {
       {
         id: 'separator-none',
         severity: 'watch',
-        room: 'soil',
+        panel: 'soil',
         text: say`Lay fabric or mesh under the soil, or it washes down and fills the reservoir.`,
         propose: () => [
           { label: say`Lay woven fabric`, patch: [set(['layers'], [sheet('fabric', 0.001)])] },
@@ -235,7 +235,7 @@ export const mulch: Rule = ({ design: { soil, place } }) =>
         {
           id: 'mulch-none',
           severity: 'note',
-          room: 'soil',
+          panel: 'soil',
           text: say`Mulch it: a bare surface dries out, and salts build up on it.`,
           propose: () => [
             { label: say`Lay straw mulch`, patch: [set(['soil', 'mulch'], 'straw')] },

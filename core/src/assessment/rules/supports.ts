@@ -27,7 +27,7 @@ export const wantsSupport: Rule = ({ design: { planting } }) =>
       {
         id: `support-${i}`,
         severity: 'note',
-        room: 'soil',
+        panel: 'soil',
         text: say`Hold ${crop.name.toLowerCase()} up: it grows to ${q(crop.height, 'growth')} and does not stand by itself.`,
         propose: () => [hold(usual), hold(usual === 'stake' ? 'cage' : 'string')],
       },
@@ -56,7 +56,7 @@ export const tips: Rule = ({ design, figures }) => {
     {
       id: 'tips',
       severity: always ? 'fault' : 'watch',
-      room: 'soil',
+      panel: 'soil',
       text: say`Tie it to something firm: low on water it tips over at ${q(Math.min(wind.empty, wind.gust - LESS), 'speed')}, and gusts here reach ${q(wind.gust, 'speed')}.`,
       propose: () => steadied(design, tallest),
     },

@@ -2,7 +2,7 @@ import { PIPES, PIPE_IDS } from '../../catalog';
 import { holeForPipe, usualFor, usualTubeLength, type FillTubeDesign } from '../../document';
 import { MOST_OF_PIPE } from '../../assembly';
 import { q, say, type Message } from '../../units';
-import type { Bench, Draft, Remedy, Rule } from '../finding';
+import type { RuleInput, Draft, Remedy, Rule } from '../finding';
 import { set } from '../patches';
 
 /** A hole needs this much more than the pipe, and beyond the second soil falls through. Metres. */
@@ -12,14 +12,15 @@ const LOOSE = 0.008;
 const LEAST_PROUD = 0.02;
 
 /** Height over the floor that a tube of its own foot must reach. */
-const toRim = (planter: Bench['planter']): number => planter.heights.rim - (footOf(planter) ?? 0);
+const toRim = (planter: RuleInput['planter']): number =>
+  planter.heights.rim - (footOf(planter) ?? 0);
 
 /** Height of the tube's foot, or null without a tube. */
-const footOf = (planter: Bench['planter']): number | null =>
-  planter.of('tube')[0]?.pieces[0]?.from ?? null;
+const footOf = (planter: RuleInput['planter']): number | null =>
+  planter.of('tube')[0]?.parts[0]?.from ?? null;
 
-const lyingOf = (planter: Bench['planter']) =>
-  planter.of('lying').find(({ pieces }) => pieces.length > 0);
+const lyingOf = (planter: RuleInput['planter']) =>
+  planter.of('lying').find(({ parts }) => parts.length > 0);
 
 export const tubeMissing: Rule = ({ design, planter }) => {
   const tube = usualFor(design).tube(planter.heights.rim);
@@ -35,7 +36,7 @@ export const tubeMissing: Rule = ({ design, planter }) => {
         {
           id: 'tube-missing',
           severity: 'note',
-          room: 'tube',
+          panel: 'tube',
           text: say`Add a fill tube: without one nothing can be dipped, and water washes soil down.`,
           propose: () => [
             {
@@ -59,7 +60,7 @@ export const tubeHole: Rule = ({ design: { fillTube, reservoir, bed } }) => {
       {
         id: 'tube-hole-small',
         severity: 'fault',
-        room: 'tube',
+        panel: 'tube',
         text: say`Make the tube’s hole wider: it is ${q(fillTube.hole, 'length')}, and its pipe is ${q(outside, 'length')} outside.`,
         propose,
       },
@@ -70,7 +71,7 @@ export const tubeHole: Rule = ({ design: { fillTube, reservoir, bed } }) => {
       {
         id: 'tube-hole-large',
         severity: 'watch',
-        room: 'tube',
+        panel: 'tube',
         text: say`Make the tube’s hole smaller: it is ${q(fillTube.hole - outside, 'length')} wider than the pipe, and soil falls past it.`,
         propose,
       },
@@ -88,7 +89,7 @@ export const tubeLength: Rule = ({ design: { fillTube }, planter }) => {
     {
       id: 'tube-short',
       severity: 'watch',
-      room: 'tube',
+      panel: 'tube',
       text: say`Cut the tube ${q(right, 'length')} long: ${q(short, 'length')} shorter it ends below the rim, and soil falls in.`,
       propose: () => [
         {
@@ -103,11 +104,11 @@ export const tubeLength: Rule = ({ design: { fillTube }, planter }) => {
 /** A pipe that finds no free place on the floor. */
 export const pipesFit: Rule = ({ planter }) =>
   [...planter.of('inspection'), ...planter.of('worm')]
-    .filter(({ pieces }) => pieces.length === 0)
+    .filter(({ parts }) => parts.length === 0)
     .map(({ spec, index }) => ({
       id: `pipe-crowded-${index}`,
       severity: 'fault' as const,
-      room: 'tube' as const,
+      panel: 'tube' as const,
       text: say`The pipe of ${q(spec.diameter, 'length')} finds no free place on the floor and is left out.`,
       propose: () =>
         [0.05, 0.032].map((diameter) => ({
@@ -124,7 +125,7 @@ export const openPipes: Rule = ({ design: { pipes, place } }) =>
           {
             id: `pipe-open-${i}`,
             severity: 'watch' as const,
-            room: 'tube' as const,
+            panel: 'tube' as const,
             text:
               pipe.use === 'worm'
                 ? say`Cover the worm tube: open, it draws flies to the scraps.`
@@ -160,7 +161,7 @@ export const tubeJoint: Rule = ({ design, planter }) => {
     patch: [set(['fillTube', 'pipe'], id), set(['fillTube', 'hole'], holeForPipe(id))],
   }));
   const wrong = (id: string, text: Message, remedies: Remedy[]): Draft[] => [
-    { id, severity: 'fault', room: 'tube', text, propose: () => remedies },
+    { id, severity: 'fault', panel: 'tube', text, propose: () => remedies },
   ];
   if (fillTube.joint === 'cross' && outside > diameter * MOST_OF_PIPE + 1e-4) {
     return wrong(
@@ -208,7 +209,7 @@ export const tubeEnds: Rule = ({ design: { fillTube, place }, planter }) => {
     drafts.push({
       id: 'tube-foot',
       severity: 'watch',
-      room: 'tube',
+      panel: 'tube',
       text: say`Bevel or notch the tube’s foot: cut square it can seal itself against the floor.`,
       propose: () => [{ label: say`Bevel the foot`, patch: [set(['fillTube', 'foot'], 'bevel')] }],
     });
@@ -217,7 +218,7 @@ export const tubeEnds: Rule = ({ design: { fillTube, place }, planter }) => {
     drafts.push({
       id: 'tube-open',
       severity: place.children ? 'danger' : 'watch',
-      room: 'tube',
+      panel: 'tube',
       text: place.children
         ? say`Close the tube: it is open to the water, and small children or animals come near.`
         : say`Close the tube between fills: mosquitoes breed in an open reservoir.`,
@@ -230,5 +231,5 @@ export const tubeEnds: Rule = ({ design: { fillTube, place }, planter }) => {
 };
 
 /** Whether a tube that meets a pipe ends on a floor, and so needs a foot that lets water out. */
-const footCut = ({ joint }: FillTubeDesign, planter: Bench['planter']): boolean =>
+const footCut = ({ joint }: FillTubeDesign, planter: RuleInput['planter']): boolean =>
   lyingOf(planter) === undefined || joint === 'cross';

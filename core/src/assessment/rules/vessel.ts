@@ -11,7 +11,7 @@ export const formerContents: Rule = ({ design: { vessel } }) => {
       {
         id: 'contents-harmful',
         severity: 'danger',
-        room: 'vessel',
+        panel: 'vessel',
         text: say`Choose another vessel: it held something harmful, which the wall gives back to soil and roots.`,
       },
     ];
@@ -21,7 +21,7 @@ export const formerContents: Rule = ({ design: { vessel } }) => {
       {
         id: 'contents-unknown',
         severity: 'danger',
-        room: 'vessel',
+        panel: 'vessel',
         text: say`Use only a vessel that is new or held food: nobody knows what this one held.`,
       },
     ];
@@ -37,7 +37,7 @@ export const material: Rule = ({ design: { vessel } }) => {
   };
   if (!(vessel.material in says)) return [];
   const text = says[vessel.material as keyof typeof says];
-  return [{ id: 'plastic-code', severity: 'watch', room: 'vessel', text }];
+  return [{ id: 'plastic-code', severity: 'watch', panel: 'vessel', text }];
 };
 
 export const crack: Rule = ({ design: { vessel }, figures }) =>
@@ -46,7 +46,7 @@ export const crack: Rule = ({ design: { vessel }, figures }) =>
         {
           id: 'cracked',
           severity: 'fault',
-          room: 'vessel',
+          panel: 'vessel',
           text: say`Mend the crack and leak-test it for a day, or choose another vessel: ${q(figures.standing, 'volume')} press on it.`,
           propose: () => [
             { label: say`Plan to mend it first`, patch: [set(['vessel', 'cracked'], 'mended')] },
@@ -66,7 +66,7 @@ export const lowOpenings: Rule = ({ design }) => {
     {
       id: 'openings-low',
       severity: 'watch',
-      room: 'soil',
+      panel: 'soil',
       text: say`Fill in less soil: the ${q(height, 'length')} of side above it are too low for the openings.`,
       propose: () => [
         {
@@ -90,7 +90,7 @@ export const thinWall: Rule = ({ design: { vessel }, figures: { weight } }) =>
         {
           id: 'thin-wall',
           severity: 'watch',
-          room: 'vessel',
+          panel: 'vessel',
           text: say`Stand it inside something and never move it full: its wall is thin for ${q(weight.full, 'mass')} and cracks.`,
         },
       ]
@@ -108,7 +108,7 @@ export const softWall: Rule = ({ design: { vessel }, planter: { vessel: shape, h
         {
           id: 'soft-wall',
           severity: 'watch',
-          room: 'vessel',
+          panel: 'vessel',
           text: say`Brace the soft wall across the top: ${q(straight, 'span')} between corners bulge, and the platform drops.`,
           propose: () => [
             { label: say`Plan to brace it`, patch: [set(['vessel', 'rigid'], true)] },
@@ -126,7 +126,7 @@ export const liner: Rule = ({ design: { vessel, reservoir }, figures }) => {
     drafts.push({
       id: 'liner-none',
       severity: 'fault',
-      room: 'vessel',
+      panel: 'vessel',
       text: say`Line it: boards hold no water, so all ${q(figures.standing, 'volume')} run out and the wood rots.`,
       propose: () => [
         pond,
@@ -139,7 +139,7 @@ export const liner: Rule = ({ design: { vessel, reservoir }, figures }) => {
     drafts.push({
       id: 'liner-sharp',
       severity: vessel.liner === 'film' ? 'fault' : 'watch',
-      room: 'vessel',
+      panel: 'vessel',
       text: say`Lay old carpet or sand on the liner: sharp stone under wet soil goes through ${vessel.liner === 'film' ? 'film' : 'it'}.`,
       propose: () => [
         {
@@ -152,7 +152,7 @@ export const liner: Rule = ({ design: { vessel, reservoir }, figures }) => {
     drafts.push({
       id: 'liner-thin',
       severity: 'watch',
-      room: 'vessel',
+      panel: 'vessel',
       text: say`Lay the film double on sand or old carpet, or use pond liner: it is thin for what lies on it.`,
       propose: () => [pond],
     });
@@ -166,7 +166,7 @@ export const drainHole: Rule = ({ design: { vessel }, figures }) =>
         {
           id: 'drain-hole',
           severity: 'fault',
-          room: 'vessel',
+          panel: 'vessel',
           text: say`Patch the old hole in the floor and leak-test it before any soil: it lets all ${q(figures.standing, 'volume')} out.`,
           propose: () => [
             { label: say`Plan to patch it first`, patch: [set(['vessel', 'drainHole'], 'mended')] },
@@ -182,7 +182,7 @@ export const colour: Rule = ({ design: { vessel, place } }) => {
     drafts.push({
       id: 'clear-wall',
       severity: 'watch',
-      room: 'vessel',
+      panel: 'vessel',
       text: say`Wrap or paint the wall: light gets through, and algae take the roots’ air.`,
       propose: () => [wrap],
     });
@@ -191,7 +191,7 @@ export const colour: Rule = ({ design: { vessel, place } }) => {
     drafts.push({
       id: 'dark-wall',
       severity: 'watch',
-      room: 'vessel',
+      panel: 'vessel',
       text: say`Wrap the wall, paint it light or shade it: dark and in full sun it cooks the roots.`,
       propose: () => [wrap],
     });
@@ -222,7 +222,7 @@ export const outOfLevel: Rule = ({ design, planter: { heights, vessel }, figures
       {
         id: 'level-wet',
         severity: 'fault',
-        room: 'vessel',
+        panel: 'vessel',
         text: say`Level it: water stands ${q(over, 'length')} above the base at the low end.`,
         propose: () => [shim],
       },
@@ -235,7 +235,7 @@ export const outOfLevel: Rule = ({ design, planter: { heights, vessel }, figures
     {
       id: 'level-loss',
       severity: 'watch',
-      room: 'vessel',
+      panel: 'vessel',
       text: less
         ? say`Level it: it holds ${q(tilt.holds, 'volume')} instead of ${q(figures.standing, 'volume')}.`
         : say`Level it: the water stands ${q(tilt.driest, 'length')} to ${q(Math.min(tilt.wettest, vessel.depth), 'length')} deep.`,
@@ -250,7 +250,7 @@ export const load: Rule = ({ design: { place }, figures: { weight } }) => {
     drafts.push({
       id: 'floor-load',
       severity: 'danger',
-      room: 'vessel',
+      panel: 'vessel',
       text: say`Ask a structural engineer first: full it presses ${q(weight.pressure, 'pressure')}, and you gave the floor ${q(place.floorLimit, 'pressure')}.`,
     });
   }
@@ -258,7 +258,7 @@ export const load: Rule = ({ design: { place }, figures: { weight } }) => {
     drafts.push({
       id: 'lift',
       severity: 'note',
-      room: 'vessel',
+      panel: 'vessel',
       text: say`Put it in its place first, then fill it: full it weighs ${q(weight.full, 'mass')}, and you can lift ${q(place.liftLimit, 'mass')}.`,
     });
   }
@@ -267,7 +267,7 @@ export const load: Rule = ({ design: { place }, figures: { weight } }) => {
       id: 'supply-load',
       severity:
         place.floorLimit !== null && weight.supply.pressure > place.floorLimit ? 'danger' : 'note',
-      room: 'vessel',
+      panel: 'vessel',
       text: say`Ask the building’s owner first: the supply barrel weighs ${q(weight.supply.full, 'mass')} full, ${q(weight.supply.pressure, 'pressure')}.`,
     });
   }
@@ -275,7 +275,7 @@ export const load: Rule = ({ design: { place }, figures: { weight } }) => {
     drafts.push({
       id: 'carry',
       severity: 'note',
-      room: 'vessel',
+      panel: 'vessel',
       text: say`Take ${weight.carriers === 2 ? 'two people' : `${weight.carriers} people`} to put it in its place: empty it already weighs ${q(weight.empty, 'mass')}.`,
     });
   }
@@ -288,7 +288,7 @@ export const frost: Rule = ({ design: { place } }) =>
         {
           id: 'frost',
           severity: 'note',
-          room: 'vessel',
+          panel: 'vessel',
           text: say`Empty it and open the overflow before the first frost, or ice will split the vessel.`,
         },
       ]

@@ -18,7 +18,7 @@ export const openWater: Rule = ({ design, figures }) => {
     {
       id: 'open-tray',
       severity: design.place.children ? 'danger' : 'watch',
-      room: 'water',
+      panel: 'water',
       text: design.place.children
         ? say`Cover the water round the bags: children or animals come near${dries}.`
         : say`Cover the water round the bags: mosquitoes breed in it${dries}.`,
@@ -32,7 +32,7 @@ export const valveOnMains: Rule = ({ design }) =>
         {
           id: 'valve-mains',
           severity: 'note',
-          room: 'water',
+          panel: 'water',
           text: say`Feed the valve from a barrel: mains need a licensed plumber and a backflow guard.`,
         },
       ]
@@ -44,7 +44,7 @@ export const waterShare: Rule = ({ design, planter: { heights }, figures }) => {
     {
       id: 'water-share',
       severity: 'watch',
-      room: 'water',
+      panel: 'water',
       text: say`Leave the soil more: the reservoir takes ${q(heights.brim, 'length')} of ${q(heights.rim, 'length')}, and the soil gets ${q(figures.growingDepth, 'length')}.`,
       propose: () => {
         const gap = gapToKeep(design);
@@ -74,7 +74,7 @@ export const lasting: Rule = ({ design, planter, figures }) => {
     {
       id: 'days-short',
       severity: lasts.days < place.daysAway * 0.6 ? 'fault' : 'watch',
-      room: 'water',
+      panel: 'water',
       text: say`Store more water: ${after}, and you asked for ${q(place.daysAway, 'days')}.`,
       propose: () => {
         const gap = gapToKeep(design);

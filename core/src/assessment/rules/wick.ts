@@ -10,7 +10,7 @@ import {
 } from '../../document';
 import { baseName } from '../../assembly';
 import { q, say } from '../../units';
-import type { Bench, Remedy, Rule } from '../finding';
+import type { RuleInput, Remedy, Rule } from '../finding';
 import { cautiousDays, lastDropLevel } from '../daysOfWater';
 import { downToMm, gapToKeep, moveBase, set, upToMm } from '../patches';
 
@@ -31,7 +31,7 @@ export const wickMissing: Rule = ({ design, planter }) => {
         {
           id: 'wick-missing',
           severity: 'fault',
-          room: 'wick',
+          panel: 'wick',
           text: say`Add a wick: without one the reservoir stays full while the plants dry out.`,
           propose: () => [
             {
@@ -68,7 +68,7 @@ export const wickFoot: Rule = ({ design, planter }) =>
           {
             id: `wick-foot-${i}`,
             severity: 'watch' as const,
-            room: 'wick' as const,
+            panel: 'wick' as const,
             text: say`Let the wick down to the floor: the ${q(planter.storage.volumeBelow(Math.min(wick.foot, planter.heights.brim)), 'volume')} below its foot stay there.`,
             propose: () => [
               { label: say`Let it down to the floor`, patch: [set(['wicks', i, 'foot'], 0)] },
@@ -120,7 +120,7 @@ export const wickReach: Rule = (bench) => {
       {
         id,
         severity: nothing ? ('fault' as const) : ('watch' as const),
-        room: 'wick' as const,
+        panel: 'wick' as const,
         text: nothing
           ? say`Shorten the way up: ${what.toLowerCase()} lifts water ${q(wick.reach, 'length')} and has ${q(atBrim, 'length')} to go, even when full.`
           : wick.index === null
@@ -133,7 +133,7 @@ export const wickReach: Rule = (bench) => {
 };
 
 /** A wick made stronger by `factor`: more legs or wider for cloth, more or wider cups. */
-function stronger(bench: Bench, factor: number): Remedy[] {
+function stronger(bench: RuleInput, factor: number): Remedy[] {
   const { design } = bench;
   return design.wicks.flatMap((wick, i): Remedy[] =>
     wick.kind === 'cloth' ? strongerCloth(wick, i, factor) : strongerColumn(wick, i, factor),
@@ -224,7 +224,7 @@ function strongerColumn(
 const LEGS_INSTEAD = [4, 5, 6, 8];
 
 /** Cloth where strands of rope hang now: what no number of strands brings, some legs do. */
-const clothInstead = ({ design }: Bench): Remedy[] =>
+const clothInstead = ({ design }: RuleInput): Remedy[] =>
   design.wicks.flatMap((wick, i) =>
     wick.kind === 'cloth' && CLOTHS[wick.material].rope
       ? LEGS_INSTEAD.map((legs) => ({
@@ -235,7 +235,7 @@ const clothInstead = ({ design }: Bench): Remedy[] =>
   );
 
 /** Adding cloth legs beside whatever is there. */
-const addCloth = (bench: Bench, legs: number): Remedy => ({
+const addCloth = (bench: RuleInput, legs: number): Remedy => ({
   label: say`Add ${q(legs, 'count')} legs of cotton cloth, ${q(usualFor(bench.design).cloth.width, 'length')} wide`,
   patch: [set(['wicks'], [...bench.design.wicks.slice(0, 5), clothFor(bench.design, legs)])],
 });
@@ -266,7 +266,7 @@ export const wickWeak: Rule = (bench) => {
     {
       id: 'wick-weak',
       severity: carries ? 'watch' : 'fault',
-      room: 'wick',
+      panel: 'wick',
       text: carries
         ? say`${asks}, ${comes} come up. The soil helps for ${q(cautiousDays(days), 'days')}.`
         : say`${asks}, and ${comes} come up. Plants wilt over water.`,
@@ -297,7 +297,7 @@ export const rootsFirst: Rule = (bench) => {
     {
       id: 'roots-first',
       severity: 'note',
-      room: 'wick',
+      panel: 'wick',
       text: say`Water from the top for ${first}: until roots are down, ${beforeRoots.usable < NEXT_TO_NONE * usable ? 'none' : say`${q(beforeRoots.usable, 'volume')}`} of ${q(usable, 'volume')} come up.`,
       propose: () => [addCloth(bench, 4), addColumns(bench, 4, 0.15), addColumns(bench, 8, 0.2)],
     },
@@ -305,7 +305,7 @@ export const rootsFirst: Rule = (bench) => {
 };
 
 /** Columns of the mix beside whatever is there. */
-const addColumns = (bench: Bench, count: number, diameter: number): Remedy => ({
+const addColumns = (bench: RuleInput, count: number, diameter: number): Remedy => ({
   label: say`Stand in ${q(count, 'count')} columns of mix, ${q(diameter, 'length')} across, to the floor`,
   patch: [
     set(
@@ -326,7 +326,7 @@ export const wickStrands: Rule = (bench) => {
     {
       id: 'stranded',
       severity: 'watch',
-      room: 'wick',
+      panel: 'wick',
       text: say`Fill it at ${q(figures.usableLevel, 'length')}: the last ${q(figures.stranded, 'volume')} of ${q(figures.gross, 'volume')} come up too slowly in heat.`,
       propose: () => [
         ...stronger(bench, 1.5),

@@ -2,8 +2,8 @@ import {
   BRIDGE,
   bunchAcross,
   cupHole,
-  deckOpenings,
-  deckSheet,
+  platformOpenings,
+  drilledSheet,
   drilledTo,
   RIM_GRIP,
 } from '../../assembly';
@@ -18,20 +18,20 @@ import { misplaced } from './places';
 /** Whether wicks have room, hang in what they go through, and are where they feed. */
 
 export const wicksFit: Rule = ({ planter }) =>
-  planter.lots.flatMap((lot) => {
-    if (lot.kind !== 'cup' && lot.kind !== 'column' && lot.kind !== 'cloth') return [];
-    const placed = lot.pieces.length;
-    if (placed >= lot.wanted || misplaced(planter, lot).length > 0) return [];
-    const { index: i } = lot;
-    const cloth = lot.kind === 'cloth';
-    const name = cloth ? 'bunches of cloth' : lot.kind === 'cup' ? 'cups' : 'columns';
-    const across = cloth ? bunchAcross(lot.spec) : lot.spec.diameter;
+  planter.partGroups.flatMap((group) => {
+    if (group.kind !== 'cup' && group.kind !== 'column' && group.kind !== 'cloth') return [];
+    const placed = group.parts.length;
+    if (placed >= group.wanted || misplaced(planter, group).length > 0) return [];
+    const { index: i } = group;
+    const cloth = group.kind === 'cloth';
+    const name = cloth ? 'bunches of cloth' : group.kind === 'cup' ? 'cups' : 'columns';
+    const across = cloth ? bunchAcross(group.spec) : group.spec.diameter;
     const field = cloth ? 'holes' : 'count';
     const thinner = (diameter: number): Remedy => ({
       label: say`Use one of ${q(diameter, 'length')}`,
       patch: [
         set(['wicks', i, 'diameter'], diameter),
-        ...(lot.kind === 'cup'
+        ...(group.kind === 'cup'
           ? [
               set(['wicks', i, 'bottom'], diameter * 0.8),
               set(['wicks', i, 'rim'], diameter + 0.016),
@@ -44,13 +44,13 @@ export const wicksFit: Rule = ({ planter }) =>
       {
         id: `wicks-crowded-${i}`,
         severity: 'fault' as const,
-        room: 'wick' as const,
+        panel: 'wick' as const,
         text:
           placed === 0
-            ? say`Use smaller ones: no ${partName(lot, lot.wanted)} of ${q(across, 'length')} has room beside what else stands there.`
-            : say`Use fewer or smaller ones: only ${q(placed, 'count')} of ${q(lot.wanted, 'count')} ${name} of ${q(across, 'length')} ${placed === 1 ? 'has' : 'have'} room.`,
+            ? say`Use smaller ones: no ${partName(group, group.wanted)} of ${q(across, 'length')} has room beside what else stands there.`
+            : say`Use fewer or smaller ones: only ${q(placed, 'count')} of ${q(group.wanted, 'count')} ${name} of ${q(across, 'length')} ${placed === 1 ? 'has' : 'have'} room.`,
         propose: () => {
-          const room = lot.room();
+          const room = group.capacity();
           return [
             ...(room > 0
               ? [
@@ -72,9 +72,9 @@ export const pailsWithout: Rule = ({ design, planter }) => {
   const { bed } = planter;
   if (design.bed?.kind !== 'row' || planter.wicks.length === 0) return [];
   const half = bed.inside.outlineAt(0).a;
-  const wicks = planter.lots
+  const wicks = planter.partGroups
     .filter(({ kind }) => kind === 'cup' || kind === 'column' || kind === 'cloth')
-    .flatMap(({ pieces }) => pieces);
+    .flatMap(({ parts }) => parts);
   const dry = bed.places.filter(
     ({ x }) => !wicks.some((one) => Math.abs(one.x - x) <= half),
   ).length;
@@ -86,7 +86,7 @@ export const pailsWithout: Rule = ({ design, planter }) => {
     {
       id: 'pail-without-wick',
       severity: 'fault',
-      room: 'wick',
+      panel: 'wick',
       text: say`Give every pail a wick: ${q(dry, 'count')} of ${q(all, 'count')} ${dry === 1 ? 'has' : 'have'} none and ${dry === 1 ? 'gets' : 'get'} no water from below.`,
       propose: () => [
         {
@@ -129,18 +129,18 @@ function narrower(spec: ClothWickDesign, index: number, wide: number): Remedy[] 
 /** Cloth as it goes through its hole, and as it lies under the soil. */
 export const clothFits: Rule = ({ design, planter }) =>
   planter.of('cloth').flatMap(({ spec, index }): Draft[] => {
-    const { deck, bed } = planter;
+    const { platformOutline, bed } = planter;
     const across = bunchAcross(spec);
     const drafts: Draft[] = [];
     const neck = design.bed?.kind === 'neck' ? design.bed.neckDiameter * NECK_SHARE : null;
-    const most = neck ?? (deck ? WIDE_BUNCH : Infinity);
+    const most = neck ?? (platformOutline ? WIDE_BUNCH : Infinity);
     if (across > most + 1e-6) {
       const holes = Math.min(Math.ceil(spec.holes * (across / most) ** 2), spec.legs, 12);
       const legs = Math.max(Math.floor(spec.legs * (most / across) ** 2), 1);
       drafts.push({
         id: `cloth-bunch-${index}`,
         severity: neck ? 'fault' : 'watch',
-        room: 'wick',
+        panel: 'wick',
         text: neck
           ? say`Use fewer or thinner strands: bunched they are ${q(across, 'length')} across, and the neck takes ${q(neck, 'length')}.`
           : say`Share the cloth over more holes: soil falls past a bunch ${q(across, 'length')} thick.`,
@@ -170,7 +170,7 @@ export const clothFits: Rule = ({ design, planter }) =>
       drafts.push({
         id: `cloth-spread-${index}`,
         severity: 'watch',
-        room: 'wick',
+        panel: 'wick',
         text: say`Spread the cloth less than ${q(spec.spread, 'length')}: the wall is ${q(half, 'length')} from the middle.`,
         propose: () => [
           {
@@ -196,7 +196,7 @@ export const cupHangs: Rule = ({ planter }) =>
       {
         id: `cup-rim-${index}`,
         severity: 'fault',
-        room: 'wick',
+        panel: 'wick',
         text: say`Take a cup with a rim of ${q(rim, 'length')}: its hole is ${q(cupHole(spec).least, 'length')}, and a rim of ${q(spec.rim, 'length')} falls through.`,
         propose: () => [
           ...(narrower > 0.02
@@ -224,40 +224,40 @@ const CAN_BE_MOVED = 0.002;
 
 /** Holes in the sheet that leave too little of it to each other or to its edge. */
 export const bridges: Rule = ({ planter }) => {
-  const sheet = deckSheet(planter);
+  const sheet = drilledSheet(planter);
   if (!sheet) return [];
-  const holes = deckOpenings(planter).map((one) => ({ ...one, r: drilledTo(one) / 2 }));
+  const holes = platformOpenings(planter).map((one) => ({ ...one, r: drilledTo(one) / 2 }));
   let least = Infinity;
   let who: string[] = [];
   holes.forEach((one, i) => {
     const inner = grown(sheet, -one.r);
     const edge = edgeOf(inner, one);
-    if (edge < least) [least, who] = [edge, [`the ${partName(one.lot, 1)}`, 'the edge']];
+    if (edge < least) [least, who] = [edge, [`the ${partName(one.group, 1)}`, 'the edge']];
     holes.slice(i + 1).forEach((other) => {
       const bridge = Math.hypot(one.x - other.x, one.y - other.y) - one.r - other.r;
       if (bridge < least)
         [least, who] = [
           bridge,
           [
-            `the ${partName(one.lot, 1)}`,
-            one.lot === other.lot ? 'the next one' : `the ${partName(other.lot, 1)}`,
+            `the ${partName(one.group, 1)}`,
+            one.group === other.group ? 'the next one' : `the ${partName(other.group, 1)}`,
           ],
         ];
     });
   });
   if (least >= BRIDGE - 1e-4) return [];
-  const moved = [...new Set(holes.map(({ lot }) => lot))].flatMap((lot) =>
-    lot.kind === 'tube'
+  const moved = [...new Set(holes.map(({ group }) => group))].flatMap((group) =>
+    group.kind === 'tube'
       ? [set(['fillTube', 'at'], null)]
-      : lot.kind === 'cup' || lot.kind === 'column' || lot.kind === 'cloth'
-        ? [set(['wicks', lot.index, 'at'], null)]
-        : [set(['pipes', lot.index, 'at'], null)],
+      : group.kind === 'cup' || group.kind === 'column' || group.kind === 'cloth'
+        ? [set(['wicks', group.index, 'at'], null)]
+        : [set(['pipes', group.index, 'at'], null)],
   );
   return [
     {
       id: 'hole-bridge',
       severity: 'fault',
-      room: 'wick',
+      panel: 'wick',
       text: say`Move ${who[0] ?? ''} ${q(Math.max(upToMm(BRIDGE - least), CAN_BE_MOVED), 'length')} away from ${who[1] ?? ''}: the sheet tears where less than ${q(BRIDGE, 'length')} of it is left.`,
       propose: () => [{ label: say`Let Huerta place them`, patch: moved }],
     },

@@ -1,4 +1,4 @@
-import { cupOf, usualOverflow, usualTube } from '../usual';
+import { cupOf, usualOverflow, usualTube } from '../defaults';
 import { USUAL_LYING } from '../parts/supports';
 import { inVessel } from './inVessel';
 import { CLOTH_PAIL } from './pails';

@@ -1,5 +1,5 @@
 import type { PlanterDesign } from '../schema';
-import { cupOf } from '../usual';
+import { cupOf } from '../defaults';
 import { CLOTH_PAIL } from './pails';
 import { filled, planting, vesselFrom } from './parts';
 

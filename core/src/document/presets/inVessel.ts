@@ -1,7 +1,7 @@
 import type { VesselId } from '../../catalog';
 import { depthOf } from '../heights';
 import type { PlanterDesign } from '../schema';
-import { usualOverflow, usualTube } from '../usual';
+import { usualOverflow, usualTube } from '../defaults';
 import { CLOTH_PAIL } from './pails';
 import { vesselFrom } from './parts';
 

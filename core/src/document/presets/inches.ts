@@ -1,9 +1,9 @@
 import { INCH_BITS, PIPES, US_BAGS, type PipeId, type VesselId } from '../../catalog';
 import { INCH, type UnitSystem } from '../../units';
 import { depthOf } from '../heights';
-import type { OverflowDesign, PartDesign, PlanterDesign, VesselDesign } from '../schema';
+import type { OverflowDesign, SupportDesign, PlanterDesign, VesselDesign } from '../schema';
 import { isRigidPipe } from '../parts/supports';
-import { holeForPipe } from '../usual';
+import { holeForPipe } from '../defaults';
 import { vesselFrom } from './parts';
 
 /**
@@ -66,7 +66,7 @@ function onSale(diameter: number): { diameter: number; wall: number } {
 }
 
 /** A part that is sawn from rigid pipe is of a pipe on sale, so that its fittings fit. */
-const ofInchPipe = (part: PartDesign): PartDesign =>
+const ofInchPipe = (part: SupportDesign): SupportDesign =>
   isRigidPipe(part) && 'diameter' in part ? { ...part, ...onSale(part.diameter) } : part;
 
 /** The hole of a bit on sale, marked on a sixteenth, its lip as far under the base as it was. */

@@ -1,5 +1,5 @@
 import type { VesselDesign } from '../schema';
-import { cupOf, USUAL_CLOTH, USUAL_COLUMN, usualOverflow, usualTube } from '../usual';
+import { cupOf, USUAL_CLOTH, USUAL_COLUMN, usualOverflow, usualTube } from '../defaults';
 import { USUAL_LYING } from '../parts/supports';
 import { inVessel } from './inVessel';
 import { CLOTH_PAIL } from './pails';

@@ -1,6 +1,6 @@
 import { depthOf } from '../heights';
 import { DESIGN_VERSION, type PlanterDesign } from '../schema';
-import { cupOf, USUAL_CLOTH, usualOverflow, usualTube } from '../usual';
+import { cupOf, USUAL_CLOTH, usualOverflow, usualTube } from '../defaults';
 import { FABRIC, filled, MIX, planting, platform, ring, standing, vesselFrom } from './parts';
 
 const MM_PER_DAY = 1e-3 / 86_400;

@@ -1,6 +1,6 @@
 import { catalogVessel, cropOf, type CropId, type VesselId } from '../../catalog';
 import { usualPlanted } from '../plantingSchema';
-import type { PartOf, PlanterDesign, VesselDesign } from '../schema';
+import type { SupportOf, PlanterDesign, VesselDesign } from '../schema';
 
 /** What is sawn on a vessel of the catalogue, and its factory plugs that come to lie under water. */
 const SAWN: Partial<Record<VesselId, VesselDesign['sawing']>> = {
@@ -35,7 +35,7 @@ export const planting = (crop: CropId, count: number, foliage = cropOf(crop).fol
   crops: [usualPlanted(crop, count, { foliage })],
 });
 
-export const ring = (diameter: number, wall: number): PartOf<'ring'> => ({
+export const ring = (diameter: number, wall: number): SupportOf<'ring'> => ({
   kind: 'ring',
   cutEnd: false,
   diameter,
@@ -44,11 +44,11 @@ export const ring = (diameter: number, wall: number): PartOf<'ring'> => ({
 });
 
 export const standing = (
-  what: PartOf<'standing'>['what'],
+  what: SupportOf<'standing'>['what'],
   count: number,
   diameter: number,
   wall: number,
-): PartOf<'standing'> => ({ kind: 'standing', what, count, diameter, wall, vents: 'both' });
+): SupportOf<'standing'> => ({ kind: 'standing', what, count, diameter, wall, vents: 'both' });
 
 export const platform = (
   top: number,

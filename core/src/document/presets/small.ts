@@ -1,5 +1,5 @@
 import type { PlanterDesign } from '../schema';
-import { cupOf, USUAL_CLOTH, usualOverflow, usualTube } from '../usual';
+import { cupOf, USUAL_CLOTH, usualOverflow, usualTube } from '../defaults';
 import { inVessel } from './inVessel';
 import { CLOTH_PAIL } from './pails';
 import { filled, planting, platform, standing, STRAW, vesselFrom } from './parts';

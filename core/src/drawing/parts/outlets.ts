@@ -1,6 +1,6 @@
 import { boreOf, lipBelowMark } from '../../document';
-import type { Lot, Planter } from '../../assembly';
-import type { InSection } from '../faces';
+import type { PartGroup, Planter } from '../../assembly';
+import type { InSection } from '../partDrawing';
 import { area, box, circlePoints, line, type Shape } from '../shape';
 
 /** Overflows as the section shows them: in the wall at the left, or round the wall where they are. */
@@ -43,24 +43,30 @@ function onTheWall({ vessel }: Planter, id: string, x: number, z: number, r: num
 /** Whether it lies in the left of the section, where the wall is cut. */
 const isCut = (bearing: number): boolean => Math.abs(bearing) <= CUT;
 
-export const hole: InSection<'hole'> = (lot, planter) => {
-  const { spec } = lot;
+export const hole: InSection<'hole'> = (group, planter) => {
+  const { spec } = group;
   const bore = boreOf(spec);
   const lip = spec.centre - lipBelowMark(spec);
-  if (!isCut(spec.bearing)) return [seenRound(lot, planter)];
+  if (!isCut(spec.bearing)) return [seenRound(group, planter)];
   return [
     opening(planter, 'overflow', lip, lip + bore),
     ...(spec.screened ? [screen(planter, lip, bore)] : []),
   ];
 };
 
-const seenRound = (lot: Lot<'hole'> | Lot<'fitting'>, planter: Planter): Shape =>
-  onTheWall(planter, 'overflow', lot.pieces[0]?.x ?? 0, lot.spec.centre, lot.spec.diameter / 2);
+const seenRound = (group: PartGroup<'hole'> | PartGroup<'fitting'>, planter: Planter): Shape =>
+  onTheWall(
+    planter,
+    'overflow',
+    group.parts[0]?.x ?? 0,
+    group.spec.centre,
+    group.spec.diameter / 2,
+  );
 
-export const fitting: InSection<'fitting'> = (lot, planter) => {
-  const { spec } = lot;
+export const fitting: InSection<'fitting'> = (group, planter) => {
+  const { spec } = group;
   const { vessel } = planter;
-  if (!isCut(spec.bearing)) return [seenRound(lot, planter)];
+  if (!isCut(spec.bearing)) return [seenRound(group, planter)];
   const bore = boreOf(spec);
   const lip = spec.centre - lipBelowMark(spec);
   const low = spec.centre - bore / 2;
@@ -76,14 +82,14 @@ export const fitting: InSection<'fitting'> = (lot, planter) => {
   ];
 };
 
-export const rows: InSection<'rows'> = (lot, planter) => {
-  const { spec, pieces } = lot;
+export const rows: InSection<'rows'> = (group, planter) => {
+  const { spec, parts } = group;
   const half = spec.diameter / 2;
   const cut = Array.from({ length: spec.rows }, (_, row) => {
     const z = spec.centre + row * spec.pitch;
     return opening(planter, row === 0 ? 'overflow' : `overflow-${row}`, z - half, z + half);
   });
-  const wall = pieces
+  const wall = parts
     .filter(({ y }) => y > 1e-6)
     .map(({ x, from, to }, i) => onTheWall(planter, `air-hole-${i}`, x, (from + to) / 2, half))
     .filter((shape) => shape.points.every(([px, pz]) => Math.abs(px) < planter.vessel.halfAt(pz)));

@@ -1,5 +1,5 @@
-import { deckOpenings, drilledTo } from '../../assembly';
-import type { InSection } from '../faces';
+import { platformOpenings, drilledTo } from '../../assembly';
+import type { InSection } from '../partDrawing';
 import { box, type Shape } from '../shape';
 
 /** The platform with gaps where it is cut by what goes through it. */
@@ -8,9 +8,9 @@ export const platform: InSection<'platform'> = (_lot, planter) => {
   const { reservoir } = design;
   const top = reservoir.top + reservoir.thickness;
   const R = Math.min(vessel.halfAt(heights.ceiling), vessel.halfAt(top)) - 0.001;
-  const gaps = deckOpenings(planter)
+  const gaps = platformOpenings(planter)
     .map((one) => ({ ...one, r: drilledTo(one) / 2 }))
-    .filter(({ y, r, lot }) => Math.abs(y) < r || lot.kind === 'tube' || lot.kind === 'cloth')
+    .filter(({ y, r, group }) => Math.abs(y) < r || group.kind === 'tube' || group.kind === 'cloth')
     .map(({ x, r }): [number, number] => [x - r, x + r])
     .sort((a, b) => a[0] - b[0]);
   const pieces: Shape[] = [];

@@ -1,19 +1,19 @@
 import { PIPES } from '../../catalog';
 import type { ExtraPipe } from '../../document';
-import { halfAt, type Piece, type Planter } from '../../assembly';
-import type { InSection } from '../faces';
+import { halfAt, type Part, type Planter } from '../../assembly';
+import type { InSection } from '../partDrawing';
 import { area, box, circlePoints, line, type Point, type Shape } from '../shape';
 
 /** The fill tube: two cut walls, open foot, water inside, cap. */
-export const tube: InSection<'tube'> = ({ spec: fillTube, pieces }, planter, level) => {
-  const [piece] = pieces;
+export const tube: InSection<'tube'> = ({ spec: fillTube, parts }, planter, level) => {
+  const [piece] = parts;
   if (piece?.foot.form !== 'disc') return [];
   const { x, from: floor } = piece;
   const { r } = piece.foot;
   const wall = (PIPES[fillTube.pipe].outside - PIPES[fillTube.pipe].inside) / 2;
   const top = floor + fillTube.length;
   // A bevel of 45 degrees; a notch lifts the near wall only.
-  const joined = planter.of('lying').some((lot) => lot.pieces.length > 0);
+  const joined = planter.of('lying').some((group) => group.parts.length > 0);
   const ends = !joined || fillTube.joint === 'cross';
   const bevel =
     fillTube.foot === 'square' || !ends || fillTube.run > 0 ? 0 : Math.min(2 * r, top / 3);
@@ -52,7 +52,7 @@ export const tube: InSection<'tube'> = ({ spec: fillTube, pieces }, planter, lev
     ]),
     box('tube-far', 'tube', x + r - wall, floor, x + r, top),
   );
-  const run = pieces.find(({ foot }) => foot.form === 'run')?.foot;
+  const run = parts.find(({ foot }) => foot.form === 'run')?.foot;
   if (run?.form === 'run' && run.run.kind === 'straight') {
     shapes.push(...runOf(run.run.x - run.run.half, x, r, wall));
   }
@@ -80,13 +80,13 @@ function runOf(end: number, x: number, r: number, wall: number): Shape[] {
 }
 
 /** Inspection pipes and worm tubes: two walls, holes, and a cap if there is one. */
-export const inspection: InSection<'inspection'> = (lot, planter, level) =>
-  standingPipe(lot.pieces[0], lot.spec, lot.index, planter, level);
-export const worm: InSection<'worm'> = (lot, planter, level) =>
-  standingPipe(lot.pieces[0], lot.spec, lot.index, planter, level);
+export const inspection: InSection<'inspection'> = (group, planter, level) =>
+  standingPipe(group.parts[0], group.spec, group.index, planter, level);
+export const worm: InSection<'worm'> = (group, planter, level) =>
+  standingPipe(group.parts[0], group.spec, group.index, planter, level);
 
 function standingPipe(
-  piece: Piece | undefined,
+  piece: Part | undefined,
   { use, capped }: ExtraPipe,
   i: number,
   planter: Planter,

@@ -1,5 +1,5 @@
-import { halfAt, radiiOf, type Piece } from '../../assembly';
-import type { InSection } from '../faces';
+import { halfAt, radiiOf, type Part } from '../../assembly';
+import type { InSection } from '../partDrawing';
 import { inkOf } from '../ink';
 import { area, line, type Ink, type Point, type Shape } from '../shape';
 
@@ -11,16 +11,16 @@ const BESIDE_WALL = 0.004;
 const LEGS_DRAWN = 2;
 
 /** Cloth that hangs down through its holes, and lies spread under the soil. */
-export const cloth: InSection<'cloth'> = (lot, planter) => {
-  const { spec: wick, id } = lot;
+export const cloth: InSection<'cloth'> = (group, planter) => {
+  const { spec: wick, id } = group;
   const { base } = planter.heights;
   const half = Math.max(wick.thickness, THICKNESS_DRAWN) / 2;
   const wall = Math.max(halfAt(planter, base) - 0.006, 0.002);
   // On a curved floor the cloth is drawn from where there is room for its width.
   const lowest = planter.vessel.bends.find((z) => planter.vessel.halfAt(z) > 0.012) ?? 0;
-  const places = [...new Map(lot.pieces.map((one) => [one.x.toFixed(3), one])).values()];
+  const places = [...new Map(group.parts.map((one) => [one.x.toFixed(3), one])).values()];
   return places.flatMap(({ x: middle }, k) => {
-    const legs = Math.min(Math.ceil(wick.legs / Math.max(lot.pieces.length, 1)), LEGS_DRAWN);
+    const legs = Math.min(Math.ceil(wick.legs / Math.max(group.parts.length, 1)), LEGS_DRAWN);
     return Array.from({ length: legs }, (_, leg) => {
       const side = leg % 2 === 0 ? 1 : -1;
       const low = Math.max(planter.vessel.halfAt(wick.foot) - BESIDE_WALL, 0);
@@ -67,33 +67,42 @@ function thicken(path: readonly Point[], half: number): Point[] {
 }
 
 /** Whether the cutting plane goes through something round, or it stands behind and is seen. */
-const seen = ({ y, foot }: Piece, behind: boolean): boolean =>
+const seen = ({ y, foot }: Part, behind: boolean): boolean =>
   foot.form === 'disc' && (Math.abs(y) < foot.r || (behind && y > 0));
 
 /** A packed cup: its walls, the mix in it, and what of that is soaked. */
-export const cup: InSection<'cup'> = (lot, planter, level) =>
-  lot.pieces
+export const cup: InSection<'cup'> = (group, planter, level) =>
+  group.parts
     .filter((piece) => seen(piece, false))
     .flatMap((piece, i) => {
       const { base } = planter.heights;
-      const [r0, r1] = radiiOf(lot.spec, base);
-      return upright(`${lot.id}-${i}`, 'cup', 'soil', piece, r0, r1, base, level);
+      const [r0, r1] = radiiOf(group.spec, base);
+      return upright(`${group.id}-${i}`, 'cup', 'soil', piece, r0, r1, base, level);
     });
 
-export const column: InSection<'column'> = (lot, planter, level) =>
-  lot.pieces
+export const column: InSection<'column'> = (group, planter, level) =>
+  group.parts
     .filter((piece) => seen(piece, true))
     .flatMap((piece, i) => {
-      const r = lot.spec.diameter / 2;
-      const ink = inkOf(lot.spec.medium);
-      return upright(`${lot.id}-${i}`, 'separator', ink, piece, r, r, planter.heights.base, level);
+      const r = group.spec.diameter / 2;
+      const ink = inkOf(group.spec.medium);
+      return upright(
+        `${group.id}-${i}`,
+        'separator',
+        ink,
+        piece,
+        r,
+        r,
+        planter.heights.base,
+        level,
+      );
     });
 
 function upright(
   id: string,
   wall: Ink,
   ink: Ink,
-  { x, from }: Piece,
+  { x, from }: Part,
   r0: number,
   r1: number,
   top: number,

@@ -1,7 +1,7 @@
 import { FIELDS } from '../../document';
-import type { Lot, Planter } from '../../assembly';
+import type { PartGroup, Planter } from '../../assembly';
 import { q, say } from '../../units';
-import type { Maker } from '../buildSheetBuilder';
+import type { BuildSheetBuilder } from '../buildSheetBuilder';
 import { measure } from '../step';
 
 /** What supports have in common: how they are made, and set in. */
@@ -14,27 +14,33 @@ export const bears = ({ design }: Planter): string =>
   design.reservoir.cover === 'platform' ? 'Bears the platform' : 'Keeps the reservoir open';
 
 /** The check that all that bears is level, once. */
-export function level(maker: Maker): void {
-  const { top } = maker.planter.design.reservoir;
-  maker.check('supports', {
+export function level(builder: BuildSheetBuilder): void {
+  const { top } = builder.planter.design.reservoir;
+  builder.check('supports', {
     id: 'height',
     must: say`Everything that bears comes to the same height, and nothing rocks.`,
     mend: say`Trim the tall ones. One support that is short carries nothing.`,
   });
-  if (!maker.planter.design.bed)
-    maker.measure('supports', measure('top', FIELDS.reservoir.top, top, ['reservoir', 'top']));
+  if (!builder.planter.design.bed)
+    builder.measure('supports', measure('top', FIELDS.reservoir.top, top, ['reservoir', 'top']));
 }
 
 /** Holes that let water in and air out, so many in each. */
-export function vents(maker: Maker, lot: Lot, part: string, each: number, clay = false): void {
-  maker.hole(
+export function vents(
+  builder: BuildSheetBuilder,
+  group: PartGroup,
+  part: string,
+  each: number,
+  clay = false,
+): void {
+  builder.hole(
     {
-      id: `${lot.id}-vents`,
+      id: `${group.id}-vents`,
       step: 'supports',
       part,
-      count: lot.pieces.length * each,
+      count: group.parts.length * each,
       diameter: VENT,
-      where: say`half of them close to the foot, half close under the top at ${q(lot.height, 'length')}`,
+      where: say`half of them close to the foot, half close under the top at ${q(group.height, 'length')}`,
       why: say`lets water in and air out`,
     },
     clay ? 'clay' : null,

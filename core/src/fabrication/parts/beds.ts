@@ -1,35 +1,35 @@
 import { q, say, type Message } from '../../units';
 import { SMALL_GOODS, vesselGood } from '../goods';
-import type { Maker, Work } from '../buildSheetBuilder';
+import type { BuildSheetBuilder, PartBuilder } from '../buildSheetBuilder';
 
 /** The sheet that bears the soil, and vessels of its own that hold it. */
 
 /** A sentence with what hangs down from the sheet, where anything does. */
-const hangs = (maker: Maker, words: Message): Message =>
-  maker.planter.wicks.some(({ kind }) => kind === 'cloth' || kind === 'cup' || kind === 'column')
+const hangs = (builder: BuildSheetBuilder, words: Message): Message =>
+  builder.planter.wicks.some(({ kind }) => kind === 'cloth' || kind === 'cup' || kind === 'column')
     ? say`${words}, the wicks hanging down: every foot must reach the water’s floor.`
     : say`${words}.`;
 
 /** The sheet fits, and lies still. */
-const fits = (maker: Maker, step: 'platform' | 'set' | 'stand'): void =>
-  maker.check(step, {
+const fits = (builder: BuildSheetBuilder, step: 'platform' | 'set' | 'stand'): void =>
+  builder.check(step, {
     id: 'fits',
     must: say`It goes down to its place, lies still, and leaves no gap that soil falls through.`,
     mend: say`Trim the edge where it catches; lay fabric over a gap wider than a finger.`,
   });
 
 /** What a platform is set on must stand, and what hangs in it is hung before. */
-function setIn(maker: Maker, step: 'set' | 'stand'): void {
+function setIn(builder: BuildSheetBuilder, step: 'set' | 'stand'): void {
   for (const first of ['supports', 'overflow', 'pierce', 'platform', 'test', 'wick'] as const) {
-    maker.after(first, step);
+    builder.after(first, step);
   }
-  for (const then of ['layers', 'base', 'fill'] as const) maker.after(step, then);
+  for (const then of ['layers', 'base', 'fill'] as const) builder.after(step, then);
   // A tube goes down through what is set in; a valve is fitted before.
-  if (maker.planter.of('tube').length > 0) maker.after(step, 'tube');
+  if (builder.planter.of('tube').length > 0) builder.after(step, 'tube');
 }
 
-export const platform: Work<'platform'> = ({ spec, id }, maker) => {
-  const { deck, planter } = maker;
+export const platform: PartBuilder<'platform'> = ({ spec, id }, builder) => {
+  const { deck, planter } = builder;
   if (!deck) return;
   const { outline } = deck;
   const { vessel, design } = planter;
@@ -39,7 +39,7 @@ export const platform: Work<'platform'> = ({ spec, id }, maker) => {
     ? say`${q(2 * outline.a, 'length')} across`
     : say`${q(2 * outline.a, 'length')} by ${q(2 * outline.b, 'length')}`;
   const top = vessel.outlineAt(design.reservoir.top);
-  maker.sheet('platform', {
+  builder.sheet('platform', {
     id,
     part: id,
     what: cutEnd ? 'Cut end' : 'Platform',
@@ -51,7 +51,7 @@ export const platform: Work<'platform'> = ({ spec, id }, maker) => {
       ? say`the vessel itself: sawn off ${q(spec.top, 'length')} from its end, slit so that it slides in`
       : say`the vessel’s own lid, or sheet ${q(spec.thickness, 'length')} thick; the template has its holes`,
   });
-  maker.part('platform', {
+  builder.part('platform', {
     id,
     what: cutEnd ? 'Cut end as platform' : 'Platform',
     amount: size,
@@ -59,39 +59,39 @@ export const platform: Work<'platform'> = ({ spec, id }, maker) => {
     good: cutEnd ? null : SMALL_GOODS.platform,
     quantity: cutEnd ? 0 : 1,
   });
-  maker.tools('platform', 'Knife or jigsaw', 'Marker');
-  maker.say(
+  builder.tools('platform', 'Knife or jigsaw', 'Marker');
+  builder.say(
     'platform',
     cutEnd
       ? say`Slit the cut end up one side so that it slides into the rest, flat end upward.`
       : say`Cut it to ${size}: the inside size at its height, with play to drop in.`,
     10,
   );
-  maker.say(
+  builder.say(
     'platform',
     say`Drill its holes by the template, and try it in its place. Take it out again.`,
     5,
   );
-  fits(maker, 'platform');
-  maker.after('supports', 'platform');
-  maker.say(
+  fits(builder, 'platform');
+  builder.after('supports', 'platform');
+  builder.say(
     'set',
     hangs(
-      maker,
+      builder,
       cutEnd
         ? say`Slide it in until it stands on its own edge and the supports`
         : say`Set it in on the supports`,
     ),
     5,
   );
-  setIn(maker, 'set');
+  setIn(builder, 'set');
 };
 
-export const nested: Work<'nested'> = ({ id }, maker) => {
-  const { planter } = maker;
+export const nested: PartBuilder<'nested'> = ({ id }, builder) => {
+  const { planter } = builder;
   const { vessel, bed, design } = planter;
   const holds = vessel.volumeBelow(vessel.depth);
-  maker.part('platform', {
+  builder.part('platform', {
     id,
     what: 'Second vessel',
     amount: say`an equal one`,
@@ -99,26 +99,26 @@ export const nested: Work<'nested'> = ({ id }, maker) => {
     good: vesselGood(design.vessel.material, holds),
     quantity: 1,
   });
-  maker.tools('platform', 'Marker');
-  maker.say('platform', say`Drill the floor of the upper vessel by the template.`, 5);
-  maker.say(
+  builder.tools('platform', 'Marker');
+  builder.say('platform', say`Drill the floor of the upper vessel by the template.`, 5);
+  builder.say(
     'stand',
     hangs(
-      maker,
+      builder,
       say`Set the upper vessel on the supports; its floor comes to ${q(bed.floor, 'length')} above the lower one’s`,
     ),
     5,
   );
-  fits(maker, 'stand');
-  maker.after('supports', 'platform');
-  setIn(maker, 'stand');
+  fits(builder, 'stand');
+  builder.after('supports', 'platform');
+  setIn(builder, 'stand');
 };
 
-export const row: Work<'row'> = ({ spec, id }, maker) => {
-  const { planter } = maker;
+export const row: PartBuilder<'row'> = ({ spec, id }, builder) => {
+  const { planter } = builder;
   const { bed } = planter;
   const one = bed.inside.volumeBelow(bed.inside.depth);
-  maker.part('platform', {
+  builder.part('platform', {
     id,
     what: 'Pails',
     amount: say`${q(spec.count, 'count')} of ${q(one, 'volume')}`,
@@ -126,31 +126,31 @@ export const row: Work<'row'> = ({ spec, id }, maker) => {
     good: vesselGood('pp', one),
     quantity: spec.count,
   });
-  maker.tools('platform', 'Marker');
-  maker.say(
+  builder.tools('platform', 'Marker');
+  builder.say(
     'platform',
     say`Drill each of the ${q(spec.count, 'count')} pails by the template: for its cup, and to drain only where the channel is below.`,
     3 * spec.count,
   );
-  maker.say(
+  builder.say(
     'stand',
     say`Cover the channel between the pails, and stand them in a row on it with their cups in the water: floors ${q(bed.floor, 'length')} above the channel’s.`,
     3 * spec.count,
   );
-  fits(maker, 'stand');
-  setIn(maker, 'stand');
+  fits(builder, 'stand');
+  setIn(builder, 'stand');
 };
 
-export const neck: Work<'neck'> = ({ id }, maker) => {
-  const { vessel, bed, design } = maker.planter;
-  maker.part('stand', {
+export const neck: PartBuilder<'neck'> = ({ id }, builder) => {
+  const { vessel, bed, design } = builder.planter;
+  builder.part('stand', {
     id,
     what: 'Upper part of the bottle',
     amount: say`cut off at ${q(vessel.depth, 'length')}`,
     use: 'Turned over, holds the soil',
   });
   if (design.wicks.length === 0) {
-    maker.hole({
+    builder.hole({
       id: `${id}-cap`,
       step: 'wick',
       part: 'Bottle’s cap',
@@ -159,27 +159,27 @@ export const neck: Work<'neck'> = ({ id }, maker) => {
       where: say`all over it`,
       why: say`lets the water to the mix in the neck`,
     });
-    maker.say(
+    builder.say(
       'wick',
       say`Drill the cap with small holes all over, screw it on, and pack the neck with wet mix, tight: it is the wick.`,
       8,
     );
-    maker.warn('wick', 'dust');
-    maker.after('wick', 'stand');
+    builder.warn('wick', 'dust');
+    builder.after('wick', 'stand');
   }
-  maker.say(
+  builder.say(
     'stand',
     say`Turn the upper part over and set it in, the cap ${q(bed.floor, 'length')} above the floor.`,
     3,
   );
-  maker.after('saw', 'stand');
-  setIn(maker, 'stand');
+  builder.after('saw', 'stand');
+  setIn(builder, 'stand');
 };
 
-export const bag: Work<'bag'> = ({ spec, id }, maker) => {
-  const { bed } = maker.planter;
+export const bag: PartBuilder<'bag'> = ({ spec, id }, builder) => {
+  const { bed } = builder.planter;
   const one = bed.inside.volumeBelow(bed.inside.depth);
-  maker.part('stand', {
+  builder.part('stand', {
     id,
     what: 'Bags',
     amount: say`${q(spec.count, 'count')} of ${q(one, 'volume')}`,
@@ -187,10 +187,10 @@ export const bag: Work<'bag'> = ({ spec, id }, maker) => {
     good: SMALL_GOODS.bag,
     quantity: spec.count,
   });
-  maker.say(
+  builder.say(
     'stand',
     say`Pour the test water out: filled bags take up its room. Stand ${spec.count === 1 ? 'the bag' : say`${q(spec.count, 'count')} bags`} in the tray so that ${spec.count === 1 ? 'it' : 'each'} can be lifted out.`,
     5,
   );
-  setIn(maker, 'stand');
+  setIn(builder, 'stand');
 };

@@ -1,11 +1,11 @@
-import { PART_KINDS } from '../../document';
-import type { Kind, Lot } from '../../assembly';
-import type { Maker, Work } from '../buildSheetBuilder';
+import { SUPPORT_KINDS } from '../../document';
+import type { PartKind, PartGroup } from '../../assembly';
+import type { BuildSheetBuilder, PartBuilder } from '../buildSheetBuilder';
 import * as beds from './beds';
 import * as layers from './layers';
 import * as outlets from './outlets';
 import * as supports from './supports/all';
-import * as tubes from './tubes';
+import * as tubes from './tube';
 import * as vessels from './vessel';
 import * as wicks from './wicks';
 
@@ -35,15 +35,24 @@ const THEN = {
 };
 
 /** What every kind of thing takes and how it is made. A kind without it does not compile. */
-const WORKS: { readonly [K in Kind]: Work<K> } = { ...FIRST, ...supports, ...THEN };
+const PART_BUILDERS: { readonly [K in PartKind]: PartBuilder<K> } = {
+  ...FIRST,
+  ...supports,
+  ...THEN,
+};
 
-const IN_ORDER = [...Object.keys(FIRST), ...PART_KINDS, ...Object.keys(THEN)] as readonly Kind[];
+const IN_ORDER = [
+  ...Object.keys(FIRST),
+  ...SUPPORT_KINDS,
+  ...Object.keys(THEN),
+] as readonly PartKind[];
 
 /** Every lot of a planter puts in what it takes, kind by kind in one order. */
-export function makeAll(maker: Maker): void {
-  const { lots } = maker.planter;
+export function buildAllParts(builder: BuildSheetBuilder): void {
+  const { partGroups } = builder.planter;
   for (const kind of IN_ORDER) {
-    const work = WORKS[kind] as unknown as Work<Kind>;
-    for (const lot of lots) if (lot.kind === kind) work(lot as Lot<Kind>, maker);
+    const work = PART_BUILDERS[kind] as unknown as PartBuilder<PartKind>;
+    for (const group of partGroups)
+      if (group.kind === kind) work(group as PartGroup<PartKind>, builder);
   }
 }

@@ -1,48 +1,48 @@
 import { FILLS, grainOf, LAYERS, MULCHES, type SheetId } from '../../catalog';
 import { layerTop, mulchDepth, type LayerDesign } from '../../document';
-import { BEARERS, nameOf, surfaceArea, type Lot, type Planter } from '../../assembly';
+import { BEARERS, nameOf, surfaceArea, type PartGroup, type Planter } from '../../assembly';
 import { q, say } from '../../units';
 import { layerGood, SMALL_GOODS } from '../goods';
-import { areaNeeded, type Maker, type Work } from '../buildSheetBuilder';
+import { areaNeeded, type BuildSheetBuilder, type PartBuilder } from '../buildSheetBuilder';
 
 /** What is filled in around the parts, laid between base and roots, and laid on the soil. */
 
 /** Fabric turned up the wall on each side, metres. */
 const FABRIC_LAP = 0.1;
-export const fill: Work<'fill'> = ({ spec, index }, maker) => {
-  const { design, lots } = maker.planter;
-  const around = lots.some(
-    ({ kind, pieces }) =>
-      pieces.length > 0 && (BEARERS.includes(kind) || kind === 'column' || kind === 'cup'),
+export const fill: PartBuilder<'fill'> = ({ spec, index }, builder) => {
+  const { design, partGroups } = builder.planter;
+  const around = partGroups.some(
+    ({ kind, parts }) =>
+      parts.length > 0 && (BEARERS.includes(kind) || kind === 'column' || kind === 'cup'),
   );
   const up = say`up to ${q(layerTop(design, spec), 'length')}`;
   const round = around ? ' around what stands there' : '';
   const stone = spec.medium !== 'mix';
   if (index === 0) {
-    maker.say(
+    builder.say(
       'base',
       say`Drain the test water off.${stone ? ' Rinse stone and sand until the water runs clear.' : ''}`,
       5,
     );
-    maker.tools('base', 'Shovel', ...(stone ? ['Sieve', 'Hose'] : []));
+    builder.tools('base', 'Shovel', ...(stone ? ['Sieve', 'Hose'] : []));
   }
-  maker.say(
+  builder.say(
     'base',
     stone
       ? say`Fill in ${FILLS[spec.medium].name.toLowerCase()}${round} ${up}.`
       : say`Pack wet mix${round} ${up}, firmly, a hand’s depth at a time: it is the wick.`,
     15,
   );
-  maker.warn('base', stone ? 'stone' : 'dust');
+  builder.warn('base', stone ? 'stone' : 'dust');
   for (const first of ['supports', 'test', 'wick', 'overflow', 'pierce', 'tube'] as const) {
-    maker.after(first, 'base');
+    builder.after(first, 'base');
   }
-  maker.after('base', 'layers');
-  maker.after('base', 'fill');
+  builder.after('base', 'layers');
+  builder.after('base', 'fill');
 };
 
-export const layer: Work<'layer'> = ({ spec, id, index }, maker) => {
-  const { planter } = maker;
+export const layer: PartBuilder<'layer'> = ({ spec, id, index }, builder) => {
+  const { planter } = builder;
   const { design, bed, heights } = planter;
   const name = LAYERS[spec.what].name;
   const low = bed.inside.outlineAt(heights.base - bed.floor);
@@ -57,15 +57,15 @@ export const layer: Work<'layer'> = ({ spec, id, index }, maker) => {
         : 'over the base';
   const grain = grainOf(spec.what);
   if (grain) {
-    maker.tools('layers', 'Rake');
-    maker.warn('layers', 'stone');
-    maker.say(
+    builder.tools('layers', 'Rake');
+    builder.warn('layers', 'stone');
+    builder.say(
       'layers',
       say`Rinse ${name.toLowerCase()} and spread ${q(spec.thickness, 'length')} of it ${over}, wet and level.`,
       15,
     );
   } else if (spec.what === 'straw') {
-    maker.part('layers', {
+    builder.part('layers', {
       id,
       what: name,
       amount: say`a layer of ${q(spec.thickness, 'length')} on ${q(area, 'area')}`,
@@ -73,7 +73,7 @@ export const layer: Work<'layer'> = ({ spec, id, index }, maker) => {
       good: SMALL_GOODS.mulch,
       quantity: area * spec.thickness,
     });
-    maker.say(
+    builder.say(
       'layers',
       say`Lay ${q(spec.thickness, 'length')} of straw or moss ${over}: ${index === design.layers.length - 1 && index > 0 ? 'it marks where to stop digging in later years' : 'it keeps the soil up'}${index === 0 ? leftOpen(planter) : ''}.`,
       8,
@@ -90,8 +90,8 @@ export const layer: Work<'layer'> = ({ spec, id, index }, maker) => {
       outline: { a: low.a + lap, b: low.b + lap, c: low.c > 0 ? low.c + lap : 0 },
       from: say`one piece${n > 1 ? ' for each' : ''}${spec.up ? say`, ${q(lap, 'length')} up the wall all round` : ''}; crosses cut for tube and wicks`,
     };
-    maker.sheet('layers', piece);
-    maker.part('layers', {
+    builder.sheet('layers', piece);
+    builder.part('layers', {
       id,
       what: name,
       amount: say`${n > 1 ? say`${q(n, 'count')} of ` : ''}${q(piece.length, 'span')} by ${q(piece.width, 'span')}`,
@@ -99,16 +99,16 @@ export const layer: Work<'layer'> = ({ spec, id, index }, maker) => {
       good: layerGood(spec.what as SheetId),
       quantity: areaNeeded(piece),
     });
-    maker.tools('layers', 'Scissors');
-    maker.say(
+    builder.tools('layers', 'Scissors');
+    builder.say(
       'layers',
       say`Lay the ${name.toLowerCase()} ${over}${spec.up ? say`, ${q(lap, 'length')} up the wall all round, and trim it flush` : ''}${cutFor(planter)}.`,
       8,
     );
   }
   for (const first of ['supports', 'test', 'wick', 'set', 'stand', 'tube'] as const)
-    maker.after(first, 'layers');
-  maker.after('layers', 'fill');
+    builder.after(first, 'layers');
+  builder.after('layers', 'fill');
 };
 
 /** Loose stuff straight over the base parts a wick from the soil, unless it is left open there. */
@@ -139,16 +139,16 @@ function cutFor(planter: Planter): string {
 }
 
 /** What holds the soil where that is not the vessel. */
-const bedLot = ({ lots }: Planter): Lot =>
-  lots.find(({ kind }) => kind === 'row' || kind === 'bag') ?? (lots[0] as Lot);
+const bedLot = ({ partGroups }: Planter): PartGroup =>
+  partGroups.find(({ kind }) => kind === 'row' || kind === 'bag') ?? (partGroups[0] as PartGroup);
 
 const under = (layers: readonly LayerDesign[], index: number): string =>
   index === layers.length - 1
     ? 'Between soil and water'
     : `Under the ${LAYERS[(layers[index + 1] as LayerDesign).what].name.toLowerCase()}`;
 
-export const mulch: Work<'mulch'> = ({ spec, pieces }, maker) => {
-  const { planter } = maker;
+export const mulch: PartBuilder<'mulch'> = ({ spec, parts }, builder) => {
+  const { planter } = builder;
   const { bed, heights } = planter;
   if (spec.mulch === 'cover') {
     const top = bed.inside.outlineAt(heights.surface - bed.floor);
@@ -156,14 +156,14 @@ export const mulch: Work<'mulch'> = ({ spec, pieces }, maker) => {
       id: 'cover',
       part: 'mulch',
       what: 'Cover',
-      count: pieces.length,
+      count: parts.length,
       length: 2 * top.a,
       width: 2 * top.b,
       outline: top,
       from: say`with a cross cut where each plant stands`,
     };
-    maker.sheet('close', piece);
-    maker.part('close', {
+    builder.sheet('close', piece);
+    builder.part('close', {
       id: 'mulch',
       what: MULCHES.cover.name,
       amount: say`${q(piece.length, 'span')} by ${q(piece.width, 'span')}`,
@@ -171,12 +171,12 @@ export const mulch: Work<'mulch'> = ({ spec, pieces }, maker) => {
       good: SMALL_GOODS.cover,
       quantity: areaNeeded(piece),
     });
-    maker.tools('close', 'Scissors');
-    maker.say('close', say`Cover the surface, a cross cut for each plant.`, 8);
+    builder.tools('close', 'Scissors');
+    builder.say('close', say`Cover the surface, a cross cut for each plant.`, 8);
     return;
   }
   const depth = mulchDepth(planter.design);
-  maker.part('close', {
+  builder.part('close', {
     id: 'mulch',
     what: MULCHES.straw.name,
     amount: say`a layer of ${q(depth, 'length')}`,
@@ -184,7 +184,7 @@ export const mulch: Work<'mulch'> = ({ spec, pieces }, maker) => {
     good: SMALL_GOODS.mulch,
     quantity: surfaceArea(planter) * depth,
   });
-  maker.say(
+  builder.say(
     'close',
     say`Mulch the surface ${q(depth, 'length')} deep${depth < planter.design.soil.freeboard - 1e-6 ? '' : ', up to the rim'} and clear of the stems.`,
     5,
@@ -192,12 +192,12 @@ export const mulch: Work<'mulch'> = ({ spec, pieces }, maker) => {
 };
 
 /** Stone, sand and chip by kind, wherever they lie. */
-export function aggregates(maker: Maker): void {
-  for (const { medium, volume, mass } of maker.figures.aggregates) {
+export function aggregates(builder: BuildSheetBuilder): void {
+  for (const { medium, volume, mass } of builder.figures.aggregates) {
     if (medium === 'mix') continue;
     const good = layerGood(medium);
-    const step = maker.has('base') ? 'base' : maker.has('layers') ? 'layers' : 'wick';
-    maker.part(step, {
+    const step = builder.has('base') ? 'base' : builder.has('layers') ? 'layers' : 'wick';
+    builder.part(step, {
       id: `fill-${medium}`,
       what: FILLS[medium].name,
       amount: say`${q(volume, 'loose')}, ${q(mass, 'mass')}`,

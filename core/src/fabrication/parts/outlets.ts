@@ -2,15 +2,15 @@ import { FITTINGS } from '../../catalog';
 import { baseStyle, boreOf, FIELDS, lipBelowMark, type OverflowDesign } from '../../document';
 
 import { HAND, SHEET_BEARERS } from '../../assembly';
-import { many, q, say, type Message } from '../../units';
+import { plural, q, say, type Message } from '../../units';
 import { fittingGood, layerGood, SMALL_GOODS } from '../goods';
 import {
   areaNeeded,
   nearestBit,
   type Hole,
-  type Maker,
+  type BuildSheetBuilder,
   type WallMark,
-  type Work,
+  type PartBuilder,
 } from '../buildSheetBuilder';
 import { measure } from '../step';
 import { roundTheWall, upTheWall } from '../wall';
@@ -30,11 +30,11 @@ type Opening = Exclude<OverflowDesign, { kind: 'rim' }>;
 
 /** Where the marks go, for holes of a width that keeps the lip where it was asked for. */
 function marksOf(
-  maker: Maker,
+  builder: BuildSheetBuilder,
   spec: Opening,
   mark: number,
 ): { marks: WallMark[]; gap: number; around: number } {
-  const { vessel, design } = maker.planter;
+  const { vessel, design } = builder.planter;
   const around = roundTheWall(vessel, mark);
   const gap = Math.min(HAND, around / spec.count);
   const rows = spec.kind === 'rows' ? spec.rows : 1;
@@ -71,19 +71,19 @@ function sideOf(bearing: number, around: number): Message {
   return say`${q((turn - before / 4) * around, 'length')} round the wall, clockwise from above, from the middle ${SIDES[before] ?? ''}`;
 }
 
-/** The hole in the wall. A fitting's is what its maker says; a plain one is a bit of the set. */
-function drill(maker: Maker, spec: Opening): Hole | null {
-  const { vessel, design } = maker.planter;
+/** The hole in the wall. A fitting's is what its builder says; a plain one is a bit of the set. */
+function drill(builder: BuildSheetBuilder, spec: Opening): Hole | null {
+  const { vessel, design } = builder.planter;
   const fixed = spec.kind === 'fitting';
-  const bit = fixed ? spec.diameter : nearestBit(spec.diameter, maker.bits);
-  const inSet = maker.bits.some((one) => Math.abs(one - bit) < 3e-4);
+  const bit = fixed ? spec.diameter : nearestBit(spec.diameter, builder.bits);
+  const inSet = builder.bits.some((one) => Math.abs(one - bit) < 3e-4);
   const asked = spec.centre - lipBelowMark(spec);
   const mark = fixed ? spec.centre : asked + bit / 2;
-  const { marks, gap, around } = marksOf(maker, spec, mark);
+  const { marks, gap, around } = marksOf(builder, spec, mark);
   const rows = spec.kind === 'rows' ? spec.rows : 1;
   const above =
     spec.kind === 'rows' && rows > 1
-      ? say`, and ${q(rows - 1, 'count')} ${many(rows - 1, 'row')} above it, ${q(spec.pitch, 'length')} apart and staggered`
+      ? say`, and ${q(rows - 1, 'count')} ${plural(rows - 1, 'row')} above it, ${q(spec.pitch, 'length')} apart and staggered`
       : say``;
   const beside =
     spec.kind === 'rows'
@@ -94,7 +94,7 @@ function drill(maker: Maker, spec: Opening): Hole | null {
   const slant = upTheWall(design, vessel, mark) - mark;
   const along =
     slant > SLANT_SEEN ? say` (${q(mark + slant, 'length')} along the slanting wall)` : say``;
-  return maker.hole(
+  return builder.hole(
     {
       id: 'overflow',
       step: 'overflow',
@@ -105,7 +105,7 @@ function drill(maker: Maker, spec: Opening): Hole | null {
       ...(fixed && !inSet && bit > 0.004
         ? { tool: 'Borrow this bit: a fitting’s hole is its maker’s' }
         : {}),
-      where: say`${many(spec.count, 'middle')} ${q(mark, 'length')} above the inside floor${along}${above}${beside}`,
+      where: say`${plural(spec.count, 'middle')} ${q(mark, 'length')} above the inside floor${along}${above}${beside}`,
       why: say`overflow: its lip comes to ${q(asked, 'length')}`,
       lip: asked,
       marks,
@@ -115,30 +115,33 @@ function drill(maker: Maker, spec: Opening): Hole | null {
 }
 
 /** Marks and drills it, with what is checked before. */
-function open(maker: Maker, spec: Opening): Hole | null {
-  const { design, heights, lots } = maker.planter;
-  const hole = drill(maker, spec);
+function open(builder: BuildSheetBuilder, spec: Opening): Hole | null {
+  const { design, heights, partGroups } = builder.planter;
+  const hole = drill(builder, spec);
   if (!hole || hole.lip === null) return null;
-  maker.tools('overflow', 'Marker', 'Tape', 'Deburring knife');
-  const side = sideOf(spec.bearing, roundTheWall(maker.planter.vessel, hole.marks[0]?.height ?? 0));
-  maker.say(
+  builder.tools('overflow', 'Marker', 'Tape', 'Deburring knife');
+  const side = sideOf(
+    spec.bearing,
+    roundTheWall(builder.planter.vessel, hole.marks[0]?.height ?? 0),
+  );
+  builder.say(
     'overflow',
     say`Mark the ${hole.where}, ${spec.kind === 'rows' ? 'beginning ' : ''}${side}, or stick the template to the outside.`,
     10,
   );
-  maker.say(
+  builder.say(
     'overflow',
     say`Drill ${hole.count === 1 ? 'one hole' : say`${q(hole.count, 'count')} holes`} of ${q(hole.bit, 'length')}${hole.tool.startsWith('Borrow') ? ', its fitting’s own size and no more' : say` with a ${hole.tool.toLowerCase()}`}, deburr both sides and collect the chips: the lip comes to ${q(hole.lip, 'length')}.`,
     5,
   );
   const gap = heights.ceiling - hole.lip;
-  const bearing = lots.some(
-    ({ kind, pieces }) =>
-      SHEET_BEARERS.includes(kind) && pieces.some(({ foot }) => foot.form !== 'none'),
+  const bearing = partGroups.some(
+    ({ kind, parts }) =>
+      SHEET_BEARERS.includes(kind) && parts.some(({ foot }) => foot.form !== 'none'),
   );
   const against = gap > CLOSE && baseStyle(design) === 'gap' && bearing;
-  if (against) maker.after('supports', 'overflow');
-  maker.check('overflow', {
+  if (against) builder.after('supports', 'overflow');
+  builder.check('overflow', {
     id: 'recheck',
     must: against
       ? say`Before drilling: hold the supports against the mark. The lip is ${q(gap, 'length')} under their top.`
@@ -146,48 +149,52 @@ function open(maker: Maker, spec: Opening): Hole | null {
     mend: say`Move the mark, not the supports. A hole drilled too high is patched and drilled anew beside it.`,
   });
   const [mark] = hole.marks;
-  maker.measure(
+  builder.measure(
     'overflow',
     measure('centre', FIELDS.overflow.centre, mark?.height ?? spec.centre, ['overflow', 'centre']),
   );
-  maker.measure(
+  builder.measure(
     'overflow',
     measure('diameter', FIELDS.overflow.diameter, hole.bit, ['overflow', 'diameter']),
   );
   for (const then of ['test', 'line', 'pierce', 'set', 'stand'] as const)
-    maker.after('overflow', then);
+    builder.after('overflow', then);
   return hole;
 }
 
-function screened(maker: Maker, spec: Opening, step: 'overflow' | 'pierce'): void {
+function screened(builder: BuildSheetBuilder, spec: Opening, step: 'overflow' | 'pierce'): void {
   if (!spec.screened) return;
-  maker.part(step, {
+  builder.part(step, {
     id: 'screen',
     what: 'Insect screen',
-    amount: say`${q(spec.count, 'count')} ${many(spec.count, 'patch', 'patches')}`,
+    amount: say`${q(spec.count, 'count')} ${plural(spec.count, 'patch', 'patches')}`,
     use: 'Over the overflow, inside',
     good: SMALL_GOODS.screen,
     quantity: spec.count,
   });
-  maker.say(step, say`Fix insect mesh over ${spec.count === 1 ? 'it' : 'each'} on the inside.`, 5);
+  builder.say(
+    step,
+    say`Fix insect mesh over ${spec.count === 1 ? 'it' : 'each'} on the inside.`,
+    5,
+  );
 }
 
-export const hole: Work<'hole'> = ({ spec }, maker) => {
-  if (!open(maker, spec)) return;
-  if (maker.planter.of('liner').length > 0) pierceLiner(maker, spec.diameter);
-  screened(maker, spec, 'overflow');
+export const hole: PartBuilder<'hole'> = ({ spec }, builder) => {
+  if (!open(builder, spec)) return;
+  if (builder.planter.of('liner').length > 0) pierceLiner(builder, spec.diameter);
+  screened(builder, spec, 'overflow');
 };
 
 /** A liner is pierced from inside, smaller than what comes through, so that it grips; then sealed. */
-function pierceLiner(maker: Maker, through: number): void {
-  maker.tools('pierce', 'Knife', 'Sealant');
-  maker.warn('pierce', 'cutting');
-  maker.say(
+function pierceLiner(builder: BuildSheetBuilder, through: number): void {
+  builder.tools('pierce', 'Knife', 'Sealant');
+  builder.warn('pierce', 'cutting');
+  builder.say(
     'pierce',
     say`From inside, cut the liner where the hole is with a small cross of ${q(through * GRIPS, 'length')}, so that it grips what comes through it. Seal both faces and leave it to cure as the label says before any water.`,
     20,
   );
-  maker.part('pierce', {
+  builder.part('pierce', {
     id: 'sealant',
     what: 'Sealant',
     amount: say`1 tube`,
@@ -195,16 +202,16 @@ function pierceLiner(maker: Maker, through: number): void {
     good: SMALL_GOODS.sealant,
     quantity: 1,
   });
-  maker.after('line', 'pierce');
-  maker.after('pierce', 'test');
-  maker.after('pierce', 'supports');
+  builder.after('line', 'pierce');
+  builder.after('pierce', 'test');
+  builder.after('pierce', 'supports');
 }
 
-export const fitting: Work<'fitting'> = ({ spec }, maker) => {
+export const fitting: PartBuilder<'fitting'> = ({ spec }, builder) => {
   const name = FITTINGS[spec.style].name;
-  const lined = maker.planter.of('liner').length > 0;
+  const lined = builder.planter.of('liner').length > 0;
   const step = lined ? 'pierce' : 'overflow';
-  maker.part(step, {
+  builder.part(step, {
     id: 'overflow',
     what: name,
     amount: say`${q(spec.count, 'count')} of ${q(boreOf(spec), 'length')} bore`,
@@ -212,17 +219,17 @@ export const fitting: Work<'fitting'> = ({ spec }, maker) => {
     good: fittingGood(spec.style, spec.bore),
     quantity: spec.count,
   });
-  if (!open(maker, spec)) return;
-  if (lined) pierceLiner(maker, spec.diameter);
+  if (!open(builder, spec)) return;
+  if (lined) pierceLiner(builder, spec.diameter);
   const up: Message =
     spec.rise > 0 ? say`, its mouth ${q(spec.rise, 'length')} above the mark` : say``;
-  maker.say(step, say`Fit the ${name.toLowerCase()} tight${up}.`, 5);
-  screened(maker, spec, step);
+  builder.say(step, say`Fit the ${name.toLowerCase()} tight${up}.`, 5);
+  screened(builder, spec, step);
 };
 
-export const rows: Work<'rows'> = ({ spec }, maker) => {
-  open(maker, spec);
-  const { vessel, heights, design } = maker.planter;
+export const rows: PartBuilder<'rows'> = ({ spec }, builder) => {
+  open(builder, spec);
+  const { vessel, heights, design } = builder.planter;
   const low = spec.centre - spec.diameter / 2;
   const piece = {
     id: 'lining',
@@ -237,8 +244,8 @@ export const rows: Work<'rows'> = ({ spec }, maker) => {
   // What is filled in to above the lowest holes would run out of them.
   const filled = design.reservoir.fill.length > 0;
   const step = filled && low < heights.base ? 'base' : 'layers';
-  maker.sheet(step, piece);
-  maker.part(step, {
+  builder.sheet(step, piece);
+  builder.part(step, {
     id: 'lining',
     what: 'Lining of shade cloth',
     amount: say`${q(piece.length, 'span')} by ${q(piece.width, 'span')}`,
@@ -246,23 +253,23 @@ export const rows: Work<'rows'> = ({ spec }, maker) => {
     good: layerGood('mesh'),
     quantity: areaNeeded(piece),
   });
-  maker.tools(step, 'Scissors', 'Wire');
-  maker.sayFirst(
+  builder.tools(step, 'Scissors', 'Wire');
+  builder.sayFirst(
     step,
     say`Line the wall with shade cloth behind the air holes and wire it up at the rim before anything is filled in.`,
     15,
   );
-  maker.after('base', 'layers');
-  maker.after('layers', 'fill');
+  builder.after('base', 'layers');
+  builder.after('layers', 'fill');
 };
 
-export const rim: Work<'rim'> = () => undefined;
+export const rim: PartBuilder<'rim'> = () => undefined;
 
 /** Hose from a barrel that stands beside the planter, metres. */
 const SUPPLY_HOSE = 2;
 
-export const supply: Work<'supply'> = ({ spec }, maker) => {
-  maker.part('tube', {
+export const supply: PartBuilder<'supply'> = ({ spec }, builder) => {
+  builder.part('tube', {
     id: 'supply',
     what: 'Supply barrel',
     amount: say`${q(spec.volume, 'volume')}, ${q(spec.diameter, 'length')} across`,
@@ -270,7 +277,7 @@ export const supply: Work<'supply'> = ({ spec }, maker) => {
     good: SMALL_GOODS.supply,
     quantity: 1,
   });
-  maker.part('tube', {
+  builder.part('tube', {
     id: 'valve',
     what: 'Float valve',
     amount: say`set to ${q(spec.level, 'length')}`,
@@ -278,7 +285,7 @@ export const supply: Work<'supply'> = ({ spec }, maker) => {
     good: SMALL_GOODS.valve,
     quantity: 1,
   });
-  maker.part('tube', {
+  builder.part('tube', {
     id: 'barrel-tap',
     what: 'Barrel tap',
     amount: say`1, low in the barrel’s side`,
@@ -286,7 +293,7 @@ export const supply: Work<'supply'> = ({ spec }, maker) => {
     good: SMALL_GOODS.barrelTap,
     quantity: 1,
   });
-  maker.part('tube', {
+  builder.part('tube', {
     id: 'hose',
     what: 'Hose',
     amount: say`${q(SUPPLY_HOSE, 'span')}, with two clips`,
@@ -294,18 +301,18 @@ export const supply: Work<'supply'> = ({ spec }, maker) => {
     good: SMALL_GOODS.hose,
     quantity: SUPPLY_HOSE,
   });
-  maker.tools('tube', 'Tape', 'Screwdriver', 'Drill');
-  maker.say(
+  builder.tools('tube', 'Tape', 'Screwdriver', 'Drill');
+  builder.say(
     'tube',
     say`Stand the barrel of ${q(spec.volume, 'volume')} beside it on a firm block, its floor above the planter’s rim. Drill it for the tap as the tap’s maker says, a hand above its floor, and seal the tap in.`,
     25,
   );
-  maker.say(
+  builder.say(
     'tube',
     say`Hang the float valve from the rim, or put it through a hole of its own size above the overflow’s lip. Join it to the tap by hose, and set its float so that the water stands at ${q(spec.level, 'length')}. Cover the barrel.`,
     20,
   );
-  maker.warn('tube', 'cutting', 'mains', 'electricity');
-  maker.after('tube', 'test');
-  maker.after('overflow', 'tube');
+  builder.warn('tube', 'cutting', 'mains', 'electricity');
+  builder.after('tube', 'test');
+  builder.after('overflow', 'tube');
 };

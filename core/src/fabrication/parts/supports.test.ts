@@ -5,10 +5,10 @@ import {
   inInches,
   STARTING_POINTS,
   type BaseId,
-  type PartDesign,
+  type SupportDesign,
 } from '../../document';
 import { plan, section } from '../../drawing';
-import { changeBase, contradictions, type Lot } from '../../assembly';
+import { changeBase, contradictions, type PartGroup } from '../../assembly';
 import { tell, type UnitSystem } from '../../units';
 import { buildSheet, type BuildSheet } from '..';
 
@@ -24,8 +24,8 @@ const bases = (Object.keys(BASES) as BaseId[]).filter(
 
 interface Built {
   id: string;
-  part: PartDesign;
-  lot: Lot;
+  part: SupportDesign;
+  group: PartGroup;
   sheet: BuildSheet;
   units: UnitSystem;
   drawn: { plan: string[]; section: string[] };
@@ -39,12 +39,12 @@ function built(base: BaseId, units: UnitSystem): Built[] {
     const [part] = design.reservoir.parts;
     if (!part || contradictions(design).length > 0) return [];
     const { planter, assessment } = evaluate(design);
-    const lot = planter.lots.find(({ kind, index }) => kind === part.kind && index === 0);
-    if (!lot || lot.pieces.length === 0) return [];
+    const group = planter.partGroups.find(({ kind, index }) => kind === part.kind && index === 0);
+    if (!group || group.parts.length === 0) return [];
     const sheet = buildSheet(planter, assessment.figures, units);
     const ids = (shapes: readonly { id: string }[]) => shapes.map((shape) => shape.id);
     const drawn = { plan: ids(plan(planter).shapes), section: ids(section(planter).shapes) };
-    return [{ id, part, lot, sheet, units, drawn }];
+    return [{ id, part, group, sheet, units, drawn }];
   });
 }
 
@@ -62,46 +62,48 @@ describe.each(['metric', 'us'] as const)('%s', (units) => {
     const all = built(base, units);
 
     test('is on the bill by the number that stands', () => {
-      for (const { id, part, lot, sheet } of all) {
-        const line = sheet.parts.find((one) => one.id === lot.id);
-        expect([id, line?.id]).toEqual([id, lot.id]);
-        if (part.kind === 'crates') expect(line!.quantity).toBe(lot.pieces.length);
+      for (const { id, part, group, sheet } of all) {
+        const line = sheet.parts.find((one) => one.id === group.id);
+        expect([id, line?.id]).toEqual([id, group.id]);
+        if (part.kind === 'crates') expect(line!.quantity).toBe(group.parts.length);
         if (part.kind === 'standing' && part.what !== 'pipe')
-          expect([id, line!.quantity]).toEqual([id, lot.pieces.length]);
+          expect([id, line!.quantity]).toEqual([id, group.parts.length]);
       }
     });
 
     test('pieces sawn from a length are as many and as long as stand, and add up to what is bought', () => {
-      for (const { id, part, lot, sheet } of all) {
-        const pieces = sheet.cuts.flatMap((one) => one.pieces).filter((one) => one.part === lot.id);
+      for (const { id, part, group, sheet } of all) {
+        const pieces = sheet.cuts
+          .flatMap((one) => one.pieces)
+          .filter((one) => one.part === group.id);
         if (part.kind === 'standing' && part.what === 'pipe') {
-          expect([id, pieces.map(({ count }) => count)]).toEqual([id, [lot.pieces.length]]);
-          expect(pieces[0]!.length).toBeCloseTo(lot.height, 9);
+          expect([id, pieces.map(({ count }) => count)]).toEqual([id, [group.parts.length]]);
+          expect(pieces[0]!.length).toBeCloseTo(group.height, 9);
         }
         const long = pieces.reduce((sum, { length, count }) => sum + length * count, 0);
-        const line = sheet.parts.find((one) => one.id === lot.id)!;
+        const line = sheet.parts.find((one) => one.id === group.id)!;
         if (pieces.length > 0) expect([id, line.quantity]).toEqual([id, expect.closeTo(long, 9)]);
       }
     });
 
     test('holes are as many in each as they say, and none in what needs none', () => {
-      for (const { id, part, lot, sheet } of all) {
-        const holes = sheet.holes.filter((one) => one.id === `${lot.id}-vents`);
+      for (const { id, part, group, sheet } of all) {
+        const holes = sheet.holes.filter((one) => one.id === `${group.id}-vents`);
         if (part.kind === 'crates' || part.kind === 'sticks' || part.kind === 'lying')
           expect([id, holes]).toEqual([id, []]);
         for (const { count, part: label } of holes) {
-          expect(count % lot.pieces.length).toBe(0);
+          expect(count % group.parts.length).toBe(0);
           const each = /, (\d+) in each$/.exec(label)?.[1];
-          if (each) expect(count).toBe(Number(each) * lot.pieces.length);
+          if (each) expect(count).toBe(Number(each) * group.parts.length);
         }
       }
     });
 
     test('the step says how many, and what is cut is as high as it stands', () => {
       for (const one of all) {
-        const { part, lot } = one;
+        const { part, group } = one;
         const words = told(one);
-        const n = lot.pieces.length;
+        const n = group.parts.length;
         if (
           n > 1 &&
           (part.kind === 'standing' || part.kind === 'crates' || part.kind === 'lying')
@@ -115,13 +117,13 @@ describe.each(['metric', 'us'] as const)('%s', (units) => {
     });
 
     test('is drawn in section and plan', () => {
-      for (const { id, lot, drawn } of all) {
-        const inPlan = drawn.plan.filter((shape) => shape.startsWith(`plan-${lot.id}-`));
-        const inSection = drawn.section.filter((shape) => shape.startsWith(lot.id));
+      for (const { id, group, drawn } of all) {
+        const inPlan = drawn.plan.filter((shape) => shape.startsWith(`plan-${group.id}-`));
+        const inSection = drawn.section.filter((shape) => shape.startsWith(group.id));
         expect([id, inPlan.length > 0]).toEqual([id, true]);
         expect([id, inSection.length > 0]).toEqual([id, true]);
-        if (lot.kind === 'standing' || lot.kind === 'crates')
-          expect(inPlan.length).toBeGreaterThanOrEqual(lot.pieces.length);
+        if (group.kind === 'standing' || group.kind === 'crates')
+          expect(inPlan.length).toBeGreaterThanOrEqual(group.parts.length);
       }
     });
   });

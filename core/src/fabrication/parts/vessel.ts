@@ -1,8 +1,8 @@
 import { FORMER_CONTENTS, MATERIALS } from '../../catalog';
 import { FIELDS, isOwnEnd, sideOpenings, type FieldSpec, type PlanterDesign } from '../../document';
-import { many, q, say } from '../../units';
+import { plural, q, say } from '../../units';
 import { boardGood, FLOOR_BOARD, legGood, linerGood, SMALL_GOODS, vesselGood } from '../goods';
-import { type Maker, type Work } from '../buildSheetBuilder';
+import { type BuildSheetBuilder, type PartBuilder } from '../buildSheetBuilder';
 import { measure, type Measure } from '../step';
 
 /** The vessel: looked at, sawn, mended, built, lined and measured. */
@@ -16,16 +16,16 @@ const CORNERS = 4;
 /** A back or strips this wide are left where faces are cut out of a standing barrel, metres. */
 const STRIP = 0.08;
 
-export const vessel: Work<'vessel'> = ({ spec }, maker) => {
-  inspect(maker, spec);
+export const vessel: PartBuilder<'vessel'> = ({ spec }, builder) => {
+  inspect(builder, spec);
   if (spec.kind === 'frame') {
-    if (spec.stands) dig(maker);
-    else box(maker, spec);
+    if (spec.stands) dig(builder);
+    else box(builder, spec);
   } else {
-    const { vessel: shape } = maker.planter;
+    const { vessel: shape } = builder.planter;
     const holds = say`${q(shape.volumeBelow(shape.depth), 'volume')} to the rim`;
     const good = vesselGood(spec.material, shape.volumeBelow(shape.depth));
-    maker.part('inspect', {
+    builder.part('inspect', {
       id: 'vessel',
       what: 'Vessel',
       amount: holds,
@@ -33,10 +33,10 @@ export const vessel: Work<'vessel'> = ({ spec }, maker) => {
       good,
       quantity: 1,
     });
-    saw(maker, spec);
-    bungs(maker, spec);
+    saw(builder, spec);
+    bungs(builder, spec);
   }
-  take(maker, spec);
+  take(builder, spec);
 };
 
 type Vessel = PlanterDesign['vessel'];
@@ -44,36 +44,36 @@ type Vessel = PlanterDesign['vessel'];
 /** Plastics carry a code that says what they are. */
 const CODED: ReadonlySet<Vessel['material']> = new Set(['pe', 'pp', 'pet', 'other', 'unknown']);
 
-function inspect(maker: Maker, spec: Vessel): void {
-  const { figures, planter } = maker;
+function inspect(builder: BuildSheetBuilder, spec: Vessel): void {
+  const { figures, planter } = builder;
   const { place } = planter.design;
   const frame = spec.kind === 'frame';
   if (!frame) {
-    maker.say(
+    builder.say(
       'inspect',
       say`${MATERIALS[spec.material].name}; held before: ${FORMER_CONTENTS[spec.formerContents].name.toLowerCase()}. ${CODED.has(spec.material) ? 'Look for its code, for cracks and old holes.' : 'Look for cracks and old holes.'} Wash it out.`,
       10,
     );
-    maker.tools('inspect', 'Brush and water');
-  } else maker.tools('inspect', 'Spirit level');
+    builder.tools('inspect', 'Brush and water');
+  } else builder.tools('inspect', 'Spirit level');
   const where = place.name ? `‘${place.name}’` : 'its place';
   const { weight } = figures;
-  maker.say(
+  builder.say(
     'inspect',
     say`Look at ${where}: full it weighs ${q(weight.full, 'mass')}, which is ${q(weight.pressure, 'pressure')} on its footprint${weight.perLeg === null ? '' : say`, ${q(weight.perLeg, 'mass')} on each leg`}. It is not moved again once it is full.`,
     5,
   );
   if (weight.supply) {
-    maker.say(
+    builder.say(
       'inspect',
       say`The supply barrel beside it weighs ${q(weight.supply.full, 'mass')} full, ${q(weight.supply.pressure, 'pressure')} on its own foot.`,
     );
   }
-  if (spec.formerContents !== 'new') maker.warn('inspect', 'contents');
-  if (spec.material === 'metal') maker.warn('inspect', 'edges');
-  if (spec.material === 'treated-wood') maker.warn('inspect', 'timber');
-  maker.warn('inspect', 'weight');
-  maker.check('inspect', {
+  if (spec.formerContents !== 'new') builder.warn('inspect', 'contents');
+  if (spec.material === 'metal') builder.warn('inspect', 'edges');
+  if (spec.material === 'treated-wood') builder.warn('inspect', 'timber');
+  builder.warn('inspect', 'weight');
+  builder.check('inspect', {
     id: 'sound',
     must: frame
       ? say`The ground is firm and level, and bears that weight by your own or the owner’s knowledge.`
@@ -83,106 +83,112 @@ function inspect(maker: Maker, spec: Vessel): void {
       : say`Patch it from the inside, or take another vessel. Nobody can wash an unknown poison out.`,
   });
   for (const step of ['saw', 'seal', 'dig', 'box', 'measure'] as const)
-    maker.after('inspect', step);
+    builder.after('inspect', step);
 }
 
 /** What is sawn on the vessel itself comes before anything is measured, marked or drilled on it. */
-function saw(maker: Maker, spec: Vessel): void {
-  const { vessel: shape, design } = maker.planter;
+function saw(builder: BuildSheetBuilder, spec: Vessel): void {
+  const { vessel: shape, design } = builder.planter;
   if (spec.sawing === 'none') return;
   const soft = spec.sawing === 'neck';
-  maker.tools('saw', ...(soft ? ['Knife', 'Scissors'] : ['Jigsaw']), 'Marker', 'Tape', 'Sandpaper');
-  maker.warn('saw', 'cutting', ...(soft ? [] : (['fumes'] as const)));
+  builder.tools(
+    'saw',
+    ...(soft ? ['Knife', 'Scissors'] : ['Jigsaw']),
+    'Marker',
+    'Tape',
+    'Sandpaper',
+  );
+  builder.warn('saw', 'cutting', ...(soft ? [] : (['fumes'] as const)));
   const depth = shape.depth;
   const end = design.reservoir.parts.some(isOwnEnd);
   switch (spec.sawing) {
     case 'across':
-      maker.say(
+      builder.say(
         'saw',
         say`Mark all round at ${q(depth, 'length')} above the inside floor, standing on a level ground, and saw it through there. Smooth the edge.`,
         25,
       );
       if (end)
-        maker.say(
+        builder.say(
           'saw',
           say`The other end is the platform: saw ${q(design.reservoir.top, 'length')} off it, its flat end becomes the top.`,
           15,
         );
       break;
     case 'lengthwise':
-      maker.say(
+      builder.say(
         'saw',
         say`Lay it down, wedge it, mark a level line along both sides and over both ends ${q(depth, 'length')} above its lowest line, and saw along it. Smooth the edge.`,
         30,
       );
       break;
     case 'windows':
-      maker.say(
+      builder.say(
         'saw',
         say`Mark the openings on its sides: their lower edge ${q(sideOpenings(design).sill, 'length')} above the inside floor, where the soil ends, and ${q(sideOpenings(design).height, 'length')} tall. Leave a back or strips of ${q(STRIP, 'length')} between them, so that it stays stiff. Saw them out and smooth the edges.`,
         30,
       );
       break;
     case 'neck':
-      maker.say(
+      builder.say(
         'saw',
         say`Mark all round at ${q(depth, 'length')} above the floor, cut the upper part off with scissors or a knife, and smooth both edges. Keep the upper part and its cap.`,
         8,
       );
       break;
   }
-  maker.after('saw', 'seal');
-  maker.after('saw', 'measure');
-  maker.after('saw', 'overflow');
+  builder.after('saw', 'seal');
+  builder.after('saw', 'measure');
+  builder.after('saw', 'overflow');
 }
 
 /** Factory openings that come to lie under water. */
-function bungs(maker: Maker, spec: Vessel): void {
+function bungs(builder: BuildSheetBuilder, spec: Vessel): void {
   if (spec.bungs <= 0) return;
-  maker.tools('seal', 'Bung wrench or pliers');
-  maker.part('seal', {
+  builder.tools('seal', 'Bung wrench or pliers');
+  builder.part('seal', {
     id: 'sealant',
     what: 'Sealant',
-    amount: say`for ${q(spec.bungs, 'count')} ${many(spec.bungs, 'bung')}`,
+    amount: say`for ${q(spec.bungs, 'count')} ${plural(spec.bungs, 'bung')}`,
     use: 'Round the threads',
     good: SMALL_GOODS.sealant,
     quantity: 1,
   });
-  maker.say(
+  builder.say(
     'seal',
     spec.bungs === 1
       ? say`Open the bung, rinse the vessel through it, and screw it in again with sealant round its thread. Let that cure as its label says.`
       : say`Open the ${q(spec.bungs, 'count')} bungs, rinse the vessel through them, and screw them in again with sealant round their threads. Let that cure as its label says.`,
     15,
   );
-  maker.after('seal', 'measure');
-  maker.after('seal', 'test');
+  builder.after('seal', 'measure');
+  builder.after('seal', 'test');
 }
 
 /** A bed that stands already is dug out first. */
-function dig(maker: Maker): void {
-  maker.tools('dig', 'Shovel', 'Tubs for the soil');
-  maker.part('inspect', {
+function dig(builder: BuildSheetBuilder): void {
+  builder.tools('dig', 'Shovel', 'Tubs for the soil');
+  builder.part('inspect', {
     id: 'vessel',
     what: 'Box',
     amount: say`the one that stands there`,
     use: 'Holds it all',
   });
-  maker.say(
+  builder.say(
     'dig',
     say`Dig the bed out down to firm ground, and keep the soil in tubs beside it. Pull nails and roots, and level the floor.`,
     90,
   );
-  maker.warn('dig', 'lifting');
-  maker.after('dig', 'measure');
-  maker.after('dig', 'overflow');
-  maker.after('dig', 'line');
+  builder.warn('dig', 'lifting');
+  builder.after('dig', 'measure');
+  builder.after('dig', 'overflow');
+  builder.after('dig', 'line');
 }
 
-function box(maker: Maker, spec: Extract<Vessel, { kind: 'frame' }>): void {
-  const { vessel: shape } = maker.planter;
+function box(builder: BuildSheetBuilder, spec: Extract<Vessel, { kind: 'frame' }>): void {
+  const { vessel: shape } = builder.planter;
   const { length, width, wall, depth, legs, fall, material } = spec;
-  maker.part('box', {
+  builder.part('box', {
     id: 'vessel',
     what: 'Box',
     amount: say`${q(shape.volumeBelow(shape.depth), 'volume')} to the rim`,
@@ -190,22 +196,22 @@ function box(maker: Maker, spec: Extract<Vessel, { kind: 'frame' }>): void {
   });
   const timber = material === 'wood' || material === 'treated-wood';
   const sides = boardGood(wall, depth, timber);
-  maker.cut('box', 'boards', sides, 'Long side', length + 2 * wall, 2);
-  maker.cut('box', 'boards', sides, 'Short side', width, 2);
-  maker.part('box', {
+  builder.cut('box', 'boards', sides, 'Long side', length + 2 * wall, 2);
+  builder.cut('box', 'boards', sides, 'Short side', width, 2);
+  builder.part('box', {
     id: 'boards',
     what: timber ? 'Side boards' : 'Side panels',
-    amount: say`${q(maker.lengthOf('boards'), 'span')} to make ${q(depth, 'length')} of height, ${q(wall, 'length')} thick`,
+    amount: say`${q(builder.lengthOf('boards'), 'span')} to make ${q(depth, 'length')} of height, ${q(wall, 'length')} thick`,
     use: 'The four sides',
     good: sides,
-    quantity: maker.lengthOf('boards'),
+    quantity: builder.lengthOf('boards'),
   });
   let screws = CORNERS * SCREWS_A_CORNER;
   if (legs > 0) {
     const across = Math.ceil((width + 2 * wall) / FLOOR_BOARD - 1e-9);
     const floor = boardGood(wall, FLOOR_BOARD);
-    maker.cut('box', 'floor', floor, 'Floor board', length + 2 * wall, across);
-    maker.cut(
+    builder.cut('box', 'floor', floor, 'Floor board', length + 2 * wall, across);
+    builder.cut(
       'box',
       'legs',
       legGood(),
@@ -215,24 +221,24 @@ function box(maker: Maker, spec: Extract<Vessel, { kind: 'frame' }>): void {
       say`up the outside of each corner`,
     );
     screws += across * SCREWS_A_BOARD;
-    maker.part('box', {
+    builder.part('box', {
       id: 'floor',
       what: 'Floor boards',
       amount: say`${q(across, 'count')} of ${q(length + 2 * wall, 'span')}, ${q(FLOOR_BOARD, 'length')} wide`,
       use: 'Bear the water and the soil',
       good: floor,
-      quantity: maker.lengthOf('floor'),
+      quantity: builder.lengthOf('floor'),
     });
-    maker.part('box', {
+    builder.part('box', {
       id: 'legs',
       what: 'Legs',
       amount: say`${q(CORNERS, 'count')} of ${q(legs + depth, 'span')}`,
       use: 'Under the corners',
       good: legGood(),
-      quantity: maker.lengthOf('legs'),
+      quantity: builder.lengthOf('legs'),
     });
   }
-  maker.part('box', {
+  builder.part('box', {
     id: 'screws',
     what: 'Screws',
     amount: say`${q(screws, 'count')}`,
@@ -240,30 +246,30 @@ function box(maker: Maker, spec: Extract<Vessel, { kind: 'frame' }>): void {
     good: SMALL_GOODS.screws,
     quantity: screws,
   });
-  maker.tools('box', 'Saw', 'Screwdriver', 'Square');
-  maker.warn('box', 'cutting', 'timber');
-  maker.say(
+  builder.tools('box', 'Saw', 'Screwdriver', 'Square');
+  builder.warn('box', 'cutting', 'timber');
+  builder.say(
     'box',
     say`Screw the ${timber ? 'boards' : 'panels'} to a box of ${q(length, 'length')} by ${q(width, 'length')} inside, ${q(depth, 'length')} deep; both diagonals the same.`,
     40,
   );
   if (legs > 0)
-    maker.say(
+    builder.say(
       'box',
       say`Screw the legs to the corners so that the floor comes ${q(legs, 'length')} above the ground, and the floor boards across.`,
       20,
     );
   if (fall > 0)
-    maker.say(
+    builder.say(
       'box',
       say`Let the floor fall ${q(fall, 'slope')} to the low corner: that is ${q(fall * length, 'length')} from end to end.`,
     );
-  maker.check('box', {
+  builder.check('box', {
     id: 'square',
     must: say`Both diagonals are ${q(Math.hypot(length, width), 'length')}.`,
     mend: say`Push the long diagonal in before the last screws.`,
   });
-  for (const step of ['measure', 'overflow', 'line'] as const) maker.after('box', step);
+  for (const step of ['measure', 'overflow', 'line'] as const) builder.after('box', step);
 }
 
 /** What is measured of a vessel, by its shape. */
@@ -289,19 +295,19 @@ function measuresOf(spec: Vessel): Measure[] {
   });
 }
 
-function take(maker: Maker, spec: Vessel): void {
-  maker.tools('measure', 'Tape');
-  maker.say(
+function take(builder: BuildSheetBuilder, spec: Vessel): void {
+  builder.tools('measure', 'Tape');
+  builder.say(
     'measure',
     say`Measure inside, across top and floor, and straight up from the floor to the rim. Write down what you find where it differs: everything below follows from it.`,
     10,
   );
-  measuresOf(spec).forEach((one) => maker.measure('measure', one));
+  measuresOf(spec).forEach((one) => builder.measure('measure', one));
   for (const step of ['supports', 'overflow', 'platform', 'line'] as const)
-    maker.after('measure', step);
+    builder.after('measure', step);
 }
 
-export const liner: Work<'liner'> = ({ spec }, maker) => {
+export const liner: PartBuilder<'liner'> = ({ spec }, builder) => {
   const { length, width, depth, fall } = spec;
   const up = 2 * (depth + length * fall + LINER_LAP);
   const piece = {
@@ -314,8 +320,8 @@ export const liner: Work<'liner'> = ({ spec }, maker) => {
     outline: null,
     from: say`one piece: floor, both walls and ${q(LINER_LAP, 'length')} of lap each way; folded in the corners, never cut`,
   };
-  maker.sheet('line', piece);
-  maker.part('line', {
+  builder.sheet('line', piece);
+  builder.part('line', {
     id: 'liner',
     what: 'Liner',
     amount: say`one piece, ${q(piece.length, 'span')} by ${q(piece.width, 'span')}`,
@@ -323,47 +329,47 @@ export const liner: Work<'liner'> = ({ spec }, maker) => {
     good: linerGood(spec.liner === 'film' ? 'film' : 'pond', piece.length, piece.width),
     quantity: 1,
   });
-  maker.tools('line', 'Stapler', 'Scissors');
-  maker.say(
+  builder.tools('line', 'Stapler', 'Scissors');
+  builder.say(
     'line',
     say`${spec.stands ? 'Clear sharp things away' : 'Sand off splinters'}, lay an old blanket, then the liner: loose in the corners, ${q(LINER_LAP, 'length')} over every edge. Staple it only above the water.`,
     30,
   );
-  maker.check('line', {
+  builder.check('line', {
     id: 'loose',
     must: say`The liner lies in the corners without stretch.`,
     mend: say`Lay it again: a stretched liner tears at its folds.`,
   });
-  maker.after('overflow', 'line');
+  builder.after('overflow', 'line');
   for (const step of ['pierce', 'supports', 'test', 'base', 'wick'] as const)
-    maker.after('line', step);
+    builder.after('line', step);
 };
 
 /** A patch cures before water comes to it, hours. */
 const CURES = 24;
 
-export const patch: Work<'patch'> = ({ spec, pieces }, maker) => {
-  maker.part('seal', {
+export const patch: PartBuilder<'patch'> = ({ spec, parts }, builder) => {
+  builder.part('seal', {
     id: 'patch',
     what: 'Patch and sealant',
-    amount: say`${q(pieces.length, 'count')} ${many(pieces.length, 'patch', 'patches')}`,
+    amount: say`${q(parts.length, 'count')} ${plural(parts.length, 'patch', 'patches')}`,
     use: 'Closes the old hole or crack from inside',
     good: SMALL_GOODS.patch,
-    quantity: pieces.length,
+    quantity: parts.length,
   });
-  maker.tools('seal', 'Sandpaper', 'Scissors');
-  maker.warn('seal', 'cutting');
+  builder.tools('seal', 'Sandpaper', 'Scissors');
+  builder.warn('seal', 'cutting');
   const what =
     spec.drainHole === 'mended' && spec.cracked === 'mended'
       ? 'the old hole and the crack'
       : spec.drainHole === 'mended'
         ? 'the old hole'
         : 'the crack';
-  maker.say(
+  builder.say(
     'seal',
     say`Roughen the inside around ${what}, dry it, and set a piece of sheet over it in a bed of sealant, two fingers wider all round. Leave it to cure for ${q(CURES, 'count')} hours, or as its label says.`,
     20,
   );
-  maker.after('seal', 'measure');
-  maker.after('seal', 'test');
+  builder.after('seal', 'measure');
+  builder.after('seal', 'test');
 };

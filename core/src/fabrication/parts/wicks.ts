@@ -1,9 +1,14 @@
 import { CLOTHS, FILLS } from '../../catalog';
 import { mixOf } from '../../physics/soil';
-import { many, q, say, type Message } from '../../units';
+import { plural, q, say, type Message } from '../../units';
 import type { ColumnWickDesign } from '../../document';
 import { clothGood, layerGood, SMALL_GOODS } from '../goods';
-import { areaNeeded, type Maker, type SheetPiece, type Work } from '../buildSheetBuilder';
+import {
+  areaNeeded,
+  type BuildSheetBuilder,
+  type SheetPiece,
+  type PartBuilder,
+} from '../buildSheetBuilder';
 
 /** Wicks: what each is made of, and how it is fitted. */
 
@@ -12,16 +17,16 @@ const PORE = 0.006;
 const PORES_A_CUP = 16;
 
 /** What wicks come after: the sheet they go through, else what stands round them. */
-function comesAfter(maker: Maker): void {
-  maker.tools('wick', 'Pail of water');
-  maker.after('supports', 'wick');
-  maker.after('test', 'wick');
-  maker.after('platform', 'wick');
-  maker.after('wick', 'set');
-  maker.after('wick', 'stand');
-  maker.after('wick', 'base');
-  maker.after('wick', 'layers');
-  maker.check('wick', {
+function comesAfter(builder: BuildSheetBuilder): void {
+  builder.tools('wick', 'Pail of water');
+  builder.after('supports', 'wick');
+  builder.after('test', 'wick');
+  builder.after('platform', 'wick');
+  builder.after('wick', 'set');
+  builder.after('wick', 'stand');
+  builder.after('wick', 'base');
+  builder.after('wick', 'layers');
+  builder.check('wick', {
     id: 'wet',
     must: say`Every wick is wet through and its foot is where it should be.`,
     mend: say`Soak it again: packed or laid dry it never begins to draw.`,
@@ -32,10 +37,10 @@ function comesAfter(maker: Maker): void {
 const bunched = (holes: number): Message =>
   holes === 1 ? say`all bunched through one hole` : say`shared over ${q(holes, 'count')} holes`;
 
-export const cloth: Work<'cloth'> = (lot, maker) => {
-  const { spec, id, pieces } = lot;
-  if (pieces.length === 0) return;
-  const { design, heights, deck } = maker.planter;
+export const cloth: PartBuilder<'cloth'> = (group, builder) => {
+  const { spec, id, parts } = group;
+  if (parts.length === 0) return;
+  const { design, heights, platformOutline } = builder.planter;
   const hang = heights.base - spec.foot;
   const rope = spec.material.endsWith('rope');
   const one = spec.form === 'piece' && !rope;
@@ -63,9 +68,9 @@ export const cloth: Work<'cloth'> = (lot, maker) => {
           ? say`cut to length, the ends tied; ${q(spec.spread, 'length')} of it lie spread under the soil`
           : say`torn or cut along the weave; ${q(spec.spread, 'length')} of it lie spread under the soil`,
       };
-  maker.sheet('wick', sheet);
-  const what = rope ? many(spec.legs, 'strand') : many(spec.legs, 'leg');
-  maker.part('wick', {
+  builder.sheet('wick', sheet);
+  const what = rope ? plural(spec.legs, 'strand') : plural(spec.legs, 'leg');
+  builder.part('wick', {
     id,
     what: CLOTHS[spec.material].name,
     amount: one
@@ -77,47 +82,51 @@ export const cloth: Work<'cloth'> = (lot, maker) => {
     good: clothGood(spec.material),
     quantity: rope ? spec.legs * sheet.length : areaNeeded(sheet),
   });
-  comesAfter(maker);
-  if (!rope) maker.tools('wick', 'Scissors');
+  comesAfter(builder);
+  if (!rope) builder.tools('wick', 'Scissors');
   const foot =
     spec.foot > 0
       ? say`their ends ${q(spec.foot, 'length')} above the floor`
       : say`their ends on the floor`;
   const soak = one ? say`Soak the cloth` : say`Soak ${q(spec.legs, 'count')} ${what} of ${name}`;
   const through =
-    design.bed?.kind === 'neck' ? say`through the cap` : deck ? bunched(pieces.length) : null;
+    design.bed?.kind === 'neck'
+      ? say`through the cap`
+      : platformOutline
+        ? bunched(parts.length)
+        : null;
   const them = one || spec.legs === 1 ? 'it' : 'them';
   const ends =
     one || spec.legs === 1
       ? say`the end ${spec.foot > 0 ? say`${q(spec.foot, 'length')} above` : 'on'} the floor`
       : foot;
   if (design.bed?.kind === 'neck') {
-    maker.hole({
+    builder.hole({
       id: `${id}-cap`,
       step: 'wick',
       part: 'Bottle’s cap',
       count: 1,
-      diameter: 2 * (pieces[0]?.foot.form === 'disc' ? pieces[0].foot.r : 0.004),
+      diameter: 2 * (parts[0]?.foot.form === 'disc' ? parts[0].foot.r : 0.004),
       where: say`in its middle`,
       why: say`the wick goes down through it`,
     });
-    maker.say('wick', say`Take the cap off and drill it in its middle.`, 2);
+    builder.say('wick', say`Take the cap off and drill it in its middle.`, 2);
   }
-  maker.say(
+  builder.say(
     'wick',
     say`${soak}${through === null ? say`. Set ${ends} where the plan shows, and lead ${them} up to the soil line as the base is filled in around ${them}` : say`, and pull ${them} down ${through}, ${ends}`}. Spread ${q(spec.spread, 'length')} on top${one || spec.legs === 1 ? '' : ', in all directions'}.`,
     10,
   );
-  if (design.bed?.kind === 'neck') maker.say('wick', say`Screw the cap on.`, 1);
+  if (design.bed?.kind === 'neck') builder.say('wick', say`Screw the cap on.`, 1);
 };
 
-export const cup: Work<'cup'> = (lot, maker) => {
-  const { spec, id, pieces } = lot;
-  const n = pieces.length;
+export const cup: PartBuilder<'cup'> = (group, builder) => {
+  const { spec, id, parts } = group;
+  const n = parts.length;
   if (n === 0) return;
-  const { heights } = maker.planter;
+  const { heights } = builder.planter;
   const tall = heights.base - spec.foot;
-  maker.part('wick', {
+  builder.part('wick', {
     id,
     what: spec.net ? 'Net pots' : 'Cups',
     amount: say`${q(n, 'count')}, ${q(spec.diameter, 'length')} across inside, rim ${q(spec.rim, 'length')}, ${q(tall, 'length')} or more deep`,
@@ -126,7 +135,7 @@ export const cup: Work<'cup'> = (lot, maker) => {
     quantity: n,
   });
   if (!spec.net) {
-    maker.hole({
+    builder.hole({
       id: `${id}-pores`,
       step: 'wick',
       part: n === 1 ? 'Cup' : `Cups, ${PORES_A_CUP} in each`,
@@ -136,44 +145,44 @@ export const cup: Work<'cup'> = (lot, maker) => {
       why: say`lets the water to the packed mix`,
     });
   }
-  comesAfter(maker);
-  maker.warn('wick', 'dust');
+  comesAfter(builder);
+  builder.warn('wick', 'dust');
   const them = n === 1 ? 'it' : 'them';
   const one = spec.net ? 'net pot' : 'cup';
   const reaches =
     spec.foot > 0 ? say`to ${q(spec.foot, 'length')} above the floor` : say`the floor`;
-  maker.say(
+  builder.say(
     'wick',
-    maker.deck
+    builder.deck
       ? say`${n === 1 ? 'The' : 'Each'} ${one} must reach ${reaches} when it hangs by its rim: ${q(tall, 'length')} deep. Trim a deeper one at the bottom.`
       : say`${n === 1 ? 'The' : 'Each'} ${one} stands on the floor and comes to ${q(heights.base, 'length')}: trim it to ${q(tall, 'length')}.`,
     3 * n,
   );
-  maker.say(
+  builder.say(
     'wick',
-    say`Pack ${them} with wet ${mixOf(maker.planter.design.soil).name.toLowerCase()}, tight, a handful at a time${maker.deck ? say`, and hang ${them} in ${n === 1 ? 'its hole' : 'their holes'}` : say`, and stand ${them} where the plan shows`}.`,
+    say`Pack ${them} with wet ${mixOf(builder.planter.design.soil).name.toLowerCase()}, tight, a handful at a time${builder.deck ? say`, and hang ${them} in ${n === 1 ? 'its hole' : 'their holes'}` : say`, and stand ${them} where the plan shows`}.`,
     5 * n,
   );
 };
 
-export const column: Work<'column'> = ({ spec, id, pieces }, maker) => {
-  const n = pieces.length;
+export const column: PartBuilder<'column'> = ({ spec, id, parts }, builder) => {
+  const n = parts.length;
   if (n === 0) return;
-  const { heights } = maker.planter;
+  const { heights } = builder.planter;
   const name = spec.medium === 'mix' ? 'mix' : FILLS[spec.medium].name.toLowerCase();
-  maker.part('wick', {
+  builder.part('wick', {
     id,
     what: `Columns of ${name}`,
     amount: say`${q(n, 'count')} of ${q(spec.diameter, 'length')}`,
     use: 'Lift the water; counted with the rest of it',
   });
-  comesAfter(maker);
-  maker.warn('wick', spec.medium === 'mix' ? 'dust' : 'stone');
+  comesAfter(builder);
+  builder.warn('wick', spec.medium === 'mix' ? 'dust' : 'stone');
   // Where nothing is filled in around it, fabric keeps it together.
-  const filled = maker.planter.design.reservoir.fill.length > 0;
-  if (filled) maker.tools('wick', 'A length of pipe as a mould');
-  else sleeves(maker, spec, id, n);
-  maker.say(
+  const filled = builder.planter.design.reservoir.fill.length > 0;
+  if (filled) builder.tools('wick', 'A length of pipe as a mould');
+  else sleeves(builder, spec, id, n);
+  builder.say(
     'wick',
     say`Make ${n === 1 ? 'a column' : say`${q(n, 'count')} columns`} of wet ${name} where the plan shows, ${q(spec.diameter, 'length')} across, ${spec.foot > 0 ? say`from ${q(spec.foot, 'length')} above the floor` : 'from the floor'} up to ${q(heights.base, 'length')}: ${
       filled
@@ -188,25 +197,30 @@ export const column: Work<'column'> = ({ spec, id, pieces }, maker) => {
 const SEAM = 0.03;
 
 /** Sleeves of fabric for columns that stand in open water. */
-function sleeves(maker: Maker, spec: ColumnWickDesign, id: string, count: number): void {
+function sleeves(
+  builder: BuildSheetBuilder,
+  spec: ColumnWickDesign,
+  id: string,
+  count: number,
+): void {
   const piece = {
     id: `${id}-sleeve`,
     part: `${id}-sleeve`,
     what: 'Sleeve of woven fabric',
     count,
     length: Math.PI * spec.diameter + SEAM,
-    width: maker.planter.heights.base - spec.foot + SEAM,
+    width: builder.planter.heights.base - spec.foot + SEAM,
     outline: null,
     from: say`its long ends sewn or stapled together, its foot folded shut`,
   };
-  maker.sheet('wick', piece);
-  maker.part('wick', {
+  builder.sheet('wick', piece);
+  builder.part('wick', {
     id: piece.id,
-    what: `${many(count, 'Sleeve')} of woven fabric`,
+    what: `${plural(count, 'Sleeve')} of woven fabric`,
     amount: say`${count > 1 ? say`${q(count, 'count')} of ` : ''}${q(piece.length, 'span')} by ${q(piece.width, 'span')}`,
     use: 'Keep a column together in the water',
     good: layerGood('fabric'),
     quantity: areaNeeded(piece),
   });
-  maker.tools('wick', 'Scissors', 'Needle or stapler');
+  builder.tools('wick', 'Scissors', 'Needle or stapler');
 }

@@ -1,6 +1,6 @@
 import type { Figures } from '../../assessment';
 import type { Planter } from '../../assembly';
-import { many, writeQuantity, type UnitSystem } from '../../units';
+import { plural, writeQuantity, type UnitSystem } from '../../units';
 import { framed, line, text, type Template, type TemplateShape } from './template';
 
 /** Marks of a gauge: litres on the left, hot days on the right. */
@@ -56,7 +56,7 @@ function dayMarks({ storage, heights }: Planter, figures: Figures): Mark[] {
   for (let day = step; from + day * daily < whole + 1e-9; day += step) {
     marks.push({
       level: storage.heightFor(from + day * daily),
-      words: `${day} ${many(day, 'day')}`,
+      words: `${day} ${plural(day, 'day')}`,
     });
   }
   return marks;

@@ -1,7 +1,7 @@
 import type { Figures } from '../../assessment';
 import type { Planter } from '../../assembly';
 import type { DecimalMark, UnitSystem } from '../../units';
-import type { Deck } from '../platform';
+import type { PlatformSheet } from '../platform';
 import type { Hole } from '../buildSheetBuilder';
 import { dipStick, floatScale } from './gauge';
 import { platformTemplate } from './platform';
@@ -15,7 +15,7 @@ export { PAPERS, PAPER_IDS, shapesOn, tilesOf, RULE, type PaperId, type Tile } f
 export function templatesOf(
   planter: Planter,
   figures: Figures,
-  deck: Deck | null,
+  deck: PlatformSheet | null,
   holes: readonly Hole[],
   set: UnitSystem,
 ): Template[] {

@@ -1,6 +1,6 @@
 import { partName } from '../../assessment';
 import { writeQuantity, type UnitSystem } from '../../units';
-import type { Deck } from '../platform';
+import type { PlatformSheet } from '../platform';
 import {
   framed,
   hole,
@@ -15,7 +15,7 @@ import {
 const MIDDLE = 0.015;
 
 /** The deck with all its holes, seen from above; the overflow is at its left. */
-export function platformTemplate(deck: Deck, set: UnitSystem): Template {
+export function platformTemplate(deck: PlatformSheet, set: UnitSystem): Template {
   const { outline } = deck;
   const shapes: TemplateShape[] = [
     outlineShape(outline, deck.kind === 'platform' ? 'cut' : 'mark'),
@@ -27,8 +27,8 @@ export function platformTemplate(deck: Deck, set: UnitSystem): Template {
     line(-outline.a + 0.004, 0, -outline.a + 0.01, -0.004, 'mark'),
     text(-outline.a + 0.012, 0.006, 'overflow'),
   ];
-  for (const { lot, bit, spots } of deck.holes) {
-    const name = lot ? partName(lot, 1) : null;
+  for (const { group, bit, spots } of deck.holes) {
+    const name = group ? partName(group, 1) : null;
     spots.forEach(({ x, y }) => {
       shapes.push(...hole(x, y, bit));
       if (name) {

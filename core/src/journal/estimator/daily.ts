@@ -1,7 +1,7 @@
 import type { Figures } from '../../assessment';
 import type { Site } from '../../catalog';
-import { dayAfter, daysBetween, demandOn, type WeatherDay } from '../../physics/climate';
-import type { Chance } from '../../numerics';
+import { dayAfter, daysBetween, waterDemandOn, type WeatherDay } from '../../physics/climate';
+import type { RandomSource } from '../../numerics';
 import { growthOn, peakOf, rootsOn, warmthFor } from '../../physics/crop';
 import type { Planter } from '../../assembly';
 import {
@@ -13,8 +13,15 @@ import {
   type DayTable,
   type Model,
 } from '../../simulation/season';
-import { BANKS, copyParticle, drawFrom, reweigh, weightOf, type Particles } from './particles';
-import { WEATHERS, weathersOf, type Weathers } from './weathers';
+import {
+  BANKS,
+  copyParticle,
+  sampleByWeight,
+  reweigh,
+  weightOf,
+  type Particles,
+} from './particles';
+import { WEATHERS, weatherEnsemble, type WeatherEnsemble } from './weathers';
 
 /** Carries the particles of a planter from day to day. */
 
@@ -45,9 +52,9 @@ const SECONDS = 86_400;
 /** Reference evapotranspiration of a hot day, m/s, to scale the table by. */
 const HOT_ET = 8e-3 / SECONDS;
 
-export const leakBegun = (luck: Chance): number =>
-  LEAST_LEAK * (MOST_LEAK / LEAST_LEAK) ** luck.even();
-export const wickTorn = (luck: Chance): number => 0.4 * luck.even();
+export const leakBegun = (luck: RandomSource): number =>
+  LEAST_LEAK * (MOST_LEAK / LEAST_LEAK) ** luck.uniform();
+export const wickTorn = (luck: RandomSource): number => 0.4 * luck.uniform();
 
 /** What the filter asks of a planter and of the days it is in. */
 export interface FilterSetting {
@@ -55,7 +62,7 @@ export interface FilterSetting {
   figures: Pick<Figures, 'usableLevel'>;
   model: Model;
   table: DayTable;
-  weathers: Weathers;
+  weathers: WeatherEnsemble;
   planted: string;
   /** Rain that somebody noted, metres by ISO date, and whether those who write here note it. */
   rain: ReadonlyMap<string, number>;
@@ -64,7 +71,7 @@ export interface FilterSetting {
   age(date: string): number;
 }
 
-export interface SettingOf {
+export interface FilterSettingInput {
   planter: Planter;
   figures: Pick<Figures, 'usableLevel'>;
   site: Site;
@@ -76,18 +83,24 @@ export interface SettingOf {
 /** Notes of rain from which on a log counts as one that tells rain. */
 const TELLS_RAIN = 2;
 
-export function settingOf({
+export function filterSetting({
   planter,
   figures,
   site,
   measured,
   planted,
   rain,
-}: SettingOf): FilterSetting {
+}: FilterSettingInput): FilterSetting {
   const { design } = planter;
   const model = modelOf(planter);
-  const weathers = weathersOf(site, measured, design.place.rain === 'indoors');
-  const hot = demandOn(design, HOT_ET, model.surface, model.tray, peakOf(design.planting).growth);
+  const weathers = weatherEnsemble(site, measured, design.place.rain === 'indoors');
+  const hot = waterDemandOn(
+    design,
+    HOT_ET,
+    model.surface,
+    model.tray,
+    peakOf(design.planting).growth,
+  );
   const unit = hot.total * SECONDS;
   return {
     planter,
@@ -105,7 +118,7 @@ export function settingOf({
 /** Warm days that roots have had by a date: those since the eldest of what stands there came. */
 function warmDays(
   { design }: Planter,
-  weathers: Weathers,
+  weathers: WeatherEnsemble,
   planted: string,
 ): (date: string) => number {
   const sums = [0];
@@ -133,7 +146,7 @@ const UNIT_ET = 1e-7;
 function asksOn({ planter, model, planted, age }: FilterSetting, date: string): Asks {
   const { design } = planter;
   const growth = growthOn(design.planting, daysBetween(planted, date));
-  const one = demandOn(design, UNIT_ET, model.surface, model.tray, growth);
+  const one = waterDemandOn(design, UNIT_ET, model.surface, model.tray, growth);
   const scale = SECONDS / UNIT_ET;
   return {
     plants: one.plants * scale,
@@ -147,7 +160,7 @@ function asksOn({ planter, model, planted, age }: FilterSetting, date: string): 
 function weathersFor(
   { weathers, rain }: FilterSetting,
   date: string,
-  luck: Chance,
+  luck: RandomSource,
 ): { et: Float64Array; rain: Float64Array } {
   const et = new Float64Array(WEATHERS);
   const falls = new Float64Array(WEATHERS);
@@ -157,21 +170,21 @@ function weathersFor(
     falls[which] = noted ?? day.rain;
     if (noted !== undefined && !weathers.measured(date))
       for (let k = 0; k < 4 && day.rain > 1e-3 !== noted > 1e-3; k += 1)
-        day = weathers.on(date, Math.floor(luck.even() * WEATHERS));
+        day = weathers.on(date, Math.floor(luck.uniform() * WEATHERS));
     et[which] = day.et;
   }
   return { et, rain: falls };
 }
 
 /** What a day looked like in each particle, where it is asked. */
-export interface DayOut {
+export interface DayBuffers {
   /** Share of what plants asked that they got. */
   share: Float64Array;
   /** Asked by plants and surface, m³. */
   asked: Float64Array;
 }
 
-export const dayOutOf = (count: number): DayOut => ({
+export const dayBuffers = (count: number): DayBuffers => ({
   share: new Float64Array(count),
   asked: new Float64Array(count),
 });
@@ -200,13 +213,13 @@ const now = new Float64Array(3);
  *
  * @param past what may have happened without a note happens, too; with the level at which it is usually filled, metres
  */
-export function throughDay(
+export function advanceDay(
   setting: FilterSetting,
   particles: Particles,
   date: string,
-  luck: Chance,
+  luck: RandomSource,
   past: { usual: number } | null,
-  into?: DayOut,
+  into?: DayBuffers,
 ): void {
   const { model, table } = setting;
   const asks = asksOn(setting, date);
@@ -225,12 +238,12 @@ export function throughDay(
   if (past) beginFaults(particles, luck);
   for (let i = 0; i < water.length; i += 1) {
     if (past) happen(setting, particles, i, luck, past.usual);
-    if (luck.even() < TURNS) weather[i] = Math.floor(luck.even() * WEATHERS);
+    if (luck.uniform() < TURNS) weather[i] = Math.floor(luck.uniform() * WEATHERS);
     const which = weather[i] as number;
     const factor = Math.exp(thirst[i] as number) * Math.max(1 + OF_DAY * luck.normal(), 0.3);
     const et = (day.et[which] as number) * factor;
     const falls = day.rain[which] as number;
-    if (model.open && falls > 0 && (!missed || luck.even() < MISSED_RAIN)) {
+    if (model.open && falls > 0 && (!missed || luck.uniform() < MISSED_RAIN)) {
       const gets = falls * (rain[i] as number);
       soil[i] = (soil[i] as number) + gets * model.surface * model.letsIn;
       water[i] = Math.min((water[i] as number) + gets * model.tray.area, full);
@@ -270,7 +283,7 @@ export function throughDay(
 }
 
 /** Faults that begin on a day: some of those particles in which all was well, with what the chance of it weighs. */
-function beginFaults(particles: Particles, luck: Chance): void {
+function beginFaults(particles: Particles, luck: RandomSource): void {
   beginFault(particles, 'leak', LEAK_BEGINS, luck);
   beginFault(particles, 'torn', WICK_TEARS, luck);
 }
@@ -279,7 +292,7 @@ function beginFault(
   particles: Particles,
   bank: 'leak' | 'torn',
   hazard: number,
-  luck: Chance,
+  luck: RandomSource,
 ): void {
   const { weight, leak, wick } = particles;
   const { from, to } = BANKS[bank];
@@ -293,7 +306,7 @@ function beginFault(
   for (const i of least) weight[i] = 0;
   reweigh(particles, bank, had);
   for (const i of least) {
-    copyParticle(particles, drawFrom(particles, 'well', well, luck), i);
+    copyParticle(particles, sampleByWeight(particles, 'well', well, luck), i);
     if (bank === 'leak') leak[i] = leakBegun(luck);
     else wick[i] = wickTorn(luck);
     weight[i] = (well * hazard) / BEGIN;
@@ -306,7 +319,7 @@ function happen(
   { model, table, figures }: FilterSetting,
   particles: Particles,
   i: number,
-  luck: Chance,
+  luck: RandomSource,
   usual: number,
 ): void {
   const { low, water, barrel, careless } = particles;
@@ -315,7 +328,7 @@ function happen(
     table.level(water[i] as number) <= Math.max(usual, figures.usableLevel) + 1e-4;
   low[i] = due ? (low[i] as number) + 1 : 0;
   const often = (due ? UNNOTED_DUE : UNNOTED)[careless[i] as 0 | 1];
-  if (luck.even() >= ((low[i] as number) > OVERDUE ? UNNOTED_OVERDUE : often)) return;
+  if (luck.uniform() >= ((low[i] as number) > OVERDUE ? UNNOTED_OVERDUE : often)) return;
   low[i] = 0;
   water[i] = table.full;
   barrel[i] = model.barrel?.volume ?? 0;

@@ -1,7 +1,7 @@
-export { forecastFrom, goesShort, type Forecast } from './ahead';
-export { dayOutOf, fillUp, settingOf, throughDay, type FilterSetting } from './daily';
-export { beginning, type Story, type Surprise } from './follow';
-export { followKept, storyKeeper } from './keeper';
-export { roomIn } from './observe';
-export { copyOf, evenly, spreadOver, type Particles, type Quantiles } from './particles';
-export { WEATHERS, weathersOf, type Weathers } from './weathers';
+export { forecastFrom, goesShort, type Forecast } from './forecast';
+export { dayBuffers, fillUp, filterSetting, advanceDay, type FilterSetting } from './daily';
+export { initialEstimate, type Estimate, type UnexplainedReading } from './estimator';
+export { runFilterCached, estimateCache } from './estimateCache';
+export { freeVolume } from './measurement';
+export { copyParticles, evenly, quantilesOf, type Particles, type Quantiles } from './particles';
+export { WEATHERS, weatherEnsemble, type WeatherEnsemble } from './weathers';

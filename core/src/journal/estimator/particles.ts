@@ -1,4 +1,4 @@
-import type { Chance } from '../../numerics';
+import type { RandomSource } from '../../numerics';
 
 /**
  * What may be the case with a planter, as some hundred particles with weights: each one whole story of its water, its
@@ -6,7 +6,7 @@ import type { Chance } from '../../numerics';
  * that keeps the spread (Liu and West 2001).
  */
 
-export const COUNT = 320;
+export const PARTICLE_COUNT = 320;
 
 /**
  * Particles in which all is well, in which it leaks, and in which the wick is torn: so many each, whatever they weigh,
@@ -15,7 +15,7 @@ export const COUNT = 320;
 export const BANKS = {
   well: { from: 0, to: 180 },
   leak: { from: 180, to: 265 },
-  torn: { from: 265, to: COUNT },
+  torn: { from: 265, to: PARTICLE_COUNT },
 } as const;
 export type Bank = keyof typeof BANKS;
 const BANK_NAMES = Object.keys(BANKS) as Bank[];
@@ -39,13 +39,18 @@ export function reweigh(particles: Particles, bank: Bank, weight: number): void 
 
 /** Copies a particle over another one; its weight stays. */
 export function copyParticle(particles: Particles, from: number, to: number): void {
-  for (const part of PARTS) particles[part][to] = particles[part][from] as number;
+  for (const part of PARTICLE_FIELDS) particles[part][to] = particles[part][from] as number;
 }
 
 /** A particle of a bank by chance, as likely as its weight. @param total of the bank */
-export function drawFrom(particles: Particles, bank: Bank, total: number, luck: Chance): number {
+export function sampleByWeight(
+  particles: Particles,
+  bank: Bank,
+  total: number,
+  luck: RandomSource,
+): number {
   const { from, to } = BANKS[bank];
-  let left = luck.even() * total;
+  let left = luck.uniform() * total;
   for (let i = from; i < to - 1; i += 1) {
     left -= particles.weight[i] as number;
     if (left <= 0) return i;
@@ -56,8 +61,8 @@ export function drawFrom(particles: Particles, bank: Bank, total: number, luck: 
 /** The numbers of a particle, each an array over all particles. */
 const WATER = ['water', 'barrel', 'soil', 'low'] as const;
 const TRAITS = ['thirst', 'leak', 'wick', 'reach', 'rain', 'weather', 'careless'] as const;
-const PARTS = [...WATER, ...TRAITS];
-type Part = (typeof PARTS)[number];
+const PARTICLE_FIELDS = [...WATER, ...TRAITS];
+type ParticleField = (typeof PARTICLE_FIELDS)[number];
 
 /**
  * Particles: `water` in the reservoir and `barrel` beside it, m³; `soil`, what it holds, m³; `thirst`, logarithm of
@@ -66,17 +71,17 @@ type Part = (typeof PARTS)[number];
  * in; `low`, days for which it has been low; `careless`, 1 where whoever writes the log forgets a filling now and then
  * and reads by eye, else 0.
  */
-export type Particles = Record<Part, Float64Array> & { weight: Float64Array };
+export type Particles = Record<ParticleField, Float64Array> & { weight: Float64Array };
 
 export function emptyParticles(): Particles {
-  const made = { weight: new Float64Array(COUNT).fill(1 / COUNT) } as Particles;
-  for (const part of PARTS) made[part] = new Float64Array(COUNT);
+  const made = { weight: new Float64Array(PARTICLE_COUNT).fill(1 / PARTICLE_COUNT) } as Particles;
+  for (const part of PARTICLE_FIELDS) made[part] = new Float64Array(PARTICLE_COUNT);
   return made;
 }
 
-export function copyOf(particles: Particles): Particles {
+export function copyParticles(particles: Particles): Particles {
   const copy = { weight: Float64Array.from(particles.weight) } as Particles;
-  for (const part of PARTS) copy[part] = Float64Array.from(particles[part]);
+  for (const part of PARTICLE_FIELDS) copy[part] = Float64Array.from(particles[part]);
   return copy;
 }
 
@@ -85,10 +90,10 @@ export function normalise({ weight }: Particles): boolean {
   let sum = 0;
   for (const one of weight) sum += one;
   if (!(sum > 0)) {
-    weight.fill(1 / COUNT);
+    weight.fill(1 / PARTICLE_COUNT);
     return false;
   }
-  for (let i = 0; i < COUNT; i += 1) weight[i] = (weight[i] as number) / sum;
+  for (let i = 0; i < PARTICLE_COUNT; i += 1) weight[i] = (weight[i] as number) / sum;
   return true;
 }
 
@@ -98,8 +103,8 @@ const LEAST = 0.01;
 const OF_LEAK = 0.05;
 
 /** Draws particles anew by their weights in each bank of which few are left, and moves copies apart. */
-export function resample(particles: Particles, luck: Chance): void {
-  const before = copyOf(particles);
+export function resample(particles: Particles, luck: RandomSource): void {
+  const before = copyParticles(particles);
   for (const bank of BANK_NAMES) {
     const { from, to } = BANKS[bank];
     const total = weightOf(before, bank);
@@ -123,22 +128,22 @@ function drawAnew(
   before: Particles,
   bank: Bank,
   total: number,
-  luck: Chance,
+  luck: RandomSource,
 ): void {
   const { from, to } = BANKS[bank];
   const each = total / (to - from);
   let source = from;
   let sum = before.weight[from] as number;
-  const start = luck.even();
+  const start = luck.uniform();
   for (let i = from; i < to; i += 1) {
     const at = (start + i - from) * each;
     while (sum < at && source < to - 1) sum += before.weight[(source += 1)] as number;
-    for (const part of PARTS) into[part][i] = before[part][source] as number;
+    for (const part of PARTICLE_FIELDS) into[part][i] = before[part][source] as number;
     into.weight[i] = each;
   }
 }
 
-function jitter(values: Float64Array, bank: Bank, spread: number, luck: Chance): void {
+function jitter(values: Float64Array, bank: Bank, spread: number, luck: RandomSource): void {
   const { from, to } = BANKS[bank];
   let mean = 0;
   let squares = 0;
@@ -172,16 +177,17 @@ export function quantilesAt(
 }
 
 /** So many particles of the same weight, drawn from all of them; banks are of no meaning then. */
-export function evenly(particles: Particles, count: number, luck: Chance): Particles {
+export function evenly(particles: Particles, count: number, luck: RandomSource): Particles {
   const drawn = { weight: new Float64Array(count).fill(1 / count) } as Particles;
-  for (const part of PARTS) drawn[part] = new Float64Array(count);
-  const start = luck.even() / count;
+  for (const part of PARTICLE_FIELDS) drawn[part] = new Float64Array(count);
+  const start = luck.uniform() / count;
   let source = 0;
   let sum = particles.weight[0] as number;
   for (let i = 0; i < count; i += 1) {
     const at = start + i / count;
-    while (sum < at && source < COUNT - 1) sum += particles.weight[(source += 1)] as number;
-    for (const part of PARTS) drawn[part][i] = particles[part][source] as number;
+    while (sum < at && source < PARTICLE_COUNT - 1)
+      sum += particles.weight[(source += 1)] as number;
+    for (const part of PARTICLE_FIELDS) drawn[part][i] = particles[part][source] as number;
   }
   return drawn;
 }
@@ -196,11 +202,11 @@ export interface Quantiles {
 const TENTHS = [0.1, 0.5, 0.9] as const;
 
 /** Spread of something over the particles. */
-export function spreadOver(particles: Particles, of: (i: number) => number): Quantiles {
+export function quantilesOf(particles: Particles, of: (i: number) => number): Quantiles {
   const count = particles.weight.length;
   const values = new Float64Array(count);
   for (let i = 0; i < count; i += 1) values[i] = of(i);
-  if (count < COUNT) {
+  if (count < PARTICLE_COUNT) {
     // Drawn evenly, all weigh the same.
     values.sort();
     const at = (share: number): number => values[Math.ceil(share * count) - 1] as number;

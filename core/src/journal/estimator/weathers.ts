@@ -1,5 +1,5 @@
 import type { Site } from '../../catalog';
-import { chance, hashOf, type Chance } from '../../numerics';
+import { randomSource, hash32, type RandomSource } from '../../numerics';
 import { roomDay, weatherOf, type WeatherDay } from '../../physics/climate';
 
 /** Weathers that may have been or may come: days that nobody measured are spread over many made-up ones. */
@@ -13,7 +13,7 @@ const made = new Map<string, Map<string, WeatherDay[]>>();
 const DAYS_IN_MONTH = 31;
 
 /** What is known of the weather of days. */
-export interface Weathers {
+export interface WeatherEnsemble {
   /** A day in one of the weathers: as it was measured, or as that weather has it. */
   on(date: string, which: number): WeatherDay;
   /** Whether the day was measured, so that it is the same in all. */
@@ -26,11 +26,11 @@ export interface Weathers {
  * @param measured days as somebody measured them, by ISO date
  * @param indoors behind glass, where no rain falls
  */
-export function weathersOf(
+export function weatherEnsemble(
   site: Site,
   measured: ReadonlyMap<string, WeatherDay>,
   indoors: boolean,
-): Weathers {
+): WeatherEnsemble {
   const key = JSON.stringify(site);
   const months = made.get(key) ?? new Map<string, WeatherDay[]>();
   made.set(key, months);
@@ -63,4 +63,5 @@ export function weathersOf(
 }
 
 /** Seeded chance of one day of one planter, the same however one comes to that day. */
-export const chanceOn = (planter: number, date: string): Chance => chance(hashOf(date, planter));
+export const randomOnDay = (planter: number, date: string): RandomSource =>
+  randomSource(hash32(date, planter));

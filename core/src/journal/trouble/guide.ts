@@ -5,9 +5,9 @@ import {
   CHECK_IDS,
   CHECKS,
   SELDOM,
-  type Answer,
+  type TroubleAnswer,
   type Cause,
-  type Check,
+  type TroubleCheck,
   type Symptom,
 } from './table';
 
@@ -18,15 +18,15 @@ import {
  */
 
 /** What a check found. */
-export interface Found {
-  check: Check;
+export interface TroubleSign {
+  check: TroubleCheck;
   answer: string;
 }
 
 export interface TroubleQuestion {
   seen: readonly Symptom[];
   known: readonly Known[];
-  found: readonly Found[];
+  found: readonly TroubleSign[];
 }
 
 /** A cause with its share of the belief. */
@@ -43,7 +43,7 @@ const SURE = 0.85;
 const TELLS = 0.03;
 
 /** Chance of an answer to a check where a cause is behind it. */
-export function chanceOf(cause: Cause, check: Check, answer: string): number {
+export function chanceOf(cause: Cause, check: TroubleCheck, answer: string): number {
   const told = CAUSES[cause].finds[check] as Partial<Record<string, number>> | undefined;
   if (told) return told[answer] ?? 0;
   const usual = CHECKS[check].answers as Record<string, readonly [string, number]>;
@@ -79,7 +79,7 @@ const doubt = (shares: readonly number[]): number =>
   shares.reduce((sum, p) => (p > 0 ? sum - p * Math.log2(p) : sum), 0);
 
 /** How much a check is expected to tell about the cause, in bits. */
-export function tells(belief: readonly Suspect[], check: Check): number {
+export function tells(belief: readonly Suspect[], check: TroubleCheck): number {
   const before = doubt(belief.map(({ share }) => share));
   const after = Object.keys(CHECKS[check].answers).reduce((sum, answer) => {
     const joint = belief.map(({ cause, share }) => share * chanceOf(cause, check, answer));
@@ -90,7 +90,7 @@ export function tells(belief: readonly Suspect[], check: Check): number {
 }
 
 /** The check to make next; null where enough is known, or nothing more would tell. */
-export function nextCheck(question: TroubleQuestion): Check | null {
+export function nextCheck(question: TroubleQuestion): TroubleCheck | null {
   const { found } = question;
   if (found.length >= MOST) return null;
   const belief = suspects(question);
@@ -106,7 +106,7 @@ export function nextCheck(question: TroubleQuestion): Check | null {
 }
 
 /** The answers of a check as they are offered. */
-export const answersOf = (check: Check): { answer: string; text: string }[] =>
-  Object.entries(CHECKS[check].answers as Record<Answer, readonly [string, number]>).map(
+export const answersOf = (check: TroubleCheck): { answer: string; text: string }[] =>
+  Object.entries(CHECKS[check].answers as Record<TroubleAnswer, readonly [string, number]>).map(
     ([answer, [text]]) => ({ answer, text }),
   );

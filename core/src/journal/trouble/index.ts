@@ -2,7 +2,7 @@ export {
   answersOf,
   nextCheck,
   suspects,
-  type Found,
+  type TroubleSign,
   type Suspect,
   type TroubleQuestion,
 } from './guide';
@@ -13,6 +13,6 @@ export {
   SYMPTOM_IDS,
   SYMPTOMS,
   type Cause,
-  type Check as TroubleCheck,
+  type TroubleCheck as TroubleCheck,
   type Symptom,
 } from './table';

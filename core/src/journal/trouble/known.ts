@@ -3,9 +3,9 @@ import { CLOTHS } from '../../catalog';
 import { daysBetween, type WeatherDay } from '../../physics/climate';
 import type { PlanterDesign } from '../../document';
 import { q, say, type Message } from '../../units';
-import { holding, type Did, type LogEntry } from '../entry';
+import { currentEntries, type EntryBody, type LogEntry } from '../entry';
 import type { TendedState } from '../state';
-import type { Surprise } from '../estimator';
+import type { UnexplainedReading } from '../estimator';
 import { CAUSE_IDS, CAUSES, type Cause } from './table';
 
 /** What a planter's own design, log and forecast say of a trouble, before anybody looks. */
@@ -71,13 +71,13 @@ function level({ state, figures }: KnownQuestion): Known[] {
     : [];
 }
 
-const SURPRISED: Record<Surprise['kind'], Partial<Record<Cause, number>>> = {
+const SURPRISED: Record<UnexplainedReading['kind'], Partial<Record<Cause, number>>> = {
   'falls-fast': { leak: 6, thirsty: 1.5, airlock: 1.5, drowned: 0.4, still: 0.3 },
   stays: { wick: 4, column: 4, drowned: 2, still: 3, blocked: 1.5, leak: 0.2, thirsty: 0.3 },
   'at-once': { airlock: 8, column: 1.5, leak: 0.3 },
   rises: { rain: 3, blocked: 2, drowned: 2, column: 1.5, wick: 1.5, leak: 0.3 },
 };
-const SAW: Record<Surprise['kind'], string> = {
+const SAW: Record<UnexplainedReading['kind'], string> = {
   'falls-fast': 'Its log says that it lost more lately than any thirst explains.',
   stays: 'Its log says that it drank less lately than any thirst explains.',
   'at-once': 'Its log says that it ran over almost at once though the stick was low.',
@@ -105,9 +105,9 @@ function findings({ findings: all }: KnownQuestion): Known[] {
 /** The last day on which something was noted, or the day from which on it is followed. */
 function lastDay(
   { entries, state, today }: KnownQuestion,
-  is: (did: Did) => boolean,
+  is: (did: EntryBody) => boolean,
 ): string | null {
-  const days = holding(entries)
+  const days = currentEntries(entries)
     .filter(({ did }) => is(did))
     .map(({ at }) => at.slice(0, 10));
   const last = days.sort().at(-1) ?? state?.past.from ?? null;

@@ -1,5 +1,5 @@
-import type { Room } from '../../assessment';
-import type { Deed } from '../entry';
+import type { BenchPanel } from '../../assessment';
+import type { Activity } from '../entry';
 
 /**
  * What may be wrong with a planter, in one table: how often each cause is behind a trouble before anything is known
@@ -100,9 +100,9 @@ export const CHECKS = {
     },
   },
 } as const;
-export type Check = keyof typeof CHECKS;
-export const CHECK_IDS = Object.keys(CHECKS) as Check[];
-export type Answer<C extends Check = Check> = C extends Check
+export type TroubleCheck = keyof typeof CHECKS;
+export const CHECK_IDS = Object.keys(CHECKS) as TroubleCheck[];
+export type TroubleAnswer<C extends TroubleCheck = TroubleCheck> = C extends TroubleCheck
   ? keyof (typeof CHECKS)[C]['answers'] & string
   : never;
 
@@ -111,13 +111,13 @@ interface CauseRow {
   name: string;
   prior: number;
   brings: Partial<Record<Symptom, number>>;
-  finds: { [C in Check]?: Partial<Record<Answer<C>, number>> };
+  finds: { [C in TroubleCheck]?: Partial<Record<TroubleAnswer<C>, number>> };
   /** What to do, in one or two sentences. */
   mend: string;
   /** What is noted when it is done. */
-  deed: Deed;
+  deed: Activity;
   /** Where on the bench the design is looked at for it, and findings there that speak of it. */
-  room: Room;
+  room: BenchPanel;
   speaks: readonly string[];
 }
 

@@ -6,7 +6,7 @@ import { tell } from '../../units';
 import { logEntry } from '../../testing/entries';
 import type { LogEntry } from '../entry';
 import { stateOf } from '../state';
-import { answersOf, chanceOf, nextCheck, suspects, tells, type Found } from './guide';
+import { answersOf, chanceOf, nextCheck, suspects, tells, type TroubleSign } from './guide';
 import { knownOf } from './known';
 import { CAUSE_IDS, CAUSES, CHECK_IDS, CHECKS, SYMPTOM_IDS, type Symptom } from './table';
 
@@ -18,7 +18,7 @@ const usual = (check: keyof typeof CHECKS): string =>
 
 /** Goes through the guide with answers as they are wanted. */
 function through(seen: Symptom[], answer: Partial<Record<string, string>>) {
-  const found: Found[] = [];
+  const found: TroubleSign[] = [];
   for (;;) {
     const check = nextCheck({ seen, known: [], found });
     if (!check) return { found, best: suspects({ seen, known: [], found })[0]! };
@@ -115,7 +115,7 @@ describe('the guide', () => {
         fc.subarray(SYMPTOM_IDS, { minLength: 1, maxLength: 4 }),
         fc.array(fc.nat(5), { minLength: 6, maxLength: 6 }),
         (seen, picks) => {
-          const found: Found[] = [];
+          const found: TroubleSign[] = [];
           for (let i = 0; ; i += 1) {
             const belief = suspects({ seen, known: [], found });
             expect(belief.reduce((sum, { share }) => sum + share, 0)).toBeCloseTo(1, 9);
@@ -133,7 +133,7 @@ describe('the guide', () => {
   });
 
   test('the order of what is known does not matter', () => {
-    const found: Found[] = [
+    const found: TroubleSign[] = [
       { check: 'stick', answer: 'full' },
       { check: 'finger', answer: 'dry' },
     ];

@@ -9,7 +9,7 @@ export {
   shownNormal,
   type Normal,
 } from './averages';
-export { demandOn, dryingOf, exposureOf, type Demand, type OpenWater } from './thirst';
+export { waterDemandOn, dryingOf, exposureOf, type WaterDemand, type OpenWater } from './thirst';
 export {
   hargreavesEt,
   referenceEt,

@@ -1,10 +1,10 @@
 import { applyPatch, STARTING_POINTS, usualPlanted, type Patch } from '../../document';
-import { demandOn, dryingOf } from '.';
+import { waterDemandOn, dryingOf } from '.';
 
 const MM_A_DAY = 1e-3 / 86_400;
 const litresADay = (flow: number) => flow * 86_400 * 1000;
 const on = (patch: Patch) =>
-  demandOn(applyPatch(STARTING_POINTS[0]!.design, patch), 5 * MM_A_DAY, 0.06);
+  waterDemandOn(applyPatch(STARTING_POINTS[0]!.design, patch), 5 * MM_A_DAY, 0.06);
 
 const oneTomato: Patch = [
   {
@@ -38,8 +38,8 @@ test('open water beside the soil dries up where leaves do not shade it', () => {
     9,
   );
   const tray = STARTING_POINTS.find(({ id }) => id === 'bag-tray')!.design;
-  const dry = demandOn(tray, 5 * MM_A_DAY, 0.1);
-  const wet = demandOn(tray, 5 * MM_A_DAY, 0.1, { area: 0.17, ground: 0.24 });
+  const dry = waterDemandOn(tray, 5 * MM_A_DAY, 0.1);
+  const wet = waterDemandOn(tray, 5 * MM_A_DAY, 0.1, { area: 0.17, ground: 0.24 });
   expect(dry.open).toBe(0);
   expect(wet.open).toBeGreaterThan(0);
   // It does not come up through the soil.

@@ -3,7 +3,7 @@ import { peakOf, type Growth } from '../crop';
 import type { PlanterDesign } from '../../document';
 
 /** A day's water, m³/s. */
-export interface Demand {
+export interface WaterDemand {
   /** What the plants drink. */
   plants: number;
   /** What leaves from the soil surface. */
@@ -51,13 +51,13 @@ export function exposureOf({ sun, wind, spot, rain }: PlanterDesign['place']): n
  * @param surfaceArea soil surface, m²
  * @param growth how far the plants are; as thirsty as they get by default
  */
-export function demandOn(
+export function waterDemandOn(
   design: PlanterDesign,
   et: number,
   surfaceArea: number,
   openWater: OpenWater = NO_WATER,
   { thirst, foliage }: Pick<Growth, 'thirst' | 'foliage'> = peakOf(design.planting).growth,
-): Demand {
+): WaterDemand {
   const { place, soil } = design;
   const exposure = exposureOf(place);
   const plants = thirst * et * exposure;

@@ -1,6 +1,6 @@
 import type { Months, Site } from '../../catalog';
 import { referenceEt } from './et0';
-import { chance } from '../../numerics/random';
+import { randomSource } from '../../numerics/random';
 
 /** A day's weather. */
 export interface WeatherDay {
@@ -77,19 +77,19 @@ const LEAST_RAIN = 2e-4;
  * (Richardson 1981). The normals hold in the mean; the same seed gives the same days.
  */
 export function weatherOf(site: Site, from: string, days: number, seed: number): WeatherDay[] {
-  const luck = chance(seed * 7919 + 17);
+  const luck = randomSource(seed * 7919 + 17);
   const spot = {
     latitude: (site.latitude * Math.PI) / 180,
     altitude: site.altitude,
     coastal: site.coastal,
   };
-  let wet = luck.even() < normalOn(site.wetDays, dayOfYear(from)) / DAYS_A_MONTH;
+  let wet = luck.uniform() < normalOn(site.wetDays, dayOfYear(from)) / DAYS_A_MONTH;
   let warm = luck.normal();
   return Array.from({ length: days }, (_, i): WeatherDay => {
     const date = dayAfter(from, i);
     const day = dayOfYear(date);
     const share = Math.min(Math.max(normalOn(site.wetDays, day) / DAYS_A_MONTH, 0.005), 0.95);
-    wet = luck.even() < (wet ? share + PERSISTS * (1 - share) : share * (1 - PERSISTS));
+    wet = luck.uniform() < (wet ? share + PERSISTS * (1 - share) : share * (1 - PERSISTS));
     const each = normalOn(site.rain, day) / 1000 / (share * DAYS_A_MONTH);
     const rain = wet ? Math.max(luck.gamma(SHAPE, each / SHAPE), LEAST_RAIN) : 0;
     warm = MEMORY * warm + Math.sqrt(1 - MEMORY ** 2) * luck.normal();

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
-import { MEDIA, MEDIUM_IDS } from '../../catalog';
-import { heldAt, mediumFor, steady, surfaceGives, uniform, type End } from '.';
+import { MIXES, MIX_IDS } from '../../catalog';
+import { fixedHead, hydraulicTableFor, steady, surfaceGives, uniform, type End } from '.';
 
 /** What happens at the ends of a column, each against what it stands for. */
 
@@ -9,7 +9,7 @@ const at = (end: End, h: number): [number, number] => {
   end.flux(h, two);
   return [two[0]!, two[1]!];
 };
-const anyMix = fc.constantFrom(...MEDIUM_IDS).map((id) => mediumFor(MEDIA[id]));
+const anyMix = fc.constantFrom(...MIX_IDS).map((id) => hydraulicTableFor(MIXES[id]));
 const head = fc.double({ min: -8, max: -0.005, noNaN: true });
 
 test('a steady flux is what it is at any head', () => {
@@ -21,7 +21,7 @@ test('a steady flux is what it is at any head', () => {
 });
 
 describe('an end that is held at a head', () => {
-  const cellsOf = (medium: ReturnType<typeof mediumFor>, area = 0.05) =>
+  const cellsOf = (medium: ReturnType<typeof hydraulicTableFor>, area = 0.05) =>
     uniform(medium, 0.3, 30, area);
 
   test('lets nothing through where water hangs from it at rest, at either end', () => {
@@ -30,8 +30,8 @@ describe('an end that is held at a head', () => {
         const cells = cellsOf(medium);
         const half = cells.dz / 2;
         // At rest the head falls by as much as the height rises.
-        expect(at(heldAt(cells, held, 'bottom'), held - half)[0]).toBeCloseTo(0, 15);
-        expect(at(heldAt(cells, held, 'top'), held + half)[0]).toBeCloseTo(0, 15);
+        expect(at(fixedHead(cells, held, 'bottom'), held - half)[0]).toBeCloseTo(0, 15);
+        expect(at(fixedHead(cells, held, 'top'), held + half)[0]).toBeCloseTo(0, 15);
       }),
     );
   });
@@ -45,7 +45,7 @@ describe('an end that is held at a head', () => {
         (medium, held, by) => {
           const cells = cellsOf(medium);
           const rest = held - cells.dz / 2;
-          const bottom = heldAt(cells, held, 'bottom');
+          const bottom = fixedHead(cells, held, 'bottom');
           expect(at(bottom, rest - by)[0]).toBeGreaterThan(0);
           expect(at(bottom, Math.min(rest + by, 0.2))[0]).toBeLessThan(0);
         },
@@ -56,11 +56,11 @@ describe('an end that is held at a head', () => {
   test('is Darcy’s law over half a cell, and twice the area is twice the flow', () => {
     fc.assert(
       fc.property(anyMix, head, head, (medium, held, h) => {
-        const one = at(heldAt(cellsOf(medium), held, 'bottom'), h)[0];
+        const one = at(fixedHead(cellsOf(medium), held, 'bottom'), h)[0];
         const cells = cellsOf(medium, 0.1);
         const K = (medium.K(held) + medium.K(h)) / 2;
         const exact = (0.1 * K * (held - h - cells.dz / 2)) / (cells.dz / 2);
-        const both = at(heldAt(cells, held, 'bottom'), h)[0];
+        const both = at(fixedHead(cells, held, 'bottom'), h)[0];
         expect(both).toBeCloseTo(exact, 15);
         expect(both).toBeCloseTo(2 * one, 15);
       }),

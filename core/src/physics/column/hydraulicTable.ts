@@ -6,19 +6,19 @@ import { conductivity, waterContent, type Hydraulics } from '../soil';
  * same exponent and six bits of the fraction, so that the place in the table is read from the number
  * itself instead of from its logarithm; straight lines between.
  */
-export interface Medium {
+export interface HydraulicTable {
   readonly soil: Hydraulics;
   /**
    * Water content, m³/m³, conductivity, m/s, and dθ/dh, 1/m, of the cells `from` to `to` (left out), written
    * into the three lists.
    */
-  look(h: Float64Array, from: number, to: number, into: Looked): void;
+  look(h: Float64Array, from: number, to: number, into: HydraulicValues): void;
   theta(h: number): number;
   K(h: number): number;
 }
 
 /** What a medium's functions are written into, an entry a cell. */
-export interface Looked {
+export interface HydraulicValues {
   readonly theta: Float64Array;
   readonly K: Float64Array;
   readonly C: Float64Array;
@@ -64,10 +64,10 @@ function tableOf(soil: Hydraulics): Float64Array {
   return table;
 }
 
-const made = new WeakMap<Hydraulics, Medium>();
+const made = new WeakMap<Hydraulics, HydraulicTable>();
 
 /** The table of a medium, made once. */
-export function mediumFor(soil: Hydraulics): Medium {
+export function hydraulicTableFor(soil: Hydraulics): HydraulicTable {
   const known = made.get(soil);
   if (known) return known;
   const table = tableOf(soil);
@@ -76,7 +76,7 @@ export function mediumFor(soil: Hydraulics): Medium {
   const wetK = conductivity(soil, WETTEST);
   const slopeTheta = (wetTheta - thetaS) / WETTEST;
   const slopeK = (wetK - Ks) / WETTEST;
-  const look = (h: Float64Array, from: number, to: number, into: Looked): void => {
+  const look = (h: Float64Array, from: number, to: number, into: HydraulicValues): void => {
     const { theta, K, C, dK } = into;
     if (dK) slopes(h, from, to, dK);
     for (let i = from; i < to; i += 1) {
@@ -117,7 +117,7 @@ export function mediumFor(soil: Hydraulics): Medium {
     look(head, 0, 1, one);
     return one;
   };
-  const medium: Medium = {
+  const medium: HydraulicTable = {
     soil,
     look,
     theta: (h) => at(h).theta[0] as number,

@@ -1,12 +1,12 @@
-export { mediumFor, type Looked, type Medium } from './hydraulicTable';
-export { surfaceGives } from './surface';
+export { hydraulicTableFor, type HydraulicValues, type HydraulicTable } from './hydraulicTable';
+export { surfaceGives } from './surfaceFlux';
 export {
-  heldAt,
-  march,
+  fixedHead,
+  runColumn,
   solver,
   steady,
   uniform,
   type Cells,
   type End,
-  type Step,
+  type ColumnStep,
 } from './richards';

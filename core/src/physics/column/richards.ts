@@ -1,4 +1,4 @@
-import type { Looked, Medium } from './hydraulicTable';
+import type { HydraulicValues, HydraulicTable } from './hydraulicTable';
 
 // By name: looked up once, these loops run millions of times.
 const finite = Number.isFinite;
@@ -19,7 +19,7 @@ export interface Cells {
   readonly area: Float64Array;
   readonly face: Float64Array;
   /** What each cell is filled with. */
-  readonly media: readonly Medium[];
+  readonly media: readonly HydraulicTable[];
 }
 
 /** What happens at one end: a flux that may depend on the end cell's head, with its slope. */
@@ -37,10 +37,10 @@ export const steady = (into: number): End => ({
 });
 
 /** The end's face is kept at a head. @param head metres */
-export function heldAt(cells: Cells, head: number, end: 'bottom' | 'top'): End {
+export function fixedHead(cells: Cells, head: number, end: 'bottom' | 'top'): End {
   const { dz, media, face } = cells;
   const area = face[end === 'bottom' ? 0 : face.length - 1] as number;
-  const medium = media[end === 'bottom' ? 0 : media.length - 1] as Medium;
+  const medium = media[end === 'bottom' ? 0 : media.length - 1] as HydraulicTable;
   const outside = medium.K(head);
   return {
     flux(h, out) {
@@ -54,7 +54,7 @@ export function heldAt(cells: Cells, head: number, end: 'bottom' | 'top'): End {
   };
 }
 
-export interface Step {
+export interface ColumnStep {
   /** Whether the iteration came to rest. */
   done: boolean;
   iterations: number;
@@ -70,23 +70,23 @@ const WETS_TO = 0.2;
 /** From this iteration on heads move half the way. */
 const SWINGS = 8;
 /** When a head is at rest: it moves less than so many metres and such a share of itself. */
-export interface Rest {
+export interface SteadyOptions {
   metres: number;
   share: number;
 }
-const STRICT: Rest = { metres: 1e-6, share: 1e-5 };
+const STRICT: SteadyOptions = { metres: 1e-6, share: 1e-5 };
 
 /** Cells of one medium in a row: from and up to, the last left out. */
 interface Run {
-  readonly medium: Medium;
+  readonly medium: HydraulicTable;
   readonly from: number;
   readonly to: number;
 }
 
-function runsOf(media: readonly Medium[]): Run[] {
+function runsOf(media: readonly HydraulicTable[]): Run[] {
   const starts = media.flatMap((one, i) => (i === 0 || one !== media[i - 1] ? [i] : []));
   return starts.map((from, k) => ({
-    medium: media[from] as Medium,
+    medium: media[from] as HydraulicTable,
     from,
     to: starts[k + 1] ?? media.length,
   }));
@@ -96,11 +96,11 @@ function runsOf(media: readonly Medium[]): Run[] {
  * Solver with its own memory, so that a step makes nothing anew. What the cells hold is its own state:
  * it changes by just what flows, so that the mass is kept whatever the heads' last digits are.
  */
-export function solver(cells: Cells, h: Float64Array, at: Rest = STRICT) {
+export function solver(cells: Cells, h: Float64Array, at: SteadyOptions = STRICT) {
   const { dz, area, face, media } = cells;
   const n = area.length;
   const runs = runsOf(media);
-  const looked: Looked = {
+  const looked: HydraulicValues = {
     theta: new Float64Array(n),
     K: new Float64Array(n),
     C: new Float64Array(n),
@@ -115,7 +115,7 @@ export function solver(cells: Cells, h: Float64Array, at: Rest = STRICT) {
   const right = new Float64Array(n);
   const two = new Float64Array(2);
   const volumes = area.map((one) => one * dz);
-  const outcome: Step = { done: false, iterations: 0, bottom: 0, top: 0 };
+  const outcome: ColumnStep = { done: false, iterations: 0, bottom: 0, top: 0 };
   /** Whether the soil's functions are those of `h`, but for a last change that was at rest. */
   let fresh = false;
   let evaluations = 0;
@@ -134,7 +134,7 @@ export function solver(cells: Cells, h: Float64Array, at: Rest = STRICT) {
   }
 
   /** One implicit step of dt seconds, as a try: `accept` makes it so. @param sink of each cell, m³/s */
-  function attempt(dt: number, bottom: End, top: End, sink: Float64Array): Step {
+  function attempt(dt: number, bottom: End, top: End, sink: Float64Array): ColumnStep {
     if (!fresh) look(h);
     fresh = false;
     next.set(h);
@@ -254,7 +254,7 @@ export function solver(cells: Cells, h: Float64Array, at: Rest = STRICT) {
 }
 
 /** A column of one area and medium. */
-export function uniform(medium: Medium, height: number, count: number, area = 1): Cells {
+export function uniform(medium: HydraulicTable, height: number, count: number, area = 1): Cells {
   return {
     dz: height / count,
     area: new Float64Array(count).fill(area),
@@ -263,7 +263,7 @@ export function uniform(medium: Medium, height: number, count: number, area = 1)
   };
 }
 
-export interface March {
+export interface ColumnRun {
   /** Water that came in at the ends and went out by the sink, m³. */
   bottom: number;
   top: number;
@@ -272,19 +272,19 @@ export interface March {
 }
 
 /** Runs a column for some time with a step that adapts itself. */
-export function march(
+export function runColumn(
   cells: Cells,
   h: Float64Array,
   seconds: number,
   ends: { bottom: End; top: End },
   options: { first?: number; most?: number; sink?: Float64Array } = {},
-): March {
+): ColumnRun {
   const solve = solver(cells, h);
   const sink = options.sink ?? new Float64Array(h.length);
   const drawn = sink.reduce((sum, one) => sum + one, 0);
   const most = options.most ?? 3600;
   let dt = min(options.first ?? 1, most);
-  const sum: March = { bottom: 0, top: 0, taken: 0, steps: 0 };
+  const sum: ColumnRun = { bottom: 0, top: 0, taken: 0, steps: 0 };
   for (let t = 0; t < seconds - 1e-9;) {
     const now = min(dt, seconds - t);
     const result = solve.attempt(now, ends.bottom, ends.top, sink);

@@ -1,8 +1,8 @@
-import { MEDIA } from '../../catalog';
+import { MIXES } from '../../catalog';
 import { bagsFor, conductivity, drainable, looseVolume, meanWaterContent, waterContent } from '.';
 
 /** The loam of Carsel and Parrish (1988), in SI. */
-const LOAM = MEDIA['ground-soil'];
+const LOAM = MIXES['ground-soil'];
 
 describe('van Genuchten and Mualem', () => {
   test('a loam at suctions worked out by hand', () => {

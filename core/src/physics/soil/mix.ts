@@ -1,4 +1,4 @@
-import { mediumOf, RECIPES, type Medium, type MediumId, type RecipePart } from '../../catalog';
+import { catalogMix, RECIPES, type GrowingMix, type MixId, type RecipePart } from '../../catalog';
 import type { Patch, PlanterDesign } from '../../document';
 import { mixFrom, shrinkageOf } from './mixing';
 
@@ -6,11 +6,11 @@ import { mixFrom, shrinkageOf } from './mixing';
 
 type SoilDesign = PlanterDesign['soil'];
 
-const made = new WeakMap<NonNullable<SoilDesign['recipe']>, Medium>();
+const made = new WeakMap<NonNullable<SoilDesign['recipe']>, GrowingMix>();
 
 /** The mix of a design; the same object for the same recipe. */
-export function mixOf({ medium, recipe }: SoilDesign): Medium {
-  if (!recipe) return mediumOf(medium);
+export function mixOf({ medium, recipe }: SoilDesign): GrowingMix {
+  if (!recipe) return catalogMix(medium);
   const known = made.get(recipe);
   if (known) return known;
   const mix = mixFrom(recipe.parts, recipe.measured);
@@ -29,11 +29,11 @@ export function recipeOf({
 }
 
 /** Takes a mix of the catalogue instead, with room for how it settles. */
-export const takeMix = (soil: SoilDesign, medium: MediumId): Patch => [
+export const takeMix = (soil: SoilDesign, medium: MixId): Patch => [
   { path: ['soil', 'medium'], value: medium },
   { path: ['soil', 'recipe'], value: null },
   {
     path: ['soil', 'settlement'],
-    value: Math.max(soil.settlement, mediumOf(medium).settles),
+    value: Math.max(soil.settlement, catalogMix(medium).settles),
   },
 ];

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { INGREDIENTS, MEDIA, RECIPES, type MediumId, type RecipePart } from '../../catalog';
+import { INGREDIENTS, MIXES, RECIPES, type MixId, type RecipePart } from '../../catalog';
 import { anyRecipe } from '../../testing/recipes';
 import { conductivity, mixFrom, mixOf, shrinkageOf, waterContent } from '.';
 
@@ -44,8 +44,8 @@ test('one ingredient alone is what it is', () => {
 });
 
 test('the usual recipes come out like the mixes that they are recipes of', () => {
-  for (const id of Object.keys(RECIPES) as MediumId[]) {
-    const known = MEDIA[id];
+  for (const id of Object.keys(RECIPES) as MixId[]) {
+    const known = MIXES[id];
     const mix = mixFrom(RECIPES[id] ?? [], null);
     for (const h of [0.05, 0.1, 0.3, 1, 5]) {
       expect(Math.abs(waterContent(mix, h) - waterContent(known, h))).toBeLessThan(0.07);
@@ -94,16 +94,16 @@ test('a mix says why it does not wick, and what was measured counts', () => {
 
 test('a recipe of one’s own takes the place of the medium, and is mixed once', () => {
   const soil = { medium: 'compost-mix', recipe: null } as unknown as Parameters<typeof mixOf>[0];
-  expect(mixOf(soil)).toBe(MEDIA['compost-mix']);
+  expect(mixOf(soil)).toBe(MIXES['compost-mix']);
   const own = { ...soil, recipe: { parts: parts(['coir', 1]), measured: null } };
   expect(mixOf(own)).toBe(mixOf({ ...own, freeboard: 0.1 }));
   expect(mixOf(own).name).toBe('Mix of 1 coir');
 });
 
-test.each(Object.keys(RECIPES) as MediumId[])(
+test.each(Object.keys(RECIPES) as MixId[])(
   '%s and its own recipe: density, water and air at 10 cm within five in a hundred',
   (id) => {
-    const [mix, own] = [MEDIA[id], mixFrom(RECIPES[id] ?? [], null)];
+    const [mix, own] = [MIXES[id], mixFrom(RECIPES[id] ?? [], null)];
     const near = (a: number, b: number): void => expect(Math.abs(a / b - 1)).toBeLessThan(0.05);
     near(own.dryDensity, mix.dryDensity);
     near(waterContent(own, 0.1), waterContent(mix, 0.1));

@@ -2,7 +2,7 @@ import {
   ingredientOf,
   ingredientWord,
   type IngredientMatter,
-  type Medium,
+  type GrowingMix,
   type RecipePart,
 } from '../../catalog';
 import { waterContent, type Hydraulics } from './hydraulics';
@@ -69,7 +69,7 @@ export function shrinkageOf(parts: readonly RecipePart[]): number {
  *
  * @param parts at least one; @param measured what is known better than by this, or null
  */
-export function mixFrom(parts: readonly RecipePart[], measured: MeasuredMix | null): Medium {
+export function mixFrom(parts: readonly RecipePart[], measured: MeasuredMix | null): GrowingMix {
   const whole = parts.reduce((sum, { parts: count }) => sum + count, 0);
   const shares = parts.map(({ what, parts: count }) => ({
     matter: ingredientOf(what),

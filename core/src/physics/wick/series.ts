@@ -1,4 +1,4 @@
-import type { Matter } from '../../catalog';
+import type { HydraulicMaterial } from '../../catalog';
 import { conductivity } from '../soil';
 
 /**
@@ -11,7 +11,7 @@ import { conductivity } from '../soil';
 export interface Bed {
   readonly from: number;
   readonly to: number;
-  readonly medium: Matter;
+  readonly medium: HydraulicMaterial;
 }
 
 /** What water rises through: layers from below without gaps, and the plan area at a height, m². */
@@ -27,10 +27,10 @@ const NODES = 176;
 const RATIO = Math.log(LAST / FIRST) / (NODES - 1);
 const SUCTION = Float64Array.from({ length: NODES }, (_, i) => FIRST * Math.exp(i * RATIO));
 
-const kept = new WeakMap<Matter, Float64Array>();
+const kept = new WeakMap<HydraulicMaterial, Float64Array>();
 
 /** Conductivity of a medium half way between one node and the next, m/s. */
-function conductivities(medium: Matter): Float64Array {
+function conductivities(medium: HydraulicMaterial): Float64Array {
   const known = kept.get(medium);
   if (known) return known;
   const made = Float64Array.from({ length: NODES }, (_, i) =>

@@ -1,4 +1,4 @@
-import { AGGREGATES, CLOTHS, MEDIA } from '../../catalog';
+import { AGGREGATES, CLOTHS, MIXES } from '../../catalog';
 import { conductivity, waterContent } from '../soil';
 import {
   clothDelivery,
@@ -32,7 +32,7 @@ describe('steady flow up a column', () => {
     expect(Math.abs(rise / exact - 1)).toBeLessThan(1e-5);
   });
 
-  test.each(Object.values(MEDIA))('$name: the table agrees with the integral', (mix) => {
+  test.each(Object.values(MIXES))('$name: the table agrees with the integral', (mix) => {
     for (const lift of [0.01, 0.04, 0.1, 0.2]) {
       const q = columnFlux(mix, lift, 0.75);
       const rise = steadyRise((h) => conductivity(mix, h), q, 0.75);
@@ -41,7 +41,7 @@ describe('steady flow up a column', () => {
   });
 
   test('delivery falls with lift and ends where suction would have to exceed the limit', () => {
-    const mix = MEDIA['coir-perlite'];
+    const mix = MIXES['coir-perlite'];
     const lifts = [0.01, 0.05, 0.1, 0.2, 0.4, 0.7];
     const fluxes = lifts.map((lift) => columnFlux(mix, lift, 0.75));
     expect([...fluxes].sort((a, b) => b - a)).toEqual(fluxes);
@@ -166,7 +166,7 @@ describe('sand by its grains', () => {
 
 describe('one flow through layers', () => {
   const Ks = 1e-5;
-  const mix = MEDIA['coir-perlite'];
+  const mix = MIXES['coir-perlite'];
 
   test('in one layer of one section it is the column’s own flux', () => {
     const rise = riser({ beds: [{ from: 0, to: 0.2, medium: mix }], areaAt: () => 0.03 });

@@ -1,5 +1,5 @@
 import { areaOf, grown, type Outline } from '../../geometry/vessels';
-import { judge, rank, settled, type Finding } from '../../assessment';
+import { checkRemedy, rank, settled, type Finding } from '../../assessment';
 import type { Patch, PlanterDesign } from '../../document';
 import { assemble, soilBeds, type Planter } from '../../assembly';
 import { q, say, type Message } from '../../units';
@@ -157,7 +157,7 @@ export function carries(design: PlanterDesign, question: FieldQuestion): Carry[]
     return moistureField(planter, { ...question, level }, coarse).shares.dry;
   };
   const now = dryOf(design);
-  const known = new Set(judge(design, [])?.drafts.map(({ id }) => id));
+  const known = new Set(checkRemedy(design, [])?.drafts.map(({ id }) => id));
   const isNew = ({ id, severity }: Pick<Finding, 'id' | 'severity'>): boolean =>
     rank(severity) <= rank('watch') && !known.has(id);
   if (now < FEW) return [];

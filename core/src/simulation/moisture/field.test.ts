@@ -1,11 +1,11 @@
 import {
-  heldAt,
-  march,
-  mediumFor,
+  fixedHead,
+  runColumn,
+  hydraulicTableFor,
   uniform,
   type End,
-  type Looked,
-  type Medium,
+  type HydraulicValues,
+  type HydraulicTable,
 } from '../../physics/column';
 import { applyPatch, STARTING_POINTS, type Patch } from '../../document';
 import { assemble } from '../../assembly';
@@ -18,11 +18,11 @@ import {
   readField,
   withMoisture,
 } from '.';
-import { judge } from '../../assessment';
+import { checkRemedy } from '../../assessment';
 import { wordsIn } from '../../units';
 import { gridOf, type Body, type Grid } from './grid';
 import { steadyFlow, type Problem } from './steady';
-import { MEDIA } from '../../catalog';
+import { MIXES } from '../../catalog';
 
 const box = (a: number, b: number, to: number): Body => ({
   outlineAt: () => ({ a, b, c: 0 }),
@@ -52,10 +52,10 @@ test('a grid holds the volume of the real outline, a quarter of it a quarter', (
 test('where nothing varies sideways it is the column, to a tenth of a millimetre of head', () => {
   const nz = 24;
   const depth = 0.25;
-  const medium = mediumFor(MEDIA['coir-perlite']);
+  const medium = hydraulicTableFor(MIXES['coir-perlite']);
   const draws = (2e-3 / 86_400) * 0.04;
   const cells = uniform(medium, depth, nz, 0.04);
-  const held = heldAt(cells, -0.02, 'bottom');
+  const held = fixedHead(cells, -0.02, 'bottom');
   const dries: End = {
     flux(_h, out) {
       out[0] = -draws;
@@ -64,7 +64,7 @@ test('where nothing varies sideways it is the column, to a tenth of a millimetre
   };
   const h = Float64Array.from({ length: nz }, (_, k) => -0.05 - k * cells.dz);
   const sink = new Float64Array(nz).fill((draws * 2) / nz);
-  march(cells, h, 400 * 86_400, { bottom: held, top: dries }, { most: 20 * 86_400, sink });
+  runColumn(cells, h, 400 * 86_400, { bottom: held, top: dries }, { most: 20 * 86_400, sink });
 
   const grid = gridOf(box(0.1, 0.1, depth), 0.05, nz);
   const columns = grid.nx * grid.ny;
@@ -99,7 +99,7 @@ test('whatever it begins from, it ends at the same heads', () => {
   const middle = (column: number) => (column % grid.nx) * 2 < grid.nx;
   const problem: Problem = {
     grid,
-    media: Array.from({ length: grid.nz }, () => mediumFor(MEDIA['coir-perlite'])),
+    media: Array.from({ length: grid.nz }, () => hydraulicTableFor(MIXES['coir-perlite'])),
     // Fed on one side only, by so much as the soil there draws.
     bottom(column, h, out) {
       const open = middle(column) ? grid.base[column]! * 2e-6 : 0;
@@ -149,9 +149,9 @@ describe('Gardner’s soil in a strip', () => {
     C1 * (Math.exp(l1 * z) + ratio * Math.exp(l2 * z)) * Math.cos(k * x);
   const exact = (x: number, z: number) => Math.log((alpha * phi(x, z)) / Ks) / alpha;
 
-  const soil: Medium = {
-    soil: { ...MEDIA['coir-perlite'], Ks },
-    look(h: Float64Array, from: number, to: number, { theta, K, C, dK }: Looked) {
+  const soil: HydraulicTable = {
+    soil: { ...MIXES['coir-perlite'], Ks },
+    look(h: Float64Array, from: number, to: number, { theta, K, C, dK }: HydraulicValues) {
       for (let i = from; i < to; i += 1) {
         theta[i] = 0.5 + 0.1 * h[i]!;
         C[i] = 0.1;
@@ -290,10 +290,10 @@ describe('what the moisture says among the findings', () => {
     expect(tell(finding!.text)).toMatch(
       /^Carry water farther: on a hot day 2\d% of the roots stand dry/,
     );
-    const known = new Set(judge(design, [])!.drafts.map(({ id }) => id));
+    const known = new Set(checkRemedy(design, [])!.drafts.map(({ id }) => id));
     expect(finding!.remedies.length).toBeGreaterThan(0);
     for (const { patch } of finding!.remedies) {
-      const brought = judge(design, patch)!.drafts.filter(({ id }) => !known.has(id));
+      const brought = checkRemedy(design, patch)!.drafts.filter(({ id }) => !known.has(id));
       expect(brought.filter(({ severity }) => severity !== 'note')).toEqual([]);
     }
   });
@@ -319,9 +319,9 @@ describe('what the moisture says among the findings', () => {
       { path: ['wicks', 0, 'legs'], value: 2 },
     ]);
     const moisture = fieldFinding(pictures, carried);
-    const other = (id: string, severity: 'fault' | 'note', room: 'wick' | 'soil') => ({
+    const other = (id: string, severity: 'fault' | 'note', panel: 'wick' | 'soil') => ({
       ...moisture!,
-      ...{ id, severity, room },
+      ...{ id, severity, panel },
     });
     const [bad, good] = [other('roots', 'fault', 'soil'), other('lift', 'note', 'soil')];
     expect(withMoisture([bad, good], moisture).map(({ id }) => id)).toEqual([

@@ -1,5 +1,5 @@
-import { demandOn } from '../../physics/climate';
-import { mediumFor, surfaceGives, type Medium } from '../../physics/column';
+import { waterDemandOn } from '../../physics/climate';
+import { hydraulicTableFor, surfaceGives, type HydraulicTable } from '../../physics/column';
 import { FROM_BELOW, peakOf, shareOf, slopeOf, standsOn, ENOUGH } from '../../physics/crop';
 import { grainsIn, type Planted } from '../../document';
 import { grainOf } from '../../catalog';
@@ -17,7 +17,7 @@ import type { Circle } from '../../geometry/packing';
 import { mixOf } from '../../physics/soil';
 import { columnAt, gridOf, widthFor, type Body, type Grid } from './grid';
 import { flowCurve, type FlowCurve } from './flowCurve';
-import { coveredOfRing, fromRings, isAlikeRound, isRings, ringsOf } from './rings';
+import { coveredOfRing, fromRings, isAlikeRound, isRings, ringsOf } from './axisymmetric';
 import { steadyFlow, type Problem, type Steady } from './steady';
 
 /** Where in the soil of a planter the water gets to, on a day that goes on and on. */
@@ -78,7 +78,7 @@ export function moistureField(
     ...alike(discs),
   };
   const beds = bed.places.length;
-  const asks = demandOn(design, et, surfaceArea(planter), openWater(planter));
+  const asks = waterDemandOn(design, et, surfaceArea(planter), openWater(planter));
   const below = Math.min(
     rootSupply(rootWays(planter), level) / Math.max(asks.plants, 1e-15),
     FROM_BELOW,
@@ -213,10 +213,12 @@ function feedsOf(planter: Planter, level: number): Feed[] {
     if (wick.index === null) {
       return [{ discs: null, curve: flowCurve((s) => wick.flowAt(level, s) / beds) }];
     }
-    const lot = planter.lots.find(({ kind, index }) => kind === wick.kind && index === wick.index);
-    if (!lot || lot.pieces.length === 0) return [];
-    const spread = lot.kind === 'cloth' ? lot.spec.spread : 0;
-    const all = discsOf(lot).map((one) => ({
+    const group = planter.partGroups.find(
+      ({ kind, index }) => kind === wick.kind && index === wick.index,
+    );
+    if (!group || group.parts.length === 0) return [];
+    const spread = group.kind === 'cloth' ? group.spec.spread : 0;
+    const all = discsOf(group).map((one) => ({
       x: one.x - place.x,
       y: one.y - place.y,
       r: Math.max(one.r, spread),
@@ -254,7 +256,7 @@ function alike(discs: readonly Circle[]): { alikeX: boolean; alikeY: boolean } {
 }
 
 /** Sand and mixes by layer of boxes. */
-function mediaOf(planter: Planter, { nz, dz, z0 }: Grid): Medium[] {
+function mediaOf(planter: Planter, { nz, dz, z0 }: Grid): HydraulicTable[] {
   const { design, heights } = planter;
   const beds = soilBeds(planter);
   let below = z0;
@@ -267,7 +269,7 @@ function mediaOf(planter: Planter, { nz, dz, z0 }: Grid): Medium[] {
     const z = z0 + (k + 0.5) * dz;
     const grain = z < heights.base ? grains.find(({ to }) => z <= to) : undefined;
     const mix = beds.find(({ to }) => z <= to)?.mix ?? mixOf(design.soil);
-    return mediumFor(grain?.matter ?? mix);
+    return hydraulicTableFor(grain?.matter ?? mix);
   });
 }
 

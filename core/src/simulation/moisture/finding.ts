@@ -22,7 +22,7 @@ export function fieldFinding(
   return {
     id: 'moisture',
     severity: 'watch',
-    room: 'wick',
+    panel: 'wick',
     text: dryWords(field.reading, dry),
     remedies: carried.map(({ label, patch, dry: then }) => ({
       label: say`${label}: ${q(then, 'share')} dry then`,
@@ -39,7 +39,7 @@ export function withMoisture(
   findings: readonly Finding[],
   moisture: Finding | null,
 ): readonly Finding[] {
-  const faulty = findings.some(({ room, severity }) => room === 'wick' && severity === 'fault');
+  const faulty = findings.some(({ panel, severity }) => panel === 'wick' && severity === 'fault');
   if (!moisture || faulty) return findings;
   return [...findings, moisture].sort((a, b) => rank(a.severity) - rank(b.severity));
 }

@@ -1,4 +1,4 @@
-import type { Looked, Medium } from '../../physics/column';
+import type { HydraulicValues, HydraulicTable } from '../../physics/column';
 import { banded, type FivePointSystem } from '../../numerics';
 import type { Grid } from './grid';
 
@@ -19,7 +19,7 @@ type Through = (column: number, h: number, out: Float64Array) => void;
 export interface Problem {
   readonly grid: Grid;
   /** By layer of boxes, from below. */
-  readonly media: readonly Medium[];
+  readonly media: readonly HydraulicTable[];
   readonly bottom: Through;
   readonly top: Through;
   /** What is taken out of each box at heads h, m³/s, and its slope where that is above nothing. */
@@ -82,7 +82,7 @@ export function steadyFlow(
   const list = (): Float64Array => new Float64Array(n);
   const h = list();
   for (let c = 0; c < n; c += 1) h[c] = start(c, grid.z0 + ((c % nz) + 0.5) * dz);
-  const looked: Looked = { theta: list(), K: list(), C: list(), dK: list() };
+  const looked: HydraulicValues = { theta: list(), K: list(), C: list(), dK: list() };
   const { theta, K, C } = looked;
   const dK = looked.dK as Float64Array;
   const [before, next, taken, slope, right] = [list(), list(), list(), list(), list()];
@@ -99,7 +99,7 @@ export function steadyFlow(
   const look = (heads: Float64Array): void => {
     for (let k = 0; k < nz;) {
       // Boxes of one medium side by side in every column.
-      const medium = media[k] as Medium;
+      const medium = media[k] as HydraulicTable;
       let to = k + 1;
       while (to < nz && media[to] === medium) to += 1;
       if (to - k === nz) medium.look(heads, 0, n, looked);

@@ -1,4 +1,4 @@
-import { demandOn, roomDay, weatherOf } from '../../physics/climate';
+import { waterDemandOn, roomDay, weatherOf } from '../../physics/climate';
 import { SITES } from '../../catalog';
 import { growthOn, peakOf, warmthFor } from '../../physics/crop';
 import { STARTING_POINTS } from '../../document';
@@ -30,7 +30,7 @@ test.each(points.map(({ id, design }) => [id, design] as const))(
     const peak = peakOf(design.planting).growth;
     const table = dayTableOf(
       planter,
-      demandOn(design, HOT_ET, model.surface, model.tray, peak).total * SECONDS,
+      waterDemandOn(design, HOT_ET, model.surface, model.tray, peak).total * SECONDS,
     );
     const full = table.full;
     const valve = model.barrel ? table.holds(Math.min(model.barrel.level, model.brim)) : 0;
@@ -49,7 +49,13 @@ test.each(points.map(({ id, design }) => [id, design] as const))(
         if (model.barrel) barrel = most;
         else water = full;
       }
-      const asks = demandOn(design, et, model.surface, model.tray, growthOn(design.planting, day));
+      const asks = waterDemandOn(
+        design,
+        et,
+        model.surface,
+        model.tray,
+        growthOn(design.planting, day),
+      );
       if (model.open) {
         soil += rain * model.surface * model.letsIn;
         water += rain * model.tray.area;

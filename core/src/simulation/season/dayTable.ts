@@ -2,7 +2,7 @@ import { ROOTS_PLANTED, rootsTo } from '../../physics/crop';
 import type { Planter } from '../../assembly';
 import { modelOf, type Model } from './model';
 import { rootsAfter } from './roots';
-import { newDay, runner } from './season';
+import { emptyDay, runner } from './season';
 import { stateAt } from './state';
 
 // By name: looked up once, these loops run millions of times.
@@ -135,7 +135,7 @@ function makeTable(model: Model, hottest: number): DayTable {
     const { water } = state;
     const all = asked[a] as number;
     const surface = (SURFACES[c] as number) * all;
-    const day = newDay('', { stage: 'grown', thirst: 0, foliage: 0 }, state);
+    const day = emptyDay('', { stage: 'grown', thirst: 0, foliage: 0 }, state);
     const run = runner(model, state, {
       planted: '',
       filling: { kind: 'never' },

@@ -6,7 +6,7 @@ export {
   type SeasonDay,
   type SeasonOptions,
   type SeasonRun,
-  type Stress,
+  type PlantStress,
 } from './run';
 export {
   FIRST_PLAN,
@@ -39,7 +39,7 @@ export {
   changesOf,
   type AwayAnswer,
   type AwayQuestion,
-  type Mend,
+  type SeasonRemedy,
   type SeasonAnswer,
   type SeasonAsked,
   type SeasonPart,

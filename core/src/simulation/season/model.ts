@@ -1,6 +1,6 @@
 import { openWater, rootPace, rootWays, type Planter } from '../../assembly';
 import { deepestRoots } from '../../physics/crop';
-import { cellsOf, reservoirOf } from './setting';
+import { columnCells, seasonReservoir } from './geometry';
 import { supplyOfWicks, type Supply } from './supply';
 import type { SeasonOptions } from './run';
 
@@ -31,10 +31,10 @@ export function modelOf(planter: Planter, options: Partial<SeasonOptions> = {}):
 
 function makeModel(planter: Planter, count: number, broken: boolean, clogged: boolean) {
   const { design, heights } = planter;
-  const cells = cellsOf(planter, count);
+  const cells = columnCells(planter, count);
   const known = supplies.get(planter) ?? supplyOfWicks(planter);
   supplies.set(planter, known);
-  const reservoir = reservoirOf(planter, clogged);
+  const reservoir = seasonReservoir(planter, clogged);
   return {
     planter,
     design,

@@ -65,7 +65,7 @@ export interface WeathersRun {
 }
 
 /** A change with which it would last longer: of the design, or somebody who waters meanwhile. */
-export interface Mend {
+export interface SeasonRemedy {
   label: Message;
   safe: number;
   patch: Patch;
@@ -74,7 +74,7 @@ export interface Mend {
 
 export interface AwayAnswer {
   answer: Absence;
-  mends: readonly Mend[];
+  mends: readonly SeasonRemedy[];
   /** Changes that are still being tried. */
   trying: boolean;
 }
@@ -216,14 +216,14 @@ function* absences(question: AwayQuestion): Generator<AwayAnswer> {
     yield { answer: own, mends: [], trying: false };
     return;
   }
-  let mends: Mend[] = [];
+  let mends: SeasonRemedy[] = [];
   yield { answer: own, mends, trying: true };
   const tries = changesOf(design);
-  const attempt = (one: Try): Mend => {
+  const attempt = (one: Try): SeasonRemedy => {
     const planned = { ...question, waterings: [...question.waterings, ...one.waterings] };
     return { ...one, safe: absence(planned, applyPatch(design, one.patch)).safe };
   };
-  const keep = (one: Mend | null): void => {
+  const keep = (one: SeasonRemedy | null): void => {
     if (one && one.safe > own.safe) mends = [...mends, one].sort((a, b) => b.safe - a.safe);
   };
   keep(neighbour(question, attempt));
@@ -234,13 +234,16 @@ function* absences(question: AwayQuestion): Generator<AwayAnswer> {
   }
 }
 
-type Try = Omit<Mend, 'safe'>;
+type Try = Omit<SeasonRemedy, 'safe'>;
 
 /** Most times that a neighbour is asked to come. */
 const MOST_VISITS = 4;
 
 /** A neighbour who fills it as seldom as is enough, at even distances; null when a few visits are not. */
-function neighbour({ away, from }: AwayQuestion, attempt: (one: Try) => Mend): Mend | null {
+function neighbour(
+  { away, from }: AwayQuestion,
+  attempt: (one: Try) => SeasonRemedy,
+): SeasonRemedy | null {
   for (let times = 1; times <= Math.min(MOST_VISITS, away - 1); times += 1) {
     const waterings = Array.from({ length: times }, (_, i): Watering => {
       const after = Math.floor((away * (i + 1)) / (times + 1));

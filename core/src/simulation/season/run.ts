@@ -28,7 +28,7 @@ export interface SeasonOptions {
 /** Ends a season on the first day on which plants go short, or drown. */
 export const plantsSuffer = ({ stress }: SeasonDay): boolean => stress !== 'none';
 
-export type Stress = 'none' | 'dry' | 'drowned';
+export type PlantStress = 'none' | 'dry' | 'drowned';
 
 /** One day. Volumes m³, level metres above the inside floor. */
 export interface SeasonDay {
@@ -50,7 +50,7 @@ export interface SeasonDay {
   filled: number;
   /** Given on the surface. */
   poured: number;
-  stress: Stress;
+  stress: PlantStress;
 }
 
 export interface SeasonRun {

@@ -1,5 +1,10 @@
-import { daysBetween, demandOn, type Demand, type WeatherDay } from '../../physics/climate';
-import type { End, Step } from '../../physics/column';
+import {
+  daysBetween,
+  waterDemandOn,
+  type WaterDemand,
+  type WeatherDay,
+} from '../../physics/climate';
+import type { End, ColumnStep } from '../../physics/column';
 import {
   ENOUGH,
   FROM_BELOW,
@@ -11,7 +16,7 @@ import {
   type Uptake,
 } from '../../physics/crop';
 import type { Planter } from '../../assembly';
-import { bottomEnd, topEnd, type Air } from './ends';
+import { bottomEnd, topEnd, type Air } from './boundaries';
 import { blocksOf, HOUR, MORNING, wetHours, type Block } from './forcing';
 import { topUp, waterInTheMorning } from './irrigation';
 import { modelOf, type Model } from './model';
@@ -92,14 +97,14 @@ export function runner(model: Model, state: State, options: SeasonOptions) {
     const age = daysBetween(options.planted, weather.date);
     const growth = growthOn(planting, age);
     growRoots(model, state, (weather.tMin + weather.tMax) / 2, rootsOn(planting, age));
-    const asks = demandOn(model.design, weather.et, model.surface, model.tray, growth);
-    const day = newDay(weather.date, growth, state);
+    const asks = waterDemandOn(model.design, weather.et, model.surface, model.tray, growth);
+    const day = emptyDay(weather.date, growth, state);
     throughHours(asks, model.open ? weather.rain : 0, day);
     return day;
   }
 
   /** A day with roots as they are. @param rain metres */
-  function throughHours(asks: Demand, rain: number, day: SeasonDay): void {
+  function throughHours(asks: WaterDemand, rain: number, day: SeasonDay): void {
     const wet = wetHours(rain);
     lack.air = 0;
     lack.water = 0;
@@ -112,7 +117,7 @@ export function runner(model: Model, state: State, options: SeasonOptions) {
   }
 
   /** @param rain metres an hour */
-  function throughBlock(block: Block, asks: Demand, rain: number, day: SeasonDay): void {
+  function throughBlock(block: Block, asks: WaterDemand, rain: number, day: SeasonDay): void {
     const lasts = (block.to - block.from) * HOUR;
     air.rain = (rain * model.surface * model.letsIn) / HOUR;
     air.dries = rain > 0 ? 0 : asks.surface * block.light;
@@ -164,7 +169,7 @@ export function runner(model: Model, state: State, options: SeasonOptions) {
   }
 
   /** What stands on the surface after a step, runs over the rim or dries up. @param sun m³/s */
-  function settleSurface(result: Step, falls: boolean, sun: number, day: SeasonDay): void {
+  function settleSurface(result: ColumnStep, falls: boolean, sun: number, day: SeasonDay): void {
     const { surface, freeboard } = model;
     const offered = air.rain * air.span + state.pond * surface;
     if (offered <= 0) {
@@ -184,7 +189,7 @@ export function runner(model: Model, state: State, options: SeasonOptions) {
   }
 
   /** @param sun what open water gives to the air, m³/s */
-  function settleReservoir(result: Step, sun: number, day: SeasonDay): void {
+  function settleReservoir(result: ColumnStep, sun: number, day: SeasonDay): void {
     state.water -= result.bottom * air.span;
     const dried = min(sun * air.span, max(state.water, 0));
     state.water -= dried;
@@ -214,7 +219,7 @@ export function runner(model: Model, state: State, options: SeasonOptions) {
   return { state, through, throughHours };
 }
 
-export const newDay = (date: string, { stage }: Growth, { level, water }: State): SeasonDay => ({
+export const emptyDay = (date: string, { stage }: Growth, { level, water }: State): SeasonDay => ({
   date,
   stage,
   level,
@@ -235,7 +240,7 @@ export const newDay = (date: string, { stage }: Growth, { level, water }: State)
  * One step. Rain either all goes in, or stands on the surface, whose head is then kept; which of the
  * two holds is seen from the outcome, and the step is taken again if it was the other.
  */
-function advance(model: Model, state: State, air: Air, bottom: End, top: End): Step {
+function advance(model: Model, state: State, air: Air, bottom: End, top: End): ColumnStep {
   const { soil, h, sink, pond } = state;
   const { count, half } = model;
   const offered = air.rain + (pond * model.surface) / air.span;

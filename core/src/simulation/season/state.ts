@@ -36,7 +36,7 @@ export function fullState(model: Model, age: number): State {
 }
 
 /** Water at rest: what hangs in the soil above a suction at its base, and what is in the reservoir. */
-export interface AtRest {
+export interface EquilibriumStart {
   /** Suction at the soil base, metres; negative where water stands in the soil. */
   suction: number;
   /** m³ */
@@ -47,7 +47,7 @@ export interface AtRest {
 }
 
 /** The state of a planter whose water is at rest. */
-export function stateAt(model: Model, { suction, water, barrel, tip }: AtRest): State {
+export function stateAt(model: Model, { suction, water, barrel, tip }: EquilibriumStart): State {
   const { count, cells, reservoir } = model;
   const h = Float64Array.from({ length: count }, (_, i) => -suction - (i + 0.5) * cells.dz);
   return {

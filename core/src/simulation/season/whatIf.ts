@@ -1,5 +1,5 @@
 import type { WeatherDay } from '../../physics/climate';
-import { bringsNoFault, faultsOf } from '../../assessment';
+import { addsNoFault, faultsOf } from '../../assessment';
 import { MULCHES } from '../../catalog';
 import type { Patch, PlanterDesign } from '../../document';
 import { q, say, type Message } from '../../units';
@@ -99,7 +99,7 @@ export function whatIfs(design: PlanterDesign): WhatIf[] {
   const faults = faultsOf(design);
   return all.filter(
     (one): one is WhatIf =>
-      one !== null && (one.patch.length === 0 || bringsNoFault(design, one.patch, faults)),
+      one !== null && (one.patch.length === 0 || addsNoFault(design, one.patch, faults)),
   );
 }
 

@@ -4,7 +4,7 @@ import {
   sourcingOf,
   type BuildSheet,
   type CutPlan,
-  type Deck,
+  type PlatformSheet,
   type PaperId,
   type ShoppingList,
 } from '@huerta/core/fabrication';
@@ -90,7 +90,8 @@ function top(flow: Flow, { planter, assessment, sheet, shopping, words }: Printe
         ]
       : []),
   ];
-  if (sheet.deck) drawDeck(flow, sheet.deck, { x: x + width - DECK_WIDE, y, size: DECK_WIDE });
+  if (sheet.platform)
+    drawDeck(flow, sheet.platform, { x: x + width - DECK_WIDE, y, size: DECK_WIDE });
   let at = y;
   for (const [label, value] of lines) {
     type(flow.pdf, 'body', 9).text(label, beside, at, { lineBreak: false });
@@ -103,7 +104,7 @@ function top(flow: Flow, { planter, assessment, sheet, shopping, words }: Printe
   if (serious.length > 0) {
     const mend = `Still to mend before anything is cut: ${serious.map(({ text }) => words.tell(text)).join(' ')}`;
     type(flow.pdf, 'bold', 8.5).text(mend, beside, at + 4, {
-      width: width - SECTION_WIDE - 12 - (sheet.deck ? DECK_WIDE : 0),
+      width: width - SECTION_WIDE - 12 - (sheet.platform ? DECK_WIDE : 0),
       height: Math.max(y + SECTION_HIGH - at, 20),
       ellipsis: true,
     });
@@ -112,7 +113,11 @@ function top(flow: Flow, { planter, assessment, sheet, shopping, words }: Printe
 }
 
 /** The deck from above with its holes, small; its template is at 1:1. */
-function drawDeck(flow: Flow, deck: Deck, box: { x: number; y: number; size: number }): void {
+function drawDeck(
+  flow: Flow,
+  deck: PlatformSheet,
+  box: { x: number; y: number; size: number },
+): void {
   const { a, b } = deck.outline;
   const scale = (box.size - 6) / (2 * Math.max(a, b));
   const [cx, cy] = [box.x + box.size / 2, box.y + b * scale + 2];

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { copyFile, mkdir } from 'node:fs/promises';
 import { dirname, join } from 'node:path';
-import type { Different, DocumentKind, RestorePreview, Standing } from '@huerta/contract';
+import type { Different, DocumentKind, RestorePreview, RestoreChange } from '@huerta/contract';
 import { quoted, withConnection, type Connection } from '../../storage/connection';
 import { parsedJson } from './format';
 import { stagedDatabase, stagedPhoto, type Staged } from './read';
@@ -94,7 +94,7 @@ async function find(connection: Connection, { kind, id }: StagedRow): Promise<He
   return row ?? null;
 }
 
-function standingOf({ text, updatedAt }: StagedRow, here: Here | null): Standing {
+function standingOf({ text, updatedAt }: StagedRow, here: Here | null): RestoreChange {
   if (!here || here.deletedAt !== null) return 'new';
   if (sameJson(here.text, text)) return 'same';
   return updatedAt > here.updatedAt ? 'newer' : 'older';
@@ -105,7 +105,7 @@ async function put(
   connection: Connection,
   staged: StagedRow,
   here: Here | null,
-  standing: Standing,
+  standing: RestoreChange,
   wish: Different,
   now: Date,
 ): Promise<boolean> {

@@ -3,7 +3,7 @@ import { dirname, join } from 'node:path';
 import { Readable } from 'node:stream';
 import Papa from 'papaparse';
 import { ZipFile } from 'yazl';
-import { logEntrySchema, sayDid } from '@huerta/core/journal';
+import { logEntrySchema, describeEntry } from '@huerta/core/journal';
 import { tell } from '@huerta/core/units';
 import { connectTo, type Connection } from '../../storage/connection';
 import { MANIFEST, parsedJson, ROWS_A_PART, sha256, VERSION, type Manifest } from './format';
@@ -279,7 +279,7 @@ function tableOf(names: ReadonlyMap<string, string>, replaced: ReadonlySet<strin
           const read = logEntrySchema.safeParse(parsedJson(entry));
           if (!read.success || read.data.gone || replaced.has(read.data.id)) return [];
           const { at, planter, did, text } = read.data;
-          return [[at, nameOf(planter), tell(sayDid(did), 'metric'), text]];
+          return [[at, nameOf(planter), tell(describeEntry(did), 'metric'), text]];
         }),
       ),
   };

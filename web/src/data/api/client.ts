@@ -1,7 +1,7 @@
 import { refusalOf, type Refusal, type Route } from '@huerta/contract';
 import type { z } from 'zod';
-import { heard, heardRefusal } from '../offline/connectivity';
-import { forgetSeen, recall, remember } from '../offline/responseCache';
+import { noteAnswer, noteRefusedAnswer } from '../offline/connectivity';
+import { clearResponseCache, cachedResponse, cacheResponse } from '../offline/responseCache';
 import { keepsHere, leftOut } from '../offline/storage';
 import { withoutRows } from './withoutRows';
 
@@ -78,7 +78,7 @@ async function send(path: string, method: Route['method'], asked: Asked): Promis
 
 /** This device was shut out: it keeps nothing of the garden that it has seen, and says how to be let in again. */
 async function shutOut(): Promise<void> {
-  await forgetSeen();
+  await clearResponseCache();
   window.location.assign('/let-in');
 }
 
@@ -93,10 +93,10 @@ export const sendFile = <R extends Route>(
 export async function callFile(route: Route, asked: Asked): Promise<Blob> {
   try {
     const blob = await (await send(pathOf(route, asked), route.method, asked)).blob();
-    heard();
+    noteAnswer();
     return blob;
   } catch (error) {
-    heardRefusal(refusalIn(error));
+    noteRefusedAnswer(refusalIn(error));
     throw error;
   }
 }
@@ -135,13 +135,13 @@ export async function callRoute<R extends Route>(route: R, asked: Asked = {}): P
       ? ((await response.json().catch(() => null)) as unknown)
       : undefined;
     const read = checked(route, answer);
-    heard();
+    noteAnswer();
     // A save’s answer is what a reading of the same address gives from now on.
-    if (reads || route.method === 'put') void remember(path, answer);
+    if (reads || route.method === 'put') void cacheResponse(path, answer);
     return read;
   } catch (error) {
-    heardRefusal(refusalIn(error));
-    const before = reads && error instanceof LaterError ? await recall(path) : undefined;
+    noteRefusedAnswer(refusalIn(error));
+    const before = reads && error instanceof LaterError ? await cachedResponse(path) : undefined;
     if (before === undefined) throw error;
     return checked(route, before);
   }

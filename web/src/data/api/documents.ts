@@ -15,7 +15,7 @@ import {
   weatherResourceSchema,
   type Route,
 } from '@huerta/contract';
-import type { Bodies, Kept, Kind } from '../offline/pendingSaves';
+import type { Bodies, PendingSave, Kind } from '../offline/pendingSaves';
 import { callRoute, type RefusedError } from './client';
 
 /** How documents of each kind are fetched and saved. */
@@ -100,14 +100,14 @@ export async function load<K extends Kind>(kind: K, id: string): Promise<Loaded<
 }
 
 /** Saves what is kept. A name that is known already is answered as before. */
-export async function saveKept<K extends Kind>(kept: Kept<K>): Promise<Loaded<K>> {
+export async function sendPendingSave<K extends Kind>(kept: PendingSave<K>): Promise<Loaded<K>> {
   const { save, read } = ADDRESSES[kept.kind];
   const { base: revision, saveId, after, body } = kept;
   return read(await callRoute(save, { id: kept.id, body: { revision, saveId, after, ...body } }));
 }
 
 /** The other version that a refusal carries. */
-export function clashOf(error: RefusedError, { kind }: Kept): Kept['clash'] {
+export function conflictOf(error: RefusedError, { kind }: PendingSave): PendingSave['clash'] {
   const current = error.refusal.problem?.current;
   return current ? ADDRESSES[kind].read(current) : undefined;
 }

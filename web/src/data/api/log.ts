@@ -1,10 +1,16 @@
 import { LOG } from '@huerta/contract';
-import { holding, takenOut, putBack, type Did, type LogEntry } from '@huerta/core/journal';
+import {
+  currentEntries,
+  takenOut,
+  putBack,
+  type EntryBody,
+  type LogEntry,
+} from '@huerta/core/journal';
 import { type MeasuredDay, zonedTime } from '@huerta/core/physics/climate';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { v4 as uuid } from 'uuid';
 import { gardenZone } from '../../app/gardenDay';
-import { keepLogged, waitingLog } from '../offline/pendingEntries';
+import { addPendingEntries, pendingEntries } from '../offline/pendingEntries';
 import { callRoute } from './client';
 
 /** @returns the ids that the server has now */
@@ -16,13 +22,13 @@ async function withWaiting(
   fetched: Promise<{ entries: LogEntry[] }>,
   mine: (entry: LogEntry) => boolean,
 ): Promise<LogEntry[]> {
-  const waiting = (await waitingLog()).filter(mine);
+  const waiting = (await pendingEntries()).filter(mine);
   const { entries } = await fetched.catch((error: unknown) => {
     // What was written here is shown, also where nothing was ever heard of the server.
     if (waiting.length > 0) return { entries: [] };
     throw error;
   });
-  return holding([...entries, ...waiting]);
+  return currentEntries([...entries, ...waiting]);
 }
 
 /** What a planter's state hangs on of its log, latest first, with what waits on this device. */
@@ -74,9 +80,9 @@ export async function* earlierEntries(
 
 /** The whole log, however long, with what waits on this device. @param planter null for all */
 export async function wholeLog(planter: string | null): Promise<LogEntry[]> {
-  const all = (await waitingLog()).filter((one) => planter === null || one.planter === planter);
+  const all = (await pendingEntries()).filter((one) => planter === null || one.planter === planter);
   for await (const entries of earlierEntries(planter)) all.push(...entries);
-  return holding(all);
+  return currentEntries(all);
 }
 
 /** Says who writes on this device. */
@@ -101,7 +107,7 @@ const NO_DAYS: readonly MeasuredDay[] = [];
 
 /** What is written down: done when, by a line or by a press. */
 export interface Written {
-  did: Did;
+  did: EntryBody;
   /** ISO time; now where it is left out. */
   at?: string;
   text?: string;
@@ -128,11 +134,14 @@ export function useWriteLog() {
   const client = useQueryClient();
   const keep = async (entries: readonly LogEntry[]) => {
     // On this device first, then shown; what the server has comes after.
-    const kept = keepLogged(entries);
+    const kept = addPendingEntries(entries);
     await client.cancelQueries({ queryKey: ['log'] });
     const shows = (planter: string | null) => (now: LogEntry[] | undefined) =>
       now &&
-      holding([...entries.filter((one) => one.planter === (planter ?? one.planter)), ...now]);
+      currentEntries([
+        ...entries.filter((one) => one.planter === (planter ?? one.planter)),
+        ...now,
+      ]);
     client.setQueryData<LogEntry[]>(['log'], shows(null));
     client.setQueryData<LogEntry[]>(OF_ROUND, shows(null));
     for (const planter of new Set(entries.map((entry) => entry.planter)))

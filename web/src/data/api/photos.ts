@@ -1,6 +1,6 @@
 import { MAX_PHOTO_BYTES, PHOTOS } from '@huerta/contract';
 import { useQuery } from '@tanstack/react-query';
-import { waitingPhoto } from '../offline/pendingPhotos';
+import { pendingPhoto } from '../offline/pendingPhotos';
 import { callRoute } from './client';
 
 export const sendPhoto = (id: string, picture: Blob): Promise<{ id: string }> =>
@@ -20,7 +20,7 @@ export function usePhoto(id: string, size: 'whole' | 'small'): string | null {
   const { data = null } = useQuery({
     queryKey: ['photo', id, size],
     queryFn: async () => {
-      const waiting = await waitingPhoto(id);
+      const waiting = await pendingPhoto(id);
       if (waiting) return URL.createObjectURL(waiting);
       return `/api/photos/${id}${size === 'small' ? '/small' : ''}`;
     },

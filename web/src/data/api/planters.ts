@@ -5,16 +5,16 @@ import {
   useQueryClient,
   type QueryClient,
 } from '@tanstack/react-query';
-import { GARDEN, PLANTERS, type Entry, type PlanterResource } from '@huerta/contract';
+import { GARDEN, PLANTERS, type PlanterSummary, type PlanterResource } from '@huerta/contract';
 import type { PlanterDesign } from '@huerta/core/document';
 import type { Section } from '@huerta/core/drawing';
 import { useMemo } from 'react';
 import { v4 as uuid } from 'uuid';
-import { keepChange, keeper, wakeOutbox } from '../offline/pendingSaves';
+import { addPendingSave, pendingSaves, wakeOutbox } from '../offline/pendingSaves';
 import { noteRefusal, refusalKeys } from '../offline/refusals';
-import { keptPlanters, listAsLeft, planterAsLeft } from './asLeft';
+import { pendingPlanters, listWithPending, planterWithPending } from './withPending';
 import { callRoute, RefusedError } from './client';
-import { saveKept } from './documents';
+import { sendPendingSave } from './documents';
 
 const LIST = ['planters'] as const;
 const GARDEN_KEY = ['garden'] as const;
@@ -34,7 +34,7 @@ export function useEntries() {
   return useQuery({
     queryKey: GARDEN_KEY,
     queryFn: fetchGarden,
-    select: ({ entries }): Entry[] => entries,
+    select: ({ entries }): PlanterSummary[] => entries,
   });
 }
 
@@ -42,7 +42,7 @@ export function useEntries() {
 export function usePlanters() {
   return useQuery({
     queryKey: LIST,
-    queryFn: async () => listAsLeft((await callRoute(PLANTERS.list)).planters),
+    queryFn: async () => listWithPending((await callRoute(PLANTERS.list)).planters),
   });
 }
 
@@ -52,7 +52,7 @@ export function useRoundPlanters() {
     queryKey: [...LIST, 'round'],
     queryFn: async () => {
       const { planters, ...rest } = await callRoute(PLANTERS.round);
-      return { ...rest, planters: await listAsLeft(planters) };
+      return { ...rest, planters: await listWithPending(planters) };
     },
   });
 }
@@ -63,7 +63,7 @@ export function usePlantersOf(ids: readonly string[]) {
     queries: ids.map((id) => ({
       queryKey: [...one(id), 'read'],
       queryFn: () =>
-        planterAsLeft(id, fetchStored).catch((error: unknown) => {
+        planterWithPending(id, fetchStored).catch((error: unknown) => {
           if (error instanceof RefusedError) return null;
           throw error;
         }),
@@ -86,7 +86,7 @@ export function usePlantersOf(ids: readonly string[]) {
 }
 
 /** The section of a planter, as the server drew it for a revision. */
-export function useDrawing({ id, revision }: Entry, by: string, wanted: boolean) {
+export function useDrawing({ id, revision }: PlanterSummary, by: string, wanted: boolean) {
   return useQuery({
     enabled: wanted,
     queryKey: ['drawing', id, revision, by],
@@ -116,7 +116,7 @@ const fetchStored = (id: string): Promise<PlanterResource> => callRoute(PLANTERS
 
 /** One planter as this device left it. */
 export const fetchPlanter = (id: string): Promise<PlanterResource> =>
-  planterAsLeft(id, fetchStored);
+  planterWithPending(id, fetchStored);
 
 /** One planter as this device left it, whether the server has that yet or not; asked for anew by every page. */
 export function usePlanter(id: string) {
@@ -174,14 +174,14 @@ async function keptFirst(
   design: PlanterDesign,
   last: string | null = null,
 ): Promise<Made> {
-  const kept = await keepChange('planter', id, base, { design }, last, false);
+  const kept = await addPendingSave('planter', id, base, { design }, last, false);
   try {
-    const { revision } = await saveKept(kept);
-    await keeper.answered(kept.key, kept.saveId, revision);
+    const { revision } = await sendPendingSave(kept);
+    await pendingSaves.answered(kept.key, kept.saveId, revision);
   } catch (error) {
     if (error instanceof RefusedError) {
       // A change is told where it was asked for, and stands there still; something new has no such place.
-      if (base > 0) await keeper.drop(kept.key, kept.saveId);
+      if (base > 0) await pendingSaves.drop(kept.key, kept.saveId);
       else await noteRefusal(refusalKeys.document(kept), error.refusal);
       throw error;
     }
@@ -219,7 +219,7 @@ export function useChangePlanter() {
       change(now: PlanterDesign): PlanterDesign;
     }) => {
       const { revision, design } = await fetchPlanter(id);
-      const last = (await keptPlanters()).get(id)?.saveId ?? null;
+      const last = (await pendingPlanters()).get(id)?.saveId ?? null;
       return keptFirst(id, revision, change(design), last);
     },
     onSettled: again(client),

@@ -1,7 +1,7 @@
 import { SEASONS } from '@huerta/contract';
 import { FIRST_PLAN, type SeasonPlan } from '@huerta/core/simulation/season';
 import { useQueries, useQuery, useQueryClient } from '@tanstack/react-query';
-import { keeper, type Kept } from '../offline/pendingSaves';
+import { pendingSaves, type PendingSave } from '../offline/pendingSaves';
 import { callRoute } from './client';
 import { documentKey, documentQuery, useChange, useDocument, type Known } from './useDocument';
 
@@ -28,10 +28,10 @@ export function useSeasonPlans(planters: readonly string[]): Readonly<Record<str
     queryKey: ['seasons', 'of', planters],
     queryFn: async () => {
       const { plans } = await client.fetchQuery(allPlans);
-      const kept = new Map((await keeper.all()).map((one) => [`${one.kind} ${one.id}`, one]));
+      const kept = new Map((await pendingSaves.all()).map((one) => [`${one.kind} ${one.id}`, one]));
       for (const id of planters) {
         const { revision, plan } = plans[id] ?? { revision: 0, plan: FIRST_PLAN };
-        const own = (kept.get(`season ${id}`) ?? null) as Kept<'season'> | null;
+        const own = (kept.get(`season ${id}`) ?? null) as PendingSave<'season'> | null;
         client.setQueryData<Known<'season'>>(documentKey('season', id), {
           revision,
           body: own?.body ?? { plan },

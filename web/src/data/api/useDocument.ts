@@ -1,10 +1,10 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import {
-  keepChange,
-  keeper,
+  addPendingSave,
+  pendingSaves,
   keyOf,
   type Bodies,
-  type Kept,
+  type PendingSave,
   type Kind,
 } from '../offline/pendingSaves';
 import { load } from './documents';
@@ -20,11 +20,11 @@ export interface Known<K extends Kind> {
   /** Of what the server has. */
   revision: number;
   body: Bodies[K];
-  kept: Kept<K> | null;
+  kept: PendingSave<K> | null;
 }
 
 async function know<K extends Kind>(kind: K, id: string): Promise<Known<K>> {
-  const kept = (await keeper.get(keyOf(kind, id))) as Kept<K> | null;
+  const kept = (await pendingSaves.get(keyOf(kind, id))) as PendingSave<K> | null;
   try {
     const { revision, body } = await load(kind, id);
     return { revision, body: kept?.body ?? body, kept };
@@ -54,7 +54,7 @@ export function useChange<K extends Kind>(kind: K, id: string) {
     networkMode: 'always',
     mutationFn: async (body: Bodies[K]) => {
       const now = client.getQueryData<Known<K>>(key);
-      const kept = await keepChange(kind, id, now?.revision ?? 0, body, now?.kept?.saveId);
+      const kept = await addPendingSave(kind, id, now?.revision ?? 0, body, now?.kept?.saveId);
       client.setQueryData<Known<K>>(key, { revision: now?.revision ?? 0, body, kept });
     },
     onMutate: async (body) => {

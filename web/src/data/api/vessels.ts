@@ -1,15 +1,15 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { VESSELS, type KeepVessel, type VesselResource } from '@huerta/contract';
 import { v4 as uuid } from 'uuid';
-import { keepChange, keeper, type Kept } from '../offline/pendingSaves';
+import { addPendingSave, pendingSaves, type PendingSave } from '../offline/pendingSaves';
 import { callRoute } from './client';
 
 const LIST = ['vessels'] as const;
 
 /** The vessels as the server has them, with what was measured here and is not there yet. */
 async function fetchVessels(): Promise<VesselResource[]> {
-  const waiting = (await keeper.all()).filter(
-    (kept): kept is Kept<'vessel'> => kept.kind === 'vessel',
+  const waiting = (await pendingSaves.all()).filter(
+    (kept): kept is PendingSave<'vessel'> => kept.kind === 'vessel',
   );
   const { vessels } = await callRoute(VESSELS.list);
   const changed = vessels.map((one) => {
@@ -35,7 +35,7 @@ export function useKeepVessel() {
   const client = useQueryClient();
   return useMutation({
     mutationFn: ({ of, ...body }: KeepVessel & { of?: VesselResource }) =>
-      keepChange('vessel', of?.id ?? uuid(), of?.revision ?? 0, body),
+      addPendingSave('vessel', of?.id ?? uuid(), of?.revision ?? 0, body),
     onSuccess: () => client.invalidateQueries({ queryKey: LIST }),
   });
 }

@@ -1,5 +1,5 @@
 import { refusalOf } from '@huerta/contract';
-import { heard, heardRefusal, onRecovered, useHeard } from './connectivity';
+import { noteAnswer, noteRefusedAnswer, onRecovered, useConnectivity } from './connectivity';
 import { growingWaits } from './waits';
 
 const problem = (status: number) => ({
@@ -7,10 +7,10 @@ const problem = (status: number) => ({
   detail: 'The disk is full.',
 });
 const state = () => {
-  const { away, later } = useHeard.getState();
+  const { away, later } = useConnectivity.getState();
   return { away, later };
 };
-beforeEach(() => heard());
+beforeEach(() => noteAnswer());
 
 test.each([
   [null, null, { away: true, later: true }],
@@ -26,7 +26,7 @@ test.each([
 ])(
   'an answer of %s says whether the server is there, and whether to try again',
   (status, body, is) => {
-    heardRefusal(refusalOf(status, body));
+    noteRefusedAnswer(refusalOf(status, body));
     expect(state()).toEqual(is);
   },
 );
@@ -34,16 +34,16 @@ test.each([
 test('once something is answered after that, it is tried again at once, and only then', () => {
   const recovered = jest.fn();
   const end = onRecovered(recovered);
-  heard();
+  noteAnswer();
   expect(recovered).not.toHaveBeenCalled();
-  heardRefusal(refusalOf(507, problem(507)));
-  heardRefusal(refusalOf(null, null));
+  noteRefusedAnswer(refusalOf(507, problem(507)));
+  noteRefusedAnswer(refusalOf(null, null));
   expect(recovered).not.toHaveBeenCalled();
-  heard();
+  noteAnswer();
   expect(recovered).toHaveBeenCalledTimes(1);
   end();
-  heardRefusal(refusalOf(null, null));
-  heard();
+  noteRefusedAnswer(refusalOf(null, null));
+  noteAnswer();
   expect(recovered).toHaveBeenCalledTimes(1);
 });
 

@@ -12,7 +12,7 @@ interface Heard {
   last: number;
 }
 
-export const useHeard = create<Heard>()(
+export const useConnectivity = create<Heard>()(
   persist((): Heard => ({ away: false, later: false, last: 0 }), {
     name: 'huerta.heard',
     storage: createJSONStorage(() => localStorage),
@@ -24,28 +24,28 @@ export const useHeard = create<Heard>()(
 const OFTEN = 5000;
 
 /** The server answered, and took or gave what was asked. */
-export function heard(now = Date.now()): void {
-  const { away, later, last } = useHeard.getState();
+export function noteAnswer(now = Date.now()): void {
+  const { away, later, last } = useConnectivity.getState();
   if (away || later || now - last > OFTEN)
-    useHeard.setState({ away: false, later: false, last: now });
+    useConnectivity.setState({ away: false, later: false, last: now });
 }
 
 /** A gateway before the server says so in its place. */
 const GATEWAY: ReadonlySet<number> = new Set([502, 503, 504]);
 
 /** The server refused, or nothing was heard of it. */
-export function heardRefusal({ kind, status, problem }: Refusal): void {
+export function noteRefusedAnswer({ kind, status, problem }: Refusal): void {
   if (kind !== 'later') {
-    heard();
+    noteAnswer();
     return;
   }
   const away = problem === null && (status === null || GATEWAY.has(status));
-  const now = useHeard.getState();
-  if (away !== now.away || !now.later) useHeard.setState({ away, later: true });
+  const now = useConnectivity.getState();
+  if (away !== now.away || !now.later) useConnectivity.setState({ away, later: true });
 }
 
 /** Calls back when the server answers again after it did not, or could not take something. @returns ends it */
 export const onRecovered = (recovered: () => void): (() => void) =>
-  useHeard.subscribe((now, before) => {
+  useConnectivity.subscribe((now, before) => {
     if (before.later && !now.later) recovered();
   });

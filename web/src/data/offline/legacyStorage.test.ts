@@ -2,9 +2,9 @@
 import 'fake-indexeddb/auto';
 import { FIRST_PLAN } from '@huerta/core/simulation/season';
 import type { ProgressEntry } from '@huerta/core/fabrication';
-import { adoptOld } from './legacyStorage';
-import { keeper } from './pendingSaves';
-import { marksOf } from './pendingProgress';
+import { migrateLegacyStorage } from './legacyStorage';
+import { pendingSaves } from './pendingSaves';
+import { pendingProgressOf } from './pendingProgress';
 
 const planter = '00000000-0000-4000-8000-000000000001';
 const entry: ProgressEntry = {
@@ -23,17 +23,17 @@ test('marks that an earlier Huerta left waiting are sent with all else, once', a
     `huerta.progress.${planter}`,
     JSON.stringify({ state: { waiting: [entry] }, version: 0 }),
   );
-  await adoptOld();
-  expect(await marksOf(planter)).toEqual([entry]);
+  await migrateLegacyStorage();
+  expect(await pendingProgressOf(planter)).toEqual([entry]);
   expect(localStorage.getItem(`huerta.progress.${planter}`)).toBeNull();
-  await adoptOld();
-  expect(await marksOf(planter)).toEqual([entry]);
+  await migrateLegacyStorage();
+  expect(await pendingProgressOf(planter)).toEqual([entry]);
 });
 
 test('a plan that waited is kept as a change of an unknown revision', async () => {
   localStorage.setItem(`huerta.plan.${planter}`, JSON.stringify(FIRST_PLAN));
-  await adoptOld();
-  const kept = (await keeper.all()).filter(({ kind }) => kind === 'season');
+  await migrateLegacyStorage();
+  const kept = (await pendingSaves.all()).filter(({ kind }) => kind === 'season');
   expect(kept).toEqual([
     expect.objectContaining({ id: planter, base: 0, body: { plan: FIRST_PLAN } }),
   ]);
@@ -43,7 +43,7 @@ test('what cannot be read stays, and what is not of that sort is left alone', as
   localStorage.setItem(`huerta.plan.${planter}`, '{oops');
   localStorage.setItem(`huerta.progress.${planter}`, JSON.stringify({ state: 7 }));
   localStorage.setItem('huerta.units', 'us');
-  await adoptOld();
+  await migrateLegacyStorage();
   expect(Object.keys(localStorage).sort()).toEqual([
     `huerta.plan.${planter}`,
     `huerta.progress.${planter}`,

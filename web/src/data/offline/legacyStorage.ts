@@ -1,8 +1,8 @@
 import { progressEntrySchema } from '@huerta/core/fabrication';
 import { seasonPlanSchema } from '@huerta/core/simulation/season';
 import { z } from 'zod';
-import { keepChange } from './pendingSaves';
-import { keepMark } from './pendingProgress';
+import { addPendingSave } from './pendingSaves';
+import { addPendingProgress } from './pendingProgress';
 
 /**
  * What an earlier Huerta left in `localStorage` and had not sent: marks of builds, and plans of seasons. It goes
@@ -20,7 +20,7 @@ const readers: readonly {
     prefix: 'huerta.progress.',
     take: async (planter, found) => {
       const read = waitingMarks.safeParse(found);
-      for (const entry of read.data?.state.waiting ?? []) await keepMark(planter, entry);
+      for (const entry of read.data?.state.waiting ?? []) await addPendingProgress(planter, entry);
       return read.success;
     },
   },
@@ -29,7 +29,7 @@ const readers: readonly {
     take: async (planter, found) => {
       const read = seasonPlanSchema.safeParse(found);
       // Which revision it was made on was not noted: where the server has another, both are shown.
-      if (read.success) await keepChange('season', planter, 0, { plan: read.data });
+      if (read.success) await addPendingSave('season', planter, 0, { plan: read.data });
       return read.success;
     },
   },
@@ -44,7 +44,7 @@ function textAt(key: string): unknown {
 }
 
 /** Hands over what lies in the old places. What cannot be read stays where it is. Never throws. */
-export async function adoptOld(): Promise<void> {
+export async function migrateLegacyStorage(): Promise<void> {
   try {
     for (const key of Object.keys(localStorage)) {
       const reader = readers.find(({ prefix }) => key.startsWith(prefix));

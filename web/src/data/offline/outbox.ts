@@ -2,12 +2,17 @@ import type { Refusal } from '@huerta/contract';
 import type { LogEntry } from '@huerta/core/journal';
 import type { ProgressEntry } from '@huerta/core/fabrication';
 import { RefusedError, refusalIn } from '../api/client';
-import { isOpen as isHeld, keeper as browserKeeper, type Keeper, type Kept } from './pendingSaves';
-import { loggedSent, waitingLog } from './pendingEntries';
-import { allMarks, marksSent } from './pendingProgress';
-import { photoSent, waitingPhotos } from './pendingPhotos';
+import {
+  isOpen as isHeld,
+  pendingSaves as browserKeeper,
+  type PendingSaves,
+  type PendingSave,
+} from './pendingSaves';
+import { removePendingEntries, pendingEntries } from './pendingEntries';
+import { allPendingProgress, removePendingProgress } from './pendingProgress';
+import { removePendingPhoto, pendingPhotos } from './pendingPhotos';
 import { allRefusals, forgetStaleRefusals, noteRefusal, refusalKeys } from './refusals';
-import type { WaitingPhoto } from './store';
+import type { PendingPhoto } from './store';
 
 /**
  * The queue of what waits on this device and belongs to no open bench. What the server acknowledged leaves it, and
@@ -74,11 +79,11 @@ async function sendAll<T>(sending: Sending<T>): Promise<Sent<T>> {
 }
 
 interface DocumentSending {
-  keeper?: Keeper;
+  keeper?: PendingSaves;
   isOpen?(holder: string): Promise<boolean>;
-  save(kept: Kept): Promise<{ revision: number }>;
+  save(kept: PendingSave): Promise<{ revision: number }>;
   /** The other version that a refusal carries, if it does. */
-  clashOf?(error: RefusedError, kept: Kept): Kept['clash'];
+  conflictOf?(error: RefusedError, kept: PendingSave): PendingSave['clash'];
 }
 
 /** Tries once to send all documents that no open bench holds and no person has to choose about. */
@@ -86,23 +91,23 @@ export async function sendDocuments({
   keeper = browserKeeper,
   isOpen = isHeld,
   save,
-  clashOf = () => undefined,
-}: DocumentSending): Promise<Sent<Kept>> {
-  const waiting: Kept[] = [];
+  conflictOf = () => undefined,
+}: DocumentSending): Promise<Sent<PendingSave>> {
+  const waiting: PendingSave[] = [];
   for (const kept of (await keeper.all()).reverse())
     if (!kept.clash && !(await isOpen(kept.holder))) waiting.push(kept);
-  return sendAll<Kept>({
+  return sendAll<PendingSave>({
     waiting,
     together: 1,
     keyOf: refusalKeys.document,
     async send([kept]) {
-      const one = kept as Kept;
+      const one = kept as PendingSave;
       const { revision } = await save(one);
       await keeper.answered(one.key, one.saveId, revision);
     },
     acknowledged: () => Promise.resolve(),
     async settle(kept, refusal) {
-      const clash = clashOf(new RefusedError(refusal), kept);
+      const clash = conflictOf(new RefusedError(refusal), kept);
       const now = await keeper.get(kept.key);
       // Something newer was kept meanwhile: that is tried for itself.
       if (now?.saveId !== kept.saveId) return true;
@@ -117,7 +122,7 @@ export async function sendDocuments({
 const MARKS_TOGETHER = 300;
 
 /** Sends the marks of all builds. */
-export async function sendMarks(
+export async function sendProgressMarks(
   send: (planter: string, entries: ProgressEntry[]) => Promise<unknown>,
 ): Promise<Sent<{ planter: string; entry: ProgressEntry }>> {
   const all: Sent<{ planter: string; entry: ProgressEntry }> = {
@@ -125,13 +130,13 @@ export async function sendMarks(
     refused: 0,
     halted: null,
   };
-  for (const { planter, entries } of await allMarks()) {
+  for (const { planter, entries } of await allPendingProgress()) {
     const { sent, refused, halted } = await sendAll<ProgressEntry>({
       waiting: entries,
       together: MARKS_TOGETHER,
       keyOf: (entry) => refusalKeys.mark(planter, entry),
       send: async (some) => void (await send(planter, [...some])),
-      acknowledged: (some) => marksSent(planter, some),
+      acknowledged: (some) => removePendingProgress(planter, some),
     });
     all.sent.push(...sent.map((entry) => ({ planter, entry })));
     all.refused += refused;
@@ -144,44 +149,44 @@ export async function sendMarks(
 /** Sends the photos that wait. @param send answers with the id that the server has the picture under */
 export const sendPhotos = async (
   send: (id: string, picture: Blob) => Promise<{ id: string }>,
-): Promise<Sent<WaitingPhoto>> =>
-  sendAll<WaitingPhoto>({
-    waiting: await waitingPhotos(),
+): Promise<Sent<PendingPhoto>> =>
+  sendAll<PendingPhoto>({
+    waiting: await pendingPhotos(),
     together: 1,
     keyOf: refusalKeys.photo,
     async send([photo]) {
-      const { id, picture } = photo as WaitingPhoto;
+      const { id, picture } = photo as PendingPhoto;
       const answer = await send(id, picture);
       if (answer.id !== id) throw new Error('Another picture was acknowledged');
     },
-    acknowledged: async ([photo]) => void (await photoSent((photo as WaitingPhoto).id)),
+    acknowledged: async ([photo]) => void (await removePendingPhoto((photo as PendingPhoto).id)),
   });
 
 /** Entries that are sent together. */
 const ENTRIES_TOGETHER = 200;
 
 /** Sends the log entries that wait. @param send answers with the ids that the server has now */
-export const sendLogged = async (
+export const sendPendingEntries = async (
   send: (entries: readonly LogEntry[]) => Promise<{ has: readonly string[] }>,
 ): Promise<Sent<LogEntry>> =>
   sendAll<LogEntry>({
-    waiting: await waitingLog(),
+    waiting: await pendingEntries(),
     together: ENTRIES_TOGETHER,
     keyOf: refusalKeys.entry,
     async send(some) {
       const has = new Set((await send(some)).has);
       if (some.some(({ id }) => !has.has(id))) throw new Error('Not all entries were acknowledged');
     },
-    acknowledged: loggedSent,
+    acknowledged: removePendingEntries,
   });
 
 /** Forgets refusals of what was changed, sent or dropped since. */
 export async function tidyRefusals(): Promise<void> {
   const [documents, marks, entries, photos] = await Promise.all([
     browserKeeper.all(),
-    allMarks(),
-    waitingLog(),
-    waitingPhotos(),
+    allPendingProgress(),
+    pendingEntries(),
+    pendingPhotos(),
   ]);
   await forgetStaleRefusals(
     new Set([

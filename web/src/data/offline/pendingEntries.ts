@@ -1,23 +1,23 @@
 import type { LogEntry } from '@huerta/core/journal';
 import { wakeOutbox } from './pendingSaves';
-import { safeShelf } from './store';
+import { durableStore } from './store';
 
 /** Log entries that were written on this device and have not reached the server yet. */
-const logged = safeShelf<LogEntry, LogEntry>('logged', {
+const logged = durableStore<LogEntry, LogEntry>('logged', {
   key: ({ id }) => id,
   join: (_now, entry) => entry,
 });
 
-export const waitingLog = (): Promise<LogEntry[]> => logged.all();
+export const pendingEntries = (): Promise<LogEntry[]> => logged.all();
 
 /** Keeps entries until the server has them. */
-export async function keepLogged(entries: readonly LogEntry[]): Promise<void> {
+export async function addPendingEntries(entries: readonly LogEntry[]): Promise<void> {
   // All of them are noted before the first is waited for.
   await Promise.all(entries.map((entry) => logged.add(entry)));
   wakeOutbox();
 }
 
 /** Takes away what the server has. */
-export async function loggedSent(entries: readonly LogEntry[]): Promise<void> {
+export async function removePendingEntries(entries: readonly LogEntry[]): Promise<void> {
   await Promise.all(entries.map(({ id }) => logged.change(id, () => undefined)));
 }

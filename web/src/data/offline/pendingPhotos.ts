@@ -1,18 +1,19 @@
 import { wakeOutbox } from './pendingSaves';
-import { shelfOfPictures, type WaitingPhoto } from './store';
+import { pictureStore, type PendingPhoto } from './store';
 
 /** Photos that were taken on this device and have not reached the server yet. */
-const photos = shelfOfPictures<WaitingPhoto>('photos');
+const photos = pictureStore<PendingPhoto>('photos');
 
-export const waitingPhoto = async (id: string): Promise<Blob | null> =>
+export const pendingPhoto = async (id: string): Promise<Blob | null> =>
   (await photos.get(id))?.picture ?? null;
-export const waitingPhotos = (): Promise<WaitingPhoto[]> => photos.all();
+export const pendingPhotos = (): Promise<PendingPhoto[]> => photos.all();
 
 /** Keeps a picture until the server has it. */
-export async function keepPhoto(id: string, picture: Blob): Promise<void> {
+export async function addPendingPhoto(id: string, picture: Blob): Promise<void> {
   await photos.change(id, () => ({ id, picture }));
   wakeOutbox();
 }
 
 /** Takes away what the server has, or what a person drops. */
-export const photoSent = (id: string): Promise<unknown> => photos.change(id, () => undefined);
+export const removePendingPhoto = (id: string): Promise<unknown> =>
+  photos.change(id, () => undefined);

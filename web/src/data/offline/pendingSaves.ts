@@ -6,7 +6,7 @@ import type { SeasonPlan } from '@huerta/core/simulation/season';
 import type { WeatherChoice } from '@huerta/core/physics/climate';
 import { v4 as uuid } from 'uuid';
 import { holdOpen, isHeldOpen } from './lease';
-import { safeShelf } from './store';
+import { durableStore } from './store';
 
 /**
  * What was done on this device and is not on the server yet. It is put here before it is sent, and taken out
@@ -26,7 +26,7 @@ export interface Bodies extends Record<DocumentKind, object> {
 export type Kind = DocumentKind;
 
 /** A document that waits to be sent. */
-export interface Kept<K extends Kind = Kind> {
+export interface PendingSave<K extends Kind = Kind> {
   /** `kind/id/holder`: each bench keeps its own; what no bench holds has no holder. */
   key: string;
   kind: K;
@@ -48,25 +48,25 @@ export interface Kept<K extends Kind = Kind> {
 export const keyOf = (kind: Kind, id: string, holder = ''): string => `${kind}/${id}/${holder}`;
 
 /** Where kept work lies. */
-export interface Keeper {
-  put(kept: Kept): Promise<void>;
-  get(key: string): Promise<Kept | null>;
+export interface PendingSaves {
+  put(kept: PendingSave): Promise<void>;
+  get(key: string): Promise<PendingSave | null>;
   /** Takes a save out, unless something newer was kept in its place. */
   drop(key: string, saveId: string): Promise<void>;
   /** After an answer: takes the save out, or bases what came after it on the revision that it gave. */
   answered(key: string, saveId: string, revision: number): Promise<void>;
   /** What waits for one document, newest first. */
-  of(kind: Kind, id: string): Promise<Kept[]>;
-  all(): Promise<Kept[]>;
+  of(kind: Kind, id: string): Promise<PendingSave[]>;
+  all(): Promise<PendingSave[]>;
 }
 
 /** Something laid down in place of what waits, or over it, so that both go out as one save. */
 interface Laid {
-  kept: Kept;
+  kept: PendingSave;
   over: boolean;
 }
 
-const unsent = safeShelf<Kept, Laid>('unsent', {
+const unsent = durableStore<PendingSave, Laid>('unsent', {
   key: ({ kept }) => kept.key,
   join(now, { kept, over }) {
     if (!now || !over) return kept;
@@ -76,10 +76,10 @@ const unsent = safeShelf<Kept, Laid>('unsent', {
   },
 });
 
-const newestFirst = (list: Kept[]): Kept[] => list.sort((a, b) => b.at - a.at);
+const newestFirst = (list: PendingSave[]): PendingSave[] => list.sort((a, b) => b.at - a.at);
 
 /** The browser's own database. */
-export const keeper: Keeper = {
+export const pendingSaves: PendingSaves = {
   async put(kept) {
     await unsent.add({ kept, over: false });
   },
@@ -109,16 +109,16 @@ export const keeper: Keeper = {
  * @param last the save before it from here, whose answer may not have been seen yet
  * @param wake whether the queue sends it at once; else whoever keeps it does
  */
-export async function keepChange<K extends Kind>(
+export async function addPendingSave<K extends Kind>(
   kind: K,
   id: string,
   base: number,
   body: Bodies[K],
   last: string | null = null,
   wake = true,
-): Promise<Kept<K>> {
+): Promise<PendingSave<K>> {
   const key = keyOf(kind, id);
-  const fresh: Kept<K> = {
+  const fresh: PendingSave<K> = {
     key,
     kind,
     id,
@@ -131,7 +131,7 @@ export async function keepChange<K extends Kind>(
   };
   const kept = await unsent.add({ kept: fresh, over: true });
   if (wake) wakeOutbox();
-  return (kept ?? fresh) as Kept<K>;
+  return (kept ?? fresh) as PendingSave<K>;
 }
 
 const WAKE = 'huerta-kept';
@@ -144,7 +144,7 @@ export function onWake(send: () => void): () => void {
 }
 
 /** Says that this bench is open, for as long as the page is, so that no other sends what it keeps. */
-export const holdBench = (bench: string): (() => void) => holdOpen(lockOf(bench));
+export const holdPlanterOpen = (bench: string): (() => void) => holdOpen(lockOf(bench));
 
 /** Whether the bench that kept something is open in some window. */
 export const isOpen = async (holder: string): Promise<boolean> =>

@@ -10,7 +10,7 @@ import {
   WEATHER,
 } from '@huerta/contract';
 import { callRoute } from '../api/client';
-import { remember } from './responseCache';
+import { cacheResponse } from './responseCache';
 
 /** Takes along what may be wanted on the way, while the device has nothing else to do. */
 
@@ -34,7 +34,7 @@ async function takeAlong(): Promise<void> {
     await callRoute(LOG.tended, { query: { of: 'round' } });
     for (const planter of planters) {
       const { id } = planter;
-      await remember(`/planters/${id}`, planter);
+      await cacheResponse(`/planters/${id}`, planter);
       await pause();
       await callRoute(BUILD.progress, { id });
       await callRoute(SEASONS.get, { id });
@@ -46,7 +46,7 @@ async function takeAlong(): Promise<void> {
 }
 
 /** Provisions this device now and again, where the application can be opened without a server at all. */
-export function provision(): () => void {
+export function prefetch(): () => void {
   if (!navigator.serviceWorker?.controller) return () => undefined;
   const first = setTimeout(() => void takeAlong(), FIRST_MS);
   const again = setInterval(() => void takeAlong(), AGAIN_MS);

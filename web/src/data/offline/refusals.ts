@@ -1,5 +1,5 @@
 import type { Refusal } from '@huerta/contract';
-import { shelf } from './store';
+import { objectStore } from './store';
 
 /**
  * What the server refused for good, by the very thing that it refused: a save, an entry, a mark, a photo. The thing
@@ -13,7 +13,7 @@ export interface Refused {
   at: number;
 }
 
-const refusals = shelf<Refused>('refusals');
+const refusals = objectStore<Refused>('refusals');
 
 /** Names of the things that can be refused. */
 export const refusalKeys = {

@@ -1,19 +1,20 @@
-import { shelf, type KnownState, type Seen } from './store';
+import { objectStore, type KnownState, type CachedResponse } from './store';
 
 /** Answers as they were last seen, for when the server is away. */
 
-const seen = shelf<Seen>('seen');
+const seen = objectStore<CachedResponse>('seen');
 
-export async function remember(path: string, answer: unknown): Promise<void> {
+export async function cacheResponse(path: string, answer: unknown): Promise<void> {
   await seen.change(path, () => ({ path, at: Date.now(), answer }));
 }
 
 /** @returns what was last answered at a path, or undefined */
-export const recall = async (path: string): Promise<unknown> => (await seen.get(path))?.answer;
+export const cachedResponse = async (path: string): Promise<unknown> =>
+  (await seen.get(path))?.answer;
 
 /** Forgets everything, as when this device was shut out. */
-export async function forgetSeen(): Promise<void> {
+export async function clearResponseCache(): Promise<void> {
   await seen.clear();
   // What was worked out tells of the garden too.
-  await shelf<KnownState>('states').clear();
+  await objectStore<KnownState>('states').clear();
 }

@@ -2,26 +2,26 @@ import type { LogEntry, TendedState } from '@huerta/core/journal';
 import type { PlanterDesign } from '@huerta/core/document';
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
 import {
-  doneAhead,
+  removeWrite,
   dropValue,
-  noteAhead,
-  notedAhead,
+  appendWrite,
+  pendingWrites,
   notedValues,
   noteValue,
 } from './writeAheadLog';
-import type { Kept } from './pendingSaves';
-import type { Marks } from './pendingProgress';
+import type { PendingSave } from './pendingSaves';
+import type { PendingProgress } from './pendingProgress';
 import type { Refused } from './refusals';
 import { liesOnlyHere, storageRefused, storageTook } from './storage';
 
 /** The browser's own database: what waits to be sent, and what was last seen of the server. */
 interface Schema extends DBSchema {
-  unsent: { key: string; value: Kept };
-  marks: { key: string; value: Marks };
+  unsent: { key: string; value: PendingSave };
+  marks: { key: string; value: PendingProgress };
   logged: { key: string; value: LogEntry };
-  photos: { key: string; value: WaitingPhoto };
+  photos: { key: string; value: PendingPhoto };
   states: { key: string; value: KnownState };
-  seen: { key: string; value: Seen };
+  seen: { key: string; value: CachedResponse };
   refusals: { key: string; value: Refused };
 }
 
@@ -35,13 +35,13 @@ export interface KnownState {
 }
 
 /** A picture that waits to be sent. */
-export interface WaitingPhoto {
+export interface PendingPhoto {
   id: string;
   picture: Blob;
 }
 
 /** An answer of the server as it was last seen. */
-export interface Seen {
+export interface CachedResponse {
   path: string;
   at: number;
   answer: unknown;
@@ -90,7 +90,7 @@ async function open(): Promise<IDBPDatabase<Schema>> {
       if (before < 5) db.createObjectStore('refusals', { keyPath: 'key' });
       if (before !== 1) return;
       const unsent = transaction.objectStore('unsent');
-      for (const old of (await unsent.getAll()) as unknown as (Kept & KeptPlanter)[]) {
+      for (const old of (await unsent.getAll()) as unknown as (PendingSave & KeptPlanter)[]) {
         const { planter, bench, design, ...rest } = old;
         await unsent.put({
           ...rest,
@@ -110,7 +110,7 @@ async function open(): Promise<IDBPDatabase<Schema>> {
 }
 
 /** One kind of thing that is kept, under keys. */
-export interface Shelf<T> {
+export interface ObjectStore<T> {
   get(key: string): Promise<T | undefined>;
   all(): Promise<T[]>;
   /** Changes what lies under a key in one go; nothing given back takes it away. */
@@ -119,13 +119,13 @@ export interface Shelf<T> {
 }
 
 /** A shelf for what a person did: it is noted at once, so that a window closed the next moment loses nothing. */
-export interface SafeShelf<T, A> extends Shelf<T> {
+export interface DurableStore<T, A> extends ObjectStore<T> {
   /** Lays something down. @returns what lies there then */
   add(what: A): Promise<T | undefined>;
 }
 
 /** How something that is laid down joins what lies there; laid down twice it is there once. */
-export interface Laying<T, A> {
+export interface WriteAhead<T, A> {
   key(what: A): string;
   join(now: T | undefined, what: A): T;
 }
@@ -169,7 +169,7 @@ function shelfWith<T extends object>(name: Name, durable: boolean) {
     if (here !== undefined) return here ?? undefined;
     return read(async (db) => (await db.get(name, key)) as T | undefined);
   };
-  const change: Shelf<T>['change'] = async (key, next) => {
+  const change: ObjectStore<T>['change'] = async (key, next) => {
     const db = await open();
     try {
       if (!db) throw new Error('The browser has no database to give');
@@ -216,29 +216,31 @@ function shelfWith<T extends object>(name: Name, durable: boolean) {
 }
 
 /** A shelf in the browser's database; where that fails, for as long as the page is open. */
-export const shelf = <T extends object>(name: Name): Shelf<T> => shelfWith<T>(name, false);
+export const objectStore = <T extends object>(name: Name): ObjectStore<T> =>
+  shelfWith<T>(name, false);
 
 /** The same for what a person did, which nothing can note ahead: a picture. */
-export const shelfOfPictures = <T extends object>(name: Name): Shelf<T> => shelfWith<T>(name, true);
+export const pictureStore = <T extends object>(name: Name): ObjectStore<T> =>
+  shelfWith<T>(name, true);
 
 /**
  * A shelf that notes ahead what is laid down, and begins with what an earlier page could only note. Where the
  * database does not take something, what it would lay there stays noted until it does, or until it is taken out.
  */
-export function safeShelf<T extends object, A>(
+export function durableStore<T extends object, A>(
   name: Name,
-  { key, join }: Laying<T, A>,
-): SafeShelf<T, A> {
+  { key, join }: WriteAhead<T, A>,
+): DurableStore<T, A> {
   const within = shelfWith<T>(name, true);
   const lay = async (note: string | null, what: A) => {
     const value = await within.change(key(what), (now) => join(now, what));
     // It lies in the database now, or its value is noted beside it.
-    doneAhead(note);
+    removeWrite(note);
     return value;
   };
   const takeUp = async () => {
     // What is noted from here on is laid down by whoever notes it.
-    const notes = notedAhead(name);
+    const notes = pendingWrites(name);
     await within.adopt();
     await Promise.all(notes.map((note) => lay(note.key, note.what as A)));
   };
@@ -251,7 +253,7 @@ export function safeShelf<T extends object, A>(
     clear: () => begin().then(() => within.clear()),
     add: (what) => {
       const before = begin();
-      const note = noteAhead(name, what);
+      const note = appendWrite(name, what);
       return before.then(() => lay(note, what));
     },
   };

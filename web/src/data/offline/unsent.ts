@@ -1,28 +1,28 @@
 import type { LogEntry } from '@huerta/core/journal';
 import type { ProgressEntry } from '@huerta/core/fabrication';
-import { isOpen, keeper, wakeOutbox, type Kept } from './pendingSaves';
-import { keepLogged, loggedSent, waitingLog } from './pendingEntries';
-import { allMarks, keepMark, marksSent } from './pendingProgress';
-import { keepPhoto, photoSent, waitingPhotos } from './pendingPhotos';
+import { isOpen, pendingSaves, wakeOutbox, type PendingSave } from './pendingSaves';
+import { addPendingEntries, removePendingEntries, pendingEntries } from './pendingEntries';
+import { allPendingProgress, addPendingProgress, removePendingProgress } from './pendingProgress';
+import { addPendingPhoto, removePendingPhoto, pendingPhotos } from './pendingPhotos';
 import { allRefusals, forgetRefusal, refusalKeys, type Refused } from './refusals';
-import type { WaitingPhoto } from './store';
+import type { PendingPhoto } from './store';
 
 /** Everything that lies on this device and not on the server, with why the server does not take it, where it said so. */
 export type Unsent = { key: string; refused: Refused | null } & (
-  | { kind: 'document'; kept: Kept }
+  | { kind: 'document'; kept: PendingSave }
   | { kind: 'entry'; entry: LogEntry }
   | { kind: 'mark'; planter: string; entry: ProgressEntry }
-  | { kind: 'photo'; photo: WaitingPhoto }
+  | { kind: 'photo'; photo: PendingPhoto }
 );
 
 /** All that waits, what is refused first, but for what an open bench is about to send. */
 export async function allUnsent(): Promise<Unsent[]> {
   const [refusals, documents, entries, marks, photos] = await Promise.all([
     allRefusals(),
-    keeper.all(),
-    waitingLog(),
-    allMarks(),
-    waitingPhotos(),
+    pendingSaves.all(),
+    pendingEntries(),
+    allPendingProgress(),
+    pendingPhotos(),
   ]);
   const open = await Promise.all(documents.map(({ holder }) => isOpen(holder)));
   const withRefusal = (key: string) => ({ key, refused: refusals.get(key) ?? null });
@@ -67,20 +67,20 @@ export async function dropUnsent(one: Unsent): Promise<() => Promise<void>> {
   await forgetRefusal(one.key);
   switch (one.kind) {
     case 'document':
-      await keeper.drop(one.kept.key, one.kept.saveId);
+      await pendingSaves.drop(one.kept.key, one.kept.saveId);
       return async () => {
-        await keeper.put(one.kept);
+        await pendingSaves.put(one.kept);
         wakeOutbox();
       };
     case 'entry':
-      await loggedSent([one.entry]);
-      return () => keepLogged([one.entry]);
+      await removePendingEntries([one.entry]);
+      return () => addPendingEntries([one.entry]);
     case 'mark':
-      await marksSent(one.planter, [one.entry]);
-      return () => keepMark(one.planter, one.entry);
+      await removePendingProgress(one.planter, [one.entry]);
+      return () => addPendingProgress(one.planter, one.entry);
     case 'photo':
-      await photoSent(one.photo.id);
-      return () => keepPhoto(one.photo.id, one.photo.picture);
+      await removePendingPhoto(one.photo.id);
+      return () => addPendingPhoto(one.photo.id, one.photo.picture);
   }
 }
 

@@ -67,25 +67,30 @@ beforeEach(() => {
 afterEach(async () => {
   globalThis.indexedDB = real;
   const page = opened();
-  for (const { key, saveId } of await page.keeper.all()) await page.keeper.drop(key, saveId);
-  await page.loggedSent(await page.waitingLog());
-  for (const { planter, entries } of await page.allMarks()) await page.marksSent(planter, entries);
+  for (const { key, saveId } of await page.pendingSaves.all())
+    await page.pendingSaves.drop(key, saveId);
+  await page.removePendingEntries(await page.pendingEntries());
+  for (const { planter, entries } of await page.allPendingProgress())
+    await page.removePendingProgress(planter, entries);
 });
 
 test('what was done in the moment before a window closed is there when it opens again', async () => {
   const closing = openedInHaste();
-  void closing.keepLogged([entry('one'), entry('two')]);
-  void closing.keepMark('p', mark('done/measure', 1));
-  void closing.keepMark('p', mark('note/level', 2));
-  void closing.keepChange('prices', 'garden', 4, { book: NEW_BOOK });
-  void closing.keepChange('prices', 'garden', 4, { book: { ...NEW_BOOK, kerf: 0.002 } });
+  void closing.addPendingEntries([entry('one'), entry('two')]);
+  void closing.addPendingProgress('p', mark('done/measure', 1));
+  void closing.addPendingProgress('p', mark('note/level', 2));
+  void closing.addPendingSave('prices', 'garden', 4, { book: NEW_BOOK });
+  void closing.addPendingSave('prices', 'garden', 4, { book: { ...NEW_BOOK, kerf: 0.002 } });
   expect(notes()).toHaveLength(6);
 
   globalThis.indexedDB = real;
   const page = opened();
-  expect((await page.waitingLog()).map(({ id }) => id).sort()).toEqual(['one', 'two']);
-  expect((await page.marksOf('p')).map(({ key }) => key)).toEqual(['done/measure', 'note/level']);
-  const [kept, ...more] = await page.keeper.all();
+  expect((await page.pendingEntries()).map(({ id }) => id).sort()).toEqual(['one', 'two']);
+  expect((await page.pendingProgressOf('p')).map(({ key }) => key)).toEqual([
+    'done/measure',
+    'note/level',
+  ]);
+  const [kept, ...more] = await page.pendingSaves.all();
   expect(more).toEqual([]);
   expect(kept).toMatchObject({ base: 4, body: { book: { kerf: 0.002 } } });
   expect(kept?.after).toHaveLength(1);
@@ -95,7 +100,7 @@ test('what was done in the moment before a window closed is there when it opens 
 test('a bench’s last change is the one that waits, whatever was noted before it', async () => {
   const design = STARTING_POINTS[0]!.design;
   const put = (page: ReturnType<typeof opened>, name: string, saveId: string) =>
-    page.keeper.put({
+    page.pendingSaves.put({
       key: page.keyOf('planter', 'p', 'bench'),
       kind: 'planter',
       id: 'p',
@@ -111,14 +116,14 @@ test('a bench’s last change is the one that waits, whatever was noted before i
   void put(closing, 'Typed', 'b');
   void put(closing, 'Typed on', 'c');
   globalThis.indexedDB = real;
-  const [kept] = await opened().keeper.of('planter', 'p');
+  const [kept] = await opened().pendingSaves.of('planter', 'p');
   expect(kept).toMatchObject({ saveId: 'c', body: { design: { name: 'Typed on' } } });
 });
 
 test('once the database has it nothing stays noted, and a note that was stored already counts once', async () => {
   const page = opened();
-  const first = await page.keepChange('prices', 'garden', 4, { book: NEW_BOOK });
-  await page.keepLogged([entry('one')]);
+  const first = await page.addPendingSave('prices', 'garden', 4, { book: NEW_BOOK });
+  await page.addPendingEntries([entry('one')]);
   expect(notes()).toEqual([]);
   // The window went away between the two: stored, and noted still.
   localStorage.setItem(
@@ -130,8 +135,8 @@ test('once the database has it nothing stays noted, and a note that was stored a
     JSON.stringify(entry('one')),
   );
   const again = opened();
-  expect(await again.keeper.all()).toEqual([first]);
-  expect(await again.waitingLog()).toHaveLength(1);
+  expect(await again.pendingSaves.all()).toEqual([first]);
+  expect(await again.pendingEntries()).toHaveLength(1);
   expect(notes()).toEqual([]);
 });
 
@@ -141,8 +146,8 @@ test('a browser that keeps no notes still keeps what it can', async () => {
   };
   Object.assign(globalThis.localStorage, { setItem: full });
   const page = opened();
-  await page.keepLogged([entry('one')]);
-  expect(await page.waitingLog()).toHaveLength(1);
+  await page.addPendingEntries([entry('one')]);
+  expect(await page.pendingEntries()).toHaveLength(1);
   expect(page.useStorage.getState()).toEqual({ database: 'ok', keeps: true });
 });
 
@@ -157,24 +162,24 @@ function refusing(name: string) {
 test('where the browser refuses its database, what was done lies beside it until the server has it', async () => {
   refusing('SecurityError');
   const page = opened();
-  await page.keepLogged([entry('one'), entry('two')]);
-  await page.keepChange('prices', 'garden', 4, { book: NEW_BOOK });
-  await page.keepChange('prices', 'garden', 4, { book: { ...NEW_BOOK, kerf: 0.002 } });
+  await page.addPendingEntries([entry('one'), entry('two')]);
+  await page.addPendingSave('prices', 'garden', 4, { book: NEW_BOOK });
+  await page.addPendingSave('prices', 'garden', 4, { book: { ...NEW_BOOK, kerf: 0.002 } });
   expect(page.useStorage.getState()).toEqual({ database: 'refused', keeps: true });
   // The page is closed and opened again, and nothing is missing.
   const again = opened();
-  expect((await again.waitingLog()).map(({ id }) => id).sort()).toEqual(['one', 'two']);
-  const [book] = await again.keeper.all();
+  expect((await again.pendingEntries()).map(({ id }) => id).sort()).toEqual(['one', 'two']);
+  const [book] = await again.pendingSaves.all();
   expect(book).toMatchObject({ base: 4, body: { book: { kerf: 0.002 } } });
   // Sent, it is gone from there too.
-  await again.loggedSent([entry('one')]);
-  await again.keeper.answered(book!.key, book!.saveId, 5);
-  expect((await opened().waitingLog()).map(({ id }) => id)).toEqual(['two']);
+  await again.removePendingEntries([entry('one')]);
+  await again.pendingSaves.answered(book!.key, book!.saveId, 5);
+  expect((await opened().pendingEntries()).map(({ id }) => id)).toEqual(['two']);
   // Once the browser gives its database, it moves there.
   globalThis.indexedDB = real;
   const third = opened();
-  expect((await third.waitingLog()).map(({ id }) => id)).toEqual(['two']);
-  expect(await third.keeper.all()).toEqual([]);
+  expect((await third.pendingEntries()).map(({ id }) => id)).toEqual(['two']);
+  expect(await third.pendingSaves.all()).toEqual([]);
   expect(notes()).toEqual([]);
   expect(third.useStorage.getState()).toEqual({ database: 'ok', keeps: true });
 });
@@ -182,10 +187,10 @@ test('where the browser refuses its database, what was done lies beside it until
 test('a full database says so, and what is written is kept beside it', async () => {
   refusing('QuotaExceededError');
   const page = opened();
-  await page.keepLogged([entry('one')]);
+  await page.addPendingEntries([entry('one')]);
   expect(page.useStorage.getState()).toEqual({ database: 'full', keeps: true });
   expect(page.sayStorage(page.useStorage.getState())).toMatch('storage is full');
-  expect(await opened().waitingLog()).toHaveLength(1);
+  expect(await opened().pendingEntries()).toHaveLength(1);
 });
 
 test('where it refuses both, the page says so, and keeps it while it is open', async () => {
@@ -196,9 +201,9 @@ test('where it refuses both, the page says so, and keeps it while it is open', a
     },
   });
   const page = opened();
-  await page.keepLogged([entry('one')]);
+  await page.addPendingEntries([entry('one')]);
   const { useStorage, sayStorage } = page;
   expect(useStorage.getState()).toEqual({ database: 'full', keeps: false });
   expect(sayStorage(useStorage.getState())).toMatch('not kept on this device');
-  expect(await page.waitingLog()).toHaveLength(1);
+  expect(await page.pendingEntries()).toHaveLength(1);
 });

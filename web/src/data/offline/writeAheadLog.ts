@@ -10,7 +10,7 @@ const PREFIX = 'huerta.ahead';
 let counted = 0;
 
 /** Notes something for a shelf. @returns the note's key, or null where the browser keeps nothing or no more */
-export function noteAhead(shelf: string, what: unknown): string | null {
+export function appendWrite(shelf: string, what: unknown): string | null {
   counted += 1;
   const at = [Date.now(), counted].map((part) => String(part).padStart(15, '0')).join('.');
   const key = `${PREFIX}/${shelf}/${at}`;
@@ -23,7 +23,7 @@ export function noteAhead(shelf: string, what: unknown): string | null {
 }
 
 /** What is noted for a shelf, in the order in which it was noted. */
-export function notedAhead(shelf: string): { key: string; what: unknown }[] {
+export function pendingWrites(shelf: string): { key: string; what: unknown }[] {
   try {
     return Object.keys(localStorage)
       .filter((key) => key.startsWith(`${PREFIX}/${shelf}/`))
@@ -38,7 +38,7 @@ export function notedAhead(shelf: string): { key: string; what: unknown }[] {
 }
 
 /** Takes a note out. */
-export function doneAhead(key: string | null): void {
+export function removeWrite(key: string | null): void {
   try {
     if (key) localStorage.removeItem(key);
   } catch {
@@ -67,7 +67,7 @@ const holdsBlob = (value: unknown): boolean =>
   value !== null &&
   Object.values(value).some((part) => part instanceof Blob);
 
-export const dropValue = (shelf: string, key: string): void => doneAhead(valueKey(shelf, key));
+export const dropValue = (shelf: string, key: string): void => removeWrite(valueKey(shelf, key));
 
 /** What is noted for a shelf in this way; null for what was taken away. */
 export function notedValues<T>(shelf: string): { key: string; value: T | null }[] {

@@ -4,7 +4,7 @@ import userEvent from '@testing-library/user-event';
 import { merged, NEW_BOOK, type ProgressEntry } from '@huerta/core/fabrication';
 import type { PlanterDesign } from '@huerta/core/document';
 import { Route, Routes } from 'react-router';
-import { Around, designOf } from '../../testing/bench';
+import { Around, designOf } from '../../testing/editor';
 import { show } from '../../testing/render';
 import { installWorker, serveWith } from '../../testing/worker';
 import BuildPage from './BuildPage';

@@ -1,10 +1,10 @@
 import { Box, Button, Text } from '@chakra-ui/react';
-import type { Check } from '@huerta/core/fabrication';
+import type { BuildCheck } from '@huerta/core/fabrication';
 import { useId } from 'react';
 import { useWords } from '../../app/preferences';
 
 interface CheckRowProps {
-  check: Check;
+  check: BuildCheck;
   state: 'good' | 'bad' | null;
   onCheck(state: 'good' | 'bad' | null): void;
 }

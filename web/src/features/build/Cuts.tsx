@@ -3,7 +3,7 @@ import { boughtOf, type BuildSheet, type ShoppingList } from '@huerta/core/fabri
 import { Link } from 'react-router';
 import { useWords } from '../../app/preferences';
 import { Bars } from './Bars';
-import { Part, Table } from './sheet';
+import { SheetSection, Table } from './sheet';
 
 interface CutsProps {
   sheet: BuildSheet;
@@ -15,7 +15,7 @@ export function Cuts({ sheet, list }: CutsProps) {
   const { tell, write } = useWords();
   const notes = sheet.cuts.flatMap(({ pieces }) => pieces.filter(({ note }) => note !== null));
   return (
-    <Part title="Cuts">
+    <SheetSection title="Cuts">
       {list?.lines.map(({ good, plan, buy }) =>
         plan ? (
           <Bars key={good.id} name={tell(good.name)} buy={tell(boughtOf(good, buy))} plan={plan} />
@@ -48,6 +48,6 @@ export function Cuts({ sheet, list }: CutsProps) {
           ])}
         />
       )}
-    </Part>
+    </SheetSection>
   );
 }

@@ -1,13 +1,13 @@
 import { Text } from '@chakra-ui/react';
 import type { BuildSheet } from '@huerta/core/fabrication';
 import { useWords } from '../../app/preferences';
-import { Part, Table } from './sheet';
+import { SheetSection, Table } from './sheet';
 
 /** Every hole: where its middle goes, the drill that exists for it, and why. */
 export function Holes({ sheet }: { sheet: BuildSheet }) {
   const { tell, write, units } = useWords();
   return (
-    <Part title="Holes">
+    <SheetSection title="Holes">
       {sheet.holes.length === 0 ? (
         <Text>Nothing is drilled.</Text>
       ) : (
@@ -29,6 +29,6 @@ export function Holes({ sheet }: { sheet: BuildSheet }) {
           />
         </>
       )}
-    </Part>
+    </SheetSection>
   );
 }

@@ -3,7 +3,7 @@ import { billOf, sourcingOf, type BuildSheet, type ShoppingList } from '@huerta/
 import { portionOf } from '@huerta/core/units';
 import { Link } from 'react-router';
 import { useWords } from '../../app/preferences';
-import { Part, Table } from './sheet';
+import { SheetSection, Table } from './sheet';
 
 interface PartsProps {
   sheet: BuildSheet;
@@ -38,7 +38,7 @@ export function Parts({ sheet, list }: PartsProps) {
   });
   const [own] = list?.planters ?? [];
   return (
-    <Part title="What it takes">
+    <SheetSection title="What it takes">
       <Table
         head={['Part', 'How much', 'Where', 'Buy', 'Unit price', 'Cost']}
         rows={rows}
@@ -62,6 +62,6 @@ export function Parts({ sheet, list }: PartsProps) {
         </Link>
         .
       </Text>
-    </Part>
+    </SheetSection>
   );
 }

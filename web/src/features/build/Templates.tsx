@@ -8,7 +8,7 @@ import {
 } from '@huerta/core/fabrication';
 import { fileAddress } from '../../data/api/build';
 import { usePreferences } from '../../app/preferences';
-import { Part } from './sheet';
+import { SheetSection } from './sheet';
 
 interface TemplatesProps {
   id: string;
@@ -20,7 +20,7 @@ interface TemplatesProps {
 export function Templates({ id, sheet, paper }: TemplatesProps) {
   const { units, decimal } = usePreferences();
   return (
-    <Part title="Templates at 1:1">
+    <SheetSection title="Templates at 1:1">
       {sheet.templates.length === 0 && <Text>Nothing of this planter needs a template.</Text>}
       <Box className="templates">
         {sheet.templates.map((plain) => {
@@ -56,6 +56,6 @@ export function Templates({ id, sheet, paper }: TemplatesProps) {
           );
         })}
       </Box>
-    </Part>
+    </SheetSection>
   );
 }

@@ -3,7 +3,7 @@ import type { ReactNode } from 'react';
 
 /** Pieces that the views of a build sheet share. */
 
-export function Part({ title, children }: { title: string; children: ReactNode }) {
+export function SheetSection({ title, children }: { title: string; children: ReactNode }) {
   return (
     <Box as="section" mt="5">
       <Text as="h2" fontSize="lg" borderBottom="2px solid" borderColor="ink" pb="1" mb="3">

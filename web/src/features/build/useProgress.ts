@@ -2,7 +2,7 @@ import { merged, progressOf, type Progress, type ProgressEntry } from '@huerta/c
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useCallback, useMemo } from 'react';
 import { fetchProgress } from '../../data/api/build';
-import { keepMark, marksOf } from '../../data/offline/pendingProgress';
+import { addPendingProgress, pendingProgressOf } from '../../data/offline/pendingProgress';
 import { HALTED, type Halted } from '../../app/Outbox';
 
 /** How often another device's marks are looked for. */
@@ -35,7 +35,10 @@ export function useProgress(planter: string): Marking {
     networkMode: 'always',
     retry: false,
   });
-  const { data: waiting = NONE } = useQuery({ queryKey: here, queryFn: () => marksOf(planter) });
+  const { data: waiting = NONE } = useQuery({
+    queryKey: here,
+    queryFn: () => pendingProgressOf(planter),
+  });
   const { data: halted } = useQuery<Halted>({
     queryKey: HALTED,
     queryFn: () => ({ why: null }),
@@ -55,7 +58,9 @@ export function useProgress(planter: string): Marking {
       const at = new Date(Math.max(Date.now(), ...last.map((time) => time + 1))).toISOString();
       const entry = { key: name, value, at };
       client.setQueryData<ProgressEntry[]>(here, (now = []) => merged(now, [entry]));
-      void keepMark(planter, entry).then(() => client.invalidateQueries({ queryKey: here }));
+      void addPendingProgress(planter, entry).then(() =>
+        client.invalidateQueries({ queryKey: here }),
+      );
     },
     [client, key, here, planter],
   );

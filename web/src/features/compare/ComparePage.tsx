@@ -1,5 +1,5 @@
 import { Text } from '@chakra-ui/react';
-import type { Entry } from '@huerta/contract';
+import type { PlanterSummary } from '@huerta/contract';
 import { Link } from 'react-router';
 import { useEntries, usePlantersOf } from '../../data/api/planters';
 import { Chooser } from '../../ui/Chooser';
@@ -26,7 +26,7 @@ export default function ComparePage() {
   );
 }
 
-function Choice({ planters }: { planters: Entry[] }) {
+function Choice({ planters }: { planters: PlanterSummary[] }) {
   const choice = useChosen();
   const ids = (choice.ids ? choice.among(planters) : twinsIn(planters)).slice(0, MOST);
   const gone = choice.ids !== null && choice.among(planters).length < choice.ids.length;
@@ -82,7 +82,7 @@ function Table({ ids }: { ids: readonly string[] }) {
 }
 
 /** The variants of the first planter that has some. */
-function twinsIn(planters: readonly Entry[]): string[] {
+function twinsIn(planters: readonly PlanterSummary[]): string[] {
   const twins = planters.find((one) =>
     planters.some((other) => other.id !== one.id && other.name === one.name),
   );

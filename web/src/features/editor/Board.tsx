@@ -7,7 +7,7 @@ import { FieldPaint } from '../../drawing/FieldPaint';
 import { PlanDrawing } from '../../drawing/PlanDrawing';
 import type { View } from '../../drawing/view';
 import { planGoes, planHeight, planWidth } from './arrange';
-import { BenchBehind, useBench } from './bench';
+import { EvaluationBehind, useEditor } from './editorState';
 import { Enlarged } from './Enlarged';
 import { useMoisture, type MoistureShown } from './moisture';
 import { PlanStage } from './PlanStage';
@@ -25,7 +25,7 @@ const VIEWS: readonly (readonly [PlanView, string])[] = [
 
 /** The section with the plan where it leaves the section larger; or the plan alone, to move parts in. */
 export function Board({ children }: { children: ReactNode }) {
-  const { planter } = useBench();
+  const { planter } = useEditor();
   const { units } = useWords();
   const [frame, size] = useSize();
   const [view, setView] = useState<PlanView>('floor');
@@ -62,9 +62,9 @@ export function Board({ children }: { children: ReactNode }) {
           }
         >
           {view !== 'none' && (
-            <BenchBehind>
+            <EvaluationBehind>
               <LivePlan view={view} beside={!under} {...size} />
-            </BenchBehind>
+            </EvaluationBehind>
           )}
           <div className="board-choice">
             <ViewChoice view={view} onView={setView} />
@@ -130,7 +130,7 @@ interface LivePlanProps {
 }
 
 function LivePlan({ view, beside, width, height }: LivePlanProps) {
-  const { planter } = useBench();
+  const { planter } = useEditor();
   const shown = useMoisture();
   const plants = view === 'plants' || shown !== null;
   const upright = useMemo(
@@ -166,7 +166,7 @@ interface PlanMoistureProps {
 
 /** The moisture at a finger's depth, on the plan as it lies. */
 function PlanMoisture({ shown, turn, view }: PlanMoistureProps) {
-  const { planter } = useBench();
+  const { planter } = useEditor();
   const picture = useMemo(
     () => (turn ? pictureTurned(shown.plan) : shown.plan),
     [shown.plan, turn],

@@ -14,7 +14,7 @@ import { useMemo, useState } from 'react';
 import { useWords } from '../../app/preferences';
 import { TickField } from '../../ui/ChoiceField';
 import { SmallSection } from '../../drawing/SmallSection';
-import { useBench } from './bench';
+import { useEditor } from './editorState';
 import type { Saving } from './useAutosave';
 
 interface ConflictDialogProps {
@@ -25,7 +25,7 @@ interface ConflictDialogProps {
 
 /** Two windows changed the same planter: both versions side by side, and what to do with them. */
 export function ConflictDialog({ saving, current }: ConflictDialogProps) {
-  const { design } = useBench();
+  const { design } = useEditor();
   const [error, setError] = useState('');
   const { tell } = useWords();
   const found = useMemo(() => differences(current.design, design), [current.design, design]);

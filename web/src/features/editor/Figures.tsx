@@ -1,14 +1,14 @@
 import { Box } from '@chakra-ui/react';
 import { cautiousDays, reportOf, SHOWN, type ReportId } from '@huerta/core/assessment';
 import { useWords } from '../../app/preferences';
-import { useBench } from './bench';
+import { useEditor } from './editorState';
 
 /** A number of more characters than this is written smaller, so that it stays in its column. */
 const LONG = 5;
 
 /** The four figures that matter, to be read at arm's length. */
 export function Figures({ compact }: { compact: boolean }) {
-  const { assessment, design } = useBench();
+  const { assessment, design } = useEditor();
   const { parts, write } = useWords();
   const { figures } = assessment;
   const { lastsHot, lastsMild, weight } = figures;
@@ -49,7 +49,7 @@ export function Figures({ compact }: { compact: boolean }) {
 
 /** The same in a sentence, for those who hear it: said when a line has come to rest. */
 export function FiguresSaid() {
-  const { assessment } = useBench();
+  const { assessment } = useEditor();
   const { write } = useWords();
   const said = reportOf(assessment.figures, SHOWN.headline).map(
     ({ label, value, kind }) => `${label}: ${write(value ?? 0, kind)}`,

@@ -4,12 +4,12 @@ import { Check } from 'lucide-react';
 import { memo, useCallback, useEffect, useRef } from 'react';
 import { useWords } from '../../app/preferences';
 import { SeverityMark } from '../../ui/Severity';
-import { useBehind, useBench } from './bench';
+import { useEvaluationBehind, useEditor } from './editorState';
 import { useFindings } from './moisture';
 
 /** What is wrong, worst first, each with its remedies one click away. */
 export function Findings() {
-  const { store } = useBench();
+  const { store } = useEditor();
   const { tell } = useWords();
   const findings = useFindings();
   const impossible = store.impossible();
@@ -26,7 +26,7 @@ export function Findings() {
     [store],
   );
   // Each remedy is tried on the whole, which takes long: those of a line in the hand come when it rests.
-  const atRest = useBehind(findings, store.isHeld(), true);
+  const atRest = useEvaluationBehind(findings, store.isHeld(), true);
   const remediesOf = (id: string) => atRest.find((one) => one.id === id)?.remedies ?? [];
   const title =
     findings.length + impossible.length === 0

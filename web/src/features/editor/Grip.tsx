@@ -3,7 +3,7 @@ import { nudgeStep } from '@huerta/core/units';
 import { useDrag } from '@use-gesture/react';
 import type { KeyboardEvent } from 'react';
 import { useWords } from '../../app/preferences';
-import { useBench } from './bench';
+import { useEditor } from './editorState';
 
 /** Labels for a narrow screen. */
 const SHORT: Partial<Record<string, string>> = {
@@ -31,7 +31,7 @@ interface GripProps {
 
 /** A clay tab in the margin that moves a line: by hand, by arrows, and it is read out as a slider. */
 export function Grip({ level, top, scale, compact, width }: GripProps) {
-  const { planter, change, store } = useBench();
+  const { planter, change, store } = useEditor();
   const { write, units } = useWords();
   const step = nudgeStep(units);
   const snap = (height: number) => Math.round(height / step) * step;

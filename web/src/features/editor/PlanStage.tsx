@@ -17,18 +17,20 @@ import { useWords } from '../../app/preferences';
 import { barFor, ScaleBar } from '../../drawing/ScaleBar';
 import { SectionArt } from '../../drawing/SectionArt';
 import { fitView, type View } from '../../drawing/view';
-import { useBench } from './bench';
-import { useRoom } from './useRoom';
+import { useEditor } from './editorState';
+import { usePanel } from './usePanel';
 import { useSize } from '../../ui/useSize';
 
 const MARGIN = { left: 26, right: 26, top: 48, bottom: 34 };
 
 /** The floor seen from above, as large as it fits, with what can be moved on it. */
 export function PlanStage() {
-  const { planter, change } = useBench();
+  const { planter, change } = useEditor();
   const [frame, { width, height }] = useSize();
   const [chosen, setChosen] = useState<string | null>(null);
-  const [what, setWhat] = useState<keyof typeof WHAT>(useRoom()[0] === 'soil' ? 'plants' : 'floor');
+  const [what, setWhat] = useState<keyof typeof WHAT>(
+    usePanel()[0] === 'soil' ? 'plants' : 'floor',
+  );
   const { crops } = planter.design.planting;
   const begins = [...new Set(crops.map(({ from }) => from))].sort((a, b) => a - b);
   const [chosenDay, setDay] = useState<number | null>(null);
@@ -182,7 +184,7 @@ const LEAST = 44;
 
 /** A ring round a thing in the plan that moves it: by hand or by the arrow keys. */
 function PlaceGrip({ place, view, chosen, onChoose }: PlaceGripProps) {
-  const { planter, change, store } = useBench();
+  const { planter, change, store } = useEditor();
   const { write, units } = useWords();
   const step = nudgeStep(units);
   const snap = (metres: number) => Math.round(metres / step) * step;

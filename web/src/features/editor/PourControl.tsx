@@ -2,7 +2,7 @@ import { Button } from '@chakra-ui/react';
 import type { Pour } from '@huerta/core/assembly';
 import { memo, useCallback, useEffect, useRef } from 'react';
 import { useWords } from '../../app/preferences';
-import { useBench } from './bench';
+import { useEditor } from './editorState';
 
 interface PourControlProps {
   /** Water poured so far, m³. */
@@ -24,7 +24,7 @@ const PAST_FULL = 1.3;
 /** Fills the planter litre by litre and says where the water stands. */
 export function PourControl({ poured, pour, onPour, onFull }: PourControlProps) {
   const { write, units } = useWords();
-  const { planter } = useBench();
+  const { planter } = useEditor();
   const { invert, waterRim } = planter.heights;
   const lip = Math.min(invert ?? waterRim, waterRim);
   const most = planter.storage.volumeBelow(lip) * PAST_FULL;

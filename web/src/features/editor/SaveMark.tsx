@@ -1,12 +1,12 @@
 import { Box, Button } from '@chakra-ui/react';
-import { useHeard } from '../../data/offline/connectivity';
+import { useConnectivity } from '../../data/offline/connectivity';
 import { useStorage } from '../../data/offline/storage';
 import type { Saving } from './useAutosave';
 
 /** Says whether the work is on the server. */
 export function SaveMark({ saving }: { saving: Saving }) {
   const { state } = saving;
-  const away = useHeard((heard) => heard.away);
+  const away = useConnectivity((heard) => heard.away);
   const keeps = useStorage((storage) => storage.keeps);
   const words = {
     saved: away ? 'Not heard from home. Kept here.' : 'Saved',

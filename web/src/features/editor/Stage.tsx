@@ -7,7 +7,7 @@ import { SectionArt } from '../../drawing/SectionArt';
 import { barFor, ScaleBar } from '../../drawing/ScaleBar';
 import { fitView, type View } from '../../drawing/view';
 import { edgesFor } from './arrange';
-import { useBench } from './bench';
+import { useEditor } from './editorState';
 import { Dimensions } from './Dimensions';
 import { Grip } from './Grip';
 import { useMoisture } from './moisture';
@@ -24,7 +24,7 @@ const GRIP_ROOM = 50;
 
 /** The section, true to scale and always whole, with its grips on the left and measures on the right. */
 export function Stage({ level }: StageProps) {
-  const { planter } = useBench();
+  const { planter } = useEditor();
   const shown = useMoisture();
   const [frame, { width, height }] = useSize();
   const drawing = useMemo(() => section(planter, level), [planter, level]);
@@ -108,7 +108,7 @@ export function Stage({ level }: StageProps) {
 
 /** The clay line from a grip to what it moves. */
 function Leader({ level, y, view, left }: { level: Level; y: number; view: View; left: number }) {
-  const { planter } = useBench();
+  const { planter } = useEditor();
   const at = view.y(level.height);
   const beds = level.height >= planter.heights.base ? planter.bed.places : [{ x: 0 }];
   const leftmost = Math.min(...beds.map((place) => place.x));

@@ -4,7 +4,7 @@ import type { PlanterDesign } from '@huerta/core/document';
 import { createContext, use, useEffect, useMemo, useState, type ReactNode } from 'react';
 import { useCarries, useField } from '../../compute/field';
 import type { FieldAsked } from '../../compute/tasks';
-import { useBench } from './bench';
+import { useEditor } from './editorState';
 
 /** Moisture that is painted on the section and on the plan. */
 export interface MoistureShown {
@@ -38,7 +38,7 @@ const REST_MS = 2000;
 
 /** Looks at where the water gets to whenever the design is at rest, and shares what is painted of it. */
 export function WithMoisture({ children }: { children: ReactNode }) {
-  const { design } = useBench();
+  const { design } = useEditor();
   const [shown, show] = useState<MoistureShown | null>(null);
   const [open, setOpen] = useState(false);
   const finding = useMoistureFinding(design);
@@ -74,7 +74,7 @@ const fullOnAHotDay = (design: PlanterDesign): FieldAsked => ({
 
 /** What is painted on this design now, if anything. */
 export function useMoisture(): MoistureShown | null {
-  const { design } = useBench();
+  const { design } = useEditor();
   const { shown } = use(MoistureContext);
   return shown?.design === design ? shown : null;
 }
@@ -85,7 +85,7 @@ export const useMoisturePanel = (): Pick<Moisture, 'open' | 'setOpen' | 'show'> 
 
 /** All findings, worst first: those of the bench, and what the moisture says. */
 export function useFindings(): readonly Finding[] {
-  const { assessment } = useBench();
+  const { assessment } = useEditor();
   const { finding } = use(MoistureContext);
   const { findings } = assessment;
   return useMemo(() => withMoisture(findings, finding), [findings, finding]);

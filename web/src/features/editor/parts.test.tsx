@@ -3,16 +3,16 @@ import { act, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { applyPatch, STARTING_POINTS, type Patch } from '@huerta/core/document';
 import { show } from '../../testing/render';
-import { BenchProvider } from './bench';
-import { createBenchStore } from './benchStore';
+import { EditorProvider } from './editorState';
+import { createEditorStore } from './editorStore';
 import { Figures, FiguresSaid } from './Figures';
 import { Findings } from './Findings';
-import { CheckRoom } from './panels/CheckRoom';
-import { WickRoom } from './panels/WickRoom';
+import { CheckPanel } from './panels/CheckPanel';
+import { WickPanel } from './panels/WickPanel';
 
 const open = (patch: Patch, part: React.ReactNode) => {
-  const store = createBenchStore(applyPatch(STARTING_POINTS[0]!.design, patch));
-  show(<BenchProvider store={store}>{part}</BenchProvider>);
+  const store = createEditorStore(applyPatch(STARTING_POINTS[0]!.design, patch));
+  show(<EditorProvider store={store}>{part}</EditorProvider>);
   return { store, user: userEvent.setup() };
 };
 
@@ -97,7 +97,7 @@ describe('figures', () => {
 
 describe('the wick room', () => {
   test('a strip test replaces the typical values and is taken back', async () => {
-    const { store, user } = open([], <WickRoom />);
+    const { store, user } = open([], <WickPanel />);
     await user.click(await screen.findByRole('button', { name: 'Enter a strip test' }));
     expect(store.getState().design.wicks[0]).toMatchObject({ strip: { day: 0.165 } });
     const day = screen.getByLabelText('Wet height after a day');
@@ -112,7 +112,7 @@ describe('the wick room', () => {
   });
 
   test('wicks are added and taken out', async () => {
-    const { store, user } = open([], <WickRoom />);
+    const { store, user } = open([], <WickPanel />);
     await user.click(await screen.findByRole('button', { name: 'Add a packed cup' }));
     await user.click(screen.getByRole('button', { name: 'Take wick 1 out' }));
     expect(store.getState().design.wicks.map((wick) => wick.kind)).toEqual(['cup']);
@@ -134,7 +134,7 @@ describe('the test with water', () => {
       /Mend the overflow first/,
     ],
   ])('%s', (_name, patch, words) => {
-    open(patch, <CheckRoom />);
+    open(patch, <CheckPanel />);
     const group = screen.getByRole('heading', { name: /Test with water/ }).parentElement!;
     expect(group.textContent).toMatch(words);
   });

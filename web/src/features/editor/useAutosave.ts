@@ -5,9 +5,14 @@ import { useEffect, useMemo, useRef, useState } from 'react';
 import { v4 as uuid } from 'uuid';
 import { createPlanter, plantersChanged, savePlanter } from '../../data/api/planters';
 import { onRecovered } from '../../data/offline/connectivity';
-import { holdBench, keeper, keyOf, type Kept } from '../../data/offline/pendingSaves';
+import {
+  holdPlanterOpen,
+  pendingSaves,
+  keyOf,
+  type PendingSave,
+} from '../../data/offline/pendingSaves';
 import { createAutosave, type Autosave, type SaveState, type Unsaved } from './autosave';
-import type { BenchStore } from './benchStore';
+import type { EditorStore } from './editorStore';
 
 /** The state of saving, and the ways out of a conflict. */
 export interface Saving {
@@ -30,8 +35,8 @@ export interface Saving {
  */
 export function useAutosave(
   resource: PlanterResource,
-  store: BenchStore,
-  kept: Kept<'planter'> | null,
+  store: EditorStore,
+  kept: PendingSave<'planter'> | null,
 ): Saving {
   const [state, setState] = useState<SaveState>({ kind: kept ? 'waiting' : 'saved' });
   const autosave = useRef<Autosave | null>(null);
@@ -41,16 +46,16 @@ export function useAutosave(
   useEffect(() => {
     const bench = kept?.holder || uuid();
     const key = kept?.key ?? keyOf('planter', id, bench);
-    const release = holdBench(bench);
+    const release = holdPlanterOpen(bench);
     const saver = createAutosave({
       revision: kept?.base ?? revision,
       kept: kept && { ...kept, design: kept.body.design },
       save: (mark, design, keepalive) => savePlanter(id, mark, design, keepalive),
       keep: ({ revision: base, saveId, after, design }: Unsaved) => {
         const entry = { key, kind: 'planter' as const, id, holder: bench, base, saveId };
-        void keeper.put({ ...entry, after: [...after], body: { design }, at: Date.now() });
+        void pendingSaves.put({ ...entry, after: [...after], body: { design }, at: Date.now() });
       },
-      drop: (saveId) => void keeper.drop(key, saveId),
+      drop: (saveId) => void pendingSaves.drop(key, saveId),
       newId: () => uuid(),
       // Told of every change; the screen only needs to know when the state becomes another.
       onState: (next) => setState((now) => (same(now, next) ? now : next)),

@@ -1,5 +1,5 @@
 import { Button, Text } from '@chakra-ui/react';
-import type { Entry } from '@huerta/contract';
+import type { PlanterSummary } from '@huerta/contract';
 import { TILL_IT_RAN } from '@huerta/core/journal';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
@@ -14,8 +14,8 @@ const MOST_COMPARED = 4;
 
 interface ChosenProps {
   /** All that are shown, and those of them that are chosen. */
-  shown: readonly Entry[];
-  chosen: readonly Entry[];
+  shown: readonly PlanterSummary[];
+  chosen: readonly PlanterSummary[];
   onAll(ids: readonly string[]): void;
   onDone(): void;
 }

@@ -5,8 +5,8 @@ import type { PlanterResource } from '@huerta/contract';
 import type { LogEntry } from '@huerta/core/journal';
 import type { PlanterDesign } from '@huerta/core/document';
 import { Notices } from '../../ui/notices';
-import { Around, designOf } from '../../testing/bench';
-import { keeper } from '../../data/offline/pendingSaves';
+import { Around, designOf } from '../../testing/editor';
+import { pendingSaves } from '../../data/offline/pendingSaves';
 import { gardenOf } from '../../testing/entry';
 import { show } from '../../testing/render';
 import { serveWith } from '../../testing/worker';
@@ -106,9 +106,9 @@ describe('a new name', () => {
     await user.click(screen.getByText('Rename', { selector: 'button' }));
     await waitFor(() => expect(document.querySelector('[role=dialog]')).toBeNull());
     expect(planter.design.name).toBe('By the step');
-    const [waits] = await keeper.of('planter', id);
+    const [waits] = await pendingSaves.of('planter', id);
     expect(waits).toMatchObject({ base: 3, body: { design: { name: 'By the step, left' } } });
-    await keeper.drop(waits!.key, waits!.saveId);
+    await pendingSaves.drop(waits!.key, waits!.saveId);
   });
 
   test('that is refused stays in the field, with the reason, and can be left', async () => {
@@ -122,7 +122,7 @@ describe('a new name', () => {
     await user.click(screen.getByRole('button', { name: 'Leave it' }));
     await waitFor(() => expect(document.querySelector('[role=dialog]')).toBeNull());
     expect(planter.design.name).toBe('By the step');
-    expect(await keeper.of('planter', id)).toEqual([]);
+    expect(await pendingSaves.of('planter', id)).toEqual([]);
   });
 });
 

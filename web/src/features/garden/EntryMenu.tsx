@@ -1,5 +1,5 @@
 import { Button, Menu, Portal } from '@chakra-ui/react';
-import type { Entry } from '@huerta/contract';
+import type { PlanterSummary } from '@huerta/contract';
 import { TILL_IT_RAN } from '@huerta/core/journal';
 import type { PlanterDesign } from '@huerta/core/document';
 import {
@@ -29,7 +29,7 @@ import { NameDialog } from '../../ui/NameDialog';
 import { notify } from '../../ui/notices';
 
 /** What can be done with a planter without opening it; the menu is made when it is asked for. */
-export function EntryMenu({ entry }: { entry: Entry }) {
+export function EntryMenu({ entry }: { entry: PlanterSummary }) {
   const [asked, setAsked] = useState(false);
   if (asked) return <OpenMenu entry={entry} />;
   return (
@@ -47,7 +47,7 @@ export function EntryMenu({ entry }: { entry: Entry }) {
   );
 }
 
-function OpenMenu({ entry }: { entry: Entry }) {
+function OpenMenu({ entry }: { entry: PlanterSummary }) {
   const [renaming, setRenaming] = useState(false);
   const log = useWriteLog();
   const create = useCreatePlanter();
@@ -163,7 +163,7 @@ function OpenMenu({ entry }: { entry: Entry }) {
   );
 }
 
-function RenameDialog({ entry, onClose }: { entry: Entry; onClose: () => void }) {
+function RenameDialog({ entry, onClose }: { entry: PlanterSummary; onClose: () => void }) {
   const save = useChangePlanter();
   return (
     <NameDialog

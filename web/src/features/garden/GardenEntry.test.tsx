@@ -2,13 +2,13 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { screen } from '@testing-library/react';
 import { MemoryRouter } from 'react-router';
-import type { Entry, Summary } from '@huerta/contract';
+import type { PlanterSummary, DesignSummary } from '@huerta/contract';
 import { say, q } from '@huerta/core/units';
 import { show } from '../../testing/render';
 import { found, wantedOf } from './found';
 import { GardenEntry } from './GardenEntry';
 
-const summary: Summary = {
+const summary: DesignSummary = {
   variant: '',
   place: 'North wall',
   crop: 'Sweet pepper',
@@ -19,7 +19,10 @@ const summary: Summary = {
   steps: 9,
   height: 0.4,
 };
-const entryOf = (over: Partial<Summary> = {}, rest: Partial<Entry> = {}): Entry => ({
+const entryOf = (
+  over: Partial<DesignSummary> = {},
+  rest: Partial<PlanterSummary> = {},
+): PlanterSummary => ({
   id: '3f0e6c3a-9a4e-4d8c-8f1e-0a6a3a1b2c3d',
   name: 'Pail with a cloth wick',
   revision: 1,
@@ -30,7 +33,7 @@ const entryOf = (over: Partial<Summary> = {}, rest: Partial<Entry> = {}): Entry 
   summary: { ...summary, ...over },
 });
 
-function shown(entry: Entry) {
+function shown(entry: PlanterSummary) {
   const client = new QueryClient({ defaultOptions: { queries: { enabled: false } } });
   show(
     <QueryClientProvider client={client}>

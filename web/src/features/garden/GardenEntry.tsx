@@ -1,5 +1,5 @@
 import { Box, Text } from '@chakra-ui/react';
-import type { Entry } from '@huerta/contract';
+import type { PlanterSummary } from '@huerta/contract';
 import { memo, useState } from 'react';
 import { Link } from 'react-router';
 import { useDrawing } from '../../data/api/planters';
@@ -11,7 +11,7 @@ import { EntryMenu } from './EntryMenu';
 import { buildOf } from './found';
 
 interface GardenEntryProps {
-  entry: Entry;
+  entry: PlanterSummary;
   /** Whose drawing is asked for. */
   by: string;
   height: number;

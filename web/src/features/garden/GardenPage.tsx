@@ -1,5 +1,5 @@
 import { Button, HStack, Text } from '@chakra-ui/react';
-import type { Entry } from '@huerta/contract';
+import type { PlanterSummary } from '@huerta/contract';
 import { Plus } from 'lucide-react';
 import { useCallback, useMemo, useState } from 'react';
 import { Link } from 'react-router';
@@ -11,7 +11,7 @@ import { Chosen } from './Chosen';
 import { found } from './found';
 import './garden.css';
 import { ImportButton } from './ImportButton';
-import { SetAside, Waiting } from './Kept';
+import { SetAside, PendingPlanters } from './PendingPlanters';
 import { Ledge } from './Ledge';
 import { PrintedGarden } from './PrintedGarden';
 import { Search, useWanted } from './Search';
@@ -41,7 +41,7 @@ export function GardenPage() {
           </Button>
         </HStack>
       </HStack>
-      <Waiting />
+      <PendingPlanters />
       <SetAside />
       <Fetched what="the garden" title="The garden cannot be fetched" queries={[garden]}>
         {({ entries, by }) =>
@@ -52,7 +52,7 @@ export function GardenPage() {
   );
 }
 
-function Planters({ entries, by }: { entries: readonly Entry[]; by: string }) {
+function Planters({ entries, by }: { entries: readonly PlanterSummary[]; by: string }) {
   const [wanted, want] = useWanted();
   const [chosen, setChosen] = useState<ReadonlySet<string> | null>(null);
   const shown = useMemo(() => found(entries, wanted), [entries, wanted]);

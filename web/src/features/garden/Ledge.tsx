@@ -1,4 +1,4 @@
-import type { Entry } from '@huerta/contract';
+import type { PlanterSummary } from '@huerta/contract';
 import { useWindowVirtualizer } from '@tanstack/react-virtual';
 import { useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { GardenEntry } from './GardenEntry';
@@ -13,7 +13,7 @@ const WIDE = 768;
 const ALL = 80;
 
 interface LedgeProps {
-  entries: readonly Entry[];
+  entries: readonly PlanterSummary[];
   by: string;
   /** Which are chosen, while some are being chosen. */
   chosen: ReadonlySet<string> | null;

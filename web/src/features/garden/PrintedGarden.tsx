@@ -1,10 +1,10 @@
 import { Box, Text } from '@chakra-ui/react';
-import type { Entry } from '@huerta/contract';
+import type { PlanterSummary } from '@huerta/contract';
 import { useWords } from '../../app/preferences';
 import { buildOf, BUILDS } from './found';
 
 /** The garden on paper: a line for each planter that is shown. */
-export function PrintedGarden({ entries }: { entries: readonly Entry[] }) {
+export function PrintedGarden({ entries }: { entries: readonly PlanterSummary[] }) {
   const { say, tell, write } = useWords();
   return (
     <Box className="for-paper">

@@ -1,5 +1,5 @@
 import { Button, Field, Input } from '@chakra-ui/react';
-import type { Entry } from '@huerta/contract';
+import type { PlanterSummary } from '@huerta/contract';
 import { SlidersHorizontal } from 'lucide-react';
 import { useState, type ReactNode } from 'react';
 import { useSearchParams } from 'react-router';
@@ -23,7 +23,7 @@ export function useWanted(): [Wanted, (name: string, value: string) => void] {
 }
 
 interface SearchProps {
-  entries: readonly Entry[];
+  entries: readonly PlanterSummary[];
   wanted: Wanted;
   onWant(name: string, value: string): void;
   /** What else stands in the row. */

@@ -1,7 +1,7 @@
 import { Box, Button, Text } from '@chakra-ui/react';
 import { Link } from 'react-router';
 import { useWords } from '../../app/preferences';
-import { Writing } from '../../ui/FormatPreferences';
+import { FormatPreferences } from '../../ui/FormatPreferences';
 import { MoneyChoice } from './MoneyChoice';
 
 /** A garden with nothing in it yet: what Huerta does, and where to begin. */
@@ -30,7 +30,7 @@ export function Welcome() {
         </Button>
       </Box>
       <Box display="grid" gridTemplateColumns={{ base: '1fr', sm: '1fr 1fr' }} gap="4" mt="6">
-        <Writing />
+        <FormatPreferences />
         <MoneyChoice />
       </Box>
     </Box>

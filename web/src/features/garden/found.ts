@@ -1,4 +1,4 @@
-import type { Entry } from '@huerta/contract';
+import type { PlanterSummary } from '@huerta/contract';
 import { inWords } from '@huerta/core/units';
 
 /** Searching, filtering and ordering the garden: what the page's address asks for, and what comes of it. */
@@ -50,15 +50,16 @@ export const wantedOf = (search: URLSearchParams): Wanted => ({
 /** Without marks over letters and capitals, so that 'jalapeno' finds 'Jalapeño'. */
 const plain = (text: string): string => text.normalize('NFD').replace(/\p{M}/gu, '').toLowerCase();
 
-export function buildOf({ done, summary }: Entry): Exclude<Wanted['build'], 'any'> {
+export function buildOf({ done, summary }: PlanterSummary): Exclude<Wanted['build'], 'any'> {
   if (done === 0) return 'planned';
   return done < summary.steps ? 'begun' : 'built';
 }
 
 const RANK = { danger: 0, fault: 1, watch: 2 } as const;
-const rankOf = ({ summary: { worst } }: Entry): number => (worst ? RANK[worst.severity] : 3);
+const rankOf = ({ summary: { worst } }: PlanterSummary): number =>
+  worst ? RANK[worst.severity] : 3;
 
-const ORDER: Readonly<Record<Wanted['order'], (a: Entry, b: Entry) => number>> = {
+const ORDER: Readonly<Record<Wanted['order'], (a: PlanterSummary, b: PlanterSummary) => number>> = {
   made: () => 0,
   changed: (a, b) => b.updatedAt.localeCompare(a.updatedAt),
   name: (a, b) => a.name.localeCompare(b.name, undefined, { numeric: true }),
@@ -66,7 +67,7 @@ const ORDER: Readonly<Record<Wanted['order'], (a: Entry, b: Entry) => number>> =
   thirst: (a, b) => (a.summary.days ?? Infinity) - (b.summary.days ?? Infinity),
 };
 
-const TROUBLED: Readonly<Record<Wanted['trouble'], (entry: Entry) => boolean>> = {
+const TROUBLED: Readonly<Record<Wanted['trouble'], (entry: PlanterSummary) => boolean>> = {
   any: () => true,
   mend: ({ summary }) => summary.worst !== null,
   fault: ({ summary }) => summary.serious > 0,
@@ -74,7 +75,7 @@ const TROUBLED: Readonly<Record<Wanted['trouble'], (entry: Entry) => boolean>> =
 };
 
 /** The entries that are asked for, in the order that is. Every word has to be found somewhere. */
-export function found(entries: readonly Entry[], wanted: Wanted): Entry[] {
+export function found(entries: readonly PlanterSummary[], wanted: Wanted): PlanterSummary[] {
   const words = plain(wanted.words).split(/\s+/).filter(Boolean);
   return entries
     .filter((entry) => {
@@ -101,5 +102,7 @@ export function found(entries: readonly Entry[], wanted: Wanted): Entry[] {
 }
 
 /** The different answers to one question, in order, for a choice. */
-export const answersIn = (entries: readonly Entry[], of: (entry: Entry) => string): string[] =>
-  [...new Set(entries.map(of))].filter(Boolean).sort((a, b) => a.localeCompare(b));
+export const answersIn = (
+  entries: readonly PlanterSummary[],
+  of: (entry: PlanterSummary) => string,
+): string[] => [...new Set(entries.map(of))].filter(Boolean).sort((a, b) => a.localeCompare(b));

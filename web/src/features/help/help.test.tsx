@@ -6,9 +6,9 @@ import userEvent from '@testing-library/user-event';
 import { FIELDS } from '@huerta/core/document';
 import { GLOSSARY, termIn } from '../../ui/glossary';
 import { QuantityField } from '../../ui/QuantityField';
-import { answers, Around } from '../../testing/bench';
+import { answers, Around } from '../../testing/editor';
 import { show } from '../../testing/render';
-import { ROOMS } from '../editor/useRoom';
+import { PANELS } from '../editor/usePanel';
 import { HELP } from './help';
 import HelpPage from './HelpPage';
 
@@ -19,7 +19,7 @@ test('each room has its lines, and each word its meaning', () => {
       <HelpPage />
     </Around>,
   );
-  for (const { title } of ROOMS)
+  for (const { title } of PANELS)
     expect(screen.getByRole('heading', { level: 2, name: title })).toBeTruthy();
   const words = screen.getByRole('region', { name: 'Words' });
   for (const term of Object.keys(GLOSSARY)) expect(within(words).getByText(term)).toBeTruthy();

@@ -1,5 +1,5 @@
 import { Box, Button, NativeSelect, Text } from '@chakra-ui/react';
-import { holding, sayDid, type DepthOf, type LogEntry } from '@huerta/core/journal';
+import { currentEntries, describeEntry, type DepthOf, type LogEntry } from '@huerta/core/journal';
 import { ChevronDown, Download, Pencil, Trash2 } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { earlierEntries, useWriteLog, wholeLog, type Written } from '../../data/api/log';
@@ -51,7 +51,7 @@ export function Entries({ planter, name, entries, depthOf }: EntriesProps) {
   const [most, setMost] = useState(AT_ONCE);
   const [older, setOlder] = useState<Older>(NOT_ASKED);
   const all = useMemo(
-    () => (older.entries.length === 0 ? entries : holding([...entries, ...older.entries])),
+    () => (older.entries.length === 0 ? entries : currentEntries([...entries, ...older.entries])),
     [entries, older.entries],
   );
   const shown = all.filter(({ did }) => kind === 'all' || did.kind === kind);
@@ -133,7 +133,7 @@ function Entry({ entry, depthOf }: { entry: LogEntry; depthOf: DepthOf }) {
   const { takeOut } = useWriteLog();
   const [correcting, setCorrecting] = useState(false);
   const { did, text, by, at } = entry;
-  const words = say(sayDid(did));
+  const words = say(describeEntry(did));
   const day = writeDate(at.slice(0, 10), 'short');
   if (correcting)
     return <Correction entry={entry} depthOf={depthOf} onClose={() => setCorrecting(false)} />;
@@ -183,7 +183,7 @@ function Correction({ entry, depthOf, onClose }: CorrectionProps) {
   const { tell } = useWords();
   const { write } = useWriteLog();
   const { did, text, typed, at, planter } = entry;
-  const words = did.kind === 'did' && did.what === 'note' ? text : tell(sayDid(did));
+  const words = did.kind === 'did' && did.what === 'note' ? text : tell(describeEntry(did));
   const correct = (written: Written) =>
     void write([planter], {
       text: did.kind === 'did' && did.what === 'note' ? '' : text,

@@ -1,6 +1,6 @@
 import { Box, Button, Text } from '@chakra-ui/react';
 import { assemble, pour } from '@huerta/core/assembly';
-import { sayDid, TILL_IT_RAN } from '@huerta/core/journal';
+import { describeEntry, TILL_IT_RAN } from '@huerta/core/journal';
 import { tell } from '@huerta/core/units';
 import { Droplets } from 'lucide-react';
 import { lazy, Suspense, useDeferredValue, useMemo } from 'react';
@@ -11,10 +11,10 @@ import { Duties } from '../../ui/Duties';
 import { LogLine } from '../../ui/LogLine';
 import { notify } from '../../ui/notices';
 import { PageHead } from '../../ui/PageHead';
-import { Surprises } from '../../ui/UnexplainedReadings';
+import { UnexplainedReadings } from '../../ui/UnexplainedReadings';
 import { sayLevel, sayNext, sayThirst } from '../../ui/tended';
 import { TendedPlanter, type Tending } from '../../ui/TendedPlanter';
-import { Writer } from '../../ui/AuthorField';
+import { AuthorField } from '../../ui/AuthorField';
 import '../../ui/tended.css';
 import { useRound } from '../../compute/round';
 import { Entries } from './Entries';
@@ -40,7 +40,7 @@ function Log({ resource, entries, choice, plan }: Tending) {
   const { write } = useWriteLog();
   const note = (written: Written) =>
     void write([id], written).then(() =>
-      notify(`Noted: ${tell(sayDid(written.did), 'metric').toLowerCase()}.`),
+      notify(`Noted: ${tell(describeEntry(written.did), 'metric').toLowerCase()}.`),
     );
   return (
     <>
@@ -62,7 +62,7 @@ function Log({ resource, entries, choice, plan }: Tending) {
       </Box>
       <Entries planter={id} name={design.name} entries={entries} depthOf={depthOf} />
       <Box maxW="20rem" mt="6">
-        <Writer />
+        <AuthorField />
       </Box>
     </>
   );
@@ -99,7 +99,7 @@ function Stands({ resource, entries, choice, plan }: Tending) {
       </Text>
       <Text>{sayThirst(state, words)}</Text>
       {state.duties.length > 0 && <Duties planter={id} name={design.name} duties={state.duties} />}
-      <Surprises planter={id} surprises={state.thirst.surprises} />
+      <UnexplainedReadings planter={id} surprises={state.thirst.surprises} />
       <Suspense fallback={null}>
         <LogLevels state={state} entries={drawn} />
       </Suspense>

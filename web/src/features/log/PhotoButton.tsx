@@ -4,7 +4,7 @@ import { useRef, useState } from 'react';
 import { v4 as uuid } from 'uuid';
 import { useWriteLog } from '../../data/api/log';
 import { photoTrouble } from '../../data/api/photos';
-import { keepPhoto } from '../../data/offline/pendingPhotos';
+import { addPendingPhoto } from '../../data/offline/pendingPhotos';
 
 /** Takes or chooses a photo for the log; it is kept on this device until the server has it. */
 export function PhotoButton({ planter }: { planter: string }) {
@@ -17,7 +17,7 @@ export function PhotoButton({ planter }: { planter: string }) {
     setTrouble(wrong);
     if (wrong) return;
     const photo = uuid();
-    await keepPhoto(photo, file);
+    await addPendingPhoto(photo, file);
     await write([planter], { did: { kind: 'photo', photo } });
   };
   return (

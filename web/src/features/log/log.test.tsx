@@ -4,7 +4,7 @@ import userEvent from '@testing-library/user-event';
 import { usualPlanted } from '@huerta/core/document';
 import { Route, Routes } from 'react-router';
 import { Notices } from '../../ui/notices';
-import { Around, designOf } from '../../testing/bench';
+import { Around, designOf } from '../../testing/editor';
 import { daysAgo, idAt, serveGarden, type ServedGarden } from '../../testing/garden';
 import { show } from '../../testing/render';
 import { installWorker } from '../../testing/worker';

@@ -11,10 +11,10 @@ import { useWords } from '../../app/preferences';
 import { ChoiceField } from '../../ui/ChoiceField';
 import { keepDraft, readKeptDraft } from '../../ui/keptDraft';
 import { notify } from '../../ui/notices';
-import { useHeard } from '../../data/offline/connectivity';
+import { useConnectivity } from '../../data/offline/connectivity';
 import { keepsHere } from '../../data/offline/storage';
 import { QuantityField } from '../../ui/QuantityField';
-import { Waiting } from '../../ui/Loading';
+import { Loading } from '../../ui/Loading';
 import { useGoods } from '../../compute/shopping';
 import { Fetched, Page } from '../../ui/Page';
 import { draftOf, readDraft, withGood, type DraftErrors, type GoodDraft } from './draft';
@@ -119,7 +119,7 @@ function Book({
       setGeneral(book);
       setDrafts({});
       notify(
-        useHeard.getState().later && keepsHere()
+        useConnectivity.getState().later && keepsHere()
           ? 'The price book is kept on this device. It is sent when the server takes it.'
           : 'The price book is kept.',
       );
@@ -174,7 +174,7 @@ function Book({
           {trouble}
         </Text>
       )}
-      {!value && !trouble && <Waiting what="what your planters take" />}
+      {!value && !trouble && <Loading what="what your planters take" />}
       {goods.map((good) => (
         <GoodRow
           key={good.id}

@@ -7,10 +7,10 @@ import { evaluate } from '@huerta/core/assessment';
 import { FIRST_PLAN, totalsOf, type SeasonPlan } from '@huerta/core/simulation/season';
 import { SITES } from '@huerta/core/catalog';
 import { Route, Routes } from 'react-router';
-import { Around, designOf } from '../../testing/bench';
+import { Around, designOf } from '../../testing/editor';
 import { installWorker, serveWith } from '../../testing/worker';
 import { show } from '../../testing/render';
-import { work } from '../../compute/tasks';
+import { tasks } from '../../compute/tasks';
 import SeasonPage from './SeasonPage';
 import { difference, fillings, seasonSentence } from './words';
 
@@ -19,7 +19,7 @@ const at = '2026-05-01T08:00:00.000Z';
 const FEW_WEATHERS = 4;
 const workers = installWorker({
   season: (asked, tell) =>
-    work.season(
+    tasks.season(
       { ...asked, question: { ...asked.question, seeds: FEW_WEATHERS } } as typeof asked,
       tell,
     ),

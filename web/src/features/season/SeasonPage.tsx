@@ -27,7 +27,7 @@ import { useWords } from '../../app/preferences';
 import { notify } from '../../ui/notices';
 import { Fetched, Page } from '../../ui/Page';
 import { useView, Views } from '../../ui/Views';
-import { Waiting } from '../../ui/Loading';
+import { Loading } from '../../ui/Loading';
 import { useAway, useOutlook, useSeason, useWhatIf, warmSeason } from '../../compute/season';
 import '../build/build.css';
 import { AwayView } from './AwayView';
@@ -155,7 +155,7 @@ function Season({ resource, choice, plan, entries }: SeasonProps) {
     weather: null,
   }[view];
   const seeds = ownDays ? 1 : SEEDS;
-  const waiting = <Waiting what="the season" />;
+  const waiting = <Loading what="the season" />;
   const pages: Record<View, ReactNode> = {
     season: season ? (
       <SeasonView

@@ -3,10 +3,10 @@ import { screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { FIRST_WEATHER, siteOf } from '@huerta/core/physics/climate';
 import type { PlanterDesign } from '@huerta/core/document';
-import { Around, designOf } from '../../testing/bench';
+import { Around, designOf } from '../../testing/editor';
 import { show } from '../../testing/render';
 import { installWorker, serveWith } from '../../testing/worker';
-import { work } from '../../compute/tasks';
+import { tasks } from '../../compute/tasks';
 import { SearchView } from './SearchView';
 
 /** Better designs, as somebody looks for them: a handful of those that are tried. */
@@ -14,7 +14,7 @@ import { SearchView } from './SearchView';
 const HANDFUL = 9;
 const workers = installWorker({
   candidates: (design) => {
-    const all = work.candidates(design);
+    const all = tasks.candidates(design);
     return all.filter((_, i) => i % Math.ceil(all.length / HANDFUL) === 0);
   },
 });

@@ -1,4 +1,4 @@
-import { many } from '@huerta/core/units';
+import { plural } from '@huerta/core/units';
 import type { SeasonAnswer, Totals } from '@huerta/core/simulation/season';
 
 import { writeDate } from '../../ui/dates';
@@ -45,7 +45,7 @@ function often(days: SeasonAnswer['run']['days']): string {
 export function fillings({ low, high }: { low: number; high: number }): string {
   const [few, most] = [Math.round(low), Math.round(high)];
   if (most === 0) return 'none';
-  const word = many(most, 'filling');
+  const word = plural(most, 'filling');
   return few === most ? `${few} ${word}` : `${few} to ${most} ${word}`;
 }
 
@@ -66,7 +66,7 @@ export function difference(
   if (dry !== 0) parts.push(`${dayCount(Math.abs(dry))} ${dry > 0 ? 'more' : 'less'} of thirst`);
   const fills = other.fills - base.fills;
   if (fills !== 0) {
-    const word = many(Math.abs(fills), 'filling');
+    const word = plural(Math.abs(fills), 'filling');
     parts.push(`${Math.abs(fills)} ${fills > 0 ? 'more' : 'fewer'} ${word}`);
   }
   const water = other.filled - base.filled;

@@ -1,5 +1,5 @@
 import { Box, Button, Field, Input, Text } from '@chakra-ui/react';
-import type { Door, Feed, FeedKind } from '@huerta/contract';
+import type { RemoteAccessState, Feed, FeedKind } from '@huerta/contract';
 import { useState } from 'react';
 import { useFeeds, useMakeFeed, useWithdrawFeed } from '../../data/api/home';
 import { useEntries } from '../../data/api/planters';
@@ -17,7 +17,7 @@ const KINDS: Readonly<Record<FeedKind, { name: string; says: string }>> = {
 };
 
 /** Addresses with a secret of their own, for programs that cannot scan a code: made, shown once, withdrawn. */
-export function Addresses({ door }: { door: Door }) {
+export function Addresses({ door }: { door: RemoteAccessState }) {
   const feeds = useFeeds();
   return (
     <Section title="Calendars, stations and floats">

@@ -1,12 +1,12 @@
 import { Box, Button, Text } from '@chakra-ui/react';
-import type { Different, RestorePreview, Standing } from '@huerta/contract';
+import type { Different, RestorePreview, RestoreChange } from '@huerta/contract';
 import { useRef, useState } from 'react';
 import { Link } from 'react-router';
 import { useBringIn, useLook } from '../../data/api/home';
 import { ChoiceField } from '../../ui/ChoiceField';
 import { writeDate } from '../../ui/dates';
 
-const STANDING: Readonly<Record<Standing, string>> = {
+const STANDING: Readonly<Record<RestoreChange, string>> = {
   new: 'new',
   same: 'the same here',
   newer: 'newer than the one here',

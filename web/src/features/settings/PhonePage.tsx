@@ -1,5 +1,5 @@
 import { Box, Button, Text } from '@chakra-ui/react';
-import type { Code, Door } from '@huerta/contract';
+import type { Code, RemoteAccessState } from '@huerta/contract';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { useAbout, useDoor, useMakeCode, useSetDoor, useShutOut } from '../../data/api/home';
@@ -53,7 +53,7 @@ function TheDoor() {
   );
 }
 
-function Opening({ door }: { door: Door }) {
+function Opening({ door }: { door: RemoteAccessState }) {
   const set = useSetDoor();
   const [secure, setSecure] = useState(door.secure);
   const change = (wish: { open: boolean; secure: boolean }) =>
@@ -163,7 +163,7 @@ function CodeToScan({ code: { rows, link, until } }: { code: Code }) {
   );
 }
 
-function Devices({ door }: { door: Door }) {
+function Devices({ door }: { door: RemoteAccessState }) {
   const shutOut = useShutOut();
   return (
     <Section title="Devices that were let in">

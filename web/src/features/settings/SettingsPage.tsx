@@ -8,8 +8,8 @@ import { ChoiceField } from '../../ui/ChoiceField';
 import { writeDate } from '../../ui/dates';
 import { notify } from '../../ui/notices';
 import { Fetched, Page } from '../../ui/Page';
-import { Writer } from '../../ui/AuthorField';
-import { Writing } from '../../ui/FormatPreferences';
+import { AuthorField } from '../../ui/AuthorField';
+import { FormatPreferences } from '../../ui/FormatPreferences';
 import { GardenZone } from './GardenZone';
 import { Row } from './Row';
 import { Section } from './Section';
@@ -73,9 +73,9 @@ function OnThisDevice() {
   return (
     <Section title="How it is written on this device">
       <Box display="grid" gridTemplateColumns="repeat(auto-fill, minmax(15rem, 1fr))" gap="4">
-        <Writing />
+        <FormatPreferences />
         <ChoiceField label="Light" value={mode} choices={MODES} onChoose={setMode} />
-        <Writer />
+        <AuthorField />
       </Box>
       <Text mt="3" fontSize="sm">
         The currency is chosen in the{' '}

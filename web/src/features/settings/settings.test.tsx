@@ -1,18 +1,18 @@
 /** @jest-environment jsdom */
 import { screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import type { Door, RestorePreview } from '@huerta/contract';
+import type { RemoteAccessState, RestorePreview } from '@huerta/contract';
 import { dayIn } from '@huerta/core/physics/climate';
 import { gardenDay, gardenZone, setGardenZone } from '../../app/gardenDay';
 import { Notices } from '../../ui/notices';
-import { forgetSeen } from '../../data/offline/responseCache';
-import { Around } from '../../testing/bench';
+import { clearResponseCache } from '../../data/offline/responseCache';
+import { Around } from '../../testing/editor';
 import { show } from '../../testing/render';
 import { serveWith } from '../../testing/worker';
 import PhonePage from './PhonePage';
 import SettingsPage from './SettingsPage';
 
-const SHUT: Door = {
+const SHUT: RemoteAccessState = {
   open: false,
   secure: false,
   addresses: [],
@@ -60,8 +60,11 @@ const preview: RestorePreview = {
   came: null,
 };
 
-function house(start: Partial<Door> = {}, about = { version: '0.1.0', demo: false, home: true }) {
-  const state = { door: { ...SHUT, ...start } as Door };
+function house(
+  start: Partial<RemoteAccessState> = {},
+  about = { version: '0.1.0', demo: false, home: true },
+) {
+  const state = { door: { ...SHUT, ...start } as RemoteAccessState };
   const log = serveWith(({ method, path, body }) => {
     if (path === '/about') return about;
     if (path === '/backups') {
@@ -101,7 +104,7 @@ function house(start: Partial<Door> = {}, about = { version: '0.1.0', demo: fals
   });
   return { state, log, user: userEvent.setup() };
 }
-beforeEach(forgetSeen);
+beforeEach(clearResponseCache);
 
 test('the garden has a time zone: its day is told, and what is noted is noted in it', async () => {
   const choice = { site: 'vallesol', normals: null, days: null };

@@ -1,5 +1,5 @@
 import { Box, Button, Text } from '@chakra-ui/react';
-import type { Entry, PlanterResource } from '@huerta/contract';
+import type { PlanterSummary, PlanterResource } from '@huerta/contract';
 import { amountOf, boughtOf, type ShoppingList } from '@huerta/core/fabrication';
 import { portionOf } from '@huerta/core/units';
 import { Printer } from 'lucide-react';
@@ -11,11 +11,11 @@ import { Chooser } from '../../ui/Chooser';
 import { Fetched, Page } from '../../ui/Page';
 import { Trouble } from '../../ui/Trouble';
 import { toggled, useChosen } from '../../ui/useChosen';
-import { Waiting } from '../../ui/Loading';
+import { Loading } from '../../ui/Loading';
 import { useShopping } from '../../compute/shopping';
 import { Bars } from '../build/Bars';
 import '../build/build.css';
-import { Part, Table } from '../build/sheet';
+import { SheetSection, Table } from '../build/sheet';
 
 /** One shopping list over chosen planters: packs, cuts from shared lengths, and what each costs. */
 export default function ShoppingPage() {
@@ -37,7 +37,7 @@ export default function ShoppingPage() {
   );
 }
 
-function Choice({ planters }: { planters: Entry[] }) {
+function Choice({ planters }: { planters: PlanterSummary[] }) {
   const { among, choose } = useChosen();
   const chosen = among(planters);
   return (
@@ -93,7 +93,7 @@ function List({ planters }: { planters: readonly PlanterResource[] }) {
           {trouble}
         </Text>
       )}
-      {whole ? <Lines list={whole} /> : !trouble && <Waiting what="packs and cuts" />}
+      {whole ? <Lines list={whole} /> : !trouble && <Loading what="packs and cuts" />}
     </>
   );
 }
@@ -116,7 +116,7 @@ function Lines({ list }: { list: ShoppingList }) {
           <Printer size={18} aria-hidden /> Print
         </Button>
       </Box>
-      <Part title="To buy">
+      <SheetSection title="To buy">
         <Table
           head={[
             'What',
@@ -144,8 +144,8 @@ function Lines({ list }: { list: ShoppingList }) {
             * A typical price, until your own is in the price book.
           </Text>
         )}
-      </Part>
-      <Part title="What each costs">
+      </SheetSection>
+      <SheetSection title="What each costs">
         <Table
           head={['Planter', 'Its share', say(`For a usable ${water.name}`)]}
           rows={list.planters.map(({ name, cost, perUsable }, i) => [
@@ -155,9 +155,9 @@ function Lines({ list }: { list: ShoppingList }) {
             perUsable === null ? 'no usable water' : money(perUsable * water.volume),
           ])}
         />
-      </Part>
+      </SheetSection>
       {list.lines.some(({ plan }) => plan) && (
-        <Part title="Cuts">
+        <SheetSection title="Cuts">
           {list.lines.map((line) =>
             line.plan ? (
               <Bars
@@ -168,7 +168,7 @@ function Lines({ list }: { list: ShoppingList }) {
               />
             ) : null,
           )}
-        </Part>
+        </SheetSection>
       )}
     </>
   );

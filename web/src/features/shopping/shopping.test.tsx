@@ -3,7 +3,7 @@ import { screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { NEW_BOOK, SMALL_GOODS, type PriceBook } from '@huerta/core/fabrication';
 import { wordsIn } from '@huerta/core/units';
-import { Around, designOf } from '../../testing/bench';
+import { Around, designOf } from '../../testing/editor';
 import { gardenOf } from '../../testing/entry';
 import { show } from '../../testing/render';
 import { installWorker, serveWith } from '../../testing/worker';

@@ -6,7 +6,7 @@ import { useWriteLog } from '../../data/api/log';
 import { useWords } from '../../app/preferences';
 import { Duties } from '../../ui/Duties';
 import { notify } from '../../ui/notices';
-import { Surprises } from '../../ui/UnexplainedReadings';
+import { UnexplainedReadings } from '../../ui/UnexplainedReadings';
 import { sayLevel, sayNext } from '../../ui/tended';
 
 /** A planter of the round: how it stands, what else is due, and one press for what is done most. */
@@ -35,7 +35,7 @@ export function RoundItem({ planter, state }: { planter: PlanterResource; state:
         {state.duties.length > 0 && (
           <Duties planter={id} name={design.name} duties={state.duties} />
         )}
-        <Surprises planter={id} surprises={state.thirst.surprises} />
+        <UnexplainedReadings planter={id} surprises={state.thirst.surprises} />
       </div>
       <Button
         className="not-printed"

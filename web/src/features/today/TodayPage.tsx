@@ -1,6 +1,6 @@
 import { Box, Button, Text } from '@chakra-ui/react';
 import type { PlanterResource } from '@huerta/contract';
-import { many } from '@huerta/core/units';
+import { plural } from '@huerta/core/units';
 import {
   canOf,
   inOrder,
@@ -161,7 +161,7 @@ function Lead({ round, working }: { round: Round; working: boolean }) {
     <Text fontSize="lg" role="status" mt="4" mb="3">
       {writeDate(today, 'long')}.{' '}
       {water > 0
-        ? `About ${write(water, 'volume')} to carry, ${cans} ${many(cans, 'can')} of ${write(canOf(units), 'volume')}.`
+        ? `About ${write(water, 'volume')} to carry, ${cans} ${plural(cans, 'can')} of ${write(canOf(units), 'volume')}.`
         : Object.keys(round).length > 0 && !working
           ? 'Nothing has to be filled today.'
           : ''}

@@ -16,7 +16,7 @@ import { useGardenDay } from '../../app/gardenDay';
 import { useSeasonPlans } from '../../data/api/season';
 import { usePreferences, useWords } from '../../app/preferences';
 import { writeDate } from '../../ui/dates';
-import { Waiting } from '../../ui/Loading';
+import { Loading } from '../../ui/Loading';
 import { useCalendar } from '../../compute/round';
 import './weeks.css';
 
@@ -39,7 +39,7 @@ export function WeeksView({ walked, entries, choice, plan }: WeeksViewProps) {
   const { value, trouble } = useCalendar({ planters: walked, plans, entries, choice }, plan.away);
   const today = useGardenDay();
   if (trouble) return <Text role="alert">{trouble}</Text>;
-  if (!value) return <Waiting what="the weeks ahead" />;
+  if (!value) return <Loading what="the weeks ahead" />;
   const names = new Map(walked.map(({ id, design }) => [id, design.name]));
   const [now, ahead] = partedAt(value, today);
   const weeks = weeksOf(ahead, today, week, WEEKS);

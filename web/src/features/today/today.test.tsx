@@ -5,7 +5,7 @@ import { TILL_IT_RAN, usualTank, type LogEntry } from '@huerta/core/journal';
 import { usualPlanted } from '@huerta/core/document';
 import { Route, Routes } from 'react-router';
 import { Notices } from '../../ui/notices';
-import { Around, designOf } from '../../testing/bench';
+import { Around, designOf } from '../../testing/editor';
 import { daysAgo, idAt, inJuly, serveGarden, type ServedGarden } from '../../testing/garden';
 import { show } from '../../testing/render';
 import { installWorker } from '../../testing/worker';

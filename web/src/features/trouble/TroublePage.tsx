@@ -9,7 +9,7 @@ import {
   SYMPTOM_IDS,
   SYMPTOMS,
   TROUBLE_CHECKS,
-  type Found,
+  type TroubleSign,
   type Known,
   type Suspect,
   type Symptom,
@@ -67,7 +67,7 @@ function Guide(props: Tending) {
   const [search, setSearch] = useSearchParams();
   const asked = (search.get('seen') ?? '').split(',');
   const seen = SYMPTOM_IDS.filter((one) => asked.includes(one));
-  const [found, setFound] = useState<readonly Found[]>([]);
+  const [found, setFound] = useState<readonly TroubleSign[]>([]);
   const planters = useMemo(() => [resource], [resource]);
   const plans = useMemo(() => ({ [id]: plan }), [id, plan]);
   const { value } = useRound({ planters, plans, entries, choice });
@@ -101,7 +101,7 @@ function Guide(props: Tending) {
       {seen.length > 0 && (
         <Box className="trouble-ways">
           <Box>
-            <Found found={found} onBack={() => setFound(found.slice(0, -1))} />
+            <TroubleSign found={found} onBack={() => setFound(found.slice(0, -1))} />
             {check && (
               <Box as="section" className="trouble-check" aria-label="Look">
                 <Text fontSize="lg" fontFamily="heading">
@@ -126,7 +126,7 @@ function Guide(props: Tending) {
 }
 
 /** What was looked at, the last of which can be taken back. */
-function Found({ found, onBack }: { found: readonly Found[]; onBack(): void }) {
+function TroubleSign({ found, onBack }: { found: readonly TroubleSign[]; onBack(): void }) {
   if (found.length === 0) return null;
   return (
     <>

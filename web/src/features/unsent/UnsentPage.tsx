@@ -1,5 +1,5 @@
 import { Box, Button, Text } from '@chakra-ui/react';
-import { sayDid } from '@huerta/core/journal';
+import { describeEntry } from '@huerta/core/journal';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link } from 'react-router';
@@ -103,7 +103,7 @@ function useNamed(one: Unsent): { name: string; to: string | null } {
       return document(one.kept.kind, one.kept.id, one.kept.body, planter);
     case 'entry': {
       const { did, at, text, planter: id } = one.entry;
-      const words = did.kind === 'did' && did.what === 'note' ? text : tell(sayDid(did));
+      const words = did.kind === 'did' && did.what === 'note' ? text : tell(describeEntry(did));
       const day = writeDate(at.slice(0, 10), 'short');
       return { name: `Log of ${planter(id)}, ${day}: ${words}`, to: `/planters/${id}/log` };
     }

@@ -3,8 +3,8 @@ import { screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { usualPlanted } from '@huerta/core/document';
 import type { CropId } from '@huerta/core/catalog';
-import { forgetSeen } from '../../data/offline/responseCache';
-import { Around, designOf } from '../../testing/bench';
+import { clearResponseCache } from '../../data/offline/responseCache';
+import { Around, designOf } from '../../testing/editor';
 import { inJuly, serveGarden } from '../../testing/garden';
 import { show } from '../../testing/render';
 import YearPage from './YearPage';
@@ -19,7 +19,7 @@ const growing = (name: string, crops: CropId[], variant = '') =>
 beforeAll(inJuly);
 afterAll(() => jest.useRealTimers());
 // A page shows what was last seen while the server is away.
-beforeEach(forgetSeen);
+beforeEach(clearResponseCache);
 
 const open = () =>
   show(

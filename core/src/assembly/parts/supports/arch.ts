@@ -1,11 +1,11 @@
-import { sideOpenings, type PartOf, type PlanterDesign } from '../../../document';
+import { sideOpenings, type SupportOf, type PlanterDesign } from '../../../document';
 import { q, say } from '../../../units';
 import { clearBetween, reachAt, segmentArea, type Vessel } from '../../../geometry/vessels';
 import { waterUnderTrappedAir } from '../../../physics/overflow';
 import type { Rectangle } from '../../../geometry/packing';
 import { found } from '../../contradiction';
 import { cutFromVessel, standing } from '../../joining';
-import { among, boxed, lot, type Faces } from '../../part';
+import { requestsWhere, boxPart, partGroup, type PartDefinition } from '../../part';
 import { vault } from '../../solid';
 import { DENSITY } from '../standings';
 import { partSizes, spaceFor } from '../sizes';
@@ -20,7 +20,7 @@ export function riseOf(R: number, width: number): number {
 }
 
 /** How high a panel stands: as its own curve has it, or bent to the top of the base. */
-function panelRise(spec: PartOf<'arch'>, vessel: Vessel, top: number): number {
+function panelRise(spec: SupportOf<'arch'>, vessel: Vessel, top: number): number {
   if (!spec.own) return top;
   const { a, b } = vessel.outlineAt(vessel.depth / 2);
   return Math.min(riseOf(Math.min(a, b), spec.width), top);
@@ -28,13 +28,13 @@ function panelRise(spec: PartOf<'arch'>, vessel: Vessel, top: number): number {
 
 /** A curved panel standing on both its edges: the space under it is a circular segment. */
 /** How long a panel can be that comes out of the openings in the vessel's own sides. Metres. */
-const longestPanel = ({ own }: PartOf<'arch'>, design: PlanterDesign): number =>
+const longestPanel = ({ own }: SupportOf<'arch'>, design: PlanterDesign): number =>
   own && design.vessel.sawing === 'windows' ? sideOpenings(design).height : Infinity;
 
-export const arch: Faces<'arch'> = {
+export const arch: PartDefinition<'arch'> = {
   bears: 'sheet',
   least: (spec, vessel) => (spec.own ? panelRise(spec, vessel, Infinity) : 0),
-  asked: ({ reservoir }) => among(reservoir.parts, (part) => part.kind === 'arch'),
+  asked: ({ reservoir }) => requestsWhere(reservoir.parts, (part) => part.kind === 'arch'),
   place({ spec, index }, { design, vessel, taken, top }) {
     const floor = clearBetween(vessel, 0, top);
     const height = panelRise(spec, vessel, top);
@@ -54,20 +54,20 @@ export const arch: Faces<'arch'> = {
       if (spec.vents === 'both') return level;
       return spec.vents === 'foot' ? waterUnderTrappedAir(height, level) : 0;
     };
-    return lot(
+    return partGroup(
       'arch',
       { spec, index },
       {
         wanted: 1,
-        pieces: fits
+        parts: fits
           ? [
-              boxed(`arch-${index}`, box, 0, height, vault(box, profile, height), {
+              boxPart(`arch-${index}`, box, 0, height, vault(box, profile, height), {
                 solid: vault(box, inner, Math.max(height - spec.wall, 1e-4)),
                 share: 1,
               }),
             ]
           : [],
-        room: () => (fits ? 1 : 0),
+        capacity: () => (fits ? 1 : 0),
         height,
         levelInside,
         outerBelow: (z) => long * profile.below(Math.min(z, height)),
@@ -78,7 +78,7 @@ export const arch: Faces<'arch'> = {
       },
     );
   },
-  joints: (lot) => [...standing(lot), ...(lot.spec.own ? cutFromVessel(lot) : [])],
+  joints: (group) => [...standing(group), ...(group.spec.own ? cutFromVessel(group) : [])],
   top: () => 'the top of the panel',
   size: ({ width }) => ({ fields: ['width'], says: say`${q(width, 'length')}` }),
   name: () => 'panel',

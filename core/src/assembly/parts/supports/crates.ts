@@ -12,15 +12,22 @@ import {
 import { clearBetween } from '../../../geometry/vessels';
 import { found } from '../../contradiction';
 import { packedRound, standing, upright } from '../../joining';
-import { among, boxed, lot, NO_ROOM, type Faces, type Site } from '../../part';
+import {
+  requestsWhere,
+  boxPart,
+  partGroup,
+  NO_DISPLACEMENT,
+  type PartDefinition,
+  type PlacementSite,
+} from '../../part';
 import { cuboid, type Solid } from '../../solid';
 import { DENSITY } from '../standings';
 import { partSizes, spaceFor } from '../sizes';
 
 /** Crates, drainage cells and void boxes, of a size and height of their own. */
-export const crates: Faces<'crates'> = {
+export const crates: PartDefinition<'crates'> = {
   bears: 'sheet',
-  asked: ({ reservoir }) => among(reservoir.parts, (part) => part.kind === 'crates'),
+  asked: ({ reservoir }) => requestsWhere(reservoir.parts, (part) => part.kind === 'crates'),
   place({ spec, index }, site) {
     const { vessel, taken, top } = site;
     const { length, width, count, voids, cut } = spec;
@@ -34,11 +41,11 @@ export const crates: Faces<'crates'> = {
     const boxes = [...own, ...rest];
     const bodies = boxes.map((box) => cutOut(cuboid(box, 0, height), box, height, taken.discs));
     const outerBelow = (z: number) => bodies.reduce((sum, one) => sum + one.below(z), 0);
-    return lot(
+    return partGroup(
       'crates',
       { spec, index },
       {
-        ...NO_ROOM,
+        ...NO_DISPLACEMENT,
         height,
         levelInside: (z) => Math.min(z, height),
         outerBelow,
@@ -46,21 +53,21 @@ export const crates: Faces<'crates'> = {
         hollowBelow: (z) => voids * outerBelow(z),
         areaAt: (z) => bodies.reduce((sum, one) => sum + one.areaAt(z), 0),
         wanted: count,
-        pieces: boxes.map((box, i) =>
-          boxed(`crates-${index}-${i}`, box, 0, height, bodies[i] as Solid, {
+        parts: boxes.map((box, i) =>
+          boxPart(`crates-${index}-${i}`, box, 0, height, bodies[i] as Solid, {
             solid: bodies[i] as Solid,
             share: voids,
           }),
         ),
         mass: outerBelow(height) * (1 - voids) * DENSITY.plastic,
-        room: () => Math.max(fullestBoxes(floor, length, width, free).length, boxes.length),
+        capacity: () => Math.max(fullestBoxes(floor, length, width, free).length, boxes.length),
       },
     );
   },
-  joints: (lot, together) => [
-    ...standing(lot),
+  joints: (group, together) => [
+    ...standing(group),
     // A crate that is cut out stands round what goes up through it.
-    ...(lot.spec.cut ? packedRound(lot, together, upright) : []),
+    ...(group.spec.cut ? packedRound(group, together, upright) : []),
   ],
   top: (_one, many) => `the ${many}’ tops`,
   size: ({ length, width }) => ({
@@ -111,7 +118,7 @@ function chosen(
   at: readonly { x: number; y: number }[],
   a: number,
   b: number,
-  floor: Site['floor'],
+  floor: PlacementSite['floor'],
   free: Free,
 ): Rectangle[] {
   let tried = 0;

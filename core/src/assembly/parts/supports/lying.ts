@@ -1,10 +1,10 @@
 import { PIPES } from '../../../catalog';
-import { leastWidth, type PartOf, type PlanterDesign } from '../../../document';
+import { leastWidth, type SupportOf, type PlanterDesign } from '../../../document';
 import { q, say } from '../../../units';
 import { clearBetween, grown, reachAt, type Outline, type Vessel } from '../../../geometry/vessels';
 import { found } from '../../contradiction';
 import { standing } from '../../joining';
-import { among, lot, type Faces } from '../../part';
+import { requestsWhere, partGroup, type PartDefinition } from '../../part';
 import { lengthOf, tubing, type Run } from '../../solid';
 import { DENSITY, hollows } from '../standings';
 import { partSizes, spaceFor } from '../sizes';
@@ -23,11 +23,11 @@ const ELBOW = 1;
 const AT_END = 0.004;
 
 /** Perforated pipe on the floor: side by side, in a coil, or in a loop. */
-export const lying: Faces<'lying'> = {
+export const lying: PartDefinition<'lying'> = {
   bears: 'soil',
   placedFirst: true,
   least: ({ diameter }) => diameter,
-  asked: ({ reservoir }) => among(reservoir.parts, (part) => part.kind === 'lying'),
+  asked: ({ reservoir }) => requestsWhere(reservoir.parts, (part) => part.kind === 'lying'),
   place({ spec, index }, { vessel, design }) {
     const r = spec.diameter / 2;
     // What a pipe rests on is as wide as the vessel is at the pipe's middle when the floor is curved.
@@ -47,13 +47,13 @@ export const lying: Faces<'lying'> = {
     };
     const inside = { ...one, below: (z: number) => sum(bore, z) };
     const long = runs.reduce((all, run) => all + lengthOf(run), 0);
-    return lot(
+    return partGroup(
       'lying',
       { spec, index },
       {
         ...hollows('both', one, inside, 1, spec.diameter),
         wanted: spec.count,
-        pieces: runs.map((run, i) => ({
+        parts: runs.map((run, i) => ({
           id: `lying-${index}-${i}`,
           x: run.kind === 'straight' ? run.x : 0,
           y: run.kind === 'straight' ? run.y : 0,
@@ -64,7 +64,7 @@ export const lying: Faces<'lying'> = {
           bore: { solid: tubing(run, r - spec.wall, r), share: 1 },
         })),
         mass: long * Math.PI * (r * r - (r - spec.wall) ** 2) * DENSITY.pipe,
-        room: () => Math.max(room, runs.length),
+        capacity: () => Math.max(room, runs.length),
       },
     );
   },
@@ -129,7 +129,7 @@ function farthestRun(vessel: Vessel, r: number): number {
   return farthest;
 }
 
-function straightRuns(spec: PartOf<'lying'>, floor: Outline, farthest: number, atEnd: number) {
+function straightRuns(spec: SupportOf<'lying'>, floor: Outline, farthest: number, atEnd: number) {
   const r = spec.diameter / 2;
   const room = farthest < -1e-9 ? 0 : Math.floor((2 * farthest) / spec.diameter + 1e-9) + 1;
   const count = Math.min(spec.count, room);
@@ -146,10 +146,10 @@ function straightRuns(spec: PartOf<'lying'>, floor: Outline, farthest: number, a
 }
 
 /** The tightest that a pipe turns at its middle line: bent, or by elbows. Metres. */
-export const tightest = ({ diameter, stiff }: PartOf<'lying'>): number =>
+export const tightest = ({ diameter, stiff }: SupportOf<'lying'>): number =>
   stiff ? ELBOW * diameter : BENDS * diameter;
 
-function closedTurns(spec: PartOf<'lying'>, floor: Outline, farthest: number) {
+function closedTurns(spec: SupportOf<'lying'>, floor: Outline, farthest: number) {
   const r = spec.diameter / 2;
   const gap = spec.lay === 'loop' ? LOOP_GAP : 0.004;
   const pitch = spec.diameter * (1 + TURN_GAP);

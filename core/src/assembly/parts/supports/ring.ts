@@ -1,22 +1,22 @@
 import { q, say } from '../../../units';
 import { cutFromVessel, standing } from '../../joining';
-import { among, lot, type Faces, type Piece } from '../../part';
+import { requestsWhere, partGroup, type PartDefinition, type Part } from '../../part';
 import { cylinder } from '../../solid';
 import { DENSITY, hollows, RING_SLACK } from '../standings';
 import { partSizes } from '../sizes';
 
 /** A ring of pipe about the middle, or the vessel's own cut end turned over. */
-export const ring: Faces<'ring'> = {
+export const ring: PartDefinition<'ring'> = {
   bears: 'sheet',
-  asked: ({ reservoir }) => among(reservoir.parts, (part) => part.kind === 'ring'),
-  place({ spec, index }, { taken, top, lots }) {
+  asked: ({ reservoir }) => requestsWhere(reservoir.parts, (part) => part.kind === 'ring'),
+  place({ spec, index }, { taken, top, partGroups }) {
     const { diameter, wall, vents } = spec;
     const open = vents === 'both';
     const r = diameter / 2 - (spec.cutEnd ? RING_SLACK : 0);
     const fits = taken.ring(r, wall);
     const whole = cylinder({ x: 0, y: 0, r: diameter / 2 }, 0, top);
     const bore = cylinder({ x: 0, y: 0, r: diameter / 2 - wall }, 0, top);
-    const piece: Piece = {
+    const piece: Part = {
       id: `ring-${index}`,
       x: 0,
       y: 0,
@@ -30,15 +30,15 @@ export const ring: Faces<'ring'> = {
     const n = fits ? 1 : 0;
     const room = hollows(vents, whole, bore, n, top);
     const within = (z: number) =>
-      lots.reduce((sum, other) => {
+      partGroups.reduce((sum, other) => {
         // A ring in a wider one holds no air that the wider one does not hold.
         if (other.kind === 'ring' && other.spec.diameter >= diameter) return sum;
-        const mine = other.pieces.filter(
+        const mine = other.parts.filter(
           ({ x, y, foot }) =>
             (foot.form === 'disc' || foot.form === 'ring') &&
             Math.hypot(x, y) + foot.r <= diameter / 2,
         ).length;
-        return mine > 0 ? sum + (other.outerBelow(z) * mine) / other.pieces.length : sum;
+        return mine > 0 ? sum + (other.outerBelow(z) * mine) / other.parts.length : sum;
       }, 0);
     const wallOnly = {
       ...room,
@@ -54,19 +54,19 @@ export const ring: Faces<'ring'> = {
       waterBelow: (z: number) => Math.max(room.waterBelow(z) - n * within(room.levelInside(z)), 0),
       hollowBelow: (z: number) => Math.max(room.hollowBelow(z) - n * within(z), 0),
     };
-    return lot(
+    return partGroup(
       'ring',
       { spec, index },
       {
         ...(open ? wallOnly : shut),
         wanted: 1,
-        pieces: fits ? [piece] : [],
+        parts: fits ? [piece] : [],
         mass: n * (whole.below(top) - bore.below(top)) * DENSITY.plastic,
-        room: () => n,
+        capacity: () => n,
       },
     );
   },
-  joints: (lot) => [...standing(lot), ...(lot.spec.cutEnd ? cutFromVessel(lot) : [])],
+  joints: (group) => [...standing(group), ...(group.spec.cutEnd ? cutFromVessel(group) : [])],
   size: ({ diameter }) => ({
     fields: ['diameter'],
     says: say`${q(diameter, 'length')}`,

@@ -3,7 +3,7 @@ import { arrange, fullest } from '../../../geometry/packing';
 import { clearBetween } from '../../../geometry/vessels';
 import { q, say } from '../../../units';
 import { standing as onTheFloor } from '../../joining';
-import { among, disc, lot, type Faces } from '../../part';
+import { requestsWhere, discPart, partGroup, type PartDefinition } from '../../part';
 import { cylinder } from '../../solid';
 import { DENSITY, hollows, insideRing } from '../standings';
 import { partSizes } from '../sizes';
@@ -22,9 +22,9 @@ const SIZES: Partial<Record<keyof typeof STANDING, 'tub' | 'pipe' | 'bottle' | n
 };
 
 /** Tubs, cups, bottles, short pipes, pots and blocks that stand on the floor. */
-export const standing: Faces<'standing'> = {
+export const standing: PartDefinition<'standing'> = {
   bears: 'sheet',
-  asked: ({ reservoir }) => among(reservoir.parts, (part) => part.kind === 'standing'),
+  asked: ({ reservoir }) => requestsWhere(reservoir.parts, (part) => part.kind === 'standing'),
   place({ spec, index }, { design, vessel, taken, top }) {
     const r = spec.diameter / 2;
     const floor = insideRing(clearBetween(vessel, 0, top), design);
@@ -35,14 +35,14 @@ export const standing: Faces<'standing'> = {
     const bore = solid ? null : cylinder({ x: 0, y: 0, r: r - spec.wall }, 0, top);
     const clay = solid || spec.what === 'pot';
     const wall = outer.below(top) - (bore?.below(top) ?? 0);
-    return lot(
+    return partGroup(
       'standing',
       { spec, index },
       {
         ...hollows(spec.vents, outer, bore, n, top),
         wanted: spec.count,
-        pieces: circles.map((circle, i) =>
-          disc(
+        parts: circles.map((circle, i) =>
+          discPart(
             `standing-${index}-${i}`,
             circle,
             0,
@@ -52,7 +52,7 @@ export const standing: Faces<'standing'> = {
           ),
         ),
         mass: n * wall * (clay ? DENSITY.clay : DENSITY.plastic),
-        room: () => Math.max(fullest(floor, r, taken).length, n),
+        capacity: () => Math.max(fullest(floor, r, taken).length, n),
       },
     );
   },

@@ -1,28 +1,28 @@
 import { q, say } from '../../../units';
 import { found } from '../../contradiction';
 import { packedRound, standing } from '../../joining';
-import { among, lot, type Faces } from '../../part';
+import { requestsWhere, partGroup, type PartDefinition } from '../../part';
 import { inside } from '../../solid';
 import { DENSITY } from '../standings';
 
 /** Crossed layers of sticks: a share of the space that is left between cups and tubes is wood. */
-export const sticks: Faces<'sticks'> = {
+export const sticks: PartDefinition<'sticks'> = {
   bears: 'sheet',
-  asked: ({ reservoir }) => among(reservoir.parts, (part) => part.kind === 'sticks'),
-  place({ spec, index }, { vessel, top, lots }) {
+  asked: ({ reservoir }) => requestsWhere(reservoir.parts, (part) => part.kind === 'sticks'),
+  place({ spec, index }, { vessel, top, partGroups }) {
     const share = Math.min(((Math.PI / 4) * spec.diameter) / spec.spacing, 0.95);
-    const before = [...lots];
+    const before = [...partGroups];
     const others = (z: number) => before.reduce((sum, other) => sum + other.outerBelow(z), 0);
     const outerBelow = (z: number) => {
       const low = Math.min(z, top);
       return share * Math.max(vessel.volumeBelow(low) - others(low), 0);
     };
-    return lot(
+    return partGroup(
       'sticks',
       { spec, index },
       {
         wanted: 1,
-        room: () => 1,
+        capacity: () => 1,
         height: top,
         levelInside: (z) => Math.min(z, top),
         outerBelow,
@@ -35,7 +35,7 @@ export const sticks: Faces<'sticks'> = {
               )
             : 0,
         mass: outerBelow(top) * DENSITY.stick,
-        pieces: [
+        parts: [
           {
             id: `sticks-${index}`,
             x: 0,
@@ -50,9 +50,9 @@ export const sticks: Faces<'sticks'> = {
       },
     );
   },
-  joints: (lot, together) => [
-    ...standing(lot),
-    ...packedRound(lot, together, (other) => other.outerBelow(together.heights.ceiling) > 0),
+  joints: (group, together) => [
+    ...standing(group),
+    ...packedRound(group, together, (other) => other.outerBelow(together.heights.ceiling) > 0),
   ],
   name: () => 'sticks',
   contradictions: ({ spec, index }) =>

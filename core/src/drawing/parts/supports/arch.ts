@@ -1,6 +1,6 @@
 import { archProfile, boxesOf } from '../../../assembly';
 import { rectangles } from '../../above';
-import type { FromAbove, InSection, Look } from '../../faces';
+import type { FromAbove, InSection, PartDrawing } from '../../partDrawing';
 import { area, type Point } from '../../shape';
 import { hexagon, inkOfVents, VENT } from '../vents';
 
@@ -31,6 +31,6 @@ const section: InSection<'arch'> = (part, _planter, level) => {
   ];
 };
 
-const plan: FromAbove<'arch'> = (lot) => rectangles(lot, inkOfVents(lot.spec.vents));
+const plan: FromAbove<'arch'> = (group) => rectangles(group, inkOfVents(group.spec.vents));
 
-export const arch: Look<'arch'> = { phase: 'base', section, plan };
+export const arch: PartDrawing<'arch'> = { phase: 'base', section, plan };

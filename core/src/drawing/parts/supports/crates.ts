@@ -1,6 +1,6 @@
 import { boxesOf } from '../../../assembly';
 import { rectangles } from '../../above';
-import type { FromAbove, InSection, Look } from '../../faces';
+import type { FromAbove, InSection, PartDrawing } from '../../partDrawing';
 import { line, type Shape } from '../../shape';
 
 const section: InSection<'crates'> = (part) => {
@@ -38,6 +38,6 @@ const section: InSection<'crates'> = (part) => {
   });
 };
 
-const plan: FromAbove<'crates'> = (lot) => rectangles(lot, 'water');
+const plan: FromAbove<'crates'> = (group) => rectangles(group, 'water');
 
-export const crates: Look<'crates'> = { phase: 'base', section, plan };
+export const crates: PartDrawing<'crates'> = { phase: 'base', section, plan };

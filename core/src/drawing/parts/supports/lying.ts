@@ -1,11 +1,11 @@
-import { runsOf, type Lot } from '../../../assembly';
+import { runsOf, type PartGroup } from '../../../assembly';
 import { grown, outlinePoints } from '../../../geometry/vessels';
-import type { FromAbove, InSection, Look } from '../../faces';
+import type { FromAbove, InSection, PartDrawing } from '../../partDrawing';
 import { area, circleBelow, circlePoints, line, type Point, type Shape } from '../../shape';
 
 /** Pipes cut across: where each run and turn goes through the plane of the section. */
-function cutPipes(lot: Lot<'lying'>): number[] {
-  return runsOf(lot).flatMap((run) =>
+function cutPipes(group: PartGroup<'lying'>): number[] {
+  return runsOf(group).flatMap((run) =>
     run.kind === 'straight' ? [run.x] : [-run.line.a, run.line.a],
   );
 }
@@ -37,10 +37,10 @@ function slots(id: string, x: number, r: number, bore: number): Shape[] {
   });
 }
 
-const plan: FromAbove<'lying'> = (lot) => {
-  const r = lot.spec.diameter / 2;
-  return runsOf(lot).flatMap((run, i): Shape[] => {
-    const id = `plan-${lot.id}-${i}`;
+const plan: FromAbove<'lying'> = (group) => {
+  const r = group.spec.diameter / 2;
+  return runsOf(group).flatMap((run, i): Shape[] => {
+    const id = `plan-${group.id}-${i}`;
     if (run.kind === 'turn') {
       return [
         area(id, 'pipe', outlinePoints(grown(run.line, r))),
@@ -58,4 +58,4 @@ const plan: FromAbove<'lying'> = (lot) => {
   });
 };
 
-export const lying: Look<'lying'> = { phase: 'base', section, plan };
+export const lying: PartDrawing<'lying'> = { phase: 'base', section, plan };

@@ -1,16 +1,16 @@
 import { discsOf } from '../../../assembly';
 import { hollow } from '../../above';
-import type { FromAbove, InSection, Look } from '../../faces';
+import type { FromAbove, InSection, PartDrawing } from '../../partDrawing';
 import { box, line, type Shape } from '../../shape';
 import { hexagon, inkOfVents, VENT } from '../vents';
 
-const section: InSection<'ring'> = (lot, _planter, level) => {
-  const { id, spec: design } = lot;
-  const r = discsOf(lot)[0]?.r ?? 0;
+const section: InSection<'ring'> = (group, _planter, level) => {
+  const { id, spec: design } = group;
+  const r = discsOf(group)[0]?.r ?? 0;
   if (r === 0) return [];
-  const top = lot.height;
+  const top = group.height;
   const { wall } = design;
-  const inside = lot.levelInside(level);
+  const inside = group.levelInside(level);
   const wet = Math.min(level, top);
   const shapes: Shape[] = [];
   if (inside < wet) shapes.push(box(`${id}-air`, 'air', -r + wall, inside, r - wall, wet));
@@ -39,9 +39,9 @@ const upright = (id: string, x: number, z0: number, z1: number): Shape =>
     [x, z1],
   ]);
 
-const plan: FromAbove<'ring'> = (lot) =>
-  discsOf(lot).flatMap((circle, i) =>
-    hollow(lot.spec.wall, 'tube', inkOfVents(lot.spec.vents))(`plan-${lot.id}-${i}`, circle),
+const plan: FromAbove<'ring'> = (group) =>
+  discsOf(group).flatMap((circle, i) =>
+    hollow(group.spec.wall, 'tube', inkOfVents(group.spec.vents))(`plan-${group.id}-${i}`, circle),
   );
 
-export const ring: Look<'ring'> = { phase: 'base', section, plan };
+export const ring: PartDrawing<'ring'> = { phase: 'base', section, plan };

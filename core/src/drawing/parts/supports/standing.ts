@@ -1,8 +1,8 @@
-import type { PartOf } from '../../../document';
-import { discsOf, isSolid, type Lot } from '../../../assembly';
+import type { SupportOf } from '../../../document';
+import { discsOf, isSolid, type PartGroup } from '../../../assembly';
 import type { Circle } from '../../../geometry/packing';
 import { disc, hollow } from '../../above';
-import type { FromAbove, InSection, Look } from '../../faces';
+import type { FromAbove, InSection, PartDrawing } from '../../partDrawing';
 import { area, line, type Ink, type Point, type Shape } from '../../shape';
 import { hexagon, inkOfVents, VENT } from '../vents';
 
@@ -19,11 +19,13 @@ function inView(circles: readonly Circle[]): Circle[] {
 
 const isBehind = (circle: Circle): boolean => circle.y >= circle.r * 0.5;
 
-const section: InSection<'standing'> = (lot, _planter, level) =>
-  inView(discsOf(lot)).flatMap((circle, i) => oneStanding(`${lot.id}-${i}`, lot, circle, level));
+const section: InSection<'standing'> = (group, _planter, level) =>
+  inView(discsOf(group)).flatMap((circle, i) =>
+    oneStanding(`${group.id}-${i}`, group, circle, level),
+  );
 
 /** Half width by height of something that stands, as a share of its radius; t from 0 to 1. */
-const OUTLINES: Partial<Record<PartOf<'standing'>['what'], (t: number) => number>> = {
+const OUTLINES: Partial<Record<SupportOf<'standing'>['what'], (t: number) => number>> = {
   bottle: (t) => shoulder(t, 0.72, 0.92, 0.35),
   jug: (t) => shoulder(t, 0.6, 0.85, 0.3),
   pot: (t) => 1 - 0.25 * t,
@@ -36,7 +38,12 @@ function shoulder(t: number, from: number, to: number, neck: number): number {
   return 1 - (1 - neck) * s * s * (3 - 2 * s);
 }
 
-function oneStanding(id: string, part: Lot<'standing'>, circle: Circle, level: number): Shape[] {
+function oneStanding(
+  id: string,
+  part: PartGroup<'standing'>,
+  circle: Circle,
+  level: number,
+): Shape[] {
   const design = part.spec;
   const { x, r } = circle;
   const top = part.height;
@@ -78,11 +85,15 @@ function ventPair(id: string, x: number, r: number, top: number): Shape[] {
   ]);
 }
 
-const plan: FromAbove<'standing'> = (lot) =>
-  discsOf(lot).flatMap((circle, i) =>
-    isSolid(lot.spec.what)
-      ? [disc(`plan-${lot.id}-${i}`, 'tube', circle)]
-      : hollow(lot.spec.wall, 'tube', inkOfVents(lot.spec.vents))(`plan-${lot.id}-${i}`, circle),
+const plan: FromAbove<'standing'> = (group) =>
+  discsOf(group).flatMap((circle, i) =>
+    isSolid(group.spec.what)
+      ? [disc(`plan-${group.id}-${i}`, 'tube', circle)]
+      : hollow(
+          group.spec.wall,
+          'tube',
+          inkOfVents(group.spec.vents),
+        )(`plan-${group.id}-${i}`, circle),
   );
 
-export const standing: Look<'standing'> = { phase: 'base', section, plan };
+export const standing: PartDrawing<'standing'> = { phase: 'base', section, plan };

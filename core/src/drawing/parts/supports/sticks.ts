@@ -1,4 +1,4 @@
-import type { FromAbove, InSection, Look } from '../../faces';
+import type { FromAbove, InSection, PartDrawing } from '../../partDrawing';
 import { area, box, circlePoints, type Shape } from '../../shape';
 
 const section: InSection<'sticks'> = ({ id, spec: design, height: top }, { vessel }) => {
@@ -18,14 +18,14 @@ const section: InSection<'sticks'> = ({ id, spec: design, height: top }, { vesse
 };
 
 /** Crossed sticks, as far apart as they lie. */
-const plan: FromAbove<'sticks'> = (lot, { vessel, heights }) => {
+const plan: FromAbove<'sticks'> = (group, { vessel, heights }) => {
   const { a, b } = vessel.outlineAt(vessel.flat ? heights.brim : vessel.depth);
-  const n = Math.min(Math.floor(a / lot.spec.spacing), 24);
+  const n = Math.min(Math.floor(a / group.spec.spacing), 24);
   return Array.from({ length: 2 * n + 1 }, (_, k) => {
-    const x = (k - n) * lot.spec.spacing;
+    const x = (k - n) * group.spec.spacing;
     const reach = b * Math.sqrt(Math.max(1 - (x / a) ** 2, 0)) * 0.96;
-    const r = lot.spec.diameter / 2;
-    return area(`plan-${lot.id}-${k}`, 'stick', [
+    const r = group.spec.diameter / 2;
+    return area(`plan-${group.id}-${k}`, 'stick', [
       [x - r, -reach],
       [x + r, -reach],
       [x + r, reach],
@@ -34,4 +34,4 @@ const plan: FromAbove<'sticks'> = (lot, { vessel, heights }) => {
   });
 };
 
-export const sticks: Look<'sticks'> = { phase: 'base', section, plan };
+export const sticks: PartDrawing<'sticks'> = { phase: 'base', section, plan };

@@ -1,7 +1,7 @@
 import { archLength, boxesOf } from '../../../assembly';
 import { q, say } from '../../../units';
 import { layerGood } from '../../goods';
-import type { Work } from '../../buildSheetBuilder';
+import type { PartBuilder } from '../../buildSheetBuilder';
 import { vents } from '../bearing';
 
 /** So many holes are drilled in it. */
@@ -13,13 +13,13 @@ const PANEL_FROM: Readonly<Record<string, string>> = {
   none: 'another vessel of this width',
 };
 
-export const arch: Work<'arch'> = (lot, maker) => {
-  const { spec, id, height } = lot;
-  const [box] = boxesOf(lot);
+export const arch: PartBuilder<'arch'> = (group, builder) => {
+  const { spec, id, height } = group;
+  const [box] = boxesOf(group);
   if (!box) return;
   const wide = archLength(box.a, height);
   const long = 2 * box.b;
-  maker.sheet('saw', {
+  builder.sheet('saw', {
     id: `${id}-panel`,
     part: id,
     what: 'Panel',
@@ -31,22 +31,22 @@ export const arch: Work<'arch'> = (lot, maker) => {
       ? say`the vessel’s own side, ${q(wide, 'length')} round the curve by ${q(long, 'length')} up: it keeps its curve`
       : say`bent sheet, ${q(wide, 'length')} along the curve`,
   });
-  maker.part(spec.own ? 'saw' : 'supports', {
+  builder.part(spec.own ? 'saw' : 'supports', {
     id,
     what: 'Panel',
     amount: say`${q(spec.width, 'length')} from edge to edge, ${q(height, 'length')} high, ${q(long, 'length')} long`,
     use: spec.own ? 'Cut from the vessel’s side, laid over the water' : 'Laid over the water',
   });
   if (spec.own) {
-    maker.after('saw', 'supports');
-    maker.say(
+    builder.after('saw', 'supports');
+    builder.say(
       'saw',
-      say`Mark the panel on ${PANEL_FROM[maker.planter.design.vessel.sawing] ?? 'the part that is sawn off'}: ${q(wide, 'length')} round by ${q(long, 'length')} up. Saw it out in one piece and smooth the edges.`,
+      say`Mark the panel on ${PANEL_FROM[builder.planter.design.vessel.sawing] ?? 'the part that is sawn off'}: ${q(wide, 'length')} round by ${q(long, 'length')} up. Saw it out in one piece and smooth the edges.`,
       20,
     );
   }
   const cover = { length: long + 2 * height, width: wide + 0.1 };
-  maker.sheet('supports', {
+  builder.sheet('supports', {
     id: `${id}-cloth`,
     part: `${id}-cloth`,
     what: 'Cloth over the panel',
@@ -55,7 +55,7 @@ export const arch: Work<'arch'> = (lot, maker) => {
     outline: null,
     from: say`one piece over the panel, hanging down over its open ends`,
   });
-  maker.part('supports', {
+  builder.part('supports', {
     id: `${id}-cloth`,
     what: 'Woven fabric for the panel',
     amount: say`${q(cover.length, 'span')} by ${q(cover.width, 'span')}`,
@@ -63,9 +63,9 @@ export const arch: Work<'arch'> = (lot, maker) => {
     good: layerGood('fabric'),
     quantity: cover.length * cover.width,
   });
-  if (spec.vents === 'both') vents(maker, lot, 'Panel', VENTS_A_PANEL);
-  maker.tools('supports', 'Tape');
-  maker.say(
+  if (spec.vents === 'both') vents(builder, group, 'Panel', VENTS_A_PANEL);
+  builder.tools('supports', 'Tape');
+  builder.say(
     'supports',
     say`${spec.vents === 'both' ? 'Drill the panel and lay it in' : 'Lay the panel in'} on both its long edges, hollow side down: ${q(spec.width, 'length')} apart it stands ${q(height, 'length')} high. Lay cloth over it and down over its ends, so that no mix gets under.`,
     10,

@@ -2,15 +2,15 @@ import { CRATE_KINDS } from '../../../catalog';
 import { boxesOf, nameOf } from '../../../assembly';
 import { q, say } from '../../../units';
 import { crateGood } from '../../goods';
-import type { Work } from '../../buildSheetBuilder';
+import type { PartBuilder } from '../../buildSheetBuilder';
 import { level } from '../bearing';
 
-export const crates: Work<'crates'> = (lot, maker) => {
-  const { spec, id, height } = lot;
-  const n = lot.pieces.length;
+export const crates: PartBuilder<'crates'> = (group, builder) => {
+  const { spec, id, height } = group;
+  const n = group.parts.length;
   if (n === 0) return;
   const one = spec.length * spec.width * spec.height;
-  maker.part('supports', {
+  builder.part('supports', {
     id,
     what: CRATE_KINDS[spec.what].name,
     amount: say`${q(n, 'count')}, ${q(spec.length, 'length')} by ${q(spec.width, 'length')} by ${q(spec.height, 'length')}`,
@@ -18,19 +18,19 @@ export const crates: Work<'crates'> = (lot, maker) => {
     good: crateGood(spec.what, one),
     quantity: n,
   });
-  const name = nameOf(lot);
+  const name = nameOf(group);
   const low = spec.height - height > 0.002;
-  const round = boxesOf(lot).some(({ x, y, a, b }) =>
-    maker.planter.lots.some(
-      ({ kind, pieces }) =>
+  const round = boxesOf(group).some(({ x, y, a, b }) =>
+    builder.planter.partGroups.some(
+      ({ kind, parts }) =>
         ['tube', 'inspection', 'column', 'cup', 'cloth'].includes(kind) &&
-        pieces.some((piece) => Math.abs(piece.x - x) < a && Math.abs(piece.y - y) < b),
+        parts.some((piece) => Math.abs(piece.x - x) < a && Math.abs(piece.y - y) < b),
     ),
   );
-  maker.tools('supports', 'Tape', ...(low || round ? ['Saw'] : []));
+  builder.tools('supports', 'Tape', ...(low || round ? ['Saw'] : []));
   if (low || round) {
-    maker.warn('supports', 'cutting');
-    maker.say(
+    builder.warn('supports', 'cutting');
+    builder.say(
       'supports',
       low
         ? say`Saw the ${name} down to ${q(height, 'length')}${round ? ', and cut openings in them for what stands up through them' : ''}.`
@@ -38,10 +38,10 @@ export const crates: Work<'crates'> = (lot, maker) => {
       5 * n,
     );
   }
-  maker.say(
+  builder.say(
     'supports',
     say`Set ${q(n, 'count')} ${name} on the floor as the plan shows, open side down.`,
     3 * n,
   );
-  level(maker);
+  level(builder);
 };

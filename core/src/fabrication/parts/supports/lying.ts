@@ -1,11 +1,11 @@
 import { lengthOf, runsOf, tightest } from '../../../assembly';
 import { q, say } from '../../../units';
 import { drainPipe, fittingSize, SMALL_GOODS } from '../../goods';
-import type { Work } from '../../buildSheetBuilder';
+import type { PartBuilder } from '../../buildSheetBuilder';
 
-export const lying: Work<'lying'> = (lot, maker) => {
-  const { spec, id } = lot;
-  const runs = runsOf(lot);
+export const lying: PartBuilder<'lying'> = (group, builder) => {
+  const { spec, id } = group;
+  const runs = runsOf(group);
   if (runs.length === 0) return;
   const good = drainPipe(spec.diameter, spec.sock);
   const turning = spec.lay !== 'runs';
@@ -13,14 +13,14 @@ export const lying: Work<'lying'> = (lot, maker) => {
     if (run.kind === 'turn' && spec.stiff) {
       const { a, b } = run.line;
       const elbow = spec.diameter;
-      maker.cut('supports', id, good, 'Long side', Math.max(2 * a - elbow, 0.02), 2);
-      maker.cut('supports', id, good, 'Short side', Math.max(2 * b - elbow, 0.02), 2);
+      builder.cut('supports', id, good, 'Long side', Math.max(2 * a - elbow, 0.02), 2);
+      builder.cut('supports', id, good, 'Short side', Math.max(2 * b - elbow, 0.02), 2);
       return;
     }
     const bent = turning
       ? say`laid round, bent no tighter than ${q(tightest(spec), 'length')} at its middle`
       : null;
-    maker.cut(
+    builder.cut(
       'supports',
       id,
       good,
@@ -30,8 +30,8 @@ export const lying: Work<'lying'> = (lot, maker) => {
       bent,
     );
   });
-  const total = maker.lengthOf(id);
-  maker.part('supports', {
+  const total = builder.lengthOf(id);
+  builder.part('supports', {
     id,
     what: 'Perforated pipe',
     amount: say`${q(total, 'span')} of ${q(spec.diameter, 'length')}`,
@@ -41,7 +41,7 @@ export const lying: Work<'lying'> = (lot, maker) => {
   });
   const elbows = spec.stiff && turning ? 4 * runs.length : 0;
   if (elbows > 0) {
-    maker.part('supports', {
+    builder.part('supports', {
       id: `${id}-elbows`,
       what: 'Elbows for the pipe',
       amount: say`${q(elbows, 'count')} ${fittingSize(spec.diameter)}`,
@@ -50,10 +50,10 @@ export const lying: Work<'lying'> = (lot, maker) => {
       quantity: elbows,
     });
   }
-  maker.tools('supports', 'Saw', 'Tape', 'Marker');
+  builder.tools('supports', 'Saw', 'Tape', 'Marker');
   const n = runs.length;
   const sock = spec.sock ? (n === 1 ? ' in its sock' : ' in their socks') : '';
-  maker.say(
+  builder.say(
     'supports',
     turning
       ? spec.stiff

@@ -1,54 +1,54 @@
 import { STANDING, type STANDING_IDS } from '../../../catalog';
 import { isSolid, nameOf } from '../../../assembly';
-import { many, q, say } from '../../../units';
+import { plural, q, say } from '../../../units';
 import { plainPipe, standingGood } from '../../goods';
-import type { Work } from '../../buildSheetBuilder';
+import type { PartBuilder } from '../../buildSheetBuilder';
 import { level, vents } from '../bearing';
 
 /** So many holes are drilled in each. */
 const VENTS_A_SUPPORT = 4;
 
-export const standing: Work<'standing'> = (lot, maker) => {
-  const { spec, id, height, pieces } = lot;
-  const n = pieces.length;
+export const standing: PartBuilder<'standing'> = (group, builder) => {
+  const { spec, id, height, parts } = group;
+  const n = parts.length;
   if (n === 0) return;
   const pipe = spec.what === 'pipe';
   const good = pipe ? plainPipe(spec.diameter) : standingGood(spec.what, spec.diameter);
-  const length = pipe ? maker.cut('supports', id, good, 'Support', height, n) : 0;
-  maker.part('supports', {
+  const length = pipe ? builder.cut('supports', id, good, 'Support', height, n) : 0;
+  builder.part('supports', {
     id,
     what: STANDING[spec.what].name,
     amount: say`${q(n, 'count')}, ${q(spec.diameter, 'length')} across, ${q(height, 'length')} high`,
     use:
-      maker.planter.design.reservoir.cover === 'platform'
+      builder.planter.design.reservoir.cover === 'platform'
         ? 'Bear the platform'
         : 'Keep the reservoir open',
     good,
     quantity: pipe ? length : n,
   });
-  const name = nameOf(lot);
+  const name = nameOf(group);
   const drilled = spec.vents === 'both' && !isSolid(spec.what);
   if (pipe) {
-    maker.say(
+    builder.say(
       'supports',
-      say`Saw ${q(n, 'count')} ${many(n, 'piece')} of ${q(height, 'length')}, and deburr them.`,
+      say`Saw ${q(n, 'count')} ${plural(n, 'piece')} of ${q(height, 'length')}, and deburr them.`,
     );
   }
   if (drilled) {
     const label = `${STANDING[spec.what].name}, ${VENTS_A_SUPPORT} in each`;
-    vents(maker, lot, label, VENTS_A_SUPPORT, spec.what === 'pot');
-    maker.say(
+    vents(builder, group, label, VENTS_A_SUPPORT, spec.what === 'pot');
+    builder.say(
       'supports',
-      say`Drill ${n === 1 ? `the ${name}` : `each ${nameOf(lot, 1)}`} near the foot and near the top, so that ${n === 1 ? 'it fills and does' : 'they fill and do'} not float${HOLED[spec.what] ?? ''}.`,
+      say`Drill ${n === 1 ? `the ${name}` : `each ${nameOf(group, 1)}`} near the foot and near the top, so that ${n === 1 ? 'it fills and does' : 'they fill and do'} not float${HOLED[spec.what] ?? ''}.`,
     );
   }
-  maker.tools('supports', 'Tape', 'Marker', ...(pipe ? ['Saw'] : []));
-  maker.say(
+  builder.tools('supports', 'Tape', 'Marker', ...(pipe ? ['Saw'] : []));
+  builder.say(
     'supports',
     say`Stand ${n === 1 ? `the ${name}` : say`the ${q(n, 'count')} ${name}`} on the floor as the plan shows.`,
     5 + 2 * Math.min(n, 20),
   );
-  level(maker);
+  level(builder);
 };
 
 /** What is said of things that are closed by themselves. */

@@ -1,16 +1,16 @@
 import { q, say } from '../../../units';
-import type { Work } from '../../buildSheetBuilder';
+import type { PartBuilder } from '../../buildSheetBuilder';
 
-export const sticks: Work<'sticks'> = ({ spec, id, height }, maker) => {
+export const sticks: PartBuilder<'sticks'> = ({ spec, id, height }, builder) => {
   const layers = Math.max(Math.round(height / spec.diameter), 1);
-  maker.part('supports', {
+  builder.part('supports', {
     id,
     what: 'Sticks',
     amount: say`${q(layers, 'count')} crossed layers, ${q(spec.diameter, 'length')} thick, ${q(spec.spacing, 'length')} apart`,
     use: 'Keep the soil up; from the garden',
   });
-  maker.tools('supports', 'Secateurs', 'Tape');
-  maker.say(
+  builder.tools('supports', 'Secateurs', 'Tape');
+  builder.say(
     'supports',
     say`Cut sticks of ${q(spec.diameter, 'length')} to fit, and lay them crosswise, ${q(spec.spacing, 'length')} apart, up to ${q(height, 'length')}. Leave room for the tube and the cups.`,
     25,

@@ -1,5 +1,5 @@
 import { Box, Button, Text } from '@chakra-ui/react';
-import { aggregateOf, FILLS, fillMedium, SOLD } from '@huerta/core/catalog';
+import { aggregateOf, FILLS, fillMaterial, SOLD } from '@huerta/core/catalog';
 import { baseName, changeBase, BEARERS } from '@huerta/core/assembly';
 import {
   baseOf,
@@ -20,7 +20,7 @@ import type { Message } from '@huerta/core/units';
 import { useState } from 'react';
 import { useWords } from '../../../app/preferences';
 import { ChoiceField } from '../../../ui/ChoiceField';
-import { useBench } from '../bench';
+import { useEditor } from '../editorState';
 import { PartFields } from './PartFields';
 import { capital } from '../parts/supportFields';
 import { Choice, Group, Measure, Pair, Says } from './parts';
@@ -33,7 +33,7 @@ const COVERS = {
 
 /** What keeps the soil out of the water: parts, what lies round them, and what covers them. */
 export function BaseGroup() {
-  const { design, planter, assessment, change, store } = useBench();
+  const { design, planter, assessment, change, store } = useEditor();
   const { write, tell } = useWords();
   // What is said of the last change is said until the next.
   const [said, setSaid] = useState({ text: '', of: design });
@@ -86,7 +86,7 @@ export function BaseGroup() {
           />
         )}
       </Pair>
-      {planter.lots
+      {planter.partGroups
         .filter(({ kind }) => BEARERS.includes(kind))
         .map((part) => (
           <PartFields
@@ -159,7 +159,7 @@ function wholeChange(
 }
 
 function Fills({ onChange }: { onChange(patch: Patch): void }) {
-  const { design, planter, assessment } = useBench();
+  const { design, planter, assessment } = useEditor();
   const { write } = useWords();
   const { fill } = design.reservoir;
   const set = (value: unknown) => onChange([{ path: ['reservoir', 'fill'], value }]);
@@ -167,7 +167,7 @@ function Fills({ onChange }: { onChange(patch: Patch): void }) {
   return (
     <>
       {fill.map((layer, i) => {
-        const medium = fillMedium(layer.medium, mixOf(design.soil));
+        const medium = fillMaterial(layer.medium, mixOf(design.soil));
         const stone = aggregateOf(layer.medium);
         return (
           <Box key={i} display="flex" flexDirection="column" gap="2">

@@ -3,7 +3,7 @@ import { FIELDS, usualBed, type BedKind } from '@huerta/core/document';
 import { useState } from 'react';
 import { useWords } from '../../../app/preferences';
 import { ChoiceField } from '../../../ui/ChoiceField';
-import { useBench } from '../bench';
+import { useEditor } from '../editorState';
 import { Group, Measure, Pair } from './parts';
 
 const BEDS = {
@@ -16,7 +16,7 @@ const BEDS = {
 
 /** What holds the soil. */
 export function BedGroup() {
-  const { design, change } = useBench();
+  const { design, change } = useEditor();
   const { tell } = useWords();
   const [refusal, setRefusal] = useState('');
   const { bed } = design;

@@ -4,7 +4,7 @@ import { FIELDS, type Patch } from '@huerta/core/document';
 import { roughly, portionOf } from '@huerta/core/units';
 import { useWords } from '../../../app/preferences';
 import { ChoiceField } from '../../../ui/ChoiceField';
-import { useBench } from '../bench';
+import { useEditor } from '../editorState';
 import { Choice, Group, Measure, Pair, Says } from './parts';
 import { ScoopField } from './ScoopField';
 
@@ -12,7 +12,7 @@ const DOSES: Partial<Record<string, number>> = FEED_DOSES;
 
 /** What feeds the plants, how, and how much, by the spoon, the gram or the litre of soil; and lime. */
 export function FeedGroup() {
-  const { design, assessment, change } = useBench();
+  const { design, assessment, change } = useEditor();
   const { write, say, units } = useWords();
   const { soil } = design;
   const { soilVolume } = assessment.figures;

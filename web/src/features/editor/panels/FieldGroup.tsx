@@ -8,7 +8,7 @@ import type { FieldAsked } from '../../../compute/tasks';
 import { FieldPaint } from '../../../drawing/FieldPaint';
 import { moistureInk } from '../../../drawing/fieldPaint';
 import { PlanDrawing } from '../../../drawing/PlanDrawing';
-import { useBench } from '../bench';
+import { useEditor } from '../editorState';
 import { useMoisturePanel, type MoistureShown } from '../moisture';
 import { Says } from './parts';
 
@@ -38,7 +38,7 @@ export function FieldGroup() {
 }
 
 function Worked() {
-  const { design: now, planter } = useBench();
+  const { design: now, planter } = useEditor();
   const { write, tell } = useWords();
   const design = useDeferredValue(now);
   const [at, setAt] = useState(0);
@@ -118,7 +118,7 @@ function Worked() {
 
 /** The plan, where there is no room for it beside the section. */
 function FromAbove({ picture }: { picture: MoistureShown['plan'] }) {
-  const { planter } = useBench();
+  const { planter } = useEditor();
   const places = planter.bed.places.map(({ x, y }) => [x, y] as const);
   return (
     <PlanDrawing
@@ -136,7 +136,7 @@ const KEY: Readonly<Record<Moisture, number>> = { wet: 0.02, easy: 0.25, dry: 3 
 
 /** What would carry the water farther, each with what it comes to. */
 function Carries({ asked, wanted }: { asked: FieldAsked; wanted: boolean }) {
-  const { change } = useBench();
+  const { change } = useEditor();
   const { write, tell } = useWords();
   const { value, current, working } = useCarries(asked, wanted);
   const [refusal, setRefusal] = useState('');

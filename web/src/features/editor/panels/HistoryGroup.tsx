@@ -3,13 +3,13 @@ import { differences } from '@huerta/core/document';
 import { useParams } from 'react-router';
 import { useHistory } from '../../../data/api/planters';
 import { EarlierVersions } from '../../../ui/EarlierVersions';
-import { useBench } from '../bench';
+import { useEditor } from '../editorState';
 import { Group } from './parts';
 
 /** What the planter was before its saves, each to be put back. */
 export function HistoryGroup() {
   const { id = '' } = useParams();
-  const { design, store } = useBench();
+  const { design, store } = useEditor();
   return (
     <Group title="Earlier versions">
       <EarlierVersions

@@ -5,7 +5,7 @@ import { ArrowDown, ArrowUp } from 'lucide-react';
 import { useState } from 'react';
 import { useWords } from '../../../app/preferences';
 import { ChoiceField } from '../../../ui/ChoiceField';
-import { useBench } from '../bench';
+import { useEditor } from '../editorState';
 import { Group, Measure, Pair, Says, Tick } from './parts';
 
 /** What a layer usually is when it is chosen: how thick, and whether up the wall. Metres. */
@@ -20,7 +20,7 @@ const NOTHING = { none: { name: 'Nothing' } };
 
 /** What lies between the water and the roots, from below, in any order. */
 export function LayersGroup() {
-  const { design, change } = useBench();
+  const { design, change } = useEditor();
   const { tell } = useWords();
   const [refusal, setRefusal] = useState('');
   const { layers } = design;

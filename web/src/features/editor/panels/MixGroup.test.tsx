@@ -1,6 +1,6 @@
 /** @jest-environment jsdom */
 import { screen, within } from '@testing-library/react';
-import { designOf, openPart } from '../../../testing/bench';
+import { designOf, openPart } from '../../../testing/editor';
 import { MixGroup } from './MixGroup';
 
 test('a mix by parts of one’s own: begun from the usual one, changed, measured, and left again', async () => {

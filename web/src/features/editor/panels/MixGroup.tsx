@@ -1,23 +1,23 @@
 import { Box, Button } from '@chakra-ui/react';
-import { many, portionOf } from '@huerta/core/units';
+import { plural, portionOf } from '@huerta/core/units';
 import { drainable, mixOf, recipeOf, shrinkageOf } from '@huerta/core/physics/soil';
 import { FIELDS, MAX_INGREDIENTS, type RecipeDesign } from '@huerta/core/document';
 import {
   FILLS,
   INGREDIENT_IDS,
   ingredientWord,
-  MEDIA,
+  MIXES,
   MULCHES,
   RECIPES,
   type IngredientId,
-  type MediumId,
+  type MixId,
 } from '@huerta/core/catalog';
 import { mixPrice, NEW_BOOK } from '@huerta/core/fabrication';
 import { X } from 'lucide-react';
 import { usePriceBook } from '../../../data/api/build';
 import { useWords } from '../../../app/preferences';
 import { ChoiceField } from '../../../ui/ChoiceField';
-import { useBench } from '../bench';
+import { useEditor } from '../editorState';
 import { capital } from '../parts/supportFields';
 import { Choice, Group, Measure, Pair, Says, Tick } from './parts';
 
@@ -41,17 +41,17 @@ const OWN = { own: { name: 'By parts of your own' } };
 
 /** What separates it from the water, and what it is. */
 export function MixGroup() {
-  const { design, assessment, change } = useBench();
+  const { design, assessment, change } = useEditor();
   const { write } = useWords();
   const { soil } = design;
   const { figures } = assessment;
   const mix = mixOf(soil);
   return (
     <Group title="Mix">
-      <ChoiceField<MediumId | 'own'>
+      <ChoiceField<MixId | 'own'>
         label="Mix"
         value={soil.recipe ? 'own' : soil.medium}
-        choices={{ ...MEDIA, ...OWN }}
+        choices={{ ...MIXES, ...OWN }}
         onChoose={(id) =>
           change(
             id === 'own'
@@ -83,7 +83,7 @@ export function MixGroup() {
       />
       <Says>
         {write(figures.soilVolume, 'loose')} settled; buy {write(figures.looseVolume, 'loose')}{' '}
-        loose, which is {figures.bags} {many(figures.bags, 'bag')} of {write(soil.bag, 'loose')}.
+        loose, which is {figures.bags} {plural(figures.bags, 'bag')} of {write(soil.bag, 'loose')}.
         {figures.aggregates.map(
           ({ medium: stone, volume, mass }) =>
             ` ${write(volume, 'loose')} of ${FILLS[stone].name.toLowerCase()}, about ${write(mass, 'mass')}.`,
@@ -99,14 +99,14 @@ const USUAL_UPPER = 0.1;
 
 /** Another mix on top, such as a finer one to sow into. */
 function UpperMix() {
-  const { design, change } = useBench();
+  const { design, change } = useEditor();
   const { upper } = design.soil;
   return (
     <>
-      <ChoiceField<MediumId | 'none'>
+      <ChoiceField<MixId | 'none'>
         label="On top"
         value={upper?.medium ?? 'none'}
-        choices={{ ...NO_UPPER, ...MEDIA }}
+        choices={{ ...NO_UPPER, ...MIXES }}
         onChoose={(id) =>
           change([
             {
@@ -125,14 +125,14 @@ function UpperMix() {
 }
 
 /** The usual recipe of a mix, to be changed. */
-const firstRecipe = (medium: MediumId): RecipeDesign => ({
+const firstRecipe = (medium: MixId): RecipeDesign => ({
   parts: [...(RECIPES[medium] ?? RECIPES['coir-perlite'] ?? [])],
   measured: null,
 });
 
 /** The parts of a mix of one's own, and what they make together. */
 function RecipeFields({ recipe }: { recipe: RecipeDesign }) {
-  const { change } = useBench();
+  const { change } = useEditor();
   const { parts, measured } = recipe;
   const set = (next: RecipeDesign['parts']) =>
     change([{ path: ['soil', 'recipe', 'parts'], value: next }]);
@@ -207,7 +207,7 @@ function RecipeFields({ recipe }: { recipe: RecipeDesign }) {
 }
 
 function Measured({ parts }: Pick<RecipeDesign, 'parts'>) {
-  const { design, change } = useBench();
+  const { design, change } = useEditor();
   return (
     <Button
       alignSelf="flex-start"
@@ -230,7 +230,7 @@ const DRAINED = 0.1;
 
 /** What the mix holds, weighs and costs. */
 function MixSays() {
-  const { design } = useBench();
+  const { design } = useEditor();
   const { write, say, units, money } = useWords();
   const prices = usePriceBook();
   const { soil } = design;

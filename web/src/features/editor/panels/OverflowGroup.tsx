@@ -12,7 +12,7 @@ import { FITTINGS } from '@huerta/core/catalog';
 import { useState } from 'react';
 import { useWords } from '../../../app/preferences';
 import { ChoiceField } from '../../../ui/ChoiceField';
-import { useBench } from '../bench';
+import { useEditor } from '../editorState';
 import { Choice, Group, Measure, Pair, Says, Tick } from './parts';
 
 const KINDS: Readonly<Record<OverflowKind, { name: string }>> = {
@@ -26,7 +26,7 @@ const O = FIELDS.overflow;
 
 /** Where the water runs out: what it is made of, its mark, its lip, and what it can carry. */
 export function OverflowGroup() {
-  const { design, planter, assessment, change } = useBench();
+  const { design, planter, assessment, change } = useEditor();
   const { write, tell, units } = useWords();
   const [refusal, setRefusal] = useState('');
   const { overflow } = design;
@@ -82,7 +82,7 @@ export function OverflowGroup() {
 }
 
 function OpeningFields({ overflow }: { overflow: Exclude<OverflowDesign, { kind: 'rim' }> }) {
-  const { design, planter, assessment } = useBench();
+  const { design, planter, assessment } = useEditor();
   const { write } = useWords();
   const at = (key: string) => ['overflow', key];
   const lip = invertOf(design) ?? 0;

@@ -4,7 +4,7 @@ import { FROSTS, HABITS, LIKES, WET_FEET, cropOf } from '@huerta/core/catalog';
 import { useState } from 'react';
 import { useKeepOwnCrop, useOwnCrops } from '../../../data/api/crops';
 import { TextField } from '../../../ui/TextField';
-import { useBench } from '../bench';
+import { useEditor } from '../editorState';
 import { Choice, Measure, Pair } from './parts';
 
 interface OwnCropFieldsProps {
@@ -16,7 +16,7 @@ const STAGES = ['Young', 'Growing', 'Grown', 'Ripening'] as const;
 
 /** A crop of one's own: what is otherwise than in the one that it was made from. */
 export function OwnCropFields({ own, path }: OwnCropFieldsProps) {
-  const { change } = useBench();
+  const { change } = useEditor();
   const { data } = useOwnCrops();
   const keep = useKeepOwnCrop();
   const [said, setSaid] = useState('');

@@ -1,6 +1,6 @@
 import { Box, Button, Text } from '@chakra-ui/react';
-import { FIELDS, type PartDesign } from '@huerta/core/document';
-import { isSolid, type Lot } from '@huerta/core/assembly';
+import { FIELDS, type SupportDesign } from '@huerta/core/document';
+import { isSolid, type PartGroup } from '@huerta/core/assembly';
 import { partName } from '@huerta/core/assessment';
 import { VENTS } from '@huerta/core/catalog';
 import { useEffect, useState } from 'react';
@@ -11,14 +11,14 @@ import { capital } from '../parts/supportFields';
 const S = FIELDS.support;
 
 interface PartFieldsProps {
-  part: Lot;
+  part: PartGroup;
   onRemove: (() => void) | null;
 }
 
 /** The measures of one part of the base. */
 export function PartFields({ part, onRemove }: PartFieldsProps) {
   const { index } = part;
-  const design = part.spec as PartDesign;
+  const design = part.spec as SupportDesign;
   const room = useRoom(part);
   const at = (key: string) => ['reservoir', 'parts', index, key];
   const count = (label: string) =>
@@ -67,10 +67,10 @@ export function PartFields({ part, onRemove }: PartFieldsProps) {
 const RESTS = 350;
 
 /** How many there is room for, or null while that is looked for. */
-function useRoom(part: Lot): number | null {
-  const [found, setFound] = useState<{ part: Lot; room: number } | null>(null);
+function useRoom(part: PartGroup): number | null {
+  const [found, setFound] = useState<{ part: PartGroup; room: number } | null>(null);
   useEffect(() => {
-    const timer = setTimeout(() => setFound({ part, room: part.room() }), RESTS);
+    const timer = setTimeout(() => setFound({ part, room: part.capacity() }), RESTS);
     return () => clearTimeout(timer);
   }, [part]);
   return found?.part === part ? found.room : null;

@@ -4,7 +4,7 @@ import { FIELDS } from '@huerta/core/document';
 import { RAIN, SPOT, SUN, WIND } from '@huerta/core/catalog';
 import { useWords } from '../../../app/preferences';
 import { TextField } from '../../../ui/TextField';
-import { useBench } from '../bench';
+import { useEditor } from '../editorState';
 import { Choice, Group, Measure, Pair, Says, Tick } from './parts';
 
 /** What the floor may bear, when somebody has said so: about 200 kg on a square metre. */
@@ -16,7 +16,7 @@ const FALLS = {
 
 /** Where it stands: sun, wind, rain, level and what the floor bears. */
 export function PlaceGroup() {
-  const { design, assessment, change } = useBench();
+  const { design, assessment, change } = useEditor();
   const { write } = useWords();
   const { place } = design;
   const { tilt, weight, standing } = assessment.figures;

@@ -15,7 +15,7 @@ import { useMemo } from 'react';
 import { useWords } from '../../../app/preferences';
 import { ChoiceField, TickField } from '../../../ui/ChoiceField';
 import { QuantityField } from '../../../ui/QuantityField';
-import { useBench } from '../bench';
+import { useEditor } from '../editorState';
 import { CropChoice } from './CropChoice';
 import { OwnCropFields } from './OwnCropFields';
 import { Choice, Measure, Pair } from './parts';
@@ -31,7 +31,7 @@ interface PlantedFieldsProps {
 
 /** One planting: what, how many, where, when, how it comes in and what holds it. */
 export function PlantedFields({ planted, of, onGone }: PlantedFieldsProps) {
-  const { design, planter, change } = useBench();
+  const { design, planter, change } = useEditor();
   const words = useWords();
   const { write, say } = words;
   const path = ['planting', 'crops', of];

@@ -7,7 +7,7 @@ import { Plus } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { useWords } from '../../../app/preferences';
 import { PlanDrawing } from '../../../drawing/PlanDrawing';
-import { useBench } from '../bench';
+import { useEditor } from '../editorState';
 import { CropChoice } from './CropChoice';
 import { Group, Measure, Pair, Says } from './parts';
 import { PlantedFields } from './PlantedFields';
@@ -15,7 +15,7 @@ import './plants.css';
 
 /** What grows in it, one after the other or side by side, and how thirsty all of it gets. */
 export function PlantsGroup() {
-  const { design, planter, assessment } = useBench();
+  const { design, planter, assessment } = useEditor();
   const { write } = useWords();
   const { place, planting } = design;
   const { crops } = planting;
@@ -96,7 +96,7 @@ interface PlantedRowProps {
 }
 
 function PlantedRow({ planted, of, open, onOpen, onGone }: PlantedRowProps) {
-  const { planter } = useBench();
+  const { planter } = useEditor();
   const { write, say } = useWords();
   const { stand } = useMemo(() => plantingPlan(planter), [planter]);
   const missing = planted.count - (stand[of] ?? 0);
@@ -128,7 +128,7 @@ function PlantedRow({ planted, of, open, onOpen, onGone }: PlantedRowProps) {
 
 /** Another planting: what it is, and whether it stands beside the others or follows them. */
 function Another({ onAdded }: { onAdded(): void }) {
-  const { design, change } = useBench();
+  const { design, change } = useEditor();
   const { tell } = useWords();
   const [adding, setAdding] = useState(false);
   const [refusal, setRefusal] = useState('');

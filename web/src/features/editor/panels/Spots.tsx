@@ -1,24 +1,24 @@
 import { Box, Button, Text } from '@chakra-ui/react';
 import { FIELDS, type Change, type SpotDesign } from '@huerta/core/document';
-import { keepPlaces, type Lot } from '@huerta/core/assembly';
-import { useBench } from '../bench';
+import { keepPlaces, type PartGroup } from '@huerta/core/assembly';
+import { useEditor } from '../editorState';
 import { Measure, Pair } from './parts';
 
 interface SpotProps {
   path: Change['path'];
   at: SpotDesign | null;
-  lot: Lot | undefined;
+  group: PartGroup | undefined;
 }
 
 /** Where one thing stands: left to Huerta, or by numbers of one's own. */
-export function Spot({ path, at, lot }: SpotProps) {
-  const { change, planter } = useBench();
+export function Spot({ path, at, group }: SpotProps) {
+  const { change, planter } = useEditor();
   if (!at) {
     return (
       <Button
         alignSelf="flex-start"
-        disabled={!lot?.pieces.length}
-        onClick={() => lot && change(keepPlaces(planter, lot))}
+        disabled={!group?.parts.length}
+        onClick={() => group && change(keepPlaces(planter, group))}
       >
         Choose its place myself
       </Button>
@@ -38,20 +38,20 @@ export function Spot({ path, at, lot }: SpotProps) {
 interface SpotsProps {
   path: Change['path'];
   at: readonly SpotDesign[] | null;
-  lot: Lot | undefined;
+  group: PartGroup | undefined;
   /** What one of them is called. */
   name: string;
 }
 
 /** Where several things stand. */
-export function Spots({ path, at, lot, name }: SpotsProps) {
-  const { change, planter } = useBench();
+export function Spots({ path, at, group, name }: SpotsProps) {
+  const { change, planter } = useEditor();
   if (!at) {
     return (
       <Button
         alignSelf="flex-start"
-        disabled={!lot?.pieces.length}
-        onClick={() => lot && change(keepPlaces(planter, lot))}
+        disabled={!group?.parts.length}
+        onClick={() => group && change(keepPlaces(planter, group))}
       >
         Choose their places myself
       </Button>
@@ -86,7 +86,7 @@ export function Spots({ path, at, lot, name }: SpotsProps) {
 }
 
 function LetHuerta({ path }: { path: Change['path'] }) {
-  const { change } = useBench();
+  const { change } = useEditor();
   return (
     <Button variant="ghost" alignSelf="flex-start" onClick={() => change([{ path, value: null }])}>
       Let Huerta choose the place

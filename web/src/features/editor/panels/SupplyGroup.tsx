@@ -1,11 +1,11 @@
 import { Button } from '@chakra-ui/react';
 import { FIELDS } from '@huerta/core/document';
-import { useBench } from '../bench';
+import { useEditor } from '../editorState';
 import { Group, Measure, Pair } from './parts';
 
 /** A barrel behind a float valve, for those who have one. */
 export function SupplyGroup() {
-  const { design, planter, change } = useBench();
+  const { design, planter, change } = useEditor();
   const { supply } = design.reservoir;
   const level = Math.max(Math.min(planter.heights.brim, planter.heights.ceiling) * 0.8, 0.005);
   if (!supply) {

@@ -6,7 +6,7 @@ import { useState, type KeyboardEvent } from 'react';
 import { useWords } from '../../../app/preferences';
 import { QuantityField } from '../../../ui/QuantityField';
 import { useTradeCurve } from '../../../compute/trade';
-import { useBench } from '../bench';
+import { useEditor } from '../editorState';
 import { Group, Measure, Pair, Says } from './parts';
 import { TradeCurve } from './TradeCurve';
 
@@ -15,7 +15,7 @@ const ROOTS: FieldSpec = { label: 'Root room', kind: 'span', min: 0.05, max: 1 }
 
 /** How long must it last, and how much root room: proposes heights, and shows what they trade. */
 export function TradeGroup() {
-  const { design, assessment, change } = useBench();
+  const { design, assessment, change } = useEditor();
   const { write, tell } = useWords();
   const { value, trouble } = useTradeCurve(design);
   const curve = value ?? NO_CURVE;

@@ -3,7 +3,7 @@ import type { Change, FieldSpec } from '@huerta/core/document';
 import { memo, type ReactNode } from 'react';
 import { ChoiceField, TickField } from '../../../ui/ChoiceField';
 import { QuantityField } from '../../../ui/QuantityField';
-import { useBenchStore } from '../bench';
+import { useEditorStore } from '../editorState';
 
 export { Pair } from '../../../ui/Pair';
 
@@ -17,7 +17,7 @@ interface MeasureProps {
 
 /** A quantity of the design at a path. */
 export const Measure = memo(function Measure({ path, spec, value, label, help }: MeasureProps) {
-  const store = useBenchStore();
+  const store = useEditorStore();
   return (
     <QuantityField
       spec={spec}
@@ -39,7 +39,7 @@ interface ChoiceProps<T extends string> {
 
 /** One of a few named things at a path of the design. */
 export function Choice<T extends string>({ path, label, value, choices, help }: ChoiceProps<T>) {
-  const store = useBenchStore();
+  const store = useEditorStore();
   return (
     <ChoiceField
       label={label}
@@ -59,7 +59,7 @@ interface TickProps {
 
 /** Yes or no at a path of the design. */
 export function Tick({ path, label, checked }: TickProps) {
-  const store = useBenchStore();
+  const store = useEditorStore();
   return (
     <TickField
       label={label}

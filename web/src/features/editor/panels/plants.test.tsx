@@ -1,9 +1,9 @@
 /** @jest-environment jsdom */
 import { screen, waitFor, within } from '@testing-library/react';
 import { usualPlanted, type OwnCrops } from '@huerta/core/document';
-import { designOf, openPart } from '../../../testing/bench';
+import { designOf, openPart } from '../../../testing/editor';
 import { serveWith } from '../../../testing/worker';
-import { SoilRoom } from './SoilRoom';
+import { SoilPanel } from './SoilPanel';
 
 let own: OwnCrops = { crops: [] };
 beforeEach(() => {
@@ -16,7 +16,10 @@ beforeEach(() => {
 });
 
 const grow = (...crops: ReturnType<typeof usualPlanted>[]) =>
-  openPart(designOf('trough-pipes', [{ path: ['planting', 'crops'], value: crops }]), <SoilRoom />);
+  openPart(
+    designOf('trough-pipes', [{ path: ['planting', 'crops'], value: crops }]),
+    <SoilPanel />,
+  );
 
 test('lettuce, then a pepper where it stood: added, timed and taken out again', async () => {
   const { now, user } = grow(usualPlanted('lettuce', 4));

@@ -1,7 +1,7 @@
 /** @jest-environment jsdom */
 import { act, screen, within } from '@testing-library/react';
 import { inInches } from '@huerta/core/document';
-import { designOf, openPart } from '../../../testing/bench';
+import { designOf, openPart } from '../../../testing/editor';
 import { BaseGroup } from './BaseGroup';
 import { LayersGroup } from './LayersGroup';
 import { OverflowGroup } from './OverflowGroup';

@@ -1,4 +1,4 @@
-import type { PartKind, PartOf } from '@huerta/core/document';
+import type { SupportKind, SupportOf } from '@huerta/core/document';
 import type { ReactNode } from 'react';
 
 /** Where a field of this part stands in the document, and the fields that several kinds have. */
@@ -10,6 +10,6 @@ export interface Fields {
 }
 
 /** The fields of one kind of support. */
-export type FieldsOf<K extends PartKind> = (design: PartOf<K>, fields: Fields) => ReactNode;
+export type FieldsOf<K extends SupportKind> = (design: SupportOf<K>, fields: Fields) => ReactNode;
 
 export const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
