@@ -35,7 +35,7 @@ describe.each(IDS)('the sheet of %s is whole', (id) => {
     expect(new Set(sheet.parts.map((part) => part.id)).size).toBe(sheet.parts.length);
   });
 
-  test('every hole is made by a bit of its set, by its builder’s, or with a knife to a line', () => {
+  test('every hole is made by a bit of its set, by its maker’s, or with a knife to a line', () => {
     for (const units of ['metric', 'us'] as const) {
       const bits = units === 'us' ? INCH_BITS : METRIC_BITS;
       for (const hole of sheetOf(id, units).holes) {
