@@ -258,7 +258,7 @@ function holesThatCarry(
   });
 }
 
-export const overflowTooSmall: Rule = ({ design, planter, figures }) => {
+export const overflowCapacityShort: Rule = ({ design, planter, figures }) => {
   const { overflow, place } = design;
   const { heights } = planter;
   const carries = overflowCapacity(planter);
