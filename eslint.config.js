@@ -1,3 +1,4 @@
+import { readdirSync } from 'node:fs';
 import js from '@eslint/js';
 import globals from 'globals';
 import reactHooks from 'eslint-plugin-react-hooks';
@@ -61,6 +62,53 @@ const coreDirections = CORE_LAYERS.map((layer, i) => ({
   },
 }));
 
+/** The layers of the pages, bottom to top; features besides never import each other. */
+const WEB_LAYERS = ['data/offline', 'data/api', 'compute', 'ui', 'drawing', 'features', 'app'];
+const FEATURES = readdirSync(new URL('web/src/features', import.meta.url));
+const NOT_THE_PAGES = refuse(
+  ['@huerta/server', 'express', 'sequelize'],
+  'web may not import this: see docs/architecture.md.',
+);
+
+const upwards = (layer, above) =>
+  refuse(
+    above.flatMap((one) => namesOf(layer, one)),
+    'Imports of the pages go one way: see docs/architecture.md.',
+  );
+
+const webRule = (files, patterns) => ({
+  files,
+  ignores: ['**/*.test.{ts,tsx}'],
+  rules: { 'no-restricted-imports': ['error', { patterns: [NOT_THE_PAGES, ...patterns] }] },
+});
+
+const webDirections = [
+  webRule(['web/src/**/*.{ts,tsx}'], []),
+  ...WEB_LAYERS.filter((layer) => layer !== 'features').map((layer) =>
+    webRule(
+      [`web/src/${layer}/**/*.{ts,tsx}`],
+      [upwards(layer, WEB_LAYERS.slice(WEB_LAYERS.indexOf(layer) + 1))].filter(
+        ({ group }) => group.length > 0,
+      ),
+    ),
+  ),
+  ...FEATURES.map((feature) =>
+    webRule(
+      [`web/src/features/${feature}/**/*.{ts,tsx}`],
+      [
+        upwards('features', ['app']),
+        refuse(
+          FEATURES.filter((other) => other !== feature).flatMap((other) => [
+            `../${other}/**`,
+            `../../${other}/**`,
+          ]),
+          'Features do not import each other.',
+        ),
+      ],
+    ),
+  ),
+];
+
 const room = (folder, forbidden) => ({
   files: [`${folder}/**/*.{ts,tsx}`],
   rules: {
@@ -100,5 +148,5 @@ export default tseslint.config(
   ...coreDirections,
   room('contract', ['@huerta/server', '@huerta/web', 'react', 'express']),
   room('server', ['@huerta/web', 'react']),
-  room('web', ['@huerta/server', 'express', 'sequelize']),
+  ...webDirections,
 );

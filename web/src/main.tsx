@@ -8,7 +8,7 @@ import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { z } from 'zod';
 import { App } from './app/App';
-import { PreferencesProvider } from './app/preferences';
+import { PreferencesProvider } from './ui/preferences';
 import { system } from './app/theme';
 import { warmWorkers } from './compute/workerPool';
 import { warmSeason } from './compute/season';

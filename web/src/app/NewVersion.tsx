@@ -1,6 +1,6 @@
 import { useEffect } from 'react';
 import { registerSW } from 'virtual:pwa-register';
-import { prefetch } from '../data/offline/prefetch';
+import { prefetch } from '../data/api/prefetch';
 import { notify } from '../ui/notices';
 
 /** How often it is looked whether home has a newer Huerta. */

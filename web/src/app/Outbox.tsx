@@ -18,6 +18,7 @@ import {
   sendPhotos,
   tidyRefusals,
 } from '../data/offline/outbox';
+import { HALTED, type Halted } from '../data/offline/halted';
 import { growingWaits } from '../data/offline/waits';
 
 /** Changes made one after the other go out together. Milliseconds. */
@@ -26,12 +27,6 @@ const GATHER_MS = 80;
 const OTHER_WINDOW_MS = 1000;
 const LOOK_MS = 15_000;
 const LOCK = 'huerta-outbox';
-
-/** Why the queue takes nothing further at present. */
-export interface Halted {
-  why: string | null;
-}
-export const HALTED = ['outbox'] as const;
 
 /** What of the page's knowledge is old once something was sent. */
 interface Changed {

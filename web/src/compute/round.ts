@@ -10,15 +10,16 @@ import {
 } from '@huerta/core/journal';
 import type { SeasonPlan } from '@huerta/core/simulation/season';
 import type { WeatherChoice } from '@huerta/core/physics/climate';
-import { useGardenDay } from '../app/gardenDay';
+import { useGardenDay } from '../data/gardenDay';
 import { proxy } from 'comlink';
 import { useMemo } from 'react';
 import { callRoute } from '../data/api/client';
 import { useMeasuredDays } from '../data/api/log';
-import { objectStore, type KnownState } from '../data/offline/store';
+import { objectStore } from '../data/offline/store';
 import { runInWorker, warmWorkers } from './workerPool';
 import { idOf, useWorkerQuery, type Known } from './useWorkerQuery';
 import type { AwayTold, RoundPlanter, RoundState } from './tasks';
+import type { KnownState } from '../data/offline/types';
 
 /** How planters stand, by id, as far as it is known. */
 export type Round = Readonly<Record<string, TendedState | null>>;

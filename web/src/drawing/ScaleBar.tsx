@@ -1,4 +1,4 @@
-import { useWords } from '../app/preferences';
+import { useWords } from '../ui/preferences';
 import type { View } from './view';
 
 const BAR_STEPS = [0.01, 0.02, 0.05, 0.1, 0.2, 0.5, 1];

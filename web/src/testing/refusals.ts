@@ -1,5 +1,5 @@
 import { refusalOf, type ProblemKind } from '@huerta/contract';
-import { LaterError, RefusedError } from '../data/api/client';
+import { LaterError, RefusedError } from '../data/offline/refusalErrors';
 
 /** Answers of a server, as requests meet them. */
 

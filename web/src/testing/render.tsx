@@ -1,7 +1,7 @@
 import { ChakraProvider } from '@chakra-ui/react';
 import { configure, render } from '@testing-library/react';
 import type { ReactNode } from 'react';
-import { PreferencesProvider } from '../app/preferences';
+import { PreferencesProvider } from '../ui/preferences';
 import { system } from '../app/theme';
 
 // jsdom has no media queries; a light room with motion is assumed.

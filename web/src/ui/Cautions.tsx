@@ -1,7 +1,7 @@
 import { Box, Text } from '@chakra-ui/react';
 import { cautionsFor, type BenchPanel } from '@huerta/core/assessment';
 import type { PlanterDesign } from '@huerta/core/document';
-import { useWords } from '../app/preferences';
+import { useWords } from './preferences';
 import { TriangleAlert } from 'lucide-react';
 
 /** The cautions of one room, next to the work that they are about. */

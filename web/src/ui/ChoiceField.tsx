@@ -1,7 +1,7 @@
 import { Checkbox, Field, NativeSelect } from '@chakra-ui/react';
 import { ChevronDown } from 'lucide-react';
 import type { ReactNode } from 'react';
-import { useWords } from '../app/preferences';
+import { useWords } from './preferences';
 import { Label } from './Label';
 
 interface ChoiceFieldProps<T extends string> {

@@ -1,24 +1,20 @@
 /** @jest-environment jsdom */
+import type { DocumentKind } from '@huerta/contract';
 import { screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { FIRST_PLAN } from '@huerta/core/simulation/season';
 import { FIRST_WEATHER } from '@huerta/core/physics/climate';
 import { NEW_BOOK } from '@huerta/core/fabrication';
-import {
-  pendingSaves,
-  keyOf,
-  type Bodies,
-  type PendingSave,
-  type Kind,
-} from '../data/offline/pendingSaves';
+import { pendingSaves, keyOf } from '../data/offline/pendingSaves';
 import { Around, designOf } from '../testing/editor';
 import { show } from '../testing/render';
 import { serveWith } from '../testing/worker';
 import { Conflicts } from './Conflicts';
+import type { Bodies, PendingSave } from '../data/offline/types';
 
 const id = '3f0e6c3a-9a4e-4d8c-8f1e-0a6a3a1b2c3d';
 
-async function clash<K extends Kind>(kind: K, mine: Bodies[K], theirs: Bodies[K]) {
+async function clash<K extends DocumentKind>(kind: K, mine: Bodies[K], theirs: Bodies[K]) {
   const kept: PendingSave<K> = {
     key: keyOf(kind, id),
     kind,

@@ -1,3 +1,4 @@
+import type { DocumentKind } from '@huerta/contract';
 import { Box, Button, Text } from '@chakra-ui/react';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { SITES } from '@huerta/core/catalog';
@@ -8,16 +9,11 @@ import type { SeasonPlan } from '@huerta/core/simulation/season';
 import type { WeatherChoice } from '@huerta/core/physics/climate';
 import { useState } from 'react';
 import { v4 as uuid } from 'uuid';
-import { useWords } from '../app/preferences';
+import { useWords } from './preferences';
 import { documentKey } from '../data/api/useDocument';
-import {
-  pendingSaves,
-  wakeOutbox,
-  type Bodies,
-  type PendingSave,
-  type Kind,
-} from '../data/offline/pendingSaves';
+import { pendingSaves, wakeOutbox } from '../data/offline/pendingSaves';
 import { TickField } from './ChoiceField';
+import type { Bodies, PendingSave } from '../data/offline/types';
 
 /** Documents other than designs that two devices changed at once: what differs, and whose is kept. */
 
@@ -71,7 +67,7 @@ const weatherPart = fieldsOf<WeatherChoice>()('choice');
 
 const FILLING = { 'when-low': 'when it is low', every: 'every so many days', never: 'never' };
 
-const PARTS: { [K in Kind]: readonly Part<Bodies[K]>[] } = {
+const PARTS: { [K in DocumentKind]: readonly Part<Bodies[K]>[] } = {
   // A planter's clash is settled on its bench.
   planter: [],
   vessel: [
@@ -131,7 +127,7 @@ const PARTS: { [K in Kind]: readonly Part<Bodies[K]>[] } = {
   ],
 };
 
-const NAMES: Readonly<Record<Kind, string>> = {
+const NAMES: Readonly<Record<DocumentKind, string>> = {
   planter: 'A planter',
   vessel: 'A vessel',
   prices: 'The price book',
@@ -150,7 +146,7 @@ export function Conflicts() {
   return clashes.map((kept) => <Clash key={kept.saveId} kept={kept} />);
 }
 
-function Clash<K extends Kind>({ kept }: { kept: PendingSave<K> }) {
+function Clash<K extends DocumentKind>({ kept }: { kept: PendingSave<K> }) {
   const { key, kind, id, body, clash, saveId } = kept;
   const client = useQueryClient();
   const { write } = useWords();

@@ -1,7 +1,7 @@
 import { Button } from '@chakra-ui/react';
 import type { Duty } from '@huerta/core/journal';
 import { useWriteLog } from '../data/api/log';
-import { useWords } from '../app/preferences';
+import { useWords } from './preferences';
 import { notify } from './notices';
 import './tended.css';
 

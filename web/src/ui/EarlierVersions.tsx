@@ -1,7 +1,7 @@
 import { Box, Button, Text } from '@chakra-ui/react';
 import type { Message } from '@huerta/core/units';
 import { useState } from 'react';
-import { useWords } from '../app/preferences';
+import { useWords } from './preferences';
 import { writeAgo, writeDate } from './dates';
 
 /** So many are shown at first. */

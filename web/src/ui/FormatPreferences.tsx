@@ -1,5 +1,5 @@
 import { DECIMAL_MARKS, WORD_STYLES } from '@huerta/core/units';
-import { usePreferences } from '../app/preferences';
+import { usePreferences } from './preferences';
 import { ChoiceField } from './ChoiceField';
 import { DATE_ORDERS, WEEK_CHOICES } from './dates';
 

@@ -1,6 +1,6 @@
 import { Field } from '@chakra-ui/react';
 import { useState, type ReactNode } from 'react';
-import { useWords } from '../app/preferences';
+import { useWords } from './preferences';
 import { GLOSSARY, termIn } from './glossary';
 import './label.css';
 

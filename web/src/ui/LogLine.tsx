@@ -2,8 +2,8 @@ import { Box, Button, Field, Input } from '@chakra-ui/react';
 import { noonIn } from '@huerta/core/physics/climate';
 import { readLine, type DepthOf } from '@huerta/core/journal';
 import { useState } from 'react';
-import { gardenDay, gardenZone } from '../app/gardenDay';
-import { useWords } from '../app/preferences';
+import { gardenDay, gardenZone } from '../data/gardenDay';
+import { useWords } from './preferences';
 import type { Written } from '../data/api/log';
 
 interface LogLineProps {

@@ -2,7 +2,7 @@ import { Field, Input } from '@chakra-ui/react';
 import type { FieldSpec } from '@huerta/core/document';
 import type { Message } from '@huerta/core/units';
 import { useState, type KeyboardEvent, type ReactNode } from 'react';
-import { useWords } from '../app/preferences';
+import { useWords } from './preferences';
 import { Label } from './Label';
 import { readWithin } from './readWithin';
 

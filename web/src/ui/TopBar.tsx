@@ -2,7 +2,7 @@ import { Box, Button, HStack } from '@chakra-ui/react';
 import { Moon, Sun } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
-import { usePreferences } from '../app/preferences';
+import { usePreferences } from './preferences';
 import { useConnectivity } from '../data/offline/connectivity';
 import { useStorage } from '../data/offline/storage';
 import { BarLine } from './BarLine';

@@ -1,7 +1,7 @@
 import { Text } from '@chakra-ui/react';
 import type { UnexplainedReading } from '@huerta/core/journal';
 import { Link } from 'react-router';
-import { useWords } from '../app/preferences';
+import { useWords } from './preferences';
 import { sayUnexplained } from './tended';
 import './tended.css';
 

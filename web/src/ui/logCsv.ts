@@ -4,7 +4,7 @@ import { readLine, describeEntry, type LogEntry } from '@huerta/core/journal';
 import { tell } from '@huerta/core/units';
 import Papa from 'papaparse';
 import { v5 as uuidOf } from 'uuid';
-import { gardenZone } from '../app/gardenDay';
+import { gardenZone } from '../data/gardenDay';
 import { saveCsv } from './saveCsv';
 
 /** The log as a table: out for a spreadsheet, and in from one. */

@@ -1,7 +1,8 @@
 import 'fake-indexeddb/auto';
 import { PLANTERS, type PlanterResource } from '@huerta/contract';
 import { STARTING_POINTS } from '@huerta/core/document';
-import { callRoute, RefusedError, LaterError } from './client';
+import { callRoute } from './client';
+import { RefusedError, LaterError } from '../offline/refusalErrors';
 
 const answer = (status: number, body: unknown) =>
   Promise.resolve({

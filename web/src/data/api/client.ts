@@ -1,32 +1,10 @@
-import { refusalOf, type Refusal, type Route } from '@huerta/contract';
+import { refusalOf, type Route } from '@huerta/contract';
 import type { z } from 'zod';
 import { noteAnswer, noteRefusedAnswer } from '../offline/connectivity';
 import { clearResponseCache, cachedResponse, cacheResponse } from '../offline/responseCache';
+import { errorOf, LaterError, refusalIn } from '../offline/refusalErrors';
 import { keepsHere, leftOut } from '../offline/storage';
 import { withoutRows } from './withoutRows';
-
-/** The server refused, and would again: it has to be mended first, or this device let in. */
-export class RefusedError extends Error {
-  constructor(readonly refusal: Refusal) {
-    super(refusal.sentence);
-  }
-}
-
-/** Not now: the server could not be reached, or cannot take it yet. What became of the request is not known. */
-export class LaterError extends Error {
-  constructor(readonly refusal: Refusal) {
-    super(refusal.sentence);
-  }
-}
-
-/** What an error of a request means. What is no refusal, as an answer that cannot be read, is one for later. */
-export const refusalIn = (error: unknown): Refusal =>
-  error instanceof RefusedError || error instanceof LaterError
-    ? error.refusal
-    : refusalOf(null, null, keepsHere());
-
-const errorOf = (refusal: Refusal): RefusedError | LaterError =>
-  refusal.kind === 'later' ? new LaterError(refusal) : new RefusedError(refusal);
 
 /** What a route is asked with. */
 interface Asked {

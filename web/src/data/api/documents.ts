@@ -1,3 +1,4 @@
+import type { DocumentKind } from '@huerta/contract';
 import {
   CROPS_OF_ONES_OWN,
   ownCropsResourceSchema,
@@ -15,25 +16,26 @@ import {
   weatherResourceSchema,
   type Route,
 } from '@huerta/contract';
-import type { Bodies, PendingSave, Kind } from '../offline/pendingSaves';
-import { callRoute, type RefusedError } from './client';
+import { callRoute } from './client';
+import { type RefusedError } from '../offline/refusalErrors';
+import type { Bodies, PendingSave } from '../offline/types';
 
 /** How documents of each kind are fetched and saved. */
 
 /** A document as the server has it. */
-export interface Loaded<K extends Kind> {
+export interface Loaded<K extends DocumentKind> {
   revision: number;
   body: Bodies[K];
 }
 
-interface Address<K extends Kind> {
+interface Address<K extends DocumentKind> {
   get: Route | null;
   save: Route;
   /** What of an answer is the document, checked. */
   read(answer: unknown): Loaded<K>;
 }
 
-const ADDRESSES: { [K in Kind]: Address<K> } = {
+const ADDRESSES: { [K in DocumentKind]: Address<K> } = {
   planter: {
     get: PLANTERS.get,
     save: PLANTERS.save,
@@ -93,14 +95,16 @@ const ADDRESSES: { [K in Kind]: Address<K> } = {
 };
 
 /** The document as the server has it. */
-export async function load<K extends Kind>(kind: K, id: string): Promise<Loaded<K>> {
+export async function load<K extends DocumentKind>(kind: K, id: string): Promise<Loaded<K>> {
   const { get, read } = ADDRESSES[kind];
   if (!get) throw new Error(`A ${kind} is only fetched in its list`);
   return read(await callRoute(get, { id }));
 }
 
 /** Saves what is kept. A name that is known already is answered as before. */
-export async function sendPendingSave<K extends Kind>(kept: PendingSave<K>): Promise<Loaded<K>> {
+export async function sendPendingSave<K extends DocumentKind>(
+  kept: PendingSave<K>,
+): Promise<Loaded<K>> {
   const { save, read } = ADDRESSES[kept.kind];
   const { base: revision, saveId, after, body } = kept;
   return read(await callRoute(save, { id: kept.id, body: { revision, saveId, after, ...body } }));

@@ -9,7 +9,7 @@ import {
 import { type MeasuredDay, zonedTime } from '@huerta/core/physics/climate';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { v4 as uuid } from 'uuid';
-import { gardenZone } from '../../app/gardenDay';
+import { gardenZone } from '../gardenDay';
 import { addPendingEntries, pendingEntries } from '../offline/pendingEntries';
 import { callRoute } from './client';
 

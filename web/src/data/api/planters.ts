@@ -13,7 +13,8 @@ import { v4 as uuid } from 'uuid';
 import { addPendingSave, pendingSaves, wakeOutbox } from '../offline/pendingSaves';
 import { noteRefusal, refusalKeys } from '../offline/refusals';
 import { pendingPlanters, listWithPending, planterWithPending } from './withPending';
-import { callRoute, RefusedError } from './client';
+import { callRoute } from './client';
+import { RefusedError } from '../offline/refusalErrors';
 import { sendPendingSave } from './documents';
 
 const LIST = ['planters'] as const;

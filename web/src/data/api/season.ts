@@ -1,9 +1,10 @@
 import { SEASONS } from '@huerta/contract';
 import { FIRST_PLAN, type SeasonPlan } from '@huerta/core/simulation/season';
 import { useQueries, useQuery, useQueryClient } from '@tanstack/react-query';
-import { pendingSaves, type PendingSave } from '../offline/pendingSaves';
+import { pendingSaves } from '../offline/pendingSaves';
 import { callRoute } from './client';
 import { documentKey, documentQuery, useChange, useDocument, type Known } from './useDocument';
+import type { PendingSave } from '../offline/types';
 
 /** What is meant to be done in a planter's season. */
 export const useSeasonPlan = (planter: string) => {

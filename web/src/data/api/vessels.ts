@@ -1,8 +1,9 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { VESSELS, type KeepVessel, type VesselResource } from '@huerta/contract';
 import { v4 as uuid } from 'uuid';
-import { addPendingSave, pendingSaves, type PendingSave } from '../offline/pendingSaves';
+import { addPendingSave, pendingSaves } from '../offline/pendingSaves';
 import { callRoute } from './client';
+import type { PendingSave } from '../offline/types';
 
 const LIST = ['vessels'] as const;
 

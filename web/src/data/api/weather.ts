@@ -1,6 +1,6 @@
 import { ownZone, type WeatherChoice } from '@huerta/core/physics/climate';
 import { useEffect } from 'react';
-import { setGardenZone } from '../../app/gardenDay';
+import { setGardenZone } from '../gardenDay';
 import { ONLY, useChange, useDocument } from './useDocument';
 
 /** Which weather the garden has. */

@@ -1,6 +1,7 @@
 import type { PlanterResource } from '@huerta/contract';
-import { pendingSaves, type PendingSave } from '../offline/pendingSaves';
-import { LaterError } from './client';
+import { pendingSaves } from '../offline/pendingSaves';
+import { LaterError } from '../offline/refusalErrors';
+import type { PendingSave } from '../offline/types';
 
 /**
  * Planters as this device left them: what was changed here and is not on the server yet stands above what the server has,

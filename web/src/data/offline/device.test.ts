@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { NEW_BOOK, type ProgressEntry } from '@huerta/core/fabrication';
 import { STARTING_POINTS } from '@huerta/core/document';
 import type { LogEntry } from '@huerta/core/journal';
-import { addPendingSave, pendingSaves, keyOf, type PendingSave } from './pendingSaves';
+import { addPendingSave, pendingSaves, keyOf } from './pendingSaves';
 import { addPendingEntries, removePendingEntries, pendingEntries } from './pendingEntries';
 import { addPendingProgress, pendingProgressOf } from './pendingProgress';
 import { addPendingPhoto, pendingPhoto } from './pendingPhotos';
@@ -17,6 +17,7 @@ import {
 import { allRefusals, refusalKeys } from './refusals';
 import { dropUnsent, allUnsent, sendAgain } from './unsent';
 import { away, refusedWith } from '../../testing/refusals';
+import type { PendingSave } from './types';
 
 const design = STARTING_POINTS[0]!.design;
 const kept = (id: string, at: number, over: Partial<PendingSave> = {}): PendingSave => ({

@@ -1,18 +1,13 @@
 import type { Refusal } from '@huerta/contract';
 import type { LogEntry } from '@huerta/core/journal';
 import type { ProgressEntry } from '@huerta/core/fabrication';
-import { RefusedError, refusalIn } from '../api/client';
-import {
-  isOpen as isHeld,
-  pendingSaves as browserKeeper,
-  type PendingSaves,
-  type PendingSave,
-} from './pendingSaves';
+import { RefusedError, refusalIn } from './refusalErrors';
+import { isOpen as isHeld, pendingSaves as browserKeeper, type PendingSaves } from './pendingSaves';
 import { removePendingEntries, pendingEntries } from './pendingEntries';
 import { allPendingProgress, removePendingProgress } from './pendingProgress';
 import { removePendingPhoto, pendingPhotos } from './pendingPhotos';
 import { allRefusals, forgetStaleRefusals, noteRefusal, refusalKeys } from './refusals';
-import type { PendingPhoto } from './store';
+import type { PendingPhoto, PendingSave } from './types';
 
 /**
  * The queue of what waits on this device and belongs to no open bench. What the server acknowledged leaves it, and

@@ -1,5 +1,6 @@
 import { wakeOutbox } from './pendingSaves';
-import { pictureStore, type PendingPhoto } from './store';
+import { pictureStore } from './store';
+import type { PendingPhoto } from './types';
 
 /** Photos that were taken on this device and have not reached the server yet. */
 const photos = pictureStore<PendingPhoto>('photos');

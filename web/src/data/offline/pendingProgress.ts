@@ -1,14 +1,9 @@
 import { merged, type ProgressEntry } from '@huerta/core/fabrication';
 import { wakeOutbox } from './pendingSaves';
 import { durableStore } from './store';
+import type { PendingProgress } from './types';
 
 /** Marks of builds that were made here and have not reached the server yet. */
-
-/** Those of one planter. */
-export interface PendingProgress {
-  planter: string;
-  entries: ProgressEntry[];
-}
 
 const marks = durableStore<PendingProgress, PendingProgress>('marks', {
   key: ({ planter }) => planter,

@@ -1,51 +1,16 @@
 import { MAX_UNANSWERED, type DocumentKind } from '@huerta/contract';
-import type { OwnCrops, PlanterDesign, VesselDesign } from '@huerta/core/document';
-import type { PriceBook } from '@huerta/core/fabrication';
-import type { RoundPlan } from '@huerta/core/journal';
-import type { SeasonPlan } from '@huerta/core/simulation/season';
-import type { WeatherChoice } from '@huerta/core/physics/climate';
 import { v4 as uuid } from 'uuid';
 import { holdOpen, isHeldOpen } from './lease';
 import { durableStore } from './store';
+import type { Bodies, PendingSave } from './types';
 
 /**
  * What was done on this device and is not on the server yet. It is put here before it is sent, and taken out
  * when the server has it, so that it outlives a reload, a closed window and a server that is away.
  */
 
-/** What is saved of each kind of document. */
-export interface Bodies extends Record<DocumentKind, object> {
-  planter: { design: PlanterDesign };
-  vessel: { name: string; vessel: VesselDesign };
-  prices: { book: PriceBook };
-  weather: { choice: WeatherChoice };
-  season: { plan: SeasonPlan };
-  crops: { own: OwnCrops };
-  round: { plan: RoundPlan };
-}
-export type Kind = DocumentKind;
-
-/** A document that waits to be sent. */
-export interface PendingSave<K extends Kind = Kind> {
-  /** `kind/id/holder`: each bench keeps its own; what no bench holds has no holder. */
-  key: string;
-  kind: K;
-  id: string;
-  /** The bench that works on it, which sends it itself while it is open. */
-  holder: string;
-  /** The revision that it is based on. */
-  base: number;
-  /** The save that it is sent as, and those before it whose answers may be lost. */
-  saveId: string;
-  after: string[];
-  body: Bodies[K];
-  /** When it was kept, milliseconds. */
-  at: number;
-  /** The server has another version: a person has to choose. */
-  clash?: { revision: number; body: Bodies[K] };
-}
-
-export const keyOf = (kind: Kind, id: string, holder = ''): string => `${kind}/${id}/${holder}`;
+export const keyOf = (kind: DocumentKind, id: string, holder = ''): string =>
+  `${kind}/${id}/${holder}`;
 
 /** Where kept work lies. */
 export interface PendingSaves {
@@ -56,7 +21,7 @@ export interface PendingSaves {
   /** After an answer: takes the save out, or bases what came after it on the revision that it gave. */
   answered(key: string, saveId: string, revision: number): Promise<void>;
   /** What waits for one document, newest first. */
-  of(kind: Kind, id: string): Promise<PendingSave[]>;
+  of(kind: DocumentKind, id: string): Promise<PendingSave[]>;
   all(): Promise<PendingSave[]>;
 }
 
@@ -109,7 +74,7 @@ export const pendingSaves: PendingSaves = {
  * @param last the save before it from here, whose answer may not have been seen yet
  * @param wake whether the queue sends it at once; else whoever keeps it does
  */
-export async function addPendingSave<K extends Kind>(
+export async function addPendingSave<K extends DocumentKind>(
   kind: K,
   id: string,
   base: number,

@@ -1,17 +1,6 @@
 import type { Refusal } from '@huerta/contract';
 import { objectStore } from './store';
-
-/**
- * What the server refused for good, by the very thing that it refused: a save, an entry, a mark, a photo. The thing
- * itself stays where it waits, and is not sent again until somebody says so.
- */
-export interface Refused {
-  key: string;
-  status: number | null;
-  /** The server's sentence. */
-  why: string;
-  at: number;
-}
+import type { Refused } from './types';
 
 const refusals = objectStore<Refused>('refusals');
 

@@ -1,4 +1,5 @@
-import { objectStore, type KnownState, type CachedResponse } from './store';
+import { objectStore } from './store';
+import type { CachedResponse, KnownState } from './types';
 
 /** Answers as they were last seen, for when the server is away. */
 

@@ -1,4 +1,4 @@
-import type { LogEntry, TendedState } from '@huerta/core/journal';
+import type { LogEntry } from '@huerta/core/journal';
 import type { PlanterDesign } from '@huerta/core/document';
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
 import {
@@ -9,10 +9,15 @@ import {
   notedValues,
   noteValue,
 } from './writeAheadLog';
-import type { PendingSave } from './pendingSaves';
-import type { PendingProgress } from './pendingProgress';
-import type { Refused } from './refusals';
 import { liesOnlyHere, storageRefused, storageTook } from './storage';
+import type {
+  CachedResponse,
+  KnownState,
+  PendingPhoto,
+  PendingProgress,
+  PendingSave,
+  Refused,
+} from './types';
 
 /** The browser's own database: what waits to be sent, and what was last seen of the server. */
 interface Schema extends DBSchema {
@@ -23,28 +28,6 @@ interface Schema extends DBSchema {
   states: { key: string; value: KnownState };
   seen: { key: string; value: CachedResponse };
   refusals: { key: string; value: Refused };
-}
-
-/** How a planter stood when it was last worked out, and what that hung on. */
-export interface KnownState {
-  planter: string;
-  /** Which Huerta worked it out. */
-  program: string;
-  by: string;
-  state: TendedState | null;
-}
-
-/** A picture that waits to be sent. */
-export interface PendingPhoto {
-  id: string;
-  picture: Blob;
-}
-
-/** An answer of the server as it was last seen. */
-export interface CachedResponse {
-  path: string;
-  at: number;
-  answer: unknown;
 }
 
 const NAME = 'huerta';

@@ -1,11 +1,11 @@
 import type { LogEntry } from '@huerta/core/journal';
 import type { ProgressEntry } from '@huerta/core/fabrication';
-import { isOpen, pendingSaves, wakeOutbox, type PendingSave } from './pendingSaves';
+import { isOpen, pendingSaves, wakeOutbox } from './pendingSaves';
 import { addPendingEntries, removePendingEntries, pendingEntries } from './pendingEntries';
 import { allPendingProgress, addPendingProgress, removePendingProgress } from './pendingProgress';
 import { addPendingPhoto, removePendingPhoto, pendingPhotos } from './pendingPhotos';
-import { allRefusals, forgetRefusal, refusalKeys, type Refused } from './refusals';
-import type { PendingPhoto } from './store';
+import { allRefusals, forgetRefusal, refusalKeys } from './refusals';
+import type { PendingPhoto, PendingSave, Refused } from './types';
 
 /** Everything that lies on this device and not on the server, with why the server does not take it, where it said so. */
 export type Unsent = { key: string; refused: Refused | null } & (

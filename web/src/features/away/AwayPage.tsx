@@ -13,21 +13,21 @@ import { dayAfter, daysBetween, type WeatherChoice } from '@huerta/core/physics/
 import { FileText } from 'lucide-react';
 import { useMemo, useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
-import { useGardenDay } from '../../app/gardenDay';
+import { useGardenDay } from '../../data/gardenDay';
 import { keepPaper } from '../../data/api/paper';
 import { useWholeLog } from '../../data/api/log';
 import { usePlanters } from '../../data/api/planters';
 import { useChangeRound, useRoundPlan } from '../../data/api/round';
 import { useSeasonPlans } from '../../data/api/season';
 import { useWeather } from '../../data/api/weather';
-import { usePreferences, useWords } from '../../app/preferences';
+import { usePreferences, useWords } from '../../ui/preferences';
 import { writeDate } from '../../ui/dates';
 import { notify } from '../../ui/notices';
 import { Fetched, Page } from '../../ui/Page';
 import { PageHead } from '../../ui/PageHead';
 import { useGardenAway, useRound, type RoundAsked } from '../../compute/round';
 import type { AwayTold } from '../../compute/tasks';
-import { useTankOutlook } from '../today/Tank';
+import { useTankOutlook } from '../../compute/tank';
 import './away.css';
 
 /** The whole garden while nobody is at home: what lasts, what does not, and when somebody has to come. */

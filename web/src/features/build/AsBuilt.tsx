@@ -8,10 +8,10 @@ import type { Step } from '@huerta/core/fabrication';
 import { useMemo } from 'react';
 import { useNavigate } from 'react-router';
 import { useChangePlanter, useCreatePlanter, useEntries } from '../../data/api/planters';
-import { useWords } from '../../app/preferences';
+import { useWords } from '../../ui/preferences';
 import { notify } from '../../ui/notices';
 import { reportedSide } from '../../ui/reportedSide';
-import { Table } from './sheet';
+import { Table } from '../../ui/Table';
 
 interface AsBuiltProps {
   resource: PlanterResource;

@@ -1,7 +1,7 @@
 import { Box, Button, Text } from '@chakra-ui/react';
 import type { BuildCheck } from '@huerta/core/fabrication';
 import { useId } from 'react';
-import { useWords } from '../../app/preferences';
+import { useWords } from '../../ui/preferences';
 
 interface CheckRowProps {
   check: BuildCheck;

@@ -1,9 +1,9 @@
 import { Text } from '@chakra-ui/react';
 import { boughtOf, type BuildSheet, type ShoppingList } from '@huerta/core/fabrication';
 import { Link } from 'react-router';
-import { useWords } from '../../app/preferences';
-import { Bars } from './Bars';
-import { SheetSection, Table } from './sheet';
+import { useWords } from '../../ui/preferences';
+import { StockBars } from '../../drawing/StockBars';
+import { SheetSection, Table } from '../../ui/Table';
 
 interface CutsProps {
   sheet: BuildSheet;
@@ -18,7 +18,12 @@ export function Cuts({ sheet, list }: CutsProps) {
     <SheetSection title="Cuts">
       {list?.lines.map(({ good, plan, buy }) =>
         plan ? (
-          <Bars key={good.id} name={tell(good.name)} buy={tell(boughtOf(good, buy))} plan={plan} />
+          <StockBars
+            key={good.id}
+            name={tell(good.name)}
+            buy={tell(boughtOf(good, buy))}
+            plan={plan}
+          />
         ) : null,
       )}
       {sheet.cuts.length === 0 && <Text>Nothing is cut from lengths.</Text>}

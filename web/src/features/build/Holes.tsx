@@ -1,7 +1,7 @@
 import { Text } from '@chakra-ui/react';
 import type { BuildSheet } from '@huerta/core/fabrication';
-import { useWords } from '../../app/preferences';
-import { SheetSection, Table } from './sheet';
+import { useWords } from '../../ui/preferences';
+import { SheetSection, Table } from '../../ui/Table';
 
 /** Every hole: where its middle goes, the drill that exists for it, and why. */
 export function Holes({ sheet }: { sheet: BuildSheet }) {

@@ -2,7 +2,7 @@ import { Field, Input } from '@chakra-ui/react';
 import type { Measure } from '@huerta/core/fabrication';
 import type { Message } from '@huerta/core/units';
 import { useState } from 'react';
-import { useWords } from '../../app/preferences';
+import { useWords } from '../../ui/preferences';
 import { readWithin } from '../../ui/readWithin';
 
 interface MeasureFieldProps {

@@ -2,10 +2,10 @@ import { Box, Text } from '@chakra-ui/react';
 import { PAPERS, type PaperId } from '@huerta/core/fabrication';
 import { Printer } from 'lucide-react';
 import { Link } from 'react-router';
-import { useGardenDay } from '../../app/gardenDay';
+import { useGardenDay } from '../../data/gardenDay';
 import { fileAddress } from '../../data/api/build';
 import { useLabelAddress } from '../../data/api/home';
-import { usePreferences } from '../../app/preferences';
+import { usePreferences } from '../../ui/preferences';
 import { ChoiceField } from '../../ui/ChoiceField';
 
 interface PaperProps {

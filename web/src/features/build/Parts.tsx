@@ -2,8 +2,8 @@ import { Text } from '@chakra-ui/react';
 import { billOf, sourcingOf, type BuildSheet, type ShoppingList } from '@huerta/core/fabrication';
 import { portionOf } from '@huerta/core/units';
 import { Link } from 'react-router';
-import { useWords } from '../../app/preferences';
-import { SheetSection, Table } from './sheet';
+import { useWords } from '../../ui/preferences';
+import { SheetSection, Table } from '../../ui/Table';
 
 interface PartsProps {
   sheet: BuildSheet;

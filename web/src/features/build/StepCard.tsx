@@ -3,7 +3,7 @@ import type { BuildSheet, Progress, ProgressEntry } from '@huerta/core/fabricati
 import type { Step } from '@huerta/core/fabrication';
 import { ChevronDown, ChevronUp, Clock, TriangleAlert, Wrench } from 'lucide-react';
 import { useId } from 'react';
-import { useWords } from '../../app/preferences';
+import { useWords } from '../../ui/preferences';
 import { TextField } from '../../ui/TextField';
 import { CheckRow } from './CheckRow';
 import { MeasureField } from './MeasureField';

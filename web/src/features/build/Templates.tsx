@@ -7,8 +7,8 @@ import {
   type PaperId,
 } from '@huerta/core/fabrication';
 import { fileAddress } from '../../data/api/build';
-import { usePreferences } from '../../app/preferences';
-import { SheetSection } from './sheet';
+import { usePreferences } from '../../ui/preferences';
+import { SheetSection } from '../../ui/Table';
 
 interface TemplatesProps {
   id: string;

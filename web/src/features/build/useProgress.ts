@@ -3,7 +3,7 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useCallback, useMemo } from 'react';
 import { fetchProgress } from '../../data/api/build';
 import { addPendingProgress, pendingProgressOf } from '../../data/offline/pendingProgress';
-import { HALTED, type Halted } from '../../app/Outbox';
+import { HALTED, type Halted } from '../../data/offline/halted';
 
 /** How often another device's marks are looked for. */
 const LOOK_MS = 8000;

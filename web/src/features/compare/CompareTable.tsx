@@ -5,7 +5,7 @@ import { evaluate, SHOWN } from '@huerta/core/assessment';
 import { section } from '@huerta/core/drawing';
 import { useMemo } from 'react';
 import { Link } from 'react-router';
-import { useWords } from '../../app/preferences';
+import { useWords } from '../../ui/preferences';
 import { reportedSide } from '../../ui/reportedSide';
 import { SeverityMark } from '../../ui/Severity';
 import { SmallSection } from '../../drawing/SmallSection';

@@ -2,7 +2,7 @@ import { Box, Button } from '@chakra-ui/react';
 import { pictureTurned } from '@huerta/core/simulation/moisture';
 import { plan, plantingView, planTurned, sectionBounds } from '@huerta/core/drawing';
 import { memo, useMemo, useState, type ReactNode } from 'react';
-import { useWords } from '../../app/preferences';
+import { useWords } from '../../ui/preferences';
 import { FieldPaint } from '../../drawing/FieldPaint';
 import { PlanDrawing } from '../../drawing/PlanDrawing';
 import type { View } from '../../drawing/view';

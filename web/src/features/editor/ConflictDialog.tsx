@@ -11,7 +11,7 @@ import {
 } from '@huerta/core/document';
 import { section } from '@huerta/core/drawing';
 import { useMemo, useState } from 'react';
-import { useWords } from '../../app/preferences';
+import { useWords } from '../../ui/preferences';
 import { TickField } from '../../ui/ChoiceField';
 import { SmallSection } from '../../drawing/SmallSection';
 import { useEditor } from './editorState';

@@ -1,5 +1,5 @@
 import type { Dimension } from '@huerta/core/drawing';
-import { useWords } from '../../app/preferences';
+import { useWords } from '../../ui/preferences';
 import type { View } from '../../drawing/view';
 import { spread } from './spread';
 

@@ -8,7 +8,7 @@ import { TextField } from '../../ui/TextField';
 import { TopBar } from '../../ui/TopBar';
 import { BottomNavigation } from '../../ui/Navigation';
 import { usePrinting } from '../../ui/usePrinting';
-import { useWords } from '../../app/preferences';
+import { useWords } from '../../ui/preferences';
 import './editor.css';
 import { EvaluationBehind, useEditor, useEditorHistory } from './editorState';
 import { ConflictDialog } from './ConflictDialog';

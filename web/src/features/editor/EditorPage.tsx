@@ -2,18 +2,19 @@ import { Box } from '@chakra-ui/react';
 import type { PlanterResource } from '@huerta/contract';
 import { useEffect, useState } from 'react';
 import { useParams } from 'react-router';
-import { LaterError } from '../../data/api/client';
+import { LaterError } from '../../data/offline/refusalErrors';
 import { asResource } from '../../data/api/withPending';
 import { useStoredPlanter } from '../../data/api/planters';
 import { TopBar } from '../../ui/TopBar';
 import { Trouble } from '../../ui/Trouble';
 import { Loading } from '../../ui/Loading';
-import { isOpen, pendingSaves, type PendingSave } from '../../data/offline/pendingSaves';
+import { isOpen, pendingSaves } from '../../data/offline/pendingSaves';
 import { EditorProvider } from './editorState';
 import { EditorLayout } from './EditorLayout';
 import { editorStoreFor } from './editorStores';
 import { WithMoisture } from './moisture';
 import { useAutosave } from './useAutosave';
+import type { PendingSave } from '../../data/offline/types';
 
 /** The bench for the planter that the address names. */
 export default function EditorPage() {

@@ -1,6 +1,6 @@
 import { Box } from '@chakra-ui/react';
 import { cautiousDays, reportOf, SHOWN, type ReportId } from '@huerta/core/assessment';
-import { useWords } from '../../app/preferences';
+import { useWords } from '../../ui/preferences';
 import { useEditor } from './editorState';
 
 /** A number of more characters than this is written smaller, so that it stays in its column. */

@@ -2,7 +2,7 @@ import { Box, Button, Text } from '@chakra-ui/react';
 import type { Severity } from '@huerta/core/assessment';
 import { Check } from 'lucide-react';
 import { memo, useCallback, useEffect, useRef } from 'react';
-import { useWords } from '../../app/preferences';
+import { useWords } from '../../ui/preferences';
 import { SeverityMark } from '../../ui/Severity';
 import { useEvaluationBehind, useEditor } from './editorState';
 import { useFindings } from './moisture';

@@ -2,7 +2,7 @@ import { moveLevel, type Level } from '@huerta/core/assembly';
 import { nudgeStep } from '@huerta/core/units';
 import { useDrag } from '@use-gesture/react';
 import type { KeyboardEvent } from 'react';
-import { useWords } from '../../app/preferences';
+import { useWords } from '../../ui/preferences';
 import { useEditor } from './editorState';
 
 /** Labels for a narrow screen. */

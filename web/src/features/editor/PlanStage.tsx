@@ -13,7 +13,7 @@ import { plan, plantingView, type Bounds } from '@huerta/core/drawing';
 import { useDrag } from '@use-gesture/react';
 import { ChevronDown } from 'lucide-react';
 import { useMemo, useState, type KeyboardEvent } from 'react';
-import { useWords } from '../../app/preferences';
+import { useWords } from '../../ui/preferences';
 import { barFor, ScaleBar } from '../../drawing/ScaleBar';
 import { SectionArt } from '../../drawing/SectionArt';
 import { fitView, type View } from '../../drawing/view';

@@ -1,7 +1,7 @@
 import { Button } from '@chakra-ui/react';
 import type { Pour } from '@huerta/core/assembly';
 import { memo, useCallback, useEffect, useRef } from 'react';
-import { useWords } from '../../app/preferences';
+import { useWords } from '../../ui/preferences';
 import { useEditor } from './editorState';
 
 interface PourControlProps {

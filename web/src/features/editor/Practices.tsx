@@ -10,7 +10,7 @@ import {
   type Practice,
 } from '@huerta/core/assessment';
 import { useMemo, useState } from 'react';
-import { useWords } from '../../app/preferences';
+import { useWords } from '../../ui/preferences';
 import { SeverityMark } from '../../ui/Severity';
 import { useEditor } from './editorState';
 

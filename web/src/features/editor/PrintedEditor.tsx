@@ -1,7 +1,7 @@
 import { Box, Text } from '@chakra-ui/react';
 import { reportOf, SHOWN } from '@huerta/core/assessment';
 import { section } from '@huerta/core/drawing';
-import { useWords } from '../../app/preferences';
+import { useWords } from '../../ui/preferences';
 import { SeverityMark } from '../../ui/Severity';
 import { SmallSection } from '../../drawing/SmallSection';
 import { useEditor } from './editorState';

@@ -1,7 +1,7 @@
 import { halfAt, levelsOf, type Level } from '@huerta/core/assembly';
 import { section } from '@huerta/core/drawing';
 import { useMemo } from 'react';
-import { useWords } from '../../app/preferences';
+import { useWords } from '../../ui/preferences';
 import { FieldPaint } from '../../drawing/FieldPaint';
 import { SectionArt } from '../../drawing/SectionArt';
 import { barFor, ScaleBar } from '../../drawing/ScaleBar';

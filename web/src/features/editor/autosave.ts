@@ -1,6 +1,6 @@
 import { MAX_UNANSWERED, planterResourceSchema, type PlanterResource } from '@huerta/contract';
 import type { PlanterDesign } from '@huerta/core/document';
-import { refusalIn } from '../../data/api/client';
+import { refusalIn } from '../../data/offline/refusalErrors';
 import { growingWaits } from '../../data/offline/waits';
 
 /** Where the work on a bench stands, as the person is told. */

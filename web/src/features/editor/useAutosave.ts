@@ -5,14 +5,10 @@ import { useEffect, useMemo, useRef, useState } from 'react';
 import { v4 as uuid } from 'uuid';
 import { createPlanter, plantersChanged, savePlanter } from '../../data/api/planters';
 import { onRecovered } from '../../data/offline/connectivity';
-import {
-  holdPlanterOpen,
-  pendingSaves,
-  keyOf,
-  type PendingSave,
-} from '../../data/offline/pendingSaves';
+import { holdPlanterOpen, pendingSaves, keyOf } from '../../data/offline/pendingSaves';
 import { createAutosave, type Autosave, type SaveState, type Unsaved } from './autosave';
 import type { EditorStore } from './editorStore';
+import type { PendingSave } from '../../data/offline/types';
 
 /** The state of saving, and the ways out of a conflict. */
 export interface Saving {

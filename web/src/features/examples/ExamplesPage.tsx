@@ -8,7 +8,7 @@ import { useMemo } from 'react';
 import { useNavigate } from 'react-router';
 import { callRoute } from '../../data/api/client';
 import { useCreatePlanter } from '../../data/api/planters';
-import { useWords } from '../../app/preferences';
+import { useWords } from '../../ui/preferences';
 import { notify } from '../../ui/notices';
 import { Fetched, Page } from '../../ui/Page';
 import { SmallSection } from '../../drawing/SmallSection';

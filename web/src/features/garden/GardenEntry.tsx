@@ -3,7 +3,7 @@ import type { PlanterSummary } from '@huerta/contract';
 import { memo, useState } from 'react';
 import { Link } from 'react-router';
 import { useDrawing } from '../../data/api/planters';
-import { useWords } from '../../app/preferences';
+import { useWords } from '../../ui/preferences';
 import { TickField } from '../../ui/ChoiceField';
 import { SeverityMark } from '../../ui/Severity';
 import { SmallSection } from '../../drawing/SmallSection';

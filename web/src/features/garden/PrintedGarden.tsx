@@ -1,6 +1,6 @@
 import { Box, Text } from '@chakra-ui/react';
 import type { PlanterSummary } from '@huerta/contract';
-import { useWords } from '../../app/preferences';
+import { useWords } from '../../ui/preferences';
 import { buildOf, BUILDS } from './found';
 
 /** The garden on paper: a line for each planter that is shown. */

@@ -1,6 +1,6 @@
 import { Box, Button, Text } from '@chakra-ui/react';
 import { Link } from 'react-router';
-import { useWords } from '../../app/preferences';
+import { useWords } from '../../ui/preferences';
 import { FormatPreferences } from '../../ui/FormatPreferences';
 import { MoneyChoice } from './MoneyChoice';
 

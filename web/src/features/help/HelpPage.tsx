@@ -1,7 +1,7 @@
 import { Box, Text } from '@chakra-ui/react';
 import { useEffect } from 'react';
 import { Link, useLocation } from 'react-router';
-import { useWords } from '../../app/preferences';
+import { useWords } from '../../ui/preferences';
 import { GLOSSARY } from '../../ui/glossary';
 import { Page } from '../../ui/Page';
 import { PageHead } from '../../ui/PageHead';

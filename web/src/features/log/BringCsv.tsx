@@ -1,7 +1,7 @@
 import { Box, Button, Text } from '@chakra-ui/react';
 import { Upload } from 'lucide-react';
 import { useRef, useState } from 'react';
-import { gardenDay } from '../../app/gardenDay';
+import { gardenDay } from '../../data/gardenDay';
 import { useWriteLog } from '../../data/api/log';
 import { readLogCsv, type LogTable } from '../../ui/logCsv';
 import { notify } from '../../ui/notices';

@@ -4,7 +4,7 @@ import { ChevronDown, Download, Pencil, Trash2 } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { earlierEntries, useWriteLog, wholeLog, type Written } from '../../data/api/log';
 import { usePhoto } from '../../data/api/photos';
-import { useWords } from '../../app/preferences';
+import { useWords } from '../../ui/preferences';
 import { writeDate } from '../../ui/dates';
 import { keepLog } from '../../ui/logCsv';
 import { LogLine } from '../../ui/LogLine';

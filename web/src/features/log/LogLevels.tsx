@@ -12,7 +12,7 @@ import {
   XAxis,
   YAxis,
 } from 'recharts';
-import { useWords } from '../../app/preferences';
+import { useWords } from '../../ui/preferences';
 import { AROUND, daysAxis, levelAxis, levelUnit } from '../../ui/axes';
 
 /** Days back that are drawn, and ahead at the most; less where it is empty before that. */

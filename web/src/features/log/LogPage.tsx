@@ -5,7 +5,7 @@ import { tell } from '@huerta/core/units';
 import { Droplets } from 'lucide-react';
 import { lazy, Suspense, useDeferredValue, useMemo } from 'react';
 import { useWriteLog, type Written } from '../../data/api/log';
-import { useWords } from '../../app/preferences';
+import { useWords } from '../../ui/preferences';
 import { writeDate } from '../../ui/dates';
 import { Duties } from '../../ui/Duties';
 import { LogLine } from '../../ui/LogLine';

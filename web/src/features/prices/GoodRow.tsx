@@ -1,7 +1,7 @@
 import { Box, Button, Field, Input, Text } from '@chakra-ui/react';
 import type { Good } from '@huerta/core/fabrication';
 import { Plus, X } from 'lucide-react';
-import { useWords } from '../../app/preferences';
+import { useWords } from '../../ui/preferences';
 import type { DraftErrors, GoodDraft } from './draft';
 
 interface GoodRowProps {

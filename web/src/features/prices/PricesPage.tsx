@@ -7,7 +7,7 @@ import { useEffect, useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { usePriceBook, useSavePriceBook } from '../../data/api/build';
 import { usePlanters } from '../../data/api/planters';
-import { useWords } from '../../app/preferences';
+import { useWords } from '../../ui/preferences';
 import { ChoiceField } from '../../ui/ChoiceField';
 import { keepDraft, readKeptDraft } from '../../ui/keptDraft';
 import { notify } from '../../ui/notices';

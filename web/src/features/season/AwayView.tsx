@@ -2,7 +2,7 @@ import { Box, Button, Field, Input, Text } from '@chakra-ui/react';
 import { daysBetween } from '@huerta/core/physics/climate';
 import type { Patch } from '@huerta/core/document';
 import type { Watering, AwayAnswer } from '@huerta/core/simulation/season';
-import { useWords } from '../../app/preferences';
+import { useWords } from '../../ui/preferences';
 import { writeDate } from '../../ui/dates';
 
 interface AwayViewProps {

@@ -3,7 +3,7 @@ import { halfAt, type Planter } from '@huerta/core/assembly';
 import { section } from '@huerta/core/drawing';
 import type { SeasonRun } from '@huerta/core/simulation/season';
 import { useMemo } from 'react';
-import { useWords } from '../../app/preferences';
+import { useWords } from '../../ui/preferences';
 import { writeDate } from '../../ui/dates';
 import { SectionArt } from '../../drawing/SectionArt';
 import { fitView } from '../../drawing/view';

@@ -11,7 +11,7 @@ import {
   XAxis,
   YAxis,
 } from 'recharts';
-import { useWords } from '../../app/preferences';
+import { useWords } from '../../ui/preferences';
 import type { OutlookAnswer } from '../../compute/season';
 import { AROUND, daysAxis, levelAxis, levelUnit, shortDay } from '../../ui/axes';
 

@@ -1,7 +1,7 @@
 import { Box, Text } from '@chakra-ui/react';
 import type { SeasonRun } from '@huerta/core/simulation/season';
 import { memo, useEffect, useRef } from 'react';
-import { useWords } from '../../app/preferences';
+import { useWords } from '../../ui/preferences';
 
 interface MoisturePictureProps {
   run: SeasonRun;

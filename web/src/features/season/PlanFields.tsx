@@ -10,7 +10,7 @@ import {
 } from '@huerta/core/simulation/season';
 import { X } from 'lucide-react';
 import { useState } from 'react';
-import { useWords } from '../../app/preferences';
+import { useWords } from '../../ui/preferences';
 import { writeDate } from '../../ui/dates';
 import { ChoiceField } from '../../ui/ChoiceField';
 import { QuantityField } from '../../ui/QuantityField';

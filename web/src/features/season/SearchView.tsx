@@ -19,12 +19,12 @@ import { useNavigate } from 'react-router';
 import { CartesianGrid, ResponsiveContainer, Scatter, ScatterChart, XAxis, YAxis } from 'recharts';
 import { usePriceBook } from '../../data/api/build';
 import { useCreatePlanter } from '../../data/api/planters';
-import { useWords } from '../../app/preferences';
+import { useWords } from '../../ui/preferences';
 import { writeDate } from '../../ui/dates';
 import { notify } from '../../ui/notices';
 import { QuantityField } from '../../ui/QuantityField';
 import { useSearch } from '../../compute/search';
-import { Table } from '../build/sheet';
+import { Table } from '../../ui/Table';
 import { saveCsv } from '../../ui/saveCsv';
 
 interface SearchViewProps {

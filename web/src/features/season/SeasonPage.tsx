@@ -13,7 +13,7 @@ import {
 import { useQueryClient } from '@tanstack/react-query';
 import { useEffect, useMemo, useState, type ReactNode } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
-import { useGardenDay } from '../../app/gardenDay';
+import { useGardenDay } from '../../data/gardenDay';
 import {
   planterKey,
   useChangePlanter,
@@ -23,13 +23,13 @@ import {
 import { useLog } from '../../data/api/log';
 import { useSaveSeasonPlan, useSeasonPlan } from '../../data/api/season';
 import { useWeather } from '../../data/api/weather';
-import { useWords } from '../../app/preferences';
+import { useWords } from '../../ui/preferences';
 import { notify } from '../../ui/notices';
 import { Fetched, Page } from '../../ui/Page';
 import { useView, Views } from '../../ui/Views';
 import { Loading } from '../../ui/Loading';
 import { useAway, useOutlook, useSeason, useWhatIf, warmSeason } from '../../compute/season';
-import '../build/build.css';
+import '../../ui/sheet.css';
 import { AwayView } from './AwayView';
 import { isDate } from './dates';
 import { PlanFields, planLine } from './PlanFields';

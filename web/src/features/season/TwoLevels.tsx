@@ -2,8 +2,8 @@ import { Box, Button, Text } from '@chakra-ui/react';
 import type { SeasonDay, WhatIfAnswer } from '@huerta/core/simulation/season';
 import { Download } from 'lucide-react';
 import { Line, LineChart, ResponsiveContainer, XAxis, YAxis } from 'recharts';
-import { useWords } from '../../app/preferences';
-import { Table } from '../build/sheet';
+import { useWords } from '../../ui/preferences';
+import { Table } from '../../ui/Table';
 import { AROUND, daysAxis, levelAxis, levelUnit } from '../../ui/axes';
 import { saveCsv } from '../../ui/saveCsv';
 

@@ -20,9 +20,9 @@ import type { UnitSystem } from '@huerta/core/units';
 import Papa from 'papaparse';
 import { useRef, useState } from 'react';
 import { useSaveWeather } from '../../data/api/weather';
-import { useWords } from '../../app/preferences';
+import { useWords } from '../../ui/preferences';
 import { ChoiceField } from '../../ui/ChoiceField';
-import { Table } from '../build/sheet';
+import { Table } from '../../ui/Table';
 
 const MOST_BYTES = 5_000_000;
 const MOST_SHOWN = 12;

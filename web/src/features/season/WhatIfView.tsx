@@ -7,10 +7,10 @@ import type {
 } from '@huerta/core/simulation/season';
 import { Download } from 'lucide-react';
 import { useMemo, useState, type ReactNode } from 'react';
-import { useWords } from '../../app/preferences';
+import { useWords } from '../../ui/preferences';
 import { TickField } from '../../ui/ChoiceField';
 import { useTogether } from '../../compute/season';
-import { Table } from '../build/sheet';
+import { Table } from '../../ui/Table';
 import { saveCsv } from '../../ui/saveCsv';
 import { TwoLevels } from './TwoLevels';
 import { difference } from './words';

@@ -3,7 +3,7 @@ import { moveBar, stretchBar, stripOf, yearOf } from '@huerta/core/simulation/se
 import type { Patch, PlanterDesign } from '@huerta/core/document';
 import type { Site } from '@huerta/core/catalog';
 import { useMemo } from 'react';
-import { useWords } from '../../app/preferences';
+import { useWords } from '../../ui/preferences';
 import { writeDate } from '../../ui/dates';
 import { YearStrip } from '../../ui/year/YearStrip';
 

@@ -3,7 +3,7 @@ import type { Backups } from '@huerta/contract';
 import type { Words } from '@huerta/core/units';
 import { Link } from 'react-router';
 import { useAbout, useBackups, usePutBack } from '../../data/api/home';
-import { usePreferences, useWords } from '../../app/preferences';
+import { usePreferences, useWords } from '../../ui/preferences';
 import { ChoiceField } from '../../ui/ChoiceField';
 import { writeDate } from '../../ui/dates';
 import { notify } from '../../ui/notices';

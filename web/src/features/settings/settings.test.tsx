@@ -3,7 +3,7 @@ import { screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import type { RemoteAccessState, RestorePreview } from '@huerta/contract';
 import { dayIn } from '@huerta/core/physics/climate';
-import { gardenDay, gardenZone, setGardenZone } from '../../app/gardenDay';
+import { gardenDay, gardenZone, setGardenZone } from '../../data/gardenDay';
 import { Notices } from '../../ui/notices';
 import { clearResponseCache } from '../../data/offline/responseCache';
 import { Around } from '../../testing/editor';

@@ -6,16 +6,16 @@ import { Printer } from 'lucide-react';
 import { Link } from 'react-router';
 import { usePriceBook } from '../../data/api/build';
 import { useEntries, usePlantersOf } from '../../data/api/planters';
-import { useWords } from '../../app/preferences';
+import { useWords } from '../../ui/preferences';
 import { Chooser } from '../../ui/Chooser';
 import { Fetched, Page } from '../../ui/Page';
 import { Trouble } from '../../ui/Trouble';
 import { toggled, useChosen } from '../../ui/useChosen';
 import { Loading } from '../../ui/Loading';
 import { useShopping } from '../../compute/shopping';
-import { Bars } from '../build/Bars';
-import '../build/build.css';
-import { SheetSection, Table } from '../build/sheet';
+import { StockBars } from '../../drawing/StockBars';
+import '../../ui/sheet.css';
+import { SheetSection, Table } from '../../ui/Table';
 
 /** One shopping list over chosen planters: packs, cuts from shared lengths, and what each costs. */
 export default function ShoppingPage() {
@@ -160,7 +160,7 @@ function Lines({ list }: { list: ShoppingList }) {
         <SheetSection title="Cuts">
           {list.lines.map((line) =>
             line.plan ? (
-              <Bars
+              <StockBars
                 key={line.good.id}
                 name={tell(line.good.name)}
                 buy={tell(boughtOf(line.good, line.buy))}

@@ -14,7 +14,7 @@ import { useMemo, useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import { useCreatePlanter } from '../../data/api/planters';
 import { useVessels } from '../../data/api/vessels';
-import { useWords } from '../../app/preferences';
+import { useWords } from '../../ui/preferences';
 import { Page } from '../../ui/Page';
 import { Trouble } from '../../ui/Trouble';
 import { SmallSection } from '../../drawing/SmallSection';

@@ -3,7 +3,7 @@ import type { PlanterResource } from '@huerta/contract';
 import { TILL_IT_RAN, type TendedState } from '@huerta/core/journal';
 import { Link } from 'react-router';
 import { useWriteLog } from '../../data/api/log';
-import { useWords } from '../../app/preferences';
+import { useWords } from '../../ui/preferences';
 import { Duties } from '../../ui/Duties';
 import { notify } from '../../ui/notices';
 import { UnexplainedReadings } from '../../ui/UnexplainedReadings';

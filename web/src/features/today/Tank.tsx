@@ -1,25 +1,22 @@
 import { Box, Button, Text } from '@chakra-ui/react';
-import { siteOf, type WeatherChoice } from '@huerta/core/physics/climate';
+import type { WeatherChoice } from '@huerta/core/physics/climate';
 import {
   TANK_AHEAD,
-  tankStands,
   usualTank,
   type LogEntry,
   type RainTank,
   type RoundPlan,
-  type TankOutlook,
 } from '@huerta/core/journal';
 import type { FieldSpec } from '@huerta/core/document';
 import { Plus, Trash2 } from 'lucide-react';
-import { useMemo } from 'react';
-import { useGardenDay } from '../../app/gardenDay';
-import { useMeasuredDays } from '../../data/api/log';
+import { useGardenDay } from '../../data/gardenDay';
 import { useChangeRound } from '../../data/api/round';
-import { useWords } from '../../app/preferences';
+import { useWords } from '../../ui/preferences';
 import { writeDate } from '../../ui/dates';
 import { notify } from '../../ui/notices';
 import { QuantityField } from '../../ui/QuantityField';
 import type { Round } from '../../compute/round';
+import { useTankOutlook } from '../../compute/tank';
 
 interface TankProps {
   plan: RoundPlan;
@@ -49,20 +46,6 @@ export function Tank({ plan, round, choice, entries, ready }: TankProps) {
       <Fields tank={tank} today={today} onChange={(next) => change({ tank: next })} />
     </Box>
   );
-}
-
-/** How the tank stands, from the round and the weather that was. */
-export function useTankOutlook(
-  tank: RainTank,
-  { round, choice, entries }: Pick<TankProps, 'round' | 'choice' | 'entries'>,
-): TankOutlook {
-  const measured = useMeasuredDays();
-  const today = useGardenDay();
-  return useMemo(() => {
-    const states = Object.values(round).flatMap((state) => state ?? []);
-    const days = [...(choice.days?.days ?? []), ...(measured ?? [])];
-    return tankStands(tank, { states, entries, site: siteOf(choice), days, today });
-  }, [tank, round, choice, entries, measured, today]);
 }
 
 function Standing({ tank, ...of }: { tank: RainTank } & Omit<TankProps, 'plan' | 'ready'>) {

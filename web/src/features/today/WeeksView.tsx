@@ -12,9 +12,9 @@ import {
 import type { Words } from '@huerta/core/units';
 import { CalendarDays, Printer } from 'lucide-react';
 import { Link } from 'react-router';
-import { useGardenDay } from '../../app/gardenDay';
+import { useGardenDay } from '../../data/gardenDay';
 import { useSeasonPlans } from '../../data/api/season';
-import { usePreferences, useWords } from '../../app/preferences';
+import { usePreferences, useWords } from '../../ui/preferences';
 import { writeDate } from '../../ui/dates';
 import { Loading } from '../../ui/Loading';
 import { useCalendar } from '../../compute/round';

@@ -5,7 +5,7 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { useEntries } from '../../data/api/planters';
 import { useWriteLog, type Written } from '../../data/api/log';
-import { useWords } from '../../app/preferences';
+import { useWords } from '../../ui/preferences';
 import { writeDate } from '../../ui/dates';
 import { useUnsent } from '../../ui/DeviceNotes';
 import { LogLine } from '../../ui/LogLine';
@@ -13,7 +13,7 @@ import { notify } from '../../ui/notices';
 import { Fetched, Page } from '../../ui/Page';
 import { PageHead } from '../../ui/PageHead';
 import { saveFile } from '../../ui/saveFile';
-import { HALTED, type Halted } from '../../app/Outbox';
+import { HALTED, type Halted } from '../../data/offline/halted';
 import { wakeOutbox } from '../../data/offline/pendingSaves';
 import { dropUnsent, fileOf, sendAgain, type Unsent } from '../../data/offline/unsent';
 

@@ -6,7 +6,7 @@ import { vesselContradictions } from '@huerta/core/assembly';
 import { vesselDifferences, vesselIn, type VesselDesign } from '@huerta/core/document';
 import { useState } from 'react';
 import { useKeepVessel, useVesselHistory } from '../../data/api/vessels';
-import { useWords } from '../../app/preferences';
+import { useWords } from '../../ui/preferences';
 import { ChoiceField } from '../../ui/ChoiceField';
 import { EarlierVersions } from '../../ui/EarlierVersions';
 import { notify } from '../../ui/notices';

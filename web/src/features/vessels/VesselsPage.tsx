@@ -7,7 +7,7 @@ import { Pencil, Plus, Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { useDeleteVessel, useRestoreVessel, useVessels } from '../../data/api/vessels';
-import { useWords } from '../../app/preferences';
+import { useWords } from '../../ui/preferences';
 import { notify } from '../../ui/notices';
 import { Fetched, Page } from '../../ui/Page';
 import { MeasureDialog } from './MeasureDialog';

@@ -5,7 +5,7 @@ import { plantedInLog, type LogEntry } from '@huerta/core/journal';
 import { plantedOn, stripOf, yearOf, type SeasonPlan } from '@huerta/core/simulation/season';
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
-import { useGardenDay } from '../../app/gardenDay';
+import { useGardenDay } from '../../data/gardenDay';
 import { useWholeLog } from '../../data/api/log';
 import { usePlanters } from '../../data/api/planters';
 import { useSeasonPlans } from '../../data/api/season';

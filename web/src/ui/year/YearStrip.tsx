@@ -2,7 +2,7 @@ import { dayAfter, daysBetween } from '@huerta/core/physics/climate';
 import type { YearBar } from '@huerta/core/simulation/season';
 import { useDrag } from '@use-gesture/react';
 import { useRef, useState, type KeyboardEvent } from 'react';
-import { useWords } from '../../app/preferences';
+import { useWords } from '../preferences';
 import { writeDate } from '../dates';
 import './year.css';
 

@@ -18,7 +18,7 @@ import { mixOf } from '@huerta/core/physics/soil';
 import { settled } from '@huerta/core/assessment';
 import type { Message } from '@huerta/core/units';
 import { useState } from 'react';
-import { useWords } from '../../../app/preferences';
+import { useWords } from '../../../ui/preferences';
 import { ChoiceField } from '../../../ui/ChoiceField';
 import { useEditor } from '../editorState';
 import { PartFields } from './PartFields';

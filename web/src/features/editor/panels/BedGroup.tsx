@@ -1,7 +1,7 @@
 import { Box, Text } from '@chakra-ui/react';
 import { FIELDS, usualBed, type BedKind } from '@huerta/core/document';
 import { useState } from 'react';
-import { useWords } from '../../../app/preferences';
+import { useWords } from '../../../ui/preferences';
 import { ChoiceField } from '../../../ui/ChoiceField';
 import { useEditor } from '../editorState';
 import { Group, Measure, Pair } from './parts';

@@ -4,7 +4,7 @@ import { buildSheet, type BuildSheet } from '@huerta/core/fabrication';
 import { CLOTHS } from '@huerta/core/catalog';
 import { reportOf, SHOWN } from '@huerta/core/assessment';
 import { useMemo } from 'react';
-import { useWords } from '../../../app/preferences';
+import { useWords } from '../../../ui/preferences';
 import { TextField } from '../../../ui/TextField';
 import { useEditor } from '../editorState';
 import { HistoryGroup } from './HistoryGroup';

@@ -2,7 +2,7 @@ import { CROP_IDS, cropOf, HABIT_IDS, HABITS, type CropId } from '@huerta/core/c
 import type { OwnCrop } from '@huerta/core/document';
 import { useMemo, type ReactNode } from 'react';
 import { useOwnCrops } from '../../../data/api/crops';
-import { useWords } from '../../../app/preferences';
+import { useWords } from '../../../ui/preferences';
 import { GroupedChoice, type ChoiceGroup } from '../../../ui/GroupedChoice';
 
 interface CropChoiceProps {

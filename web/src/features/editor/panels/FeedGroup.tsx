@@ -2,7 +2,7 @@ import { FEED_DOSES, FEED_WAYS, FEEDS, LIME_DENSITY } from '@huerta/core/catalog
 import { feedOf } from '@huerta/core/physics/soil';
 import { FIELDS, type Patch } from '@huerta/core/document';
 import { roughly, portionOf } from '@huerta/core/units';
-import { useWords } from '../../../app/preferences';
+import { useWords } from '../../../ui/preferences';
 import { ChoiceField } from '../../../ui/ChoiceField';
 import { useEditor } from '../editorState';
 import { Choice, Group, Measure, Pair, Says } from './parts';

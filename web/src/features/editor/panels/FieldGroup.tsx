@@ -2,7 +2,7 @@ import { Box, Button, Text, useBreakpointValue } from '@chakra-ui/react';
 import { plantingView } from '@huerta/core/drawing';
 import { sayField, type Moisture } from '@huerta/core/simulation/moisture';
 import { useDeferredValue, useEffect, useState } from 'react';
-import { useWords } from '../../../app/preferences';
+import { useWords } from '../../../ui/preferences';
 import { useCarries, useField } from '../../../compute/field';
 import type { FieldAsked } from '../../../compute/tasks';
 import { FieldPaint } from '../../../drawing/FieldPaint';

@@ -3,7 +3,7 @@ import { FIELDS, MAX_LAYERS, type LayerDesign } from '@huerta/core/document';
 import { grainOf, LAYERS, type LayerId } from '@huerta/core/catalog';
 import { ArrowDown, ArrowUp } from 'lucide-react';
 import { useState } from 'react';
-import { useWords } from '../../../app/preferences';
+import { useWords } from '../../../ui/preferences';
 import { ChoiceField } from '../../../ui/ChoiceField';
 import { useEditor } from '../editorState';
 import { Group, Measure, Pair, Says, Tick } from './parts';

@@ -15,7 +15,7 @@ import {
 import { mixPrice, NEW_BOOK } from '@huerta/core/fabrication';
 import { X } from 'lucide-react';
 import { usePriceBook } from '../../../data/api/build';
-import { useWords } from '../../../app/preferences';
+import { useWords } from '../../../ui/preferences';
 import { ChoiceField } from '../../../ui/ChoiceField';
 import { useEditor } from '../editorState';
 import { capital } from '../parts/supportFields';

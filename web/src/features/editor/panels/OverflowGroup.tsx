@@ -10,7 +10,7 @@ import {
 } from '@huerta/core/document';
 import { FITTINGS } from '@huerta/core/catalog';
 import { useState } from 'react';
-import { useWords } from '../../../app/preferences';
+import { useWords } from '../../../ui/preferences';
 import { ChoiceField } from '../../../ui/ChoiceField';
 import { useEditor } from '../editorState';
 import { Choice, Group, Measure, Pair, Says, Tick } from './parts';

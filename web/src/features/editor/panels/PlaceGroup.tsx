@@ -2,7 +2,7 @@ import { Button } from '@chakra-ui/react';
 import { exposureOf } from '@huerta/core/physics/climate';
 import { FIELDS } from '@huerta/core/document';
 import { RAIN, SPOT, SUN, WIND } from '@huerta/core/catalog';
-import { useWords } from '../../../app/preferences';
+import { useWords } from '../../../ui/preferences';
 import { TextField } from '../../../ui/TextField';
 import { useEditor } from '../editorState';
 import { Choice, Group, Measure, Pair, Says, Tick } from './parts';

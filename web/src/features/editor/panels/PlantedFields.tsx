@@ -12,7 +12,7 @@ import { plantingPlan } from '@huerta/core/assembly';
 import { STARTS, SUPPORTS, type Crop } from '@huerta/core/catalog';
 import type { Words } from '@huerta/core/units';
 import { useMemo } from 'react';
-import { useWords } from '../../../app/preferences';
+import { useWords } from '../../../ui/preferences';
 import { ChoiceField, TickField } from '../../../ui/ChoiceField';
 import { QuantityField } from '../../../ui/QuantityField';
 import { useEditor } from '../editorState';

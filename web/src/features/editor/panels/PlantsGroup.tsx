@@ -5,7 +5,7 @@ import { plantingPlan } from '@huerta/core/assembly';
 import { plantingView } from '@huerta/core/drawing';
 import { Plus } from 'lucide-react';
 import { useMemo, useState } from 'react';
-import { useWords } from '../../../app/preferences';
+import { useWords } from '../../../ui/preferences';
 import { PlanDrawing } from '../../../drawing/PlanDrawing';
 import { useEditor } from '../editorState';
 import { CropChoice } from './CropChoice';

@@ -1,7 +1,7 @@
 import { Field, Input } from '@chakra-ui/react';
 import { readQuantity, type Message } from '@huerta/core/units';
 import { useState } from 'react';
-import { useWords } from '../../../app/preferences';
+import { useWords } from '../../../ui/preferences';
 
 interface ScoopFieldProps {
   label: string;

@@ -1,6 +1,6 @@
 import { cautiousDays, type TradePoint, type Wish } from '@huerta/core/assessment';
 import type { KeyboardEvent, MouseEvent } from 'react';
-import { useWords } from '../../../app/preferences';
+import { useWords } from '../../../ui/preferences';
 
 interface TradeCurveProps {
   curve: readonly TradePoint[];

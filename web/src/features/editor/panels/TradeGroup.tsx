@@ -3,7 +3,7 @@ import { airCeiling, FIELDS, type FieldSpec } from '@huerta/core/document';
 import { cautiousDays, propose, rootRoom, type TradePoint } from '@huerta/core/assessment';
 import { deepest } from '@huerta/core/physics/crop';
 import { useState, type KeyboardEvent } from 'react';
-import { useWords } from '../../../app/preferences';
+import { useWords } from '../../../ui/preferences';
 import { QuantityField } from '../../../ui/QuantityField';
 import { useTradeCurve } from '../../../compute/trade';
 import { useEditor } from '../editorState';

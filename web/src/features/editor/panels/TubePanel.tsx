@@ -2,7 +2,7 @@ import { Button } from '@chakra-ui/react';
 import { CAPS, FEET, PIPE_USES, PIPES, TUBE_JOINTS } from '@huerta/core/catalog';
 import { FIELDS, holeForPipe, MAX_PIPES, usualIn, type ExtraPipe } from '@huerta/core/document';
 import { useState } from 'react';
-import { useWords } from '../../../app/preferences';
+import { useWords } from '../../../ui/preferences';
 import { ChoiceField } from '../../../ui/ChoiceField';
 import { useEditor } from '../editorState';
 import { Choice, Group, Measure, Pair, Says, Tick } from './parts';

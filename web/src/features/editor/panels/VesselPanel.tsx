@@ -14,7 +14,7 @@ import {
 } from '@huerta/core/catalog';
 import { FIELDS, putVessel, vesselIn, type VesselDesign } from '@huerta/core/document';
 import { useState } from 'react';
-import { useWords } from '../../../app/preferences';
+import { useWords } from '../../../ui/preferences';
 import { useKeepVessel, useVessels } from '../../../data/api/vessels';
 import { GroupedChoice, type ChoiceGroup } from '../../../ui/GroupedChoice';
 import { notify } from '../../../ui/notices';

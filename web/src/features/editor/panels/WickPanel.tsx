@@ -16,7 +16,7 @@ import {
 import { clothProperties, stripHeight } from '@huerta/core/physics/wick';
 import { countOf, ROOTS_A_DAY } from '@huerta/core/physics/crop';
 import { useState } from 'react';
-import { useWords } from '../../../app/preferences';
+import { useWords } from '../../../ui/preferences';
 import { useEditor } from '../editorState';
 import { FieldGroup } from './FieldGroup';
 import { Choice, Group, Measure, Pair, Says, Tick } from './parts';

@@ -9,8 +9,8 @@ import {
   VESSELS,
   WEATHER,
 } from '@huerta/contract';
-import { callRoute } from '../api/client';
-import { cacheResponse } from './responseCache';
+import { callRoute } from './client';
+import { cacheResponse } from '../offline/responseCache';
 
 /** Takes along what may be wanted on the way, while the device has nothing else to do. */
 

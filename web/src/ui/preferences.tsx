@@ -8,8 +8,8 @@ import {
 } from '@huerta/core/units';
 import { WEEK_STARTS, type WeekStart } from '@huerta/core/journal';
 import { PAPER_IDS, type PaperId } from '@huerta/core/fabrication';
-import { setDateOrder, usualOrder, usualWeek, type DateOrder } from '../ui/dates';
-import { setDecimalMark, usualMark } from '../ui/saveCsv';
+import { setDateOrder, usualOrder, usualWeek, type DateOrder } from './dates';
+import { setDecimalMark, usualMark } from './saveCsv';
 import {
   createContext,
   use,

@@ -1,7 +1,6 @@
 import { Box, Text } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
-
-/** Pieces that the views of a build sheet share. */
+import './table.css';
 
 export function SheetSection({ title, children }: { title: string; children: ReactNode }) {
   return (

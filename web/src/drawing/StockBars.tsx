@@ -1,7 +1,8 @@
 import { Box, Text } from '@chakra-ui/react';
 import type { CutPlan } from '@huerta/core/fabrication';
-import { useWords } from '../../app/preferences';
-import { useSize } from '../../ui/useSize';
+import { useWords } from '../ui/preferences';
+import { useSize } from '../ui/useSize';
+import './stockBars.css';
 
 /** How wide a bar is drawn until its place has been measured, pixels. */
 const WIDE = 600;
@@ -9,7 +10,7 @@ const WIDE = 600;
 const LETTER = 7.5;
 
 /** The lengths of one stock, drawn as bars with their marks. */
-export function Bars({ name, buy, plan }: { name: string; buy: string; plan: CutPlan }) {
+export function StockBars({ name, buy, plan }: { name: string; buy: string; plan: CutPlan }) {
   const { write } = useWords();
   return (
     <Box mb="5" className="cut-plan">
