@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { routes, GONE } from './route';
 
 /** Letting devices of the house in: the door to its network, one-time codes, and who was let in. */
 
@@ -44,48 +45,6 @@ export const codeSchema = z.object({
 });
 export type Code = z.infer<typeof codeSchema>;
 
-/** What an address with a secret of its own is for: it can do that one thing. */
-export const FEED_KINDS = ['calendar', 'weather', 'readings'] as const;
-export type FeedKind = (typeof FEED_KINDS)[number];
-
-const feedName = z
-  .string()
-  .trim()
-  .min(1, 'Give it a name, such as Kitchen calendar.')
-  .max(40, 'A shorter name, please: 40 letters at most.');
-
-export const feedSchema = z.object({
-  id: z.uuid(),
-  name: z.string(),
-  kind: z.enum(FEED_KINDS),
-  /** The planter whose readings are told. */
-  planter: z.uuid().nullable(),
-  createdAt: z.iso.datetime(),
-  /** When it was last used; null before. */
-  lastAt: z.iso.datetime().nullable(),
-});
-export type Feed = z.infer<typeof feedSchema>;
-
-/** Answer to GET /api/feeds. */
-export const feedsSchema = z.object({ feeds: z.array(feedSchema) });
-
-/** Body of POST /api/feeds. */
-export const makeFeedSchema = z
-  .strictObject({
-    name: feedName,
-    kind: z.enum(FEED_KINDS),
-    planter: z.uuid().nullable().default(null),
-    address: askCodeSchema.shape.address,
-  })
-  .refine(({ kind, planter }) => (kind === 'readings') === (planter !== null), {
-    path: ['planter'],
-    message: 'Say of which planter the readings are.',
-  });
-
-/** Answer to POST /api/feeds: the address is shown this once, because only its secret's hash is kept. */
-export const madeFeedSchema = z.object({ feed: feedSchema, link: z.url() });
-export type MadeFeed = z.infer<typeof madeFeedSchema>;
-
 /** Body of POST /api/door/enter. */
 export const enterSchema = z.strictObject({
   code: z.string().min(1).max(100),
@@ -94,4 +53,43 @@ export const enterSchema = z.strictObject({
     .trim()
     .min(1, 'Give this device a name, such as Phone.')
     .max(40, 'A shorter name, please: 40 letters at most.'),
+});
+
+/** Only from this machine, but for entering. */
+export const REMOTE_ACCESS = routes({
+  get: {
+    method: 'get',
+    path: '/door',
+    about: 'Whether the door to the house’s network is open, and which devices were let in.',
+    answer: remoteAccessSchema,
+  },
+  set: {
+    method: 'put',
+    path: '/door',
+    about: 'Opens or shuts the door.',
+    body: setRemoteAccessSchema,
+    answer: remoteAccessSchema,
+  },
+  code: {
+    method: 'post',
+    path: '/door/codes',
+    about: 'A code that lets one device in, within ten minutes.',
+    body: askCodeSchema,
+    answer: codeSchema,
+    status: 201,
+  },
+  enter: {
+    method: 'post',
+    path: '/door/enter',
+    about: 'Lets this device in by a code; it is known by a cookie from then on.',
+    body: enterSchema,
+    status: 204,
+  },
+  shutOut: {
+    method: 'delete',
+    path: '/door/devices/:id',
+    about: 'Shuts a device out.',
+    status: 204,
+    problems: GONE,
+  },
 });

@@ -1,6 +1,10 @@
-import { DECIMAL_MARK_IDS } from '@huerta/core/units';
 import { PAPER_IDS, progressEntrySchema } from '@huerta/core/fabrication';
+import { DECIMAL_MARK_IDS } from '@huerta/core/units';
 import { z } from 'zod';
+import { PDF, CSV } from './mediaTypes';
+import { routes, GONE } from './route';
+
+/** Builds: marks of progress, and the files of a build sheet. */
 
 /** How far a planter's build has come: answer to GET and PATCH /api/planters/:id/progress. */
 export const progressSchema = z.object({ entries: z.array(progressEntrySchema) });
@@ -30,3 +34,69 @@ export const labelQuerySchema = fileQuerySchema.extend({
   day: z.iso.date({ error: 'A day is written as 2026-05-01.' }),
 });
 export type LabelQuery = z.infer<typeof labelQuerySchema>;
+
+export const BUILD = routes({
+  progress: {
+    method: 'get',
+    path: '/planters/:id/progress',
+    about: 'How far its build has come.',
+    answer: progressSchema,
+    problems: GONE,
+  },
+  mark: {
+    method: 'patch',
+    path: '/planters/:id/progress',
+    about: 'Takes marks in; of two for one key the later holds.',
+    body: sendProgressSchema,
+    answer: progressSchema,
+    problems: [...GONE, 'invalid', 'too-large', 'not-json'],
+  },
+  sheetPdf: {
+    method: 'get',
+    path: '/planters/:id/build/sheet.pdf',
+    about: 'The build sheet on paper.',
+    query: fileQuerySchema,
+    file: PDF,
+    problems: GONE,
+  },
+  templatesPdf: {
+    method: 'get',
+    path: '/planters/:id/build/templates.pdf',
+    about: 'Its templates at full size, over as many sheets as they need.',
+    query: fileQuerySchema,
+    file: PDF,
+    problems: [...GONE, 'too-much-work'],
+  },
+  labelPdf: {
+    method: 'get',
+    path: '/planters/:id/build/label.pdf',
+    about: 'Its label, with a code that opens it.',
+    query: labelQuerySchema,
+    file: PDF,
+    problems: GONE,
+  },
+  partsCsv: {
+    method: 'get',
+    path: '/planters/:id/build/parts.csv',
+    about: 'Its bill of materials.',
+    query: fileQuerySchema,
+    file: CSV,
+    problems: GONE,
+  },
+  cutsCsv: {
+    method: 'get',
+    path: '/planters/:id/build/cuts.csv',
+    about: 'Its cut list.',
+    query: fileQuerySchema,
+    file: CSV,
+    problems: GONE,
+  },
+  template: {
+    method: 'get',
+    path: '/planters/:id/build/templates/:file',
+    about: 'One template, as SVG or DXF by the end of its name.',
+    query: fileQuerySchema,
+    file: 'image/svg+xml',
+    problems: GONE,
+  },
+});

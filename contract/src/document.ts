@@ -40,3 +40,20 @@ export const ONLY_DOCUMENT = {
   revision: z.int().min(0),
   updatedAt: z.iso.datetime().nullable(),
 } as const;
+
+/** What this Huerta cannot read, documents and rows of other tables: kept as it is, and said by name. */
+export const setAsideSchema = z.array(
+  z.object({
+    /** The kind of document, or the table of the row. */
+    kind: z.string(),
+    id: z.string(),
+    name: z.string(),
+    why: z.string(),
+    /** Where below /api it is taken away as it is. */
+    file: z.string(),
+  }),
+);
+export type SetAside = z.infer<typeof setAsideSchema>;
+
+/** Largest JSON body that the server reads, bytes. */
+export const MAX_BODY_BYTES = 1_000_000;

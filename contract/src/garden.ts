@@ -1,38 +1,91 @@
-import { ownCropsSchema } from '@huerta/core/document';
-import { priceBookSchema } from '@huerta/core/fabrication';
-import { roundPlanSchema } from '@huerta/core/journal';
-import { seasonPlanSchema } from '@huerta/core/simulation/season';
-import { weatherChoiceSchema } from '@huerta/core/physics/climate';
+import type { Message } from '@huerta/core/units';
+import { planterDesignSchema } from '@huerta/core/document';
 import { z } from 'zod';
-import { ONLY_DOCUMENT, SAVE_MARK } from './document';
+import { setAsideSchema, DOCUMENT } from './document';
+import { routes, GONE } from './route';
 
-/** The documents that a garden has one of, and the plan that each planter has one of. */
+/** The garden in short, as its page shows it. */
 
-/** Answer to GET and PUT /api/prices. */
-export const priceBookResourceSchema = z.object({ ...ONLY_DOCUMENT, book: priceBookSchema });
-export type PriceBookResource = z.infer<typeof priceBookResourceSchema>;
-export const savePriceBookSchema = z.strictObject({ ...SAVE_MARK, book: priceBookSchema });
+/** A sentence with quantities still in SI, as core tells it. */
+const message = z.array(
+  z.union([z.string(), z.object({ value: z.number(), kind: z.string() })]),
+) as unknown as z.ZodType<Message>;
 
-/** Answer to GET and PUT /api/weather. */
-export const weatherResourceSchema = z.object({ ...ONLY_DOCUMENT, choice: weatherChoiceSchema });
-export type WeatherResource = z.infer<typeof weatherResourceSchema>;
-export const saveWeatherSchema = z.strictObject({ ...SAVE_MARK, choice: weatherChoiceSchema });
-
-/** Answer to GET and PUT /api/crops. */
-export const ownCropsResourceSchema = z.object({ ...ONLY_DOCUMENT, own: ownCropsSchema });
-export type OwnCropsResource = z.infer<typeof ownCropsResourceSchema>;
-export const saveOwnCropsSchema = z.strictObject({ ...SAVE_MARK, own: ownCropsSchema });
-
-/** Answer to GET and PUT /api/round. */
-export const roundResourceSchema = z.object({ ...ONLY_DOCUMENT, plan: roundPlanSchema });
-export type RoundResource = z.infer<typeof roundResourceSchema>;
-export const saveRoundSchema = z.strictObject({ ...SAVE_MARK, plan: roundPlanSchema });
-
-/** Answer to GET and PUT /api/planters/:id/season. */
-export const seasonResourceSchema = z.object({ ...ONLY_DOCUMENT, plan: seasonPlanSchema });
-export type SeasonResource = z.infer<typeof seasonResourceSchema>;
-/** Answer to GET /api/seasons: the plans that were ever written, by planter. */
-export const seasonsSchema = z.object({
-  plans: z.record(z.uuid(), z.object({ revision: z.int().min(0), plan: seasonPlanSchema })),
+/** What is worked out from a design once, and kept with it. */
+export const designSummarySchema = z.object({
+  variant: z.string(),
+  place: z.string(),
+  /** Name of what grows in it, or none. */
+  crop: z.string(),
+  /** Litres to use, cubic metres. */
+  usable: z.number(),
+  /** Days between refills when hot, on the safe side; null when nothing drinks from it. */
+  days: z.number().nullable(),
+  worst: z.object({ severity: z.enum(['danger', 'fault', 'watch']), text: message }).nullable(),
+  /** How many are faults or worse. */
+  serious: z.int(),
+  /** Steps of its build sheet. */
+  steps: z.int(),
+  /** Height of its drawing, metres. */
+  height: z.number(),
 });
-export const saveSeasonSchema = z.strictObject({ ...SAVE_MARK, plan: seasonPlanSchema });
+export type DesignSummary = z.infer<typeof designSummarySchema>;
+
+/** One planter as the garden shows it. */
+export const planterSummarySchema = z.object({
+  ...DOCUMENT,
+  name: z.string(),
+  summary: designSummarySchema,
+  /** Steps of its build that are done. */
+  done: z.int(),
+});
+export type PlanterSummary = z.infer<typeof planterSummarySchema>;
+
+/** Answer to GET /api/garden. */
+export const gardenSchema = z.object({
+  /** Whose drawings are asked for: changes with every Huerta. */
+  by: z.string(),
+  entries: z.array(planterSummarySchema),
+  setAside: setAsideSchema,
+});
+export type Garden = z.infer<typeof gardenSchema>;
+
+/** Answer to GET /api/examples: planters to look at, which are in no garden. */
+export const examplesSchema = z.object({ designs: z.array(planterDesignSchema) });
+
+export const GARDEN = routes({
+  examples: {
+    method: 'get',
+    path: '/examples',
+    about: 'The planters of the demo garden, to look at and to begin from.',
+    answer: examplesSchema,
+  },
+  document: {
+    method: 'get',
+    path: '/documents/:kind/:name',
+    about: 'Any document as it is kept, readable or not; ‘name’ is its id.',
+    file: 'application/octet-stream',
+    problems: GONE,
+  },
+  setAside: {
+    method: 'get',
+    path: '/set-aside/:n',
+    about: 'A row that was found damaged and set aside, as it was.',
+    file: 'application/octet-stream',
+    problems: GONE,
+  },
+  entries: {
+    method: 'get',
+    path: '/garden',
+    about: 'All planters in short: names, places, figures and the worst finding, oldest first.',
+    answer: gardenSchema,
+  },
+  drawing: {
+    method: 'get',
+    path: '/planters/:id/drawing',
+    about: 'The section of a planter as shapes in metres.',
+    query: z.object({ revision: z.string().optional(), by: z.string().optional() }),
+    answer: z.looseObject({ bounds: z.looseObject({}) }),
+    problems: GONE,
+  },
+});

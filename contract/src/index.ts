@@ -1,15 +1,20 @@
-/** The HTTP resources of the API, built from core's definitions. Server and web both read these. */
-export * from './backup';
-export * from './build';
-export * from './document';
+/** The HTTP resources of the API, built from core's definitions: a file a resource. Server and web both read these. */
 export * from './access';
-export * from './planterSummary';
+export * from './backups';
+export * from './build';
+export * from './crops';
+export * from './document';
+export * from './feeds';
 export * from './garden';
 export * from './log';
 export * from './pages';
-export * from './planter';
+export * from './photos';
+export * from './planters';
+export * from './prices';
 export * from './problem';
 export * from './refusal';
-export * from './vessel';
-export * from './report';
-export * from './routes';
+export * from './round';
+export * from './seasons';
+export * from './vessels';
+export * from './weather';
+export type { Route } from './route';

@@ -1,7 +1,8 @@
 import { logEntrySchema } from '@huerta/core/journal';
-import { measuredDaySchema } from '@huerta/core/physics/climate';
 import { z } from 'zod';
-import { fileQuerySchema } from './build';
+import { routes, GONE } from './route';
+
+/** The log and the readings of sensors. */
 
 /** Answer to GET /api/log and /api/planters/:id/log: entries, latest first, and whether there are more before them. */
 export const logSchema = z.object({ entries: z.array(logEntrySchema), more: z.boolean() });
@@ -19,20 +20,6 @@ export const loggedSchema = z.object({ came: z.int(), has: z.array(z.uuid()) });
 /** Answer to POST /api/planters/:id/readings: how many were new. */
 export const readingsTakenSchema = z.object({ came: z.int() });
 
-/**
- * Answer to GET /api/round/standing: how planters stand, as far as it lies ready, each with the mark of what that hangs
- * on. Another mark than the asker's own is of another day or an older log.
- */
-export const readyStatesSchema = z.object({
-  standing: z.array(
-    z.object({
-      planter: z.string(),
-      mark: z.string(),
-      state: z.looseObject({}).nullable().describe('Null before it is planted'),
-    }),
-  ),
-});
-
 /** Query of GET /api/round/log: the planters of the round, or all. */
 export const tendedQuerySchema = z.object({ of: z.enum(['round', 'garden']).default('garden') });
 
@@ -42,12 +29,6 @@ export const logQuerySchema = z.object({
   before: z.iso.datetime().optional(),
   most: z.coerce.number().int().min(1).max(5000).optional(),
 });
-
-/** Body of POST /api/weather/days: days as a station tells them. Told again, a date takes the place of what was. */
-export const sendDaysSchema = z.strictObject({ days: z.array(measuredDaySchema).min(1).max(400) });
-
-/** Answer to GET /api/weather/days: oldest first. */
-export const measuredDaysSchema = z.object({ days: z.array(measuredDaySchema) });
 
 /** What a float or a moisture sensor says: the water's depth, or how the soil feels at a depth. Metres. */
 const readingSchema = z
@@ -69,39 +50,51 @@ export const sendReadingsSchema = z.strictObject({
   readings: z.array(readingSchema).min(1).max(500),
 });
 
-const amount = z.number().min(0).max(10);
-/** Body of POST /api/round/neighbour.pdf: what a neighbour is to do, in the order of the walk. */
-export const neighbourSchema = z.strictObject({
-  from: z.iso.date(),
-  until: z.iso.date(),
-  order: z.array(z.uuid()).min(1).max(200),
-  visits: z
-    .array(
-      z.strictObject({
-        date: z.iso.date(),
-        fills: z.array(z.strictObject({ id: z.uuid(), volume: amount, most: amount })).max(200),
-      }),
-    )
-    .max(40),
-  beyond: z
-    .array(z.uuid())
-    .max(200)
-    .default([])
-    .describe('Planters that no visits keep alive, also in `order`'),
-  units: fileQuerySchema.shape.units,
-  paper: fileQuerySchema.shape.paper,
-  decimal: fileQuerySchema.shape.decimal,
+export const LOG = routes({
+  all: {
+    method: 'get',
+    path: '/log',
+    about: 'The log of the garden, latest first, a part at a time.',
+    query: logQuerySchema,
+    answer: logSchema,
+  },
+  of: {
+    method: 'get',
+    path: '/planters/:id/log',
+    about: 'The log of a planter, latest first, a part at a time.',
+    query: logQuerySchema,
+    answer: logSchema,
+    problems: GONE,
+  },
+  tended: {
+    method: 'get',
+    path: '/round/log',
+    about:
+      'What the state of planters hangs on: the entries of a season and more, and what counts however old it is.',
+    query: tendedQuerySchema,
+    answer: tendedLogSchema,
+  },
+  tendedOf: {
+    method: 'get',
+    path: '/planters/:id/round/log',
+    about: 'The same of one planter.',
+    answer: tendedLogSchema,
+    problems: GONE,
+  },
+  add: {
+    method: 'post',
+    path: '/log',
+    about: 'Adds entries; one whose id is known is left as it is.',
+    body: sendLogSchema,
+    answer: loggedSchema,
+    problems: ['invalid', 'too-large', 'not-json'],
+  },
+  readings: {
+    method: 'post',
+    path: '/planters/:id/readings',
+    about: 'Takes readings of a float or a moisture sensor into the log, each once.',
+    body: sendReadingsSchema,
+    answer: readingsTakenSchema,
+    problems: [...GONE, 'invalid', 'too-large', 'not-json'],
+  },
 });
-export type Neighbour = z.infer<typeof neighbourSchema>;
-
-/** Answer to PUT /api/photos/:id: the picture as it is kept, in pixels. */
-export const photoSchema = z.object({
-  id: z.uuid(),
-  width: z.int(),
-  height: z.int(),
-  hash: z.string(),
-});
-export type Photo = z.infer<typeof photoSchema>;
-
-/** Largest picture that is taken in, bytes. */
-export const MAX_PHOTO_BYTES = 25_000_000;

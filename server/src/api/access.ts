@@ -2,7 +2,7 @@ import { Router, type Express, type RequestHandler } from 'express';
 import express from 'express';
 import { rateLimit } from 'express-rate-limit';
 import { create as qrCode } from 'qrcode';
-import { DOOR, MAX_BODY_BYTES } from '@huerta/contract';
+import { REMOTE_ACCESS, MAX_BODY_BYTES } from '@huerta/contract';
 import type { RemoteAccess } from '../access/remoteAccess';
 import { LET_IN_PAGE, LET_IN_SCRIPT } from '../access/page';
 import type { Secrets } from '../access/secrets';
@@ -12,9 +12,9 @@ import { registerRoute } from './registerRoute';
 /** What this machine alone may do with the door: open it, make codes, shut devices out. */
 export function accessRoutes(door: RemoteAccess, secrets: Secrets): Router {
   const router = Router();
-  registerRoute(router, DOOR.get, () => door.state());
-  registerRoute(router, DOOR.set, ({ body }) => door.set(body));
-  registerRoute(router, DOOR.code, async ({ body: { address } }) => {
+  registerRoute(router, REMOTE_ACCESS.get, () => door.state());
+  registerRoute(router, REMOTE_ACCESS.set, ({ body }) => door.set(body));
+  registerRoute(router, REMOTE_ACCESS.code, async ({ body: { address } }) => {
     const { addresses } = await door.state();
     if (!addresses.includes(address)) {
       throw problem(
@@ -28,7 +28,7 @@ export function accessRoutes(door: RemoteAccess, secrets: Secrets): Router {
     const link = `${address}/let-in#${code}`;
     return { link, rows: rowsOf(link), until: until.toISOString() };
   });
-  registerRoute(router, DOOR.shutOut, ({ id }) => secrets.shutOut(id));
+  registerRoute(router, REMOTE_ACCESS.shutOut, ({ id }) => secrets.shutOut(id));
   return router;
 }
 
@@ -84,16 +84,20 @@ export function requireDevice(app: Express, secrets: Secrets): void {
     },
   });
   const router = Router();
-  router.use(DOOR.enter.path, tries, express.json({ limit: MAX_BODY_BYTES }));
-  registerRoute(router, DOOR.enter, async ({ body: { code, name }, request, response }) => {
-    response.cookie(COOKIE, await secrets.enter(code, name), {
-      httpOnly: true,
-      sameSite: 'lax',
-      secure: 'encrypted' in request.socket,
-      maxAge: YEAR_MS,
-      path: '/',
-    });
-  });
+  router.use(REMOTE_ACCESS.enter.path, tries, express.json({ limit: MAX_BODY_BYTES }));
+  registerRoute(
+    router,
+    REMOTE_ACCESS.enter,
+    async ({ body: { code, name }, request, response }) => {
+      response.cookie(COOKIE, await secrets.enter(code, name), {
+        httpOnly: true,
+        sameSite: 'lax',
+        secure: 'encrypted' in request.socket,
+        maxAge: YEAR_MS,
+        path: '/',
+      });
+    },
+  );
   app.use('/api', router);
   app.get('/let-in', (_request, response) => {
     response.type('html').set('Cache-Control', 'no-store').send(LET_IN_PAGE);

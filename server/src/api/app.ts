@@ -16,12 +16,20 @@ import type { Secrets } from '../access/secrets';
 import { accessRoutes, requireDevice, rateLimited } from './access';
 import { knownHostsOnly, LOCAL_NAMES, localNamesFromHere, ownPagesOnly, READS } from './local';
 import { backupRoutes, gardenFileRoutes } from './backups';
-import { documentRoutes } from './documents';
 import { answerFeeds, feedKeeping } from './feeds';
 import { photoRoutes } from './photos';
 import { openApi } from './openapi';
-import { reportRoutes } from './reports';
 import { withPrefix } from './registerRoute';
+import { planterRoutes } from './planters';
+import { vesselRoutes } from './vessels';
+import { priceRoutes } from './prices';
+import { weatherRoutes } from './weather';
+import { cropRoutes } from './crops';
+import { roundRoutes } from './round';
+import { seasonRoutes } from './seasons';
+import { gardenRoutes } from './garden';
+import { buildRoutes } from './build';
+import { logRoutes } from './log';
 
 const VERSION = '0.1.0';
 
@@ -99,6 +107,20 @@ const compose =
     on();
   };
 
+/** The resources of the API, what is asked most first. */
+const RESOURCES = [
+  planterRoutes,
+  vesselRoutes,
+  priceRoutes,
+  weatherRoutes,
+  cropRoutes,
+  roundRoutes,
+  seasonRoutes,
+  gardenRoutes,
+  buildRoutes,
+  logRoutes,
+] as const;
+
 /** The whole HTTP application: API under /api, the built pages everywhere else. */
 export function createApp(options: AppOptions): Express {
   const { services, logger, webRoot, home, house, rate = 0, demo = false } = options;
@@ -123,7 +145,7 @@ export function createApp(options: AppOptions): Express {
   if (house) requireDevice(app, house.secrets);
 
   // First what is asked most.
-  documentRoutes(withPrefix('/api', app), services);
+  for (const routesOf of RESOURCES) routesOf(withPrefix('/api', app), services);
   app.get('/api/health', (_request, response) => {
     response.json({ ok: true });
   });
@@ -145,7 +167,6 @@ export function createApp(options: AppOptions): Express {
       feedKeeping(home.feeds, home.keeper, services),
     );
   }
-  app.use('/api', reportRoutes(services));
   app.use('/api', () => {
     throw notFound('There is nothing at this address.');
   });

@@ -18,7 +18,7 @@ const {
   BACKUPS,
   BUILD,
   CROPS_OF_ONES_OWN,
-  DOOR,
+  REMOTE_ACCESS,
   GARDEN,
   LOG,
   PHOTOS,
@@ -107,7 +107,7 @@ test.each(routes)('%s is served as the contract says', async (_name, route) => {
 test('the door is described too, and only this machine has it', async () => {
   expect((await api.get('/api/door').expect(200)).body).toMatchObject({ open: false });
   const described = (await api.get('/api/openapi.json').expect(200)).body as { paths: object };
-  for (const { path } of Object.values(DOOR)) {
+  for (const { path } of Object.values(REMOTE_ACCESS)) {
     expect(described.paths).toHaveProperty([`/api${path.replace(/:(\w+)/g, '{$1}')}`]);
   }
 });

@@ -1,4 +1,4 @@
-import { LOG, type PlanterResource } from '@huerta/contract';
+import { ROUND, type PlanterResource } from '@huerta/contract';
 import {
   planterStateKey,
   type CalendarEvent,
@@ -14,7 +14,7 @@ import { useGardenDay } from '../data/gardenDay';
 import { proxy } from 'comlink';
 import { useMemo } from 'react';
 import { callRoute } from '../data/api/client';
-import { useMeasuredDays } from '../data/api/log';
+import { useMeasuredDays } from '../data/api/weather';
 import { objectStore } from '../data/offline/store';
 import { runInWorker, warmWorkers } from './workerPool';
 import { idOf, useWorkerQuery, type Known } from './useWorkerQuery';
@@ -73,7 +73,7 @@ async function loadStateCache(): Promise<ReadonlyMap<string, KnownState>> {
 /** How planters stand as the server has it ready, by the mark of what that hangs on. */
 async function readyThere(): Promise<ReadonlyMap<string, TendedState | null>> {
   try {
-    const { standing } = await callRoute(LOG.standing);
+    const { standing } = await callRoute(ROUND.states);
     return new Map(standing.map(({ mark, state }) => [mark, state as TendedState | null]));
   } catch {
     // Without the server it is worked out here.

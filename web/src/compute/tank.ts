@@ -1,7 +1,7 @@
 import { tankStands, type LogEntry, type RainTank, type TankOutlook } from '@huerta/core/journal';
 import { siteOf, type WeatherChoice } from '@huerta/core/physics/climate';
 import { useMemo } from 'react';
-import { useMeasuredDays } from '../data/api/log';
+import { useMeasuredDays } from '../data/api/weather';
 import { useGardenDay } from '../data/gardenDay';
 import type { Round } from './round';
 

@@ -1,7 +1,6 @@
 import { BUILD, type FileQuery, type LabelQuery } from '@huerta/contract';
-import type { PriceBook, ProgressEntry } from '@huerta/core/fabrication';
+import type { ProgressEntry } from '@huerta/core/fabrication';
 import { callRoute } from './client';
-import { ONLY, useChange, useDocument } from './useDocument';
 
 export const fetchProgress = async (planter: string): Promise<ProgressEntry[]> =>
   (await callRoute(BUILD.progress, { id: planter })).entries;
@@ -11,22 +10,6 @@ export const sendProgress = async (
   entries: readonly ProgressEntry[],
 ): Promise<ProgressEntry[]> =>
   (await callRoute(BUILD.mark, { id: planter, body: { entries } })).entries;
-
-/** The price book and the revision that the server has of it. */
-export const usePriceBook = () => {
-  const { data, error, refetch } = useDocument('prices', ONLY);
-  return {
-    data: data ? { revision: data.revision, book: data.body.book } : undefined,
-    error,
-    refetch,
-  };
-};
-
-/** Changes the price book. */
-export function useSavePriceBook(): (book: PriceBook) => Promise<void> {
-  const { mutateAsync } = useChange('prices', ONLY);
-  return (book) => mutateAsync({ book });
-}
 
 /** Address of one of a build sheet's files. */
 export function fileAddress(

@@ -6,7 +6,7 @@ import {
   type EntryBody,
   type LogEntry,
 } from '@huerta/core/journal';
-import { type MeasuredDay, zonedTime } from '@huerta/core/physics/climate';
+import { zonedTime } from '@huerta/core/physics/climate';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { v4 as uuid } from 'uuid';
 import { gardenZone } from '../gardenDay';
@@ -93,17 +93,6 @@ export function setWriter(name: string): void {
     // A window that keeps nothing asks again.
   }
 }
-
-/** Days of weather as a station told them; none where that cannot be known, and null before anything is. */
-export function useMeasuredDays(): readonly MeasuredDay[] | null {
-  const { data, isError } = useQuery({
-    queryKey: ['weather-days'],
-    queryFn: () => callRoute(LOG.days),
-    staleTime: 60_000,
-  });
-  return data?.days ?? (isError ? NO_DAYS : null);
-}
-const NO_DAYS: readonly MeasuredDay[] = [];
 
 /** What is written down: done when, by a line or by a press. */
 export interface Written {

@@ -29,7 +29,7 @@ async function takeAlong(): Promise<void> {
     const { planters } = await callRoute(PLANTERS.list);
     if (planters.length > MOST) return;
     const once = [VESSELS.list, PRICES.get, WEATHER.get, CROPS_OF_ONES_OWN.get];
-    for (const route of [...once, ROUND.get, SEASONS.all, PLANTERS.round, LOG.tended, LOG.days])
+    for (const route of [...once, ROUND.get, SEASONS.all, PLANTERS.round, LOG.tended, WEATHER.days])
       await callRoute(route);
     await callRoute(LOG.tended, { query: { of: 'round' } });
     for (const planter of planters) {

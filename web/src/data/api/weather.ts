@@ -1,6 +1,9 @@
-import { ownZone, type WeatherChoice } from '@huerta/core/physics/climate';
+import { WEATHER } from '@huerta/contract';
+import { useQuery } from '@tanstack/react-query';
+import { ownZone, type MeasuredDay, type WeatherChoice } from '@huerta/core/physics/climate';
 import { useEffect } from 'react';
 import { setGardenZone } from '../gardenDay';
+import { callRoute } from './client';
 import { ONLY, useChange, useDocument } from './useDocument';
 
 /** Which weather the garden has. */
@@ -18,4 +21,16 @@ export function useSaveWeather(): (choice: WeatherChoice) => void {
   const { mutate } = useChange('weather', ONLY);
   // Whoever chooses the garden's weather stands in it, as long as nobody has said otherwise.
   return (choice) => mutate({ choice: { ...choice, zone: choice.zone ?? ownZone() } });
+}
+
+const NO_DAYS: readonly MeasuredDay[] = [];
+
+/** Days of weather as a station told them; none where that cannot be known, and null before anything is. */
+export function useMeasuredDays(): readonly MeasuredDay[] | null {
+  const { data, isError } = useQuery({
+    queryKey: ['weather-days'],
+    queryFn: () => callRoute(WEATHER.days),
+    staleTime: 60_000,
+  });
+  return data?.days ?? (isError ? NO_DAYS : null);
 }

@@ -1,5 +1,5 @@
 import { Box, Button, Field, Input, Text } from '@chakra-ui/react';
-import { LOG, type PlanterResource } from '@huerta/contract';
+import { ROUND, type PlanterResource } from '@huerta/contract';
 import {
   absenceSchema,
   inOrder,
@@ -273,7 +273,7 @@ function Visits({ answer, absence, planters, names }: VisitsProps) {
     const order = planters
       .map(({ id }) => id)
       .filter((id) => answer.alone.some((one) => one.id === id));
-    void keepPaper('Watering while we are away.pdf', LOG.neighbour, {
+    void keepPaper('Watering while we are away.pdf', ROUND.neighbour, {
       ...absence,
       order,
       visits,

@@ -5,7 +5,7 @@ import { evaluate } from '@huerta/core/assessment';
 import { section } from '@huerta/core/drawing';
 import { useMemo } from 'react';
 import { useParams } from 'react-router';
-import { usePriceBook } from '../../data/api/build';
+import { usePriceBook } from '../../data/api/prices';
 import { usePlanter } from '../../data/api/planters';
 import { usePreferences } from '../../ui/preferences';
 import { Fetched, Page } from '../../ui/Page';

@@ -4,7 +4,7 @@ import { Printer } from 'lucide-react';
 import { Link } from 'react-router';
 import { useGardenDay } from '../../data/gardenDay';
 import { fileAddress } from '../../data/api/build';
-import { useLabelAddress } from '../../data/api/home';
+import { useLabelAddress } from '../../data/api/access';
 import { usePreferences } from '../../ui/preferences';
 import { ChoiceField } from '../../ui/ChoiceField';
 

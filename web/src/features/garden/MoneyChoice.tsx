@@ -1,6 +1,6 @@
 import { CURRENCIES, type Currency } from '@huerta/core/fabrication';
 import { useEffect, useRef } from 'react';
-import { usePriceBook, useSavePriceBook } from '../../data/api/build';
+import { usePriceBook, useSavePriceBook } from '../../data/api/prices';
 import { ChoiceField } from '../../ui/ChoiceField';
 
 /** What is paid with in a region, where Huerta has typical prices in it; the euro elsewhere. */

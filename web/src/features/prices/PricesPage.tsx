@@ -5,7 +5,7 @@ import { q, say, type UnitSystem } from '@huerta/core/units';
 import type { FieldSpec } from '@huerta/core/document';
 import { useEffect, useMemo, useState } from 'react';
 import { Link } from 'react-router';
-import { usePriceBook, useSavePriceBook } from '../../data/api/build';
+import { usePriceBook, useSavePriceBook } from '../../data/api/prices';
 import { usePlanters } from '../../data/api/planters';
 import { useWords } from '../../ui/preferences';
 import { ChoiceField } from '../../ui/ChoiceField';

@@ -17,7 +17,7 @@ import { Download, Search, Square } from 'lucide-react';
 import { memo, useDeferredValue, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { CartesianGrid, ResponsiveContainer, Scatter, ScatterChart, XAxis, YAxis } from 'recharts';
-import { usePriceBook } from '../../data/api/build';
+import { usePriceBook } from '../../data/api/prices';
 import { useCreatePlanter } from '../../data/api/planters';
 import { useWords } from '../../ui/preferences';
 import { writeDate } from '../../ui/dates';

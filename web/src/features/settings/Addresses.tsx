@@ -1,7 +1,7 @@
 import { Box, Button, Field, Input, Text } from '@chakra-ui/react';
 import type { RemoteAccessState, Feed, FeedKind } from '@huerta/contract';
 import { useState } from 'react';
-import { useFeeds, useMakeFeed, useWithdrawFeed } from '../../data/api/home';
+import { useFeeds, useMakeFeed, useWithdrawFeed } from '../../data/api/feeds';
 import { useEntries } from '../../data/api/planters';
 import { ChoiceField } from '../../ui/ChoiceField';
 import { writeAgo, writeDate } from '../../ui/dates';

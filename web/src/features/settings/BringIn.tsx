@@ -2,7 +2,7 @@ import { Box, Button, Text } from '@chakra-ui/react';
 import type { Different, RestorePreview, RestoreChange } from '@huerta/contract';
 import { useRef, useState } from 'react';
 import { Link } from 'react-router';
-import { useBringIn, useLook } from '../../data/api/home';
+import { useBringIn, useLook } from '../../data/api/backups';
 import { ChoiceField } from '../../ui/ChoiceField';
 import { writeDate } from '../../ui/dates';
 

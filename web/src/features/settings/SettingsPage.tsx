@@ -2,7 +2,7 @@ import { Box, Button, Text } from '@chakra-ui/react';
 import type { Backups } from '@huerta/contract';
 import type { Words } from '@huerta/core/units';
 import { Link } from 'react-router';
-import { useAbout, useBackups, usePutBack } from '../../data/api/home';
+import { useAbout, useBackups, usePutBack } from '../../data/api/backups';
 import { usePreferences, useWords } from '../../ui/preferences';
 import { ChoiceField } from '../../ui/ChoiceField';
 import { writeDate } from '../../ui/dates';

@@ -4,7 +4,7 @@ import { amountOf, boughtOf, type ShoppingList } from '@huerta/core/fabrication'
 import { portionOf } from '@huerta/core/units';
 import { Printer } from 'lucide-react';
 import { Link } from 'react-router';
-import { usePriceBook } from '../../data/api/build';
+import { usePriceBook } from '../../data/api/prices';
 import { useEntries, usePlantersOf } from '../../data/api/planters';
 import { useWords } from '../../ui/preferences';
 import { Chooser } from '../../ui/Chooser';

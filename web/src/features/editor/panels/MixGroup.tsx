@@ -14,7 +14,7 @@ import {
 } from '@huerta/core/catalog';
 import { mixPrice, NEW_BOOK } from '@huerta/core/fabrication';
 import { X } from 'lucide-react';
-import { usePriceBook } from '../../../data/api/build';
+import { usePriceBook } from '../../../data/api/prices';
 import { useWords } from '../../../ui/preferences';
 import { ChoiceField } from '../../../ui/ChoiceField';
 import { useEditor } from '../editorState';

@@ -1,5 +1,5 @@
 import type { z } from 'zod';
-import type { ProblemKind } from '../problem';
+import type { ProblemKind } from './problem';
 
 /**
  * Every address of the API, once: method, path, what goes in and what comes out. The server reads requests by

@@ -1,7 +1,8 @@
 import { z } from 'zod';
 import { DOCUMENT_KINDS } from './document';
+import { routes, GONE } from './route';
 
-/** One file of the whole garden, taken away and brought back. */
+/** The garden as one file, and its copies on this machine. */
 
 /** Largest file that is brought back, bytes. */
 export const MAX_GARDEN_BYTES = 1_000_000_000;
@@ -76,3 +77,49 @@ export const aboutSchema = z.object({
   home: z.boolean(),
 });
 export type About = z.infer<typeof aboutSchema>;
+
+/** Only from this machine, but for taking the garden away. */
+export const BACKUPS = routes({
+  file: {
+    method: 'get',
+    path: '/garden.zip',
+    about: 'The whole garden as one file.',
+    file: 'application/zip',
+  },
+  look: {
+    method: 'post',
+    path: '/garden/look',
+    about: 'What would come in from such a file, which is the body. Nothing changes.',
+    sends: 'application/zip',
+    answer: restorePreviewSchema,
+    problems: ['invalid', 'too-large'],
+  },
+  restore: {
+    method: 'post',
+    path: '/garden/restore',
+    about: 'Brings such a file in, beside what is there.',
+    sends: 'application/zip',
+    query: restoreQuerySchema,
+    answer: restorePreviewSchema,
+    problems: ['invalid', 'too-large'],
+  },
+  about: {
+    method: 'get',
+    path: '/about',
+    about: 'Which Huerta this is, and whether it is asked from its own machine.',
+    answer: aboutSchema,
+  },
+  days: {
+    method: 'get',
+    path: '/backups',
+    about: 'The copies of the garden on this machine.',
+    answer: backupsSchema,
+  },
+  putBack: {
+    method: 'post',
+    path: '/backups/:name',
+    about: 'Puts the whole garden back as it was in a copy. What it is now is copied first.',
+    answer: putBackSchema,
+    problems: GONE,
+  },
+});

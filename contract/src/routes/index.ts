@@ -1,4 +1,0 @@
-export * from './documents';
-export * from './garden';
-export * from './home';
-export type { Route } from './route';

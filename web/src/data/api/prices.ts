@@ -1,0 +1,18 @@
+import type { PriceBook } from '@huerta/core/fabrication';
+import { ONLY, useChange, useDocument } from './useDocument';
+
+/** The price book and the revision that the server has of it. */
+export const usePriceBook = () => {
+  const { data, error, refetch } = useDocument('prices', ONLY);
+  return {
+    data: data ? { revision: data.revision, book: data.body.book } : undefined,
+    error,
+    refetch,
+  };
+};
+
+/** Changes the price book. */
+export function useSavePriceBook(): (book: PriceBook) => Promise<void> {
+  const { mutateAsync } = useChange('prices', ONLY);
+  return (book) => mutateAsync({ book });
+}
