@@ -6,9 +6,9 @@ import { defineConfig } from '@playwright/test';
 const PORT = 4790;
 const root = resolve(import.meta.dirname, '..');
 
-/** Debian's Chromium, kept from calling home; never one that Playwright would fetch. */
+/** Chromium of HUERTA_CHROMIUM, else Debian's, kept from calling home; never one that Playwright would fetch. */
 export const CHROMIUM = {
-  executablePath: '/usr/bin/chromium',
+  executablePath: process.env.HUERTA_CHROMIUM ?? '/usr/bin/chromium',
   args: [
     '--no-sandbox',
     '--disable-quic',

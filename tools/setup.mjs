@@ -54,6 +54,38 @@ export function run(command, args, env = {}) {
   return new Promise((resolve) => child.on('exit', (code) => resolve(code ?? 0)));
 }
 
+/** Runs commands beside each other until one ends, and ends the others. Resolves with its exit code. */
+export function runTogether(commands) {
+  const children = commands.map(([command, args, env = {}]) =>
+    // In a group of its own, so that what it starts ends with it.
+    spawn(command, args, {
+      cwd: root,
+      stdio: 'inherit',
+      detached: true,
+      env: { ...process.env, ...env },
+    }),
+  );
+  const end = () => {
+    for (const { pid, exitCode } of children) {
+      if (exitCode !== null || pid === undefined) continue;
+      try {
+        process.kill(-pid, 'SIGTERM');
+      } catch {
+        // It has ended by itself.
+      }
+    }
+  };
+  for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, end);
+  const ended = children.map(
+    (child) => new Promise((done) => child.on('exit', (code) => done(code ?? 0))),
+  );
+  return Promise.race(ended).then(async (code) => {
+    end();
+    await Promise.all(ended);
+    return code;
+  });
+}
+
 /** Writes the lists of kinds, and installs the packages of the lock file unless that very file is installed. */
 export function installPackages() {
   writeKinds();
@@ -69,12 +101,12 @@ export function installPackages() {
   writeFileSync(stamp, fingerprint());
 }
 
-/** Debian's Chromium, for the browser tests. */
+/** Chromium for the browser tests: that of HUERTA_CHROMIUM, else Debian's, which is installed where it is missing. */
 export function installChromium() {
-  if (existsSync('/usr/bin/chromium')) return;
+  if (existsSync(process.env.HUERTA_CHROMIUM ?? '/usr/bin/chromium')) return;
   if (process.getuid?.() !== 0 || !existsSync('/usr/bin/apt-get')) {
     console.error(
-      'The browser tests need Chromium at /usr/bin/chromium: install the package chromium.',
+      'The browser tests need Chromium: install the package chromium, or say where it is in HUERTA_CHROMIUM.',
     );
     process.exit(1);
   }

@@ -30,8 +30,10 @@ import { seasonRoutes } from './seasons';
 import { gardenRoutes } from './garden';
 import { buildRoutes } from './build';
 import { logRoutes } from './log';
+import released from '../../../package.json';
 
-const VERSION = '0.1.0';
+/** As the whole checkout is released. */
+const VERSION = released.version;
 
 export interface AppOptions {
   services: Services;
