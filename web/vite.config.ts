@@ -18,6 +18,10 @@ const startFirst: Plugin = {
   },
 };
 
+/** The rooms of core that work on a whole planter. */
+const PLANTER_CORE =
+  /core\/src\/(?:assembly|assessment|drawing|geometry|numerics\/(?!random)|simulation\/season\/(?!plan|outlook)|physics\/(?:soil|wick|overflow|column)|fabrication\/(?:goods|parts|templates|buildSheetBuilder|sheet))/;
+
 export default defineConfig({
   plugins: [
     react(),
@@ -59,9 +63,12 @@ export default defineConfig({
       // What several pages share lies in few files: each file of a page costs a browser some milliseconds.
       output: {
         codeSplitting: {
+          includeDependenciesRecursively: false,
           groups: [
             { name: 'packages', test: /node_modules/, minShareCount: 6 },
-            { name: 'common', minShareCount: 5 },
+            // What puts a planter together is not wanted by the first page.
+            { name: 'core', test: PLANTER_CORE, minShareCount: 3, priority: 1 },
+            { name: 'common', minShareCount: 6 },
           ],
         },
       },

@@ -12,6 +12,7 @@ import { PreferencesProvider } from './ui/preferences';
 import { system } from './app/theme';
 import { warmWorkers } from './compute/workerPool';
 import { warmSeason } from './compute/season';
+import { fetchPartsWhenIdle } from './ui/onDemand';
 
 // The content security policy forbids building functions from text, which Zod would try for speed.
 z.config({ jitless: true });
@@ -40,3 +41,4 @@ createRoot(root).render(
     </QueryClientProvider>
   </StrictMode>,
 );
+fetchPartsWhenIdle();

@@ -1,3 +1,4 @@
+export * from './currencies';
 export * from './goods';
 export { planCuts, type Bar, type CutPlan, type Cut, type Stock } from './cuts';
 export { platformSheetOf, type PlatformSheet, type Spot } from './platform';

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import type { UnitSystem } from '../units';
-import { CURRENCIES, CURRENCY_IDS, type Currency, type Good, type Pack } from './goods';
+import { CURRENCIES, CURRENCY_IDS, type Currency } from './currencies';
+import type { Good, Pack } from './goods';
 import { soldIn } from './packs';
 
 /**

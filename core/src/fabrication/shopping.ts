@@ -1,5 +1,6 @@
 import type { UnitSystem } from '../units';
-import { ingredientGood, type Currency, type Good } from './goods';
+import type { Currency } from './currencies';
+import { ingredientGood, type Good } from './goods';
 import { packsFor, type Bought } from './buying';
 import { planCuts, type CutPlan, type Cut } from './cuts';
 import type { PartLine, StockCuts } from './buildSheetBuilder';

@@ -54,13 +54,7 @@ export {
   type GardenAbsence,
   type RoundPlan,
 } from './plan';
-export {
-  rainTankSchema,
-  TANK_AHEAD,
-  tankStands,
-  usualTank,
-  type RainTank,
-  type TankOutlook,
-} from './tank';
+export { rainTankSchema, usualTank, type RainTank } from './rainTank';
+export { TANK_AHEAD, tankStands, type TankOutlook } from './tank';
 export * from './trouble';
 export { LEAVE_ALONE, pourWords } from './neighbour';

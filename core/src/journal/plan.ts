@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { rainTankSchema } from './tank';
+import { rainTankSchema } from './rainTank';
 
 /** What a garden's round hangs on besides its planters: the walk, the tank, and when nobody is at home. */
 

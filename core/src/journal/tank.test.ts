@@ -2,7 +2,8 @@ import fc from 'fast-check';
 import { SITES } from '../catalog';
 import { dayAfter, weatherOf, type WeatherDay } from '../physics/climate';
 import { inOrder, roundPlanSchema } from './plan';
-import { rainTankSchema, tankDays, tankOutlook, usualTank } from './tank';
+import { rainTankSchema, usualTank } from './rainTank';
+import { tankDays, tankOutlook } from './tank';
 
 const rainy = (rains: readonly number[]): WeatherDay[] =>
   rains.map((rain, i) => ({

@@ -1,31 +1,11 @@
-import { z } from 'zod';
 import type { Site } from '../catalog';
 import { dayAfter, daysBetween, type MeasuredDay, type WeatherDay } from '../physics/climate';
 import { currentEntries, type LogEntry } from './entry';
 import { WEATHERS } from './estimator';
 import { rainIn, weathersThere, type TendedState } from './state';
+import type { RainTank } from './rainTank';
 
 /** A tank that a roof fills: what it has, what it catches, and when it runs dry. */
-
-const DAY = z.iso.date({ error: 'Choose a day.' });
-
-export const rainTankSchema = z.strictObject({
-  size: z.number().min(0.01).max(100).describe('m³'),
-  roof: z.number().min(0).max(2000).describe('Ground that the roof covers, m²'),
-  firstFlush: z.number().min(0).max(1).describe('Let away at the beginning of each rain, m³'),
-  water: z.number().min(0).max(100).describe('What was in it when somebody looked, m³'),
-  seen: DAY.describe('When that was, in the morning'),
-});
-export type RainTank = z.infer<typeof rainTankSchema>;
-
-/** A usual tank, to begin from. */
-export const usualTank = (today: string): RainTank => ({
-  size: 1,
-  roof: 20,
-  firstFlush: 0.01,
-  water: 0.5,
-  seen: today,
-});
 
 /** Share of the rain on a hard roof that comes down its pipe. Typical: 0.8 to 0.9 for tiles and metal (DIN 1989-1). */
 const RUNS_OFF = 0.85;

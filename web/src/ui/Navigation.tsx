@@ -1,5 +1,7 @@
-import { Box, Button, Menu, Portal } from '@chakra-ui/react';
-import { Link, useLocation, useNavigate } from 'react-router';
+import { Box, Button } from '@chakra-ui/react';
+import { Suspense, useState } from 'react';
+import { Link, useLocation } from 'react-router';
+import { onDemand } from './onDemand';
 import './navigation.css';
 
 /**
@@ -105,29 +107,28 @@ export function BottomNavigation() {
   );
 }
 
+const MoreMenu = onDemand(() => import('./MoreMenu').then(({ MoreMenu: part }) => part));
+
+/** What has no room in the bar; its menu is fetched and made when it is asked for. */
 function More() {
-  const navigate = useNavigate();
-  return (
-    <Menu.Root
-      onSelect={({ value }) => void navigate(value)}
-      positioning={{ placement: 'top-end' }}
+  const [asked, setAsked] = useState(false);
+  const closed = (
+    <Button
+      variant="ghost"
+      px="1"
+      h="auto"
+      fontWeight="inherit"
+      fontSize="inherit"
+      aria-haspopup="menu"
+      onClick={() => setAsked(true)}
     >
-      <Menu.Trigger asChild>
-        <Button variant="ghost" px="1" h="auto" fontWeight="inherit" fontSize="inherit">
-          More
-        </Button>
-      </Menu.Trigger>
-      <Portal>
-        <Menu.Positioner>
-          <Menu.Content>
-            {GARDEN.slice(AT_ONCE).map(({ to, name }) => (
-              <Menu.Item key={to} value={to}>
-                {name}
-              </Menu.Item>
-            ))}
-          </Menu.Content>
-        </Menu.Positioner>
-      </Portal>
-    </Menu.Root>
+      More
+    </Button>
+  );
+  if (!asked) return closed;
+  return (
+    <Suspense fallback={closed}>
+      <MoreMenu ways={GARDEN.slice(AT_ONCE)} />
+    </Suspense>
   );
 }

@@ -1,9 +1,9 @@
-import { writePlanterFile } from '@huerta/core/assembly';
 import type { PlanterDesign } from '@huerta/core/document';
 import { saveFile } from './saveFile';
 
 /** Hands the planter to the browser as a file to save. */
-export function exportPlanter(design: PlanterDesign): void {
+export async function exportPlanter(design: PlanterDesign): Promise<void> {
+  const { writePlanterFile } = await import('./planterFile');
   const blob = new Blob([writePlanterFile(design)], { type: 'application/json' });
   saveFile(`${fileName(design.name)}.huerta.json`, blob);
 }

@@ -1,26 +1,52 @@
-import { createToaster, Toast, Toaster } from '@chakra-ui/react';
+import { Suspense, useSyncExternalStore } from 'react';
+import { onDemand } from './onDemand';
 
-const toaster = createToaster({ placement: 'bottom', max: 3 });
+/** Something that has been done, with a way to take it back. */
+export interface Notice {
+  text: string;
+  undo?: { label: string; run: () => void };
+}
+
+const waiting: Notice[] = [];
+let show: ((notice: Notice) => void) | null = null;
+/** Whether anything was ever said: what shows it is fetched then. */
+let asked = false;
+const listeners = new Set<() => void>();
 
 /** Says something that has been done, with a way to take it back. */
-export function notify(text: string, undo?: { label: string; run: () => void }): void {
-  toaster.create({
-    title: text,
-    duration: undo ? 12_000 : 6_000,
-    ...(undo ? { action: { label: undo.label, onClick: undo.run } } : {}),
-  });
+export function notify(text: string, undo?: Notice['undo']): void {
+  const notice = { text, ...(undo ? { undo } : {}) };
+  if (show) {
+    show(notice);
+    return;
+  }
+  waiting.push(notice);
+  asked = true;
+  listeners.forEach((listener) => listener());
 }
+
+/** Hands what was said before, and everything that is said from now on, to what shows it. @returns what ends that */
+export function showNoticesBy(next: (notice: Notice) => void): () => void {
+  show = next;
+  waiting.splice(0).forEach(next);
+  return () => {
+    show = null;
+  };
+}
+
+const Toasts = onDemand(() => import('./Toasts').then(({ Toasts: part }) => part));
+
+const subscribe = (listener: () => void): (() => void) => {
+  listeners.add(listener);
+  return () => listeners.delete(listener);
+};
 
 /** Where notices appear. */
 export function Notices() {
-  return (
-    <Toaster toaster={toaster} insetInline={{ mdDown: '4' }}>
-      {(toast) => (
-        <Toast.Root>
-          <Toast.Title>{toast.title}</Toast.Title>
-          {toast.action && <Toast.ActionTrigger>{toast.action.label}</Toast.ActionTrigger>}
-        </Toast.Root>
-      )}
-    </Toaster>
-  );
+  const wanted = useSyncExternalStore(subscribe, () => asked);
+  return wanted ? (
+    <Suspense>
+      <Toasts />
+    </Suspense>
+  ) : null;
 }

@@ -9,7 +9,7 @@ import {
 import { WEEK_STARTS, type WeekStart } from '@huerta/core/journal';
 import { PAPER_IDS, type PaperId } from '@huerta/core/fabrication';
 import { setDateOrder, usualOrder, usualWeek, type DateOrder } from './dates';
-import { setDecimalMark, usualMark } from './saveCsv';
+import { setDecimalMark, usualMark } from './decimalMark';
 import {
   createContext,
   use,

@@ -9,7 +9,8 @@ import type { Template } from './template';
 import { overflowStrip, rowsStrip } from './wall';
 
 export type { Stroke, Template, TemplateShape } from './template';
-export { PAPERS, PAPER_IDS, shapesOn, tilesOf, RULE, type PaperId, type Tile } from './tiles';
+export { shapesOn, tilesOf, RULE, type Tile } from './tiles';
+export { PAPERS, PAPER_IDS, type PaperId } from '../papers';
 
 /** Every template of a planter, in the order of the work. */
 export function templatesOf(

@@ -1,14 +1,9 @@
 import type { Template, TemplateShape } from './template';
+import { PAPERS, type PaperId } from '../papers';
 
 /** Sheets of paper that a template is printed on at 1:1, with marks to join them by. Metres. */
 
 const INCH = 0.0254;
-export const PAPERS = {
-  a4: { name: 'A4', width: 0.21, height: 0.297 },
-  letter: { name: 'Letter', width: 8.5 * INCH, height: 11 * INCH },
-} as const;
-export type PaperId = keyof typeof PAPERS;
-export const PAPER_IDS = Object.keys(PAPERS) as [PaperId, ...PaperId[]];
 
 /** What no printer reaches, and the bands for words and for the check rule. */
 const MARGIN = 0.011;

@@ -217,7 +217,7 @@ const BenchBar = memo(function BenchBar({ saving, onHelp }: BenchBarProps) {
         variant="ghost"
         px="2"
         aria-label="Export this planter as a file"
-        onClick={() => exportPlanter(store.getState().design)}
+        onClick={() => void exportPlanter(store.getState().design)}
         hideBelow="md"
       >
         <Download size={20} />

@@ -5,9 +5,13 @@ import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { useWriteLog } from '../../data/api/log';
 import { useChangePlanter, useDeletePlanters, useRestorePlanters } from '../../data/api/planters';
-import { NameDialog } from '../../ui/NameDialog';
+import { onDemand } from '../../ui/onDemand';
 import { notify } from '../../ui/notices';
 import { answersIn } from './found';
+
+const NameDialog = onDemand(() =>
+  import('../../ui/NameDialog').then(({ NameDialog: part }) => part),
+);
 
 /** Planters that can stand side by side in a comparison. */
 const MOST_COMPARED = 4;

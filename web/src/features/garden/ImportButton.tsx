@@ -1,18 +1,20 @@
-import { Box, Button, Dialog, Portal, Text } from '@chakra-ui/react';
-import { MAX_FILE_BYTES, readPlanterFile, type FileReading } from '@huerta/core/assembly';
+import { Button } from '@chakra-ui/react';
+import type { FileReading } from '@huerta/core/assembly';
 import { Upload } from 'lucide-react';
-import { useRef, useState } from 'react';
+import { Suspense, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { useCreatePlanter, type Made } from '../../data/api/planters';
 import { notify } from '../../ui/notices';
+import { onDemand } from '../../ui/onDemand';
+import type { RefusedFile } from './RefusedFiles';
 
-interface Refusal {
-  file: string;
-  reason: string;
-}
+const RefusedFiles = onDemand(() =>
+  import('./RefusedFiles').then(({ RefusedFiles: part }) => part),
+);
 
 /** Reads a planter file. @returns the design, or why it is none */
 async function readFileOf(file: File): Promise<FileReading> {
+  const { MAX_FILE_BYTES, readPlanterFile } = await import('../../ui/planterFile');
   if (file.size > MAX_FILE_BYTES) {
     const message =
       'It is larger than 1 MB, and a planter file is a few kilobytes. Choose another file.';
@@ -24,12 +26,12 @@ async function readFileOf(file: File): Promise<FileReading> {
 /** Takes in planter files, one or many. What is wrong with one is said, and the others come in. */
 export function ImportButton() {
   const input = useRef<HTMLInputElement>(null);
-  const [refusals, setRefusals] = useState<readonly Refusal[]>([]);
+  const [refusals, setRefusals] = useState<readonly RefusedFile[]>([]);
   const create = useCreatePlanter();
   const navigate = useNavigate();
 
   const take = async (files: readonly File[]) => {
-    const refused: Refusal[] = [];
+    const refused: RefusedFile[] = [];
     const taken: Made[] = [];
     for (const file of files) {
       const reading = await readFileOf(file);
@@ -73,53 +75,18 @@ export function ImportButton() {
       <Button onClick={() => input.current?.click()} disabled={create.isPending}>
         <Upload size={18} aria-hidden /> Import files
       </Button>
-      <Dialog.Root
-        role="alertdialog"
-        open={refusals.length > 0}
-        onOpenChange={() => setRefusals([])}
-      >
-        <Portal>
-          <Dialog.Backdrop />
-          <Dialog.Positioner>
-            <Dialog.Content>
-              <Dialog.Header>
-                <Dialog.Title>
-                  {refusals.length === 1
-                    ? 'This file was not taken in'
-                    : `${refusals.length} files were not taken in`}
-                </Dialog.Title>
-              </Dialog.Header>
-              <Dialog.Body>
-                {refusals.map(({ file, reason }, i) => (
-                  <Box key={i} mb="2">
-                    <Text fontWeight="bold" overflowWrap="anywhere">
-                      {file}
-                    </Text>
-                    <Text mt="1">{reason}</Text>
-                  </Box>
-                ))}
-                <Text mt="2" color="faint">
-                  Nothing of {refusals.length === 1 ? 'it' : 'them'} is in the garden.
-                </Text>
-              </Dialog.Body>
-              <Dialog.Footer>
-                <Button
-                  variant="solid"
-                  onClick={() => {
-                    setRefusals([]);
-                    input.current?.click();
-                  }}
-                >
-                  Choose another file
-                </Button>
-                <Button variant="ghost" onClick={() => setRefusals([])}>
-                  Close
-                </Button>
-              </Dialog.Footer>
-            </Dialog.Content>
-          </Dialog.Positioner>
-        </Portal>
-      </Dialog.Root>
+      {refusals.length > 0 && (
+        <Suspense>
+          <RefusedFiles
+            refusals={refusals}
+            onClose={() => setRefusals([])}
+            onChooseAnother={() => {
+              setRefusals([]);
+              input.current?.click();
+            }}
+          />
+        </Suspense>
+      )}
     </>
   );
 }

@@ -1,5 +1,5 @@
 /** @jest-environment jsdom */
-import { usualMark } from '../../ui/saveCsv';
+import { usualMark } from '../../ui/decimalMark';
 import { usualCurrency } from './MoneyChoice';
 
 test.each([
