@@ -2,7 +2,8 @@ import { existsSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { Worker } from 'node:worker_threads';
 import { refuseFile } from './format';
-import { FileRefused, stage, type Staged } from './read';
+import { FileRefused } from './archive';
+import { stage, type Staged } from './read';
 
 /** Where the thread's program lies beside the built server; it is not there in tests. */
 const PROGRAM = join(dirname(process.argv[1] ?? ''), 'unpack.js');
