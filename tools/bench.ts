@@ -95,11 +95,12 @@ async function saves(): Promise<number> {
   return median(times);
 }
 
-/** JavaScript that the garden needs, gzipped, in kilobytes. */
-function firstPageKilobytes(): number {
+/** What pages load before they show anything, the first page's own with it. Kilobytes, gzipped. */
+function pageKilobytes(): Record<string, number> {
   const dist = join(root, 'web/dist');
   interface Chunk {
     file: string;
+    name?: string;
     imports?: string[];
     isEntry?: boolean;
   }
@@ -107,19 +108,30 @@ function firstPageKilobytes(): number {
     string,
     Chunk
   >;
-  const wanted = new Set<string>();
-  const follow = (key: string): void => {
-    const chunk = manifest[key];
-    if (!chunk || wanted.has(chunk.file)) return;
-    wanted.add(chunk.file);
-    chunk.imports?.forEach(follow);
+  const loadedBy = (chosen: (chunk: Chunk) => boolean): Set<string> => {
+    const wanted = new Set<string>();
+    const follow = (key: string): void => {
+      const chunk = manifest[key];
+      if (!chunk || wanted.has(chunk.file)) return;
+      wanted.add(chunk.file);
+      chunk.imports?.forEach(follow);
+    };
+    Object.entries(manifest).forEach(([key, chunk]) => chosen(chunk) && follow(key));
+    return wanted;
   };
-  Object.entries(manifest).forEach(([key, chunk]) => chunk.isEntry && follow(key));
-  const bytes = [...wanted].reduce(
-    (sum, file) => sum + gzipSync(readFileSync(join(dist, file))).length,
-    0,
-  );
-  return bytes / 1024;
+  const first = loadedBy(({ isEntry }) => isEntry === true);
+  const sizeOf = (files: ReadonlySet<string>): number =>
+    [...files].reduce((sum, file) => sum + gzipSync(readFileSync(join(dist, file))).length, 0) /
+    1024;
+  return {
+    first: round(sizeOf(first)),
+    ...Object.fromEntries(
+      ['EditorPage', 'SeasonPage', 'TodayPage'].map((page) => [
+        page,
+        round(sizeOf(new Set([...first, ...loadedBy(({ name }) => name === page)]))),
+      ]),
+    ),
+  };
 }
 
 /** Runs in the page; as text, because the TypeScript loader's helpers do not exist there. */
@@ -320,7 +332,7 @@ try {
     moisture: () => fields(core),
     thirtyWeathersOnThePage: () => outlook(browser, base, PAIL),
     search: () => searching(browser, base, PAIL),
-    firstPageKB: () => round(firstPageKilobytes()),
+    pageKB: pageKilobytes,
     serverStartMs: () => round(median(starts)),
     saveMs: async () => round(await saves()),
     besideBare: () => besideBare(base),

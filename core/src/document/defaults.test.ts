@@ -10,6 +10,7 @@ import {
   platformHeight,
   invertOf,
   lipBelowMark,
+  lipHeight,
   measuredIn,
   soilBaseHeight,
   STARTING_POINTS,
@@ -29,7 +30,7 @@ describe('an overflow as it is usually drilled', () => {
     const hole = usualOverflow(0.1);
     expect(hole).toMatchObject({ kind: 'hole', diameter: 0.012, count: 1, screened: true });
     expect(hole.centre).toBeCloseTo(0.086, 12);
-    expect(hole.centre - lipBelowMark(hole)).toBeCloseTo(0.1 - USUAL_AIR_GAP, 12);
+    expect(lipHeight(hole)).toBeCloseTo(0.1 - USUAL_AIR_GAP, 12);
   });
 
   test('whatever the base and the bit: on a mark of the rule, with air, and whole under the base', () => {

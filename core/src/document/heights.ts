@@ -110,6 +110,10 @@ export function lipBelowMark(overflow: Exclude<OverflowDesign, { kind: 'rim' }>)
   return boreOf(overflow) / 2 - (overflow.kind === 'fitting' ? overflow.rise : 0);
 }
 
+/** Height of the lip, where water begins to run: the invert of an overflow through the wall. Metres. */
+export const lipHeight = (overflow: Exclude<OverflowDesign, { kind: 'rim' }>): number =>
+  overflow.centre - lipBelowMark(overflow);
+
 /**
  * The overflow's invert: the lowest lip, over which water runs out; null without an overflow. A mark
  * on the wall is a hole's centre, so the invert is the centre less the radius. Metres.
@@ -117,7 +121,7 @@ export function lipBelowMark(overflow: Exclude<OverflowDesign, { kind: 'rim' }>)
 export function invertOf({ overflow, vessel }: PlanterDesign): number | null {
   if (!overflow) return null;
   if (overflow.kind === 'rim') return depthOf(vessel);
-  return overflow.centre - lipBelowMark(overflow);
+  return lipHeight(overflow);
 }
 
 /** Height to which a layer of the fill reaches, from the floor. Metres. */

@@ -71,6 +71,7 @@ export {
   layerTop,
   leastWidth,
   lipBelowMark,
+  lipHeight,
   soilBaseHeight,
   grainsIn,
   standsOnStone,

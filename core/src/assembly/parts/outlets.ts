@@ -2,6 +2,7 @@ import {
   boreOf,
   depthOf,
   lipBelowMark,
+  lipHeight,
   type OverflowDesign,
   type PlanterDesign,
 } from '../../document';
@@ -86,7 +87,7 @@ function opening<K extends OpeningKind>(
       body: null,
       bore: null,
     })),
-    height: spec.centre - lipBelowMark(spec),
+    height: lipHeight(spec),
   });
 }
 
@@ -103,7 +104,7 @@ function impossible(overflow: Opening, shape: Vessel): Contradiction[] {
   const list: Contradiction[] = [];
   const radius = overflow.diameter / 2;
   const up = overflow.kind === 'rows' ? (overflow.rows - 1) * overflow.pitch : 0;
-  const lip = overflow.centre - lipBelowMark(overflow);
+  const lip = lipHeight(overflow);
   if (overflow.centre < radius - 1e-9) {
     list.push(
       found(

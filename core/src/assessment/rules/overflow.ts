@@ -1,6 +1,7 @@
 import {
   baseStyle,
   lipBelowMark,
+  lipHeight,
   standsOnStone,
   USUAL_AIR_GAP,
   usualFor,
@@ -150,7 +151,7 @@ export const overflowEdges: Rule = ({ design, planter: { heights } }) => {
   const clear = baseStyle(design) === 'gap' ? CLEAR_OF_PLATFORM : 0;
   const over = overflow.centre + radius - (heights.ceiling - clear);
   if (over <= 1e-6) return [];
-  const lip = overflow.centre - lipBelowMark(overflow);
+  const lip = lipHeight(overflow);
   const lower = downToMm(lip - over);
   const smaller = usualFor(design)
     .bits.filter((bit) => bit < overflow.diameter && bit >= 0.008)
@@ -227,7 +228,7 @@ function holesThatCarry(
   head: number,
 ): Remedy[] {
   if (overflow.kind === 'rim') return [];
-  const lip = overflow.centre - lipBelowMark(overflow);
+  const lip = lipHeight(overflow);
   const { centre, diameter: now, count: many, screened, bearing } = overflow;
   const from: Hole =
     overflow.kind === 'hole'

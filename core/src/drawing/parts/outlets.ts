@@ -1,4 +1,4 @@
-import { boreOf, lipBelowMark } from '../../document';
+import { boreOf, lipHeight } from '../../document';
 import type { PartGroup, Planter } from '../../assembly';
 import type { InSection } from '../partDrawing';
 import { area, box, circlePoints, line, type Shape } from '../shape';
@@ -46,7 +46,7 @@ const isCut = (bearing: number): boolean => Math.abs(bearing) <= CUT;
 export const hole: InSection<'hole'> = (group, planter) => {
   const { spec } = group;
   const bore = boreOf(spec);
-  const lip = spec.centre - lipBelowMark(spec);
+  const lip = lipHeight(spec);
   if (!isCut(spec.bearing)) return [seenRound(group, planter)];
   return [
     opening(planter, 'overflow', lip, lip + bore),
@@ -68,7 +68,7 @@ export const fitting: InSection<'fitting'> = (group, planter) => {
   const { vessel } = planter;
   if (!isCut(spec.bearing)) return [seenRound(group, planter)];
   const bore = boreOf(spec);
-  const lip = spec.centre - lipBelowMark(spec);
+  const lip = lipHeight(spec);
   const low = spec.centre - bore / 2;
   const x = -vessel.halfAt(spec.centre);
   const out = Math.max(0.03, vessel.wall * 2);

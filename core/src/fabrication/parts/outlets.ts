@@ -1,5 +1,5 @@
 import { FITTINGS } from '../../catalog';
-import { baseStyle, boreOf, FIELDS, lipBelowMark, type OverflowDesign } from '../../document';
+import { baseStyle, boreOf, FIELDS, lipHeight, type OverflowDesign } from '../../document';
 
 import { HAND, SHEET_BEARERS } from '../../assembly';
 import { plural, q, say, type Message } from '../../units';
@@ -77,7 +77,7 @@ function drill(builder: BuildSheetBuilder, spec: Opening): Hole | null {
   const fixed = spec.kind === 'fitting';
   const bit = fixed ? spec.diameter : nearestBit(spec.diameter, builder.bits);
   const inSet = builder.bits.some((one) => Math.abs(one - bit) < 3e-4);
-  const asked = spec.centre - lipBelowMark(spec);
+  const asked = lipHeight(spec);
   const mark = fixed ? spec.centre : asked + bit / 2;
   const { marks, gap, around } = marksOf(builder, spec, mark);
   const rows = spec.kind === 'rows' ? spec.rows : 1;

@@ -1,3 +1,4 @@
+import { ConvergenceError } from '../../numerics';
 import type { HydraulicValues, HydraulicTable } from './hydraulicTable';
 
 // By name: looked up once, these loops run millions of times.
@@ -211,7 +212,7 @@ export function solver(cells: Cells, h: Float64Array, at: SteadyOptions = STRICT
     return true;
   }
 
-  /** Moves the heads by the change; says whether they have come to rest. */
+  /** Moves the heads by the change; says whether they have converged. */
   function move(iteration: number): boolean {
     let rest = true;
     for (let i = 0; i < n && rest; i += 1) {
@@ -290,7 +291,7 @@ export function runColumn(
     const result = solve.attempt(now, ends.bottom, ends.top, sink);
     if (!result.done) {
       dt = now / 3;
-      if (dt < 1e-6) throw new Error('The column does not come to rest');
+      if (dt < 1e-6) throw new ConvergenceError('the column');
       continue;
     }
     solve.accept();

@@ -1,5 +1,5 @@
 import type { HydraulicValues, HydraulicTable } from '../../physics/column';
-import { banded, type FivePointSystem } from '../../numerics';
+import { ConvergenceError, banded, type FivePointSystem } from '../../numerics';
 import type { Grid } from './grid';
 
 // By name: looked up once, these loops run millions of times.
@@ -208,7 +208,7 @@ export function steadyFlow(
     if (took === 0) {
       dt /= 3;
       growth = CAREFUL;
-      if (dt < 1e-2) throw new Error('The moisture does not come to rest');
+      if (dt < 1e-2) throw new ConvergenceError('the steady moisture');
       look(h);
       continue;
     }

@@ -1,3 +1,4 @@
+import { ConvergenceError } from '../../numerics';
 import {
   daysBetween,
   waterDemandOn,
@@ -35,7 +36,7 @@ const { abs, min, max } = Math;
  * one function, and what they hold is part of the reservoir's litres, as everywhere else in Huerta.
  */
 
-/** Longest step and the shortest: one that is shorter will not come to rest either. Seconds. */
+/** Longest step and the shortest: one that is shorter will not converge either. Seconds. */
 const LONGEST = 12 * HOUR;
 const SHORTEST = 1e-5;
 /** Iterations up to which a step may grow, and from which on it must shrink. */
@@ -140,7 +141,7 @@ export function runner(model: Model, state: State, options: SeasonOptions) {
       const result = advance(model, state, air, bottom, top);
       if (!result.done) {
         state.step = air.span / 3;
-        if (state.step < SHORTEST) throw new Error('The soil’s water does not come to rest');
+        if (state.step < SHORTEST) throw new ConvergenceError('the soil’s water in a season');
         continue;
       }
       t += air.span;
