@@ -4,21 +4,21 @@ import type { PlanterDesign } from '../document';
 import type { LogEntry } from './entry';
 import type { TendedQuestion } from './state';
 
-/** Short marks of what something hangs on, the same wherever it says the same. */
+/** Short keys of what something hangs on, the same wherever it says the same. */
 
-const marks = new WeakMap<object, string>();
+const keys = new WeakMap<object, string>();
 
-/** A short mark of what something says (FNV-1a over its JSON, with its length). */
+/** A short key of what something says (FNV-1a over its JSON, with its length). */
 export function cacheKeyOf(what: object | string): string {
-  const known = typeof what === 'object' ? marks.get(what) : undefined;
+  const known = typeof what === 'object' ? keys.get(what) : undefined;
   if (known) return known;
   const text = JSON.stringify(what);
-  const mark = `${text.length}-${hash32(text).toString(36)}`;
-  if (typeof what === 'object') marks.set(what, mark);
-  return mark;
+  const key = `${text.length}-${hash32(text).toString(36)}`;
+  if (typeof what === 'object') keys.set(what, key);
+  return key;
 }
 
-/** What a planter's standing hangs on. */
+/** What it hangs on how a planter stands. */
 export interface PlanterStateInputs {
   design: PlanterDesign;
   planted: string | null;
@@ -30,7 +30,7 @@ export interface PlanterStateInputs {
   today: string;
 }
 
-/** A mark of all that a planter's standing hangs on: where it is the same, so is how the planter stands. */
+/** A key of all that it hangs on how a planter stands: where it is the same, so is that. */
 export function planterStateKey(asked: PlanterStateInputs): string {
   const { design, planted, entries, choice, measured, today } = asked;
   const logged = entries

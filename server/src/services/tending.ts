@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto';
 import type { Neighbour, Reading } from '@huerta/contract';
-import { inOrder, type RoundPlan, type TendedQuestion } from '@huerta/core/journal';
-import { siteOf, type WeatherChoice } from '@huerta/core/physics/climate';
+import { inOrder, tendedQuestionOf, type RoundPlan, type TendedQuestion } from '@huerta/core/journal';
+import type { WeatherChoice } from '@huerta/core/physics/climate';
 import type { PlanterDesign } from '@huerta/core/document';
 import type { SeasonPlan } from '@huerta/core/simulation/season';
 import type { UnitSystem } from '@huerta/core/units';
@@ -51,21 +51,21 @@ export function tendingService({
     const { kept } = await planters.list();
     const { value: choice } = await weather.get(ONLY);
     const entries = await log.tended(null, today());
-    const days = [...(choice.days?.days ?? []), ...(await weatherDays.from())];
+    const measured = await weatherDays.from();
     const growing = kept.filter(({ value }) => value.planting.crops.some(({ count }) => count > 0));
     const asked: { id: string; question: TendedQuestion }[] = [];
     for (const { id, value: design } of growing.slice(0, MOST)) {
       const { value: plan } = await seasons.get(id);
       asked.push({
         id,
-        question: {
+        question: tendedQuestionOf({
           design,
           planted: plan.planted,
           entries: entries.filter(({ planter }) => planter === id),
-          site: siteOf(choice),
-          days,
+          choice,
+          measured,
           today: today(),
-        },
+        }),
       });
     }
     return asked;
