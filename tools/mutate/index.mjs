@@ -4,7 +4,7 @@ import { mkdirSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { installPackages, root } from '../setup.mjs';
 
-/** The rooms that are tried, each with the tests that are to notice. */
+/** The rooms that are tried, each by its own tests. */
 const ROOMS = {
   numerics: 'core/src/numerics',
   soil: 'core/src/physics/soil',
@@ -41,7 +41,7 @@ writeFileSync(
     ]),
     jest: {
       configFile: join('tools', 'mutate', 'jest.config.cjs'),
-      enableFindRelatedTests: true,
+      enableFindRelatedTests: false,
     },
     coverageAnalysis: 'perTest',
     // Property tests take their time; what takes much longer than that goes round in circles.
@@ -55,5 +55,9 @@ writeFileSync(
     tempDirName: join('.cache', 'mutate', 'sandbox'),
   }),
 );
-const { status } = spawnSync('npx', ['stryker', 'run', config], { cwd: root, stdio: 'inherit' });
+const { status } = spawnSync('npx', ['stryker', 'run', config], {
+  cwd: root,
+  stdio: 'inherit',
+  env: { ...process.env, HUERTA_MUTATE: folders.join() },
+});
 process.exit(status ?? 1);

@@ -5,7 +5,10 @@ const root = join(__dirname, '..', '..');
 
 module.exports = {
   rootDir: join(root, 'core'),
-  testMatch: ['<rootDir>/src/**/*.test.ts'],
+  // A room's own tests are to notice what is changed in it.
+  testMatch: (process.env.HUERTA_MUTATE ?? 'core/src')
+    .split(',')
+    .map((folder) => join(root, folder, '**/*.test.ts')),
   testEnvironment: 'node',
   setupFiles: [join(root, 'jest.setup.cjs')],
   transform: {
