@@ -154,3 +154,25 @@ test('a server that does not answer is said, and the work is saved when it does'
   await page.getByRole('button', { name: 'Try again' }).click();
   await expect(page.getByRole('link', { name: 'Offline for a while' })).toBeVisible();
 });
+
+test('a part of a page that is lost on its way is fetched again', async ({ page }) => {
+  await page.goto('/');
+  const lost = new Set<string>();
+  // The first time that the bench's own files are asked for, they do not come.
+  await page.route(/EditorPage-[^/]+\.(js|css)$/, (route) => {
+    const url = route.request().url();
+    if (lost.has(url)) return route.continue();
+    lost.add(url);
+    return route.abort('connectionreset');
+  });
+  await page.getByRole('listitem').getByRole('link').first().click();
+  await expect(page.getByLabel('Name of the planter')).toBeVisible();
+  await expect
+    .poll(() =>
+      page.evaluate(() =>
+        [...document.styleSheets].some(({ href }) => /EditorPage-/.test(href ?? '')),
+      ),
+    )
+    .toBe(true);
+  expect(lost.size).toBe(2);
+});

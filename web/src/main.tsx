@@ -12,6 +12,7 @@ import { PreferencesProvider } from './ui/preferences';
 import { system } from './app/theme';
 import { warmWorkers } from './compute/workerPool';
 import { warmSeason } from './compute/season';
+import { fetchStylesheetsAgain } from './ui/fetchAgain';
 import { fetchPartsWhenIdle } from './ui/onDemand';
 
 // The content security policy forbids building functions from text, which Zod would try for speed.
@@ -20,6 +21,8 @@ z.config({ jitless: true });
 // What these pages ask of workers they ask at once: they start while the page is on its way.
 if (/^\/(today|away)$/.test(window.location.pathname)) warmWorkers(2);
 if (/\/season$/.test(window.location.pathname)) warmSeason();
+
+fetchStylesheetsAgain();
 
 const client = new QueryClient({
   defaultOptions: {

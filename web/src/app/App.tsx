@@ -2,6 +2,7 @@ import { PAGES, type PagePath } from '@huerta/contract';
 import { lazy, Suspense, type ReactNode } from 'react';
 import { ErrorBoundary } from 'react-error-boundary';
 import { BrowserRouter, Route, Routes } from 'react-router';
+import { fetchAgain } from '../ui/fetchAgain';
 import { ErrorFallback } from '../ui/ErrorFallback';
 import { Notices } from '../ui/notices';
 import { Outbox } from './Outbox';
@@ -16,7 +17,7 @@ const PAGE = {
   '/': <GardenPage />,
   ...Object.fromEntries(
     Object.entries(PAGE_MODULES).map(([path, fetchModule]) => {
-      const Fetched = lazy(fetchModule);
+      const Fetched = lazy(() => fetchAgain(fetchModule));
       return [path, <Fetched key={path} />];
     }),
   ),

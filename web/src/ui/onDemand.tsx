@@ -1,4 +1,5 @@
 import { lazy, type ComponentType, type LazyExoticComponent } from 'react';
+import { fetchAgain } from './fetchAgain';
 
 /**
  * Parts of a page that are fetched when they are first wanted, so that the page itself comes sooner. They are fetched ahead
@@ -12,7 +13,7 @@ export function onDemand<P extends object>(
   load: () => Promise<ComponentType<P>>,
 ): LazyExoticComponent<ComponentType<P>> {
   loaders.push(load);
-  return lazy(() => load().then((part) => ({ default: part })));
+  return lazy(() => fetchAgain(load).then((part) => ({ default: part })));
 }
 
 /** How long after the start parts are fetched where the browser does not say when it is idle, milliseconds. */
