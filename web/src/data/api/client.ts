@@ -4,6 +4,7 @@ import { noteAnswer, noteRefusedAnswer } from '../offline/connectivity';
 import { clearResponseCache, cachedResponse, cacheResponse } from '../offline/responseCache';
 import { errorOf, LaterError, refusalIn } from '../offline/refusalErrors';
 import { keepsHere, leftOut } from '../offline/storage';
+import { noteSaved, passOverPreloaded } from './preloads';
 import { withoutRows } from './withoutRows';
 
 /** What a route is asked with. */
@@ -31,6 +32,7 @@ function pathOf({ path }: Route, { id = '', params = {}, query }: Asked): string
 async function send(path: string, method: Route['method'], asked: Asked): Promise<Response> {
   const { body, keepalive } = asked;
   let response: Response;
+  if (method === 'get') await passOverPreloaded(`/api${path}`);
   try {
     response = await fetch(`/api${path}`, {
       method: method.toUpperCase(),
@@ -44,7 +46,10 @@ async function send(path: string, method: Route['method'], asked: Asked): Promis
   } catch {
     throw errorOf(refusalOf(null, null, keepsHere()));
   }
-  if (response.ok) return response;
+  if (response.ok) {
+    if (method !== 'get') noteSaved();
+    return response;
+  }
   const said = (await response.json().catch(() => null)) as unknown;
   const refusal = refusalOf(response.status, said, keepsHere());
   const { problem } = refusal;
