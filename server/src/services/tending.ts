@@ -1,6 +1,11 @@
 import { createHash } from 'node:crypto';
 import type { Neighbour, Reading } from '@huerta/contract';
-import { inOrder, tendedQuestionOf, type RoundPlan, type TendedQuestion } from '@huerta/core/journal';
+import {
+  inOrder,
+  tendedQuestionOf,
+  type RoundPlan,
+  type TendedQuestion,
+} from '@huerta/core/journal';
 import type { WeatherChoice } from '@huerta/core/physics/climate';
 import type { PlanterDesign } from '@huerta/core/document';
 import type { SeasonPlan } from '@huerta/core/simulation/season';
