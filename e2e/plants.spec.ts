@@ -66,6 +66,11 @@ test('lettuce, then pepper: timed on the bench and moved on the year’s strip',
   const bar = page.getByRole('button', { name: /^Sweet pepper, / });
   const before = await bar.getAttribute('aria-label');
   await bar.focus();
+  // The change is still being saved when the next page asks for the planter.
+  await page.route('**/api/planters/*', async (route) => {
+    await new Promise((done) => setTimeout(done, 900));
+    await route.continue();
+  });
   await page.keyboard.press('Shift+ArrowRight');
   await expect(bar).not.toHaveAttribute('aria-label', before!);
   await page.getByRole('link', { name: 'To the bench' }).click();

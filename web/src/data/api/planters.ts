@@ -1,4 +1,5 @@
 import {
+  useIsMutating,
   useMutation,
   useQueries,
   useQuery,
@@ -21,7 +22,13 @@ const LIST = ['planters'] as const;
 const GARDEN_KEY = ['garden'] as const;
 const one = (id: string) => ['planters', id] as const;
 const asLeft = (id: string) => [...one(id), 'as left'] as const;
-export const planterKey = asLeft;
+
+/** Shows a planter as it will be once a change of it has been saved; what is being fetched meanwhile is dropped. */
+export async function showPlanter(client: QueryClient, resource: PlanterResource): Promise<void> {
+  const cancelled = client.cancelQueries({ queryKey: asLeft(resource.id) });
+  client.setQueryData(asLeft(resource.id), resource);
+  await cancelled;
+}
 
 const fetchGarden = () => callRoute(GARDEN.entries);
 
@@ -58,10 +65,32 @@ export function useRoundPlanters() {
   });
 }
 
+const CHANGE_PLANTER = ['change-planter'] as const;
+
+interface PlanterChange {
+  id: string;
+  change(now: PlanterDesign): PlanterDesign;
+}
+
+/**
+ * Whether a change that a page asked for is still on its way into this device's storage and to the server: what is
+ * fetched meanwhile may be from before it.
+ *
+ * @param id of any planter, where it is left out
+ */
+export const usePlanterChanging = (id?: string): boolean =>
+  useIsMutating({
+    mutationKey: CHANGE_PLANTER,
+    predicate: ({ state }) =>
+      id === undefined || (state.variables as PlanterChange | undefined)?.id === id,
+  }) > 0;
+
 /** Some planters with their designs, in the order of their ids; those that are gone are left out. */
 export function usePlantersOf(ids: readonly string[]) {
+  const changing = usePlanterChanging();
   const found = useQueries({
     queries: ids.map((id) => ({
+      enabled: !changing,
       queryKey: [...one(id), 'read'],
       queryFn: () =>
         planterWithPending(id, fetchStored).catch((error: unknown) => {
@@ -121,7 +150,9 @@ export const fetchPlanter = (id: string): Promise<PlanterResource> =>
 
 /** One planter as this device left it, whether the server has that yet or not; asked for anew by every page. */
 export function usePlanter(id: string) {
+  const changing = usePlanterChanging(id);
   return useQuery({
+    enabled: !changing,
     queryKey: asLeft(id),
     queryFn: () => fetchPlanter(id),
     staleTime: 0,
@@ -131,7 +162,9 @@ export function usePlanter(id: string) {
 
 /** One planter as the server has it, always fetched anew: what waits here is laid over it by the bench itself. */
 export function useStoredPlanter(id: string) {
+  const changing = usePlanterChanging(id);
   return useQuery({
+    enabled: !changing,
     queryKey: one(id),
     queryFn: () => fetchStored(id),
     staleTime: 0,
@@ -210,15 +243,10 @@ export function useCreatePlanter() {
 export function useChangePlanter() {
   const client = useQueryClient();
   return useMutation({
+    mutationKey: CHANGE_PLANTER,
     // One after the other: each is based on what the one before it saved.
     scope: { id: 'change-planter' },
-    mutationFn: async ({
-      id,
-      change,
-    }: {
-      id: string;
-      change(now: PlanterDesign): PlanterDesign;
-    }) => {
+    mutationFn: async ({ id, change }: PlanterChange) => {
       const { revision, design } = await fetchPlanter(id);
       const last = (await pendingPlanters()).get(id)?.saveId ?? null;
       return keptFirst(id, revision, change(design), last);

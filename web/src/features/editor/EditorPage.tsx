@@ -4,7 +4,7 @@ import { useEffect, useState } from 'react';
 import { useParams } from 'react-router';
 import { LaterError } from '../../data/offline/refusalErrors';
 import { asResource } from '../../data/api/withPending';
-import { useStoredPlanter } from '../../data/api/planters';
+import { usePlanterChanging, useStoredPlanter } from '../../data/api/planters';
 import { TopBar } from '../../ui/TopBar';
 import { Trouble } from '../../ui/Trouble';
 import { Loading } from '../../ui/Loading';
@@ -19,8 +19,9 @@ import type { PendingSave } from '../../data/offline/types';
 /** The bench for the planter that the address names. */
 export default function EditorPage() {
   const { id = '' } = useParams();
+  const changing = usePlanterChanging(id);
   const { data, error, isFetching, refetch } = useStoredPlanter(id);
-  const kept = useKept(id);
+  const kept = useKept(id, changing);
   // A planter that lies in the cache from before is not begun from: it may be old.
   if (data && !isFetching && kept !== undefined) {
     return <OpenBench key={`${id}`} resource={data} kept={kept} />;
@@ -49,12 +50,13 @@ export default function EditorPage() {
 }
 
 /** What an earlier bench of this planter left unsent on this device; undefined until that is known. */
-function useKept(planter: string): PendingSave<'planter'> | null | undefined {
+function useKept(planter: string, changing: boolean): PendingSave<'planter'> | null | undefined {
   const [found, setFound] = useState<{
     planter: string;
     kept: PendingSave<'planter'> | null;
   } | null>(null);
   useEffect(() => {
+    if (changing) return undefined;
     let gone = false;
     void leftBehind(planter).then((kept) => {
       if (!gone) setFound({ planter, kept });
@@ -62,7 +64,7 @@ function useKept(planter: string): PendingSave<'planter'> | null | undefined {
     return () => {
       gone = true;
     };
-  }, [planter]);
+  }, [planter, changing]);
   return found?.planter === planter ? found.kept : undefined;
 }
 

@@ -15,7 +15,7 @@ import { useEffect, useMemo, useState, type ReactNode } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { useGardenDay } from '../../data/gardenDay';
 import {
-  planterKey,
+  showPlanter,
   useChangePlanter,
   useCreatePlanter,
   usePlanter,
@@ -211,8 +211,7 @@ function Season({ resource, choice, plan, entries }: SeasonProps) {
         planted={planted}
         site={site}
         onChange={(patch) => {
-          const next = applyPatch(design, patch);
-          client.setQueryData(planterKey(id), { ...resource, design: next });
+          void showPlanter(client, { ...resource, design: applyPatch(design, patch) });
           changePlanter.mutate(
             { id, change: (now) => applyPatch(now, patch) },
             { onError: (failed) => notify(failed.message) },
