@@ -213,8 +213,9 @@ test.describe('in the demo garden', () => {
     const before = await names();
     await page.getByRole('button', { name: /stop 1$/ }).focus();
     await page.keyboard.press('Space');
+    await expect(page.getByText(/^Taken up: .*, stop 1\.$/)).toBeAttached();
     await page.keyboard.press('ArrowDown');
-    await page.waitForTimeout(300);
+    await expect(page.getByText(/, would come to stop [2-9]\.$/)).toBeAttached();
     await page.keyboard.press('Space');
     await expect(walk.first()).not.toContainText(before[0]!.slice(0, 20));
     const after = await names();

@@ -195,12 +195,15 @@ function broken(
     const sound = core.runSeason(planter, lived.slice(0, begins), low).days;
     const rest = lived.slice(begins, begins + 30);
     const lost = 0.1 * full;
+    const table = core.dayTableOf(planter, lost);
     const leaking = rest.map(({ date }) => ({ where: 'tube' as const, date, volume: -lost }));
     const often = { ...options, filling: { kind: 'every', days: 5 } as const, refillAt: 0 };
     const after =
       fault === 'leak'
         ? core.runSeason(planter, rest, { ...low, waterings: leaking }).days.map((day) => ({
             ...day,
+            // The season takes the loss in the morning; the stick of the next morning has seen all of the day's.
+            level: table.level(Math.max(table.holds(day.level) - lost, 0)),
             filled: day.filled + lost > 1e-6 ? day.filled + lost : 0,
           }))
         : core.runSeason(planter, rest, { ...often, broken: true }).days;

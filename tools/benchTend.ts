@@ -62,13 +62,15 @@ async function tended(base: string, count: number): Promise<void> {
   );
 }
 
-/** Until the server has worked out how so many planters stand. */
-async function untilReady(base: string, count: number): Promise<void> {
+/** Until the server has worked out how all planters stand. */
+async function untilReady(base: string): Promise<void> {
   const begin = performance.now();
+  const all = (await plantersAt(base)).map(({ id }) => id);
   for (;;) {
     const answer = await fetch(`${base}/api/round/standing`);
-    const { standing } = (await answer.json()) as { standing: unknown[] };
-    if (standing.length >= count) return;
+    const { standing } = (await answer.json()) as { standing: { planter: string }[] };
+    const ready = new Set(standing.map(({ planter }) => planter));
+    if (all.every((id) => ready.has(id))) return;
     if (performance.now() - begin > 120_000) throw new Error('The server does not get ready.');
     await new Promise((done) => setTimeout(done, 200));
   }
@@ -172,7 +174,7 @@ export async function tending(browser: Browser) {
       await tended(served.base, count);
       // Right after all was told, before the server had time; and as it is from then on.
       result[`today${count}NothingReadyMs`] = round(await coldToday(browser, served.base, count));
-      await untilReady(served.base, count);
+      await untilReady(served.base);
       const times: number[] = [];
       for (let i = 0; i < 3; i += 1) times.push(await coldToday(browser, served.base, count));
       result[`today${count}ColdMs`] = round(median(times));

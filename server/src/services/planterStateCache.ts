@@ -71,6 +71,8 @@ export function planterStateCache(parts: Parts): PlanterStateCache {
     const { value: choice } = await parts.weather.get(ONLY);
     const measured = await parts.weatherDays.from();
     const { kept } = await parts.planters.list();
+    const there = new Set(kept.map(({ id }) => id));
+    for (const id of ready.keys()) if (!there.has(id)) ready.delete(id);
     for (const { id, value: design } of kept.slice(0, MOST)) {
       if (stopped) return;
       // Two on one machine would take each other's time: the rest is for later.

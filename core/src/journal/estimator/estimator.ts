@@ -42,18 +42,20 @@ const OFTEN = 0.8;
 const EVENING = 13;
 /**
  * Evidence from which on a fault is named, as the logarithm of how much likelier readings are with it than without, added
- * up from reading to reading and never below nothing (Page 1954); and the most that is kept of it.
+ * up from reading to reading and never below nothing (Page 1954); and the most that is kept of it. Set by the calibration
+ * to name something in at most one in twenty of the gardens in which all is well.
  */
-const NAMED = 1.4;
-const MOST_EVIDENCE = NAMED + 2;
-/** Share of what is believed from which on a fault is named in any case. */
+const NAMED = { leak: 1.3, torn: 1.75 } as const;
+const MOST_EVIDENCE = 4;
+/** Share of what is believed from which on a fault is named in any case, and that it takes to name one by evidence. */
 const CERTAIN = 0.9;
+const SUSPECTED = { leak: 0.2, torn: 0.05 } as const;
+/** Share of what is believed below which a fault that no evidence is left of is no longer told. */
+const DOUBTFUL = 0.5;
 /** The most that one reading can say, of who is careful and of who is not: theirs alone names nothing. */
-const OF_ONE = [2, 0.8] as const;
+const OF_ONE = [2, 1.2] as const;
 /** Share of the evidence that is left at the next reading. */
-const REMEMBERED = 0.85;
-/** Spread of the logarithm of the thirst from which on no reading speaks for a fault. */
-const UNKNOWN = 0.35;
+const REMEMBERED = 0.6;
 
 /** A reading that nothing which is usual explains. */
 export interface UnexplainedReading {
@@ -73,6 +75,14 @@ interface Evening {
   filled: number;
 }
 
+type Fault = keyof FaultEvidence;
+/** Faults, likeliest first, and the kind of reading that shows each. */
+const FAULTS: readonly Fault[] = ['leak', 'torn'];
+const SHOWN_BY = { leak: 'falls-fast', torn: 'stays' } as const satisfies Record<
+  Fault,
+  UnexplainedReading['kind']
+>;
+
 /** A planter's story so far. */
 export interface Estimate {
   particles: Particles;
@@ -89,8 +99,6 @@ export interface Estimate {
   usual: { level: number; fillings: number };
   /** The last dip. */
   dip: { day: string; depth: number } | null;
-  /** Spread of the logarithm of the thirst before the last reading, where all is well. */
-  doubt: number;
   /** Evidence that speaks for a fault. */
   evidence: FaultEvidence;
 }
@@ -208,7 +216,6 @@ export function runFilter(
         fullOn: null,
         usual: { level: 0, fillings: 0 },
         dip: null,
-        doubt: PRIOR_THIRST,
         evidence: { leak: 0, torn: 0 },
       };
   let at = entries.findIndex((entry) => dayOf(entry) > story.until);
@@ -259,7 +266,6 @@ function heed(
     const counts = Math.min(fillings, FEW);
     story.usual = { level: (level * counts + before) / (counts + 1), fillings: fillings + 1 };
   }
-  story.doubt = doubtOf(particles);
   const heard = bayesUpdate(setting, particles, entry, luck);
   if (filling && did.ran) story.fullOn = dayOf(entry);
   if (did.kind === 'level') story.dip = { day: dayOf(entry), depth: did.depth };
@@ -272,18 +278,6 @@ function heed(
     if (found) story.surprises.push(found);
   }
   return filled;
-}
-
-/** Spread of the logarithm of the thirst over the particles in which all is well. */
-function doubtOf({ thirst, weight }: Particles): number {
-  let [all, mean, squares] = [0, 0, 0];
-  for (let i = BANKS.well.from; i < BANKS.well.to; i += 1) {
-    const w = weight[i] as number;
-    all += w;
-    mean += w * (thirst[i] as number);
-    squares += w * (thirst[i] as number) ** 2;
-  }
-  return all > 0 ? Math.sqrt(Math.max(squares / all - (mean / all) ** 2, 0)) : PRIOR_THIRST;
 }
 
 /** How likely whoever writes the log is careless. */
@@ -309,30 +303,35 @@ function ranAtOnce(
   return { kind: 'at-once', entry, read: heard.read, expected: room };
 }
 
-/** What a reading shows to be amiss, where that is likelier than not. */
-function named(story: Estimate, entry: LogEntry, heard: Observed): UnexplainedReading | null {
-  // As long as its thirst is not known, a strange reading speaks for another thirst.
-  const known = Math.max(1 - (story.doubt / UNKNOWN) ** 2, 0);
-  const most = OF_ONE[0] + (OF_ONE[1] - OF_ONE[0]) * carelessnessOf(story.particles);
-  const added = (bank: 'leak' | 'torn'): number => {
-    const says = known * Math.min(heard.speaks[bank], most);
-    return Math.min(Math.max(REMEMBERED * story.evidence[bank] + says, 0), MOST_EVIDENCE);
+/** Adds what a reading says to the evidence, and takes back what was named where readings contradict it since. */
+function weighEvidence(story: Estimate, speaks: FaultEvidence): void {
+  const { particles } = story;
+  const most = OF_ONE[0] + (OF_ONE[1] - OF_ONE[0]) * carelessnessOf(particles);
+  const added = (fault: Fault): number => {
+    const all = REMEMBERED * story.evidence[fault] + Math.min(speaks[fault], most);
+    return Math.min(Math.max(all, 0), MOST_EVIDENCE);
   };
   story.evidence = { leak: added('leak'), torn: added('torn') };
+  const contradicted = (fault: Fault): boolean =>
+    story.evidence[fault] === 0 && weightOf(particles, fault) < DOUBTFUL;
+  const kinds: UnexplainedReading['kind'][] = FAULTS.flatMap((fault) =>
+    contradicted(fault) ? [SHOWN_BY[fault]] : [],
+  );
+  story.surprises = story.surprises.filter(({ kind }) => !kinds.includes(kind));
+}
+
+/** What a reading shows to be amiss, where that is likelier than not. */
+function named(story: Estimate, entry: LogEntry, heard: Observed): UnexplainedReading | null {
   const { read, expected } = heard;
-  const found = (kind: UnexplainedReading['kind']): UnexplainedReading => ({
-    kind,
-    entry,
-    read,
-    expected,
-  });
-  const speaks = (bank: 'leak' | 'torn'): boolean =>
-    story.evidence[bank] > NAMED || weightOf(story.particles, bank) > CERTAIN;
-  if (!heard.possible) return found('rises');
+  if (!heard.possible) return { kind: 'rises', entry, read, expected };
+  // A finger tells of the soil alone.
   if (entry.did.kind === 'finger') return null;
-  if (speaks('leak')) return found('falls-fast');
-  if (speaks('torn')) return found('stays');
-  return null;
+  weighEvidence(story, heard.speaks);
+  const fault = FAULTS.find((one) => {
+    const least = story.evidence[one] > NAMED[one] ? SUSPECTED[one] : CERTAIN;
+    return weightOf(story.particles, one) > least;
+  });
+  return fault ? { kind: SHOWN_BY[fault], entry, read, expected } : null;
 }
 
 /** Steps of the level in which its middle is told. */

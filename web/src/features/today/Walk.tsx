@@ -1,5 +1,6 @@
 import { Box, Button, Text } from '@chakra-ui/react';
 import {
+  type Announcements,
   closestCenter,
   DndContext,
   KeyboardSensor,
@@ -7,6 +8,7 @@ import {
   useSensor,
   useSensors,
   type DragEndEvent,
+  type UniqueIdentifier,
 } from '@dnd-kit/core';
 import {
   arrayMove,
@@ -31,6 +33,21 @@ export function Walk({ planters }: { planters: readonly PlanterResource[] }) {
     const [from, to] = [ids.indexOf(String(active.id)), ids.indexOf(String(over?.id))];
     if (from >= 0 && to >= 0 && from !== to) change({ order: arrayMove(ids, from, to) });
   };
+  const stop = (id: UniqueIdentifier): string => {
+    const at = ids.indexOf(String(id));
+    return `${planters[at]?.design.name}, stop ${at + 1}`;
+  };
+  const placeOf = (id: UniqueIdentifier): number => ids.indexOf(String(id)) + 1;
+  const announcements: Announcements = {
+    onDragStart: ({ active }) => `Taken up: ${stop(active.id)}.`,
+    onDragOver: ({ active, over }) =>
+      over && over.id !== active.id
+        ? `${stop(active.id)}, would come to stop ${placeOf(over.id)}.`
+        : `Taken up: ${stop(active.id)}.`,
+    onDragEnd: ({ active, over }) =>
+      `Put down: ${stop(active.id)}${over ? `, at stop ${placeOf(over.id)}` : ''}.`,
+    onDragCancel: ({ active }) => `${stop(active.id)}, is back where it was.`,
+  };
   return (
     <details className="walk not-printed">
       <summary>The order of the walk</summary>
@@ -38,7 +55,12 @@ export function Walk({ planters }: { planters: readonly PlanterResource[] }) {
         Drag them into the order in which you walk past. With keys: space takes one up, arrows move
         it, space puts it down.
       </Text>
-      <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={end}>
+      <DndContext
+        sensors={sensors}
+        collisionDetection={closestCenter}
+        accessibility={{ announcements }}
+        onDragEnd={end}
+      >
         <SortableContext items={ids} strategy={verticalListSortingStrategy}>
           <ol aria-label="The order of the walk">
             {planters.map((planter, i) => (
