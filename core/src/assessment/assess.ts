@@ -4,6 +4,7 @@ import { assemble, type Planter } from '../assembly';
 import { figuresOf, type Figures } from './figures';
 import { rank, type Draft, type Finding, type Remedy, type BenchPanel } from './finding';
 import { draftFindings, checkRemedy } from './remedyCheck';
+import { leftBy, searchRemedy } from './remedySearch';
 
 /** Figures and findings of a planter. */
 export interface Assessment {
@@ -58,14 +59,22 @@ function tried(
 ): Remedy[] {
   const good: Remedy[] = [];
   const now = once(() => figuresOf(assemble(design)));
-  for (const remedy of proposals) {
+  for (const remedy of different(proposals)) {
     if (good.length >= (finding.severity === 'note' ? 1 : MOST_REMEDIES)) break;
     const after = checkRemedy(design, remedy.patch);
-    if (!after || !mends(finding, before, after.drafts)) continue;
+    if (!after || leftBy(finding, before, after.drafts).length > 0) continue;
     good.push({ ...remedy, label: say`${remedy.label}${price(now(), after.figures)}` });
   }
-  return good;
+  if (good.length > 0 || rank(finding.severity) > rank('fault')) return good;
+  const found = searchRemedy(design, finding, before, proposals);
+  return found ? [found] : [];
 }
+
+/** Proposals that change something else than those before them. */
+const different = (proposals: readonly Remedy[]): Remedy[] =>
+  [
+    ...new Map(proposals.toReversed().map((one) => [JSON.stringify(one.patch), one])).values(),
+  ].toReversed();
 
 /** Share of the usable water or the root room that a remedy may cost without a word. */
 const COSTLY = 0.25;
@@ -79,20 +88,6 @@ function price(before: Figures, after: Figures): Message {
     return say`: leaves ${q(after.growingDepth, 'length')} of ${q(before.growingDepth, 'length')} for roots`;
   }
   return say``;
-}
-
-function mends(
-  finding: Omit<Draft, 'propose'>,
-  before: readonly Draft[],
-  after: readonly Draft[],
-): boolean {
-  return after.every((found) => {
-    if (found.id === finding.id) return false;
-    const known = before.find((other) => other.id === found.id);
-    return known
-      ? rank(found.severity) >= rank(known.severity)
-      : rank(found.severity) > rank(finding.severity);
-  });
 }
 
 /** Everything about a design in one call. */

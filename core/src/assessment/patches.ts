@@ -1,5 +1,6 @@
 import {
   airCeiling,
+  baseStyle,
   invertOf,
   lipBelowMark,
   soilBaseHeight,
@@ -15,6 +16,18 @@ import { LEAST_SOIL } from '../assembly';
 
 /** The least air gap that roots need. */
 export const LEAST_AIR_GAP = 0.01;
+
+/** A hole's upper edge keeps this far under a platform, metres. */
+export const CLEAR_OF_PLATFORM = 0.002;
+
+/** From the lip to the top of the base so that the whole opening lies below it; 0 where no opening is in its way. */
+export function openingAboveLip(design: PlanterDesign): number {
+  const { overflow } = design;
+  const style = baseStyle(design);
+  if (!overflow || overflow.kind === 'rim' || overflow.kind === 'rows' || style === 'bag') return 0;
+  const clear = style === 'gap' ? CLEAR_OF_PLATFORM : 0;
+  return lipBelowMark(overflow) + overflow.diameter / 2 + clear;
+}
 
 const MM = 1000;
 /** Down or up to a whole millimetre, as one can mark it. */
@@ -41,8 +54,12 @@ export function highestCeiling(design: PlanterDesign, rim: number, depth = LEAST
   return rim - design.soil.freeboard - depth - slab;
 }
 
-/** The gap to keep when the platform moves: what there is now, if that is sound. */
+/** The gap to keep when the platform moves: what there is now, if that is sound, and what the opening takes. */
 export function gapToKeep(design: PlanterDesign): number {
+  return Math.max(soundGap(design), openingAboveLip(design));
+}
+
+function soundGap(design: PlanterDesign): number {
   const lip = invertOf(design);
   if (lip === null) return USUAL_AIR_GAP;
   const now = airCeiling(design) - lip;

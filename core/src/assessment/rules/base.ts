@@ -124,6 +124,12 @@ function smallerThan(size: PartSize, spec: Sizes, units: UnitSystem): Sizes[] {
     .slice(0, MOST_SMALLER);
 }
 
+/** A part of a group with its article, or several without. */
+const anyOf = (group: PartGroup): string => {
+  const name = partName(group, group.wanted);
+  return group.wanted > 1 ? name : `${/^[aeiou]/.test(name) ? 'an' : 'a'} ${name}`;
+};
+
 export const partsFit: Rule = ({ design, planter }) =>
   planter.partGroups.flatMap((group) => {
     const size = sizeOf(group);
@@ -137,8 +143,8 @@ export const partsFit: Rule = ({ design, planter }) =>
       return {
         label:
           other === undefined
-            ? say`Use ${group.wanted === 1 ? 'one' : 'ones'} of ${q(one, 'length')}`
-            : say`Use ones of ${q(one, 'length')} by ${q(other, 'length')}`,
+            ? say`Use ${anyOf(group)} of ${q(one, 'length')}`
+            : say`Use ${anyOf(group)} of ${q(one, 'length')} by ${q(other, 'length')}`,
         patch: Object.entries(sizes).map(([key, value]) => set(path(key), value)),
       };
     });

@@ -14,7 +14,15 @@ import { outflow } from '../../physics/overflow';
 import { overflowCapacity } from '../overflowCapacity';
 import { mixBelow } from '../figures';
 import type { Remedy, Rule } from '../finding';
-import { downToMm, LEAST_AIR_GAP, moveBase, moveLip, set, upToMm } from '../patches';
+import {
+  downToMm,
+  LEAST_AIR_GAP,
+  moveBase,
+  moveLip,
+  openingAboveLip,
+  set,
+  upToMm,
+} from '../patches';
 
 /** An air gap wider than this, and than this share of the platform's height, wastes reservoir. */
 const WIDE_AIR_GAP = 0.045;
@@ -35,10 +43,11 @@ export const overflowHeight: Rule = ({ design, planter: { heights }, figures }) 
   const what = baseName(design);
   const stone = standsOnStone(design);
   const invert = heights.invert;
+  const opening = openingAboveLip(design);
   const lowerTo = (target: number): Remedy[] => {
     if (overflow.kind === 'rim') return [];
     const below = lipBelowMark(overflow);
-    const centre = downToMm(heights.ceiling - target + below);
+    const centre = downToMm(heights.ceiling - Math.max(target, opening) + below);
     return [
       {
         label: say`Move the mark to ${q(centre, 'length')}, lip ${q(centre - below, 'length')}`,
@@ -49,7 +58,7 @@ export const overflowHeight: Rule = ({ design, planter: { heights }, figures }) 
   const raiseBase = (): Remedy[] => {
     // What stands on things of their own height, or hangs in a rim, does not go up by itself.
     if (overflow.kind === 'rim' || design.bed) return [];
-    const ceiling = upToMm(invert + USUAL_AIR_GAP);
+    const ceiling = upToMm(invert + Math.max(USUAL_AIR_GAP, opening));
     return [
       {
         label: say`Raise ${what} to ${q(ceiling, 'length')}`,
@@ -139,20 +148,21 @@ function drillOne(design: PlanterDesign, ceiling: number, wanted: number): Remed
   };
 }
 
-/** A hole's upper edge keeps this far under a platform, metres. */
-const CLEAR_OF_PLATFORM = 0.002;
-
 /** An opening that reaches into what the soil stands on, or that cuts into the bend of the floor. */
 export const overflowEdges: Rule = ({ design, planter: { heights } }) => {
   const { overflow } = design;
   if (!overflow || overflow.kind === 'rim' || overflow.kind === 'rows') return [];
   if (baseStyle(design) === 'bag' || (heights.invert ?? 0) > heights.ceiling) return [];
   const radius = overflow.diameter / 2;
-  const clear = baseStyle(design) === 'gap' ? CLEAR_OF_PLATFORM : 0;
-  const over = overflow.centre + radius - (heights.ceiling - clear);
+  const over = lipHeight(overflow) + openingAboveLip(design) - heights.ceiling;
   if (over <= 1e-6) return [];
   const lip = lipHeight(overflow);
   const lower = downToMm(lip - over);
+  const ceiling = upToMm(heights.ceiling + over);
+  const raised: Remedy = {
+    label: say`Raise ${baseName(design)} to ${q(ceiling, 'length')}`,
+    patch: [set(['reservoir', 'top'], ceiling)],
+  };
   const smaller = usualFor(design)
     .bits.filter((bit) => bit < overflow.diameter && bit >= 0.008)
     .reverse()
@@ -183,6 +193,7 @@ export const overflowEdges: Rule = ({ design, planter: { heights } }) => {
           label: say`Move the mark to ${q(lower + lipBelowMark(overflow), 'length')}`,
           patch: moveLip(design, lower),
         },
+        ...(design.bed ? [] : [raised]),
       ],
     },
   ];

@@ -143,7 +143,7 @@ const CASES: readonly Case[] = [
     bad: [...set(['reservoir', 'top'], 0.22), ...set(['overflow', 'centre'], 0.21)],
     says: 'Leave the soil more: the reservoir takes 210 mm of 370 mm, and the soil gets 125 mm.',
     us: 'Leave the soil more: the reservoir takes 8 1/4 in of 14 9/16 in, and the soil gets 4 15/16 in.',
-    remedy: 'Lower the top of the base to 158 mm: leaves 3.8 L of 5.8 L to use',
+    remedy: 'Lower the top of the base to 159 mm: leaves 3.8 L of 5.8 L to use',
     mild: [...set(['reservoir', 'top'], 0.2), ...set(['overflow', 'centre'], 0.19)],
   },
   {

@@ -112,7 +112,7 @@ export const pipesFit: Rule = ({ planter }) =>
       text: say`The pipe of ${q(spec.diameter, 'length')} finds no free place on the floor and is left out.`,
       propose: () =>
         [0.05, 0.032].map((diameter) => ({
-          label: say`Use one of ${q(diameter, 'length')}`,
+          label: say`Use a pipe of ${q(diameter, 'length')}`,
           patch: [set(['pipes', index, 'diameter'], diameter)],
         })),
     }));

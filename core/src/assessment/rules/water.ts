@@ -1,14 +1,17 @@
 import { growthOf, peakOf } from '../../physics/crop';
-import { baseStyle, cropIn, type PlanterDesign } from '../../document';
+import { baseStyle, cropIn, lipBelowMark, lipHeight, type PlanterDesign } from '../../document';
 import { baseName } from '../../assembly';
 import { q, say } from '../../units';
 import { cautiousDays } from '../daysOfWater';
 import { rootRoom } from '../figures';
 import type { Remedy, Rule } from '../finding';
-import { downToMm, gapToKeep, highestCeiling, moveBase, set } from '../patches';
+import { downToMm, gapToKeep, highestCeiling, moveBase, moveLip, set } from '../patches';
 
 /** Share of the height above which the soil gets short, whatever the school. */
 const MUCH_WATER = 0.55;
+
+/** A lip that would rise by less is as high as it may be, metres. */
+const LITTLE = 0.005;
 
 /** Water that lies open in a tray breeds mosquitoes and can drown a toddler. */
 export const openWater: Rule = ({ design, figures }) => {
@@ -64,6 +67,8 @@ export const lasting: Rule = ({ design, planter, figures }) => {
   const { place } = design;
   const lasts = figures.lastsHot;
   if (place.daysAway <= lasts.days) return [];
+  // Where nothing brings water up, it is that which is to be mended, and no store is large enough.
+  if (planter.wicks.length === 0 && lasts.days === 0) return [];
   const roots = rootRoom(planter);
   const said = cautiousDays(lasts.days);
   const after =
@@ -99,6 +104,7 @@ export const lasting: Rule = ({ design, planter, figures }) => {
         };
         const fewer = fewerPlants(design);
         return [
+          ...raisedLip(design, lowest - gap),
           ...(design.soil.mulch === 'none' ? [mulch] : []),
           ...(highest > lowest + 0.002 ? raised : []),
           ...fewer,
@@ -107,6 +113,20 @@ export const lasting: Rule = ({ design, planter, figures }) => {
     },
   ];
 };
+
+/** The lip as high as it may stand under the base, where it is much lower. */
+function raisedLip(design: PlanterDesign, highest: number): Remedy[] {
+  const { overflow } = design;
+  if (!overflow || overflow.kind === 'rim') return [];
+  const lip = downToMm(highest);
+  if (lip < lipHeight(overflow) + LITTLE) return [];
+  return [
+    {
+      label: say`Move the mark to ${q(lip + lipBelowMark(overflow), 'length')}, lip ${q(lip, 'length')}`,
+      patch: moveLip(design, lip),
+    },
+  ];
+}
 
 /** One plant fewer of the thirstiest planting of which there are several. */
 function fewerPlants({ planting }: PlanterDesign): Remedy[] {

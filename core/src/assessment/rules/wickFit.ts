@@ -28,7 +28,7 @@ export const wicksFit: Rule = ({ planter }) =>
     const across = cloth ? bunchAcross(group.spec) : group.spec.diameter;
     const field = cloth ? 'holes' : 'count';
     const thinner = (diameter: number): Remedy => ({
-      label: say`Use one of ${q(diameter, 'length')}`,
+      label: say`Use one ${group.kind === 'cup' ? 'cup' : group.kind === 'column' ? 'column' : 'bunch'} of ${q(diameter, 'length')}`,
       patch: [
         set(['wicks', i, 'diameter'], diameter),
         ...(group.kind === 'cup'
