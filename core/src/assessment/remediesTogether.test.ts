@@ -48,12 +48,12 @@ test.each(bases)('a base of %s leaves what grows, mix, vessel and place as they 
 });
 
 test('what is mended with it is told in the order in which it is done', () => {
-  const design = start('box-legs');
-  const { mends, patch, brings } = settled(design, changeBase(design, 'tubs'), KEPT)!;
+  const design = start('stick-pail');
+  const { mends, patch, brings } = settled(design, changeBase(design, 'coil'), KEPT)!;
   const told = mends.map((one) => tell(one, 'metric').replace(/\u00a0/g, ' '));
-  expect(told).toEqual(['Move the mark to 72 mm', 'Add four legs of cotton cloth']);
+  expect(told).toEqual(['Raise the top of the base to 126 mm, lip with it', 'Lay it straight']);
   expect(brings).toBeNull();
-  expect(changed(design, applyPatch(design, patch))).toEqual(['reservoir', 'overflow', 'wicks']);
+  expect(changed(design, applyPatch(design, patch))).toContain('overflow');
 });
 
 test('where only what must stay could be changed, the fault is told instead', () => {

@@ -25,10 +25,13 @@ export interface HydraulicMaterial {
 export interface GrowingMix extends HydraulicMaterial {
   /** Share of the loose height that is lost when it is first watered, 0 to 1. */
   settles: number;
-  /** False where practice says not to use it as the wicking mix, and why. */
+  /** False where practice says not to use it as the wicking mix without an eye on it. */
   wicks: boolean;
-  caution?: string;
+  /** Why not: it packs tight over water, it slumps and draws away from the wick, or water hardly rises in it. */
+  weakness?: MixWeakness;
 }
+
+export type MixWeakness = 'packs' | 'slumps' | 'open';
 
 const CM_PER_DAY = 0.01 / 86_400;
 
@@ -80,7 +83,7 @@ export const MIXES = {
     dryDensity: 450,
     settles: 0.2,
     wicks: false,
-    caution: 'On its own it slumps and shrinks away from the wick.',
+    weakness: 'slumps',
   },
   'ground-soil': {
     name: 'Soil from the ground',
@@ -93,7 +96,7 @@ export const MIXES = {
     dryDensity: 1300,
     settles: 0.12,
     wicks: false,
-    caution: 'It packs tight over water and leaves roots without air.',
+    weakness: 'packs',
   },
 } as const satisfies Record<string, GrowingMix>;
 

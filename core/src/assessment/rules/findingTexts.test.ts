@@ -9,7 +9,7 @@ const plain = (text: string): string => text.replaceAll('\u00a0', ' ');
 
 /** What a sentence may begin with: something to do. */
 const LEADS = new RegExp(
-  `^(${'Add|Ask|Bevel|Brace|Buy|Choose|Close|Cover|Cut|Empty|Feed|Fill|Give|Hold|Keep|Lay|Leave|Let|Level|Line|Look'}|${'Lower|Make|Mend|Moisten|Mulch|Open|Patch|Plant|Put|Raise|Share|Shorten|Stand|Store|Take|Tie|Use|Water|Widen|Wrap'})\\b`,
+  `^(${'Add|Ask|Bevel|Brace|Buy|Choose|Close|Cover|Cut|Empty|Feed|Fill|Give|Hold|Keep|Lay|Leave|Let|Level|Line|Look'}|${'Lower|Make|Mend|Moisten|Mulch|Open|Patch|Plant|Put|Raise|Share|Shorten|Stand|Store|Take|Tie|Top|Use|Water|Widen|Wrap'})\\b`,
 );
 
 /** The others, in the words of both systems: one digit of difference shows wherever two numbers are set against each other. */
@@ -191,8 +191,27 @@ const SAID: readonly (readonly [
     'mix-poor',
     'cloth-pail',
     [{ path: ['soil', 'medium'], value: 'ground-soil' }],
-    'Use a wicking mix, not soil from the ground. It packs tight over water and leaves roots without air.',
-    'Use a wicking mix, not soil from the ground. It packs tight over water and leaves roots without air.',
+    'Keep soil from the ground loose: it packs over water, and yellow leaves or a sour smell say that roots lack air.',
+    'Keep soil from the ground loose: it packs over water, and yellow leaves or a sour smell say that roots lack air.',
+  ],
+  [
+    'mix-poor',
+    'cloth-pail',
+    [
+      {
+        path: ['soil', 'recipe'],
+        value: { parts: [{ what: 'hulls', parts: 1 }], measured: null },
+      },
+    ],
+    'Add fine stuff to this mix: water hardly rises in it, and the top stays dry over a full reservoir.',
+    'Add fine stuff to this mix: water hardly rises in it, and the top stays dry over a full reservoir.',
+  ],
+  [
+    'overflow-edge',
+    'coil-barrel',
+    [{ path: ['overflow', 'centre'], value: 0.09 }],
+    'Lay fabric over the overflow inside: it opens to 103 mm, over the top of the base at 90 mm, and leaves roots no air.',
+    'Lay fabric over the overflow inside: it opens to 4 1/16 in, over the top of the base at 3 9/16 in, and leaves roots no air.',
   ],
   [
     'dry-fill',

@@ -29,6 +29,11 @@ const WIDE_AIR_GAP = 0.045;
 const WIDE_AIR_SHARE = 0.25;
 /** Openings wider than this let mosquitoes in, metres. */
 const MOSQUITO = 0.0015;
+/** How well a height can be marked and drilled, metres. */
+const MARKED_WITHIN = 0.002;
+/** Rain that climbs so far over the lip for some minutes is good to know, or to be watched. Metres. */
+const LITTLE_CLIMB = 0.01;
+const SOME_CLIMB = 0.03;
 /** An indoor vessel up to this size may go without an overflow, m³. */
 const SMALL_INDOORS = 0.01;
 /** Widest overflow that a remedy asks for, metres. */
@@ -77,7 +82,8 @@ export const overflowHeight: Rule = ({ design, planter: { heights }, figures }) 
     ...lowerTo(0.015),
     ...lowerTo(LEAST_AIR_GAP + 0.001),
   ];
-  if (gap < -1e-9) {
+  // Less than one can mark by is no fault, and is told as no air at all.
+  if (gap < -MARKED_WITHIN) {
     return [
       {
         id: 'overflow-above',
@@ -96,7 +102,7 @@ export const overflowHeight: Rule = ({ design, planter: { heights }, figures }) 
         id: 'air-gap-small',
         severity: 'watch',
         panel: 'water',
-        text: say`Leave ${q(USUAL_AIR_GAP, 'length')} of air above the lip: with ${q(gap, 'length')} roots get little air and grow into the water.`,
+        text: say`Leave ${q(USUAL_AIR_GAP, 'length')} of air above the lip: with ${q(Math.max(gap, 0), 'length')} roots get little air and grow into the water.`,
         propose,
       },
     ];
@@ -181,12 +187,18 @@ export const overflowEdges: Rule = ({ design, planter: { heights } }) => {
           ]
         : [];
     });
+  // A sheet or a floor stands in the way; a mix over fabric does not, it has no air there.
+  const rigid = design.reservoir.cover === 'platform' || design.bed !== null;
+  const blocked = baseStyle(design) === 'gap' && rigid && over > MARKED_WITHIN;
+  const reaches = overflow.centre + radius;
   return [
     {
       id: 'overflow-edge',
-      severity: 'fault',
+      severity: blocked ? 'fault' : 'watch',
       panel: 'water',
-      text: say`Mark the overflow lower: its hole reaches ${q(overflow.centre + radius, 'length')}, into ${baseName(design)} at ${q(heights.ceiling, 'length')}.`,
+      text: blocked
+        ? say`Mark the overflow lower: its hole reaches ${q(reaches, 'length')}, into ${baseName(design)} at ${q(heights.ceiling, 'length')}.`
+        : say`Lay fabric over the overflow inside: it opens to ${q(reaches, 'length')}, over ${baseName(design)} at ${q(heights.ceiling, 'length')}, and leaves roots no air.`,
       propose: () => [
         ...smaller.slice(0, 3),
         {
@@ -277,12 +289,13 @@ export const overflowCapacityShort: Rule = ({ design, planter, figures }) => {
   if (!overflow || carries === null || heights.invert === null) return [];
   if (figures.rainIn <= 0 || carries >= figures.rainIn) return [];
   const head = heights.base - heights.invert;
+  const climb = figures.stormClimb ?? 0;
   return [
     {
       id: 'overflow-storm',
-      severity: 'fault',
+      severity: climb <= LITTLE_CLIMB ? 'note' : climb <= SOME_CLIMB ? 'watch' : 'fault',
       panel: 'water',
-      text: say`Widen the overflow: in rain of ${q(place.storm, 'rainfall')} water climbs ${q(figures.stormClimb ?? 0, 'length')} over the lip.`,
+      text: say`Widen the overflow: in rain of ${q(place.storm, 'rainfall')} water climbs ${q(climb, 'length')} over the lip.`,
       propose: () => holesThatCarry(overflow, usualFor(design).bits, figures.rainIn, head),
     },
   ];

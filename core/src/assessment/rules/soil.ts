@@ -1,9 +1,9 @@
-import { MIXES, catalogMix } from '../../catalog';
+import { MIXES, catalogMix, type MixWeakness } from '../../catalog';
 import { deepest } from '../../physics/crop';
 import { baseStyle, standsOnStone, type LayerDesign } from '../../document';
 import { baseName, soilBeds, wetsTo } from '../../assembly';
 import { mixOf, takeMix } from '../../physics/soil';
-import { q, say } from '../../units';
+import { q, say, type Message } from '../../units';
 import { rootRoom } from '../figures';
 import type { Draft, Remedy, Rule } from '../finding';
 import { downToMm, gapToKeep, moveBase, set } from '../patches';
@@ -123,19 +123,42 @@ export const upperWicks: Rule = ({ design: { soil } }) => {
   ];
 };
 
+/** What a weak mix costs and what to look for; what hardly lifts water fails, the others grow well in many hands. */
+const WEAK_MIX: Readonly<
+  Record<MixWeakness, { severity: Draft['severity']; says(name: string): Message }>
+> = {
+  packs: {
+    severity: 'watch',
+    says: (name) =>
+      say`Keep ${name} loose: it packs over water, and yellow leaves or a sour smell say that roots lack air.`,
+  },
+  slumps: {
+    severity: 'watch',
+    says: (name) =>
+      say`Top ${name} up as it slumps, and water once from above where it has drawn away from the wick.`,
+  },
+  open: {
+    severity: 'fault',
+    says: (name) =>
+      say`Add fine stuff to ${name}: water hardly rises in it, and the top stays dry over a full reservoir.`,
+  },
+};
+
 export const mixWicks: Rule = ({ planter }) => {
-  const mix = mixOf(planter.design.soil);
-  if (mix.wicks) return [];
+  const { soil } = planter.design;
+  const mix = mixOf(soil);
+  if (!mix.weakness) return [];
+  const { severity, says } = WEAK_MIX[mix.weakness];
   return [
     {
       id: 'mix-poor',
-      severity: 'fault',
+      severity,
       panel: 'soil',
-      text: say`Use a wicking mix, not ${mix.name.toLowerCase()}. ${mix.caution ?? ''}`,
+      text: says(soil.recipe ? 'this mix' : mix.name.toLowerCase()),
       propose: () =>
         (['coir-perlite', 'compost-mix'] as const).map((medium) => ({
           label: say`Use ${MIXES[medium].name.toLowerCase()}`,
-          patch: takeMix(planter.design.soil, medium),
+          patch: takeMix(soil, medium),
         })),
     },
   ];

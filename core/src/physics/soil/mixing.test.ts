@@ -1,5 +1,12 @@
 import fc from 'fast-check';
-import { INGREDIENTS, MIXES, RECIPES, type MixId, type RecipePart } from '../../catalog';
+import {
+  INGREDIENTS,
+  MIXES,
+  RECIPES,
+  type MixId,
+  type MixWeakness,
+  type RecipePart,
+} from '../../catalog';
 import { anyRecipe } from '../../testing/recipes';
 import { conductivity, mixFrom, mixOf, shrinkageOf, waterContent } from '.';
 
@@ -73,18 +80,18 @@ test('any recipe: no solids or mass are lost, and the curve falls from its pores
       expect(mix.n).toBeGreaterThan(1);
       expect(waterContent(mix, 0.01)).toBeGreaterThan(waterContent(mix, 3));
       expect(conductivity(mix, 3)).toBeGreaterThan(0);
-      expect(mix.wicks).toBe(mix.caution === undefined);
+      expect(mix.wicks).toBe(mix.weakness === undefined);
     }),
     { numRuns: 60 },
   );
 });
 
 test('a mix says why it does not wick, and what was measured counts', () => {
-  const said = (...list: Parameters<typeof parts>): string | undefined =>
-    mixFrom(parts(...list), null).caution;
-  expect(said(['compost', 3], ['coir', 1])).toMatch(/goes on rotting/);
-  expect(said(['loam', 2], ['coir', 3])).toMatch(/soil from the ground/);
-  expect(said(['perlite', 3], ['coir', 1])).toMatch(/too open/);
+  const said = (...list: Parameters<typeof parts>): MixWeakness | undefined =>
+    mixFrom(parts(...list), null).weakness;
+  expect(said(['compost', 3], ['coir', 1])).toBe('slumps');
+  expect(said(['loam', 2], ['coir', 3])).toBe('packs');
+  expect(said(['perlite', 3], ['coir', 1])).toBe('open');
   expect(said(['coir', 3], ['perlite', 1])).toBeUndefined();
   const measured = { shrinks: 0.2, reach: 0.22 };
   const mix = mixFrom(parts(['coir', 3], ['perlite', 1]), measured);

@@ -3,6 +3,7 @@ import {
   ingredientWord,
   type IngredientMatter,
   type GrowingMix,
+  type MixWeakness,
   type RecipePart,
 } from '../../catalog';
 import { waterContent, type Hydraulics } from './hydraulics';
@@ -87,7 +88,7 @@ export function mixFrom(parts: readonly RecipePart[], measured: MeasuredMix | nu
   const Ks =
     (Math.exp(mean((matter) => Math.log(matter.Ks))) * packing(thetaS)) / packing(mean(pores));
   const reach = measured?.reach ?? reachOf(parts);
-  const caution = cautionOf(parts, reach);
+  const weakness = weaknessOf(parts, reach);
   return {
     name: nameOf(parts),
     ...fitted(held, thetaR, thetaS),
@@ -95,8 +96,8 @@ export function mixFrom(parts: readonly RecipePart[], measured: MeasuredMix | nu
     reach,
     dryDensity: closer * mean(({ dryDensity }) => dryDensity),
     settles: mean(({ settles }) => settles),
-    wicks: caution === '',
-    ...(caution === '' ? {} : { caution }),
+    wicks: weakness === null,
+    ...(weakness && { weakness }),
   };
 }
 
@@ -137,14 +138,13 @@ function nameOf(parts: readonly RecipePart[]): string {
   return `Mix of ${named.join(', ')}`;
 }
 
-function cautionOf(parts: readonly RecipePart[], reach: number): string {
-  if (shareOf(parts, ({ rots }) => rots) > MUCH_ROTTING)
-    return 'More than half of it goes on rotting: it slumps, packs and shrinks away from the wick.';
-  if (shareOf(parts, ({ body }) => body === 'ground') > MUCH_GROUND)
-    return 'So much soil from the ground is heavy, packs tight above standing water and leaves roots without air.';
+/** What keeps a mix from being a good wicking mix, the worst first; null for nothing. */
+function weaknessOf(parts: readonly RecipePart[], reach: number): MixWeakness | null {
   if (shareOf(parts, ({ body }) => body === 'open') > MUCH_OPEN || reach < LITTLE_REACH)
-    return 'It is too open: water hardly rises in it, so the top stays dry over a full reservoir.';
-  return '';
+    return 'open';
+  if (shareOf(parts, ({ rots }) => rots) > MUCH_ROTTING) return 'slumps';
+  if (shareOf(parts, ({ body }) => body === 'ground') > MUCH_GROUND) return 'packs';
+  return null;
 }
 
 /** α and n of the curve that lies nearest to what a mix holds, by least squares. */
