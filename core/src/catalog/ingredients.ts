@@ -4,7 +4,7 @@ import { MIXES, type HydraulicMaterial, type MixId } from './mixes';
 /**
  * What growing mixes are made of, loose as it comes out of the bag. Values are typical and stand for
  * one of many: the same word on a bag means other things in other places. Hydraulic values are van
- * Genuchten–Mualem parameters; those of the loam are from Carsel and Parrish (1988).
+ * Genuchten–Mualem parameters; those of loam and sandy soil are from Carsel and Parrish (1988).
  */
 export interface IngredientMatter extends HydraulicMaterial {
   /** Share of the loose height that is lost when it is first watered. */
@@ -60,6 +60,20 @@ export const INGREDIENTS = {
   hulls: matter('Rice hulls', [0.07, 0.9, 90, 1.8, 12_000], [0.04, 110, 0.08], 'open'),
   sand: { ...sand, settles: 0.03, body: 'open', rots: false },
   loam: { ...loam, name: 'Garden loam, sieved', body: 'ground', rots: false },
+  'sandy-soil': matter(
+    'Sandy garden soil, sieved',
+    [0.065, 0.41, 7.5, 1.89, 106.1],
+    [0.2, 1350, 0.1],
+    'ground',
+  ),
+  'old-mix': matter('Old bed mix, loosened', [0.12, 0.7, 5.5, 1.42, 60], [0.27, 480, 0.12], 'fine'),
+  'farm-compost': matter(
+    'Farm compost, sieved',
+    [0.15, 0.66, 8, 1.32, 50],
+    [0.22, 520, 0.18],
+    'fine',
+    true,
+  ),
 } as const satisfies Record<string, IngredientMatter>;
 
 export type IngredientId = keyof typeof INGREDIENTS;

@@ -49,7 +49,9 @@ export function ingredientsOf(
  */
 export function mixPrice(soil: PlanterDesign['soil'], book: PriceBook, units: UnitSystem): number {
   const best = (good: Good): number =>
-    Math.min(...packsIn(book, good, units).packs.map(({ size, price }) => price / size));
+    good.dug
+      ? 0
+      : Math.min(...packsIn(book, good, units).packs.map(({ size, price }) => price / size));
   const cubicMetre = ingredientsOf({ soil }, 1);
   if (!cubicMetre) return best(mixGood(soil.medium));
   return cubicMetre.reduce((sum, { id, amount }) => sum + amount * best(ingredientGood(id)), 0);

@@ -11,7 +11,7 @@ import type { ShoppingLine, ShoppingList } from './shopping';
  */
 
 /** How a line is come by. */
-type Sourcing = 'bought' | 'at-hand' | 'mixed' | 'above' | 'not-bought' | 'unpriced';
+type Sourcing = 'bought' | 'at-hand' | 'mixed' | 'above' | 'dug' | 'not-bought' | 'unpriced';
 
 export interface BillLine {
   /** Unique within the bill. */
@@ -40,6 +40,7 @@ export function billOf(
   const said = new Set<string>();
   const come = (good: Good | null): Pick<BillLine, 'good' | 'sourcing' | 'line'> => {
     if (!good) return { good, sourcing: 'not-bought', line: null };
+    if (good.dug) return { good: null, sourcing: 'dug', line: null };
     const line = lines.get(good.id);
     if (!line) return { good, sourcing: 'unpriced', line: null };
     if (said.has(good.id)) return { good, sourcing: 'above', line: null };
@@ -82,6 +83,7 @@ const SOURCINGS: Readonly<Record<Sourcing, string>> = {
   'at-hand': 'at hand',
   mixed: 'mixed from',
   above: 'with the above',
+  dug: 'from your own garden',
   'not-bought': 'not bought',
   unpriced: '',
 };

@@ -44,7 +44,18 @@ export interface Good {
   name: Message;
   unit: GoodUnit;
   packs: readonly Pack[];
+  /** Dug or gathered where one lives, and never bought. */
+  dug?: true;
 }
+
+/** What is dug from one's own ground or taken from an old bed. */
+const dug = (id: string, name: string): Good => ({
+  id,
+  name: [name],
+  unit: 'volume',
+  packs: [],
+  dug: true,
+});
 
 const good = (id: string, name: string | Message, unit: GoodUnit, ...packs: Pack[]): Good => ({
   id,
@@ -256,7 +267,7 @@ const MIX_PRICE = 190;
 export function mixGood(medium: MixId, bag = 0.02): Good {
   const { name } = MIXES[medium];
   return medium === 'ground-soil'
-    ? good('mix:ground-soil', name, 'volume', { size: 0.04, price: 0 })
+    ? dug('mix:ground-soil', name)
     : good(`mix:${medium}`, name, 'volume', {
         size: bag,
         us: bag,
@@ -264,9 +275,14 @@ export function mixGood(medium: MixId, bag = 0.02): Good {
       });
 }
 
+/** Ingredients that come from one's own ground. */
+const DUG_IDS = ['loam', 'sandy-soil', 'old-mix'] as const satisfies readonly IngredientId[];
+type DugId = (typeof DUG_IDS)[number];
+const isDug = (id: IngredientId): id is DugId => DUG_IDS.some((one) => one === id);
+
 /** Prices of 10, 20 and 50 L of what is bought by the bag to be mixed. */
 const BAG_PRICES: Readonly<
-  Record<Exclude<IngredientId, 'sand' | 'loam'>, readonly [number, number, number]>
+  Record<Exclude<IngredientId, 'sand' | DugId>, readonly [number, number, number]>
 > = {
   coir: [3, 5, 9.5],
   peat: [3, 4.5, 8.5],
@@ -278,14 +294,15 @@ const BAG_PRICES: Readonly<
   'leaf-mould': [2.5, 4, 8],
   bark: [3, 5, 9],
   hulls: [2, 3.5, 7],
+  'farm-compost': [1, 1.8, 3.5],
 };
 
-/** An ingredient of a mix as it is bought: sand by weight, loam dug from the ground. */
+/** An ingredient of a mix as it is come by: sand by weight, soil and old mix from one's own garden. */
 export function ingredientGood(id: IngredientId): Good {
   if (id === 'sand') return aggregateGood('coarse-sand');
   const { name } = INGREDIENTS[id];
-  return id === 'loam'
-    ? good('ingredient:loam', name, 'volume', { size: 0.04, price: 0 })
+  return isDug(id)
+    ? dug(`ingredient:${id}`, name)
     : bags(`ingredient:${id}`, name, ...BAG_PRICES[id]);
 }
 

@@ -13,10 +13,10 @@ export function shopperOf(design: PlanterDesign, units: UnitSystem): Shopper {
   return asShopper(name, sheet, assessment.figures);
 }
 
-/** Every good that some designs take, in the order in which they take it, and the usual small ones; each once. */
+/** Every good that some designs take, in the order in which they take it, and the usual small ones; each once, and none that is dug. */
 export function goodsOf(designs: readonly PlanterDesign[], units: UnitSystem): Good[] {
   const goods = new Map<string, Good>();
-  const take = (good: Good) => void (goods.has(good.id) || goods.set(good.id, good));
+  const take = (good: Good) => void (good.dug || goods.has(good.id) || goods.set(good.id, good));
   for (const design of designs) {
     for (const { good, ingredients } of shopperOf(design, units).parts) {
       if (good) take(good);

@@ -2,14 +2,18 @@ import fc from 'fast-check';
 import { evaluate } from '../assessment';
 import { ingredientGood, SMALL_GOODS } from './goods';
 import { applyPatch, STARTING_POINTS, type Patch } from '../document';
+import { tell } from '../units';
 import {
   buildSheet,
   billOf,
+  goodsOf,
   mixPrice,
   NEW_BOOK,
   packsFor,
   priceBookSchema,
+  shopperOf,
   shoppingFor,
+  sourcingOf,
   type Shopper,
 } from '.';
 
@@ -181,3 +185,32 @@ test.each(['own', 'ready'] as const)(
     }
   },
 );
+
+test('what is dug from one’s own ground is on the bill, and never bought', () => {
+  const design = start('film-bed');
+  const soil = {
+    ...design.soil,
+    recipe: {
+      parts: [
+        { what: 'loam' as const, parts: 2 },
+        { what: 'old-mix' as const, parts: 1 },
+        { what: 'sand' as const, parts: 1 },
+      ],
+      measured: null,
+    },
+  };
+  const bed = { ...design, soil };
+  const list = shoppingFor([shopperOf(bed, 'metric')], NEW_BOOK, 'metric');
+  const ids = list.lines.map(({ good }) => good.id);
+  expect(ids).not.toContain(ingredientGood('loam').id);
+  expect(ids).not.toContain(ingredientGood('old-mix').id);
+  expect(ids).toContain(ingredientGood('sand').id);
+  const { planter, assessment } = evaluate(bed);
+  const bill = billOf(buildSheet(planter, assessment.figures, 'metric'), list);
+  const come = bill
+    .filter(({ into }) => into === 'mix')
+    .map((one) => tell(sourcingOf(one), 'metric'));
+  expect(come.slice(0, 2)).toEqual(['from your own garden', 'from your own garden']);
+  expect(mixPrice(soil, NEW_BOOK, 'metric')).toBeLessThan(Infinity);
+  expect(goodsOf([bed], 'metric').some(({ dug }) => dug)).toBe(false);
+});

@@ -65,7 +65,7 @@ export function shoppingFor(
 ): ShoppingList {
   const demands = new Map<string, Demand>();
   const want = (good: Good, planter: number, amount: number, pieces: readonly Cut[] = []) => {
-    if (amount <= 0) return;
+    if (amount <= 0 || good.dug) return;
     const known = demands.get(good.id) ?? { good, amounts: planters.map(() => 0), pieces: [] };
     known.amounts[planter] = (known.amounts[planter] as number) + amount;
     known.pieces.push(...pieces);
