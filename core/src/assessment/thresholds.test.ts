@@ -1,6 +1,7 @@
 import { applyPatch, STARTING_POINTS, type Patch } from '../document';
 import { assemble } from '../assembly';
 import { assess } from '.';
+import { moveLip } from './patches';
 
 /** Where a check begins and ends to speak, just on either side of its limit. */
 
@@ -99,4 +100,16 @@ test('bottles need no separator and no other wick, and an open tube is no matter
   const open = one(['fillTube', 'cap'], 'open');
   expect(found('tube-open', open)).toBe('watch');
   expect(found('tube-open', [...open, ...one(['place', 'rain'], 'indoors')])).toBeNull();
+});
+
+test.each<[number, string | null]>([
+  // Flexible pipe of 80 mm lies there, in a mix that goes down to the floor.
+  [110, null],
+  [111, 'watch'],
+  [180, 'watch'],
+  [181, 'fault'],
+])('mix over the pipes with the lip at %d mm: %s', (mm, severity) => {
+  const coil = STARTING_POINTS.find(({ id }) => id === 'coil-barrel')!.design;
+  const deep = [...one(['reservoir', 'top'], 0.25), ...moveLip(coil, mm / 1000 - 1e-6)];
+  expect(found('mix-soaked', deep, 'coil-barrel')).toBe(severity);
 });

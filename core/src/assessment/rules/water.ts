@@ -1,11 +1,13 @@
 import { growthOf, peakOf } from '../../physics/crop';
 import { baseStyle, cropIn, lipBelowMark, lipHeight, type PlanterDesign } from '../../document';
-import { baseName } from '../../assembly';
+import { baseName, PART_DEFINITIONS, type Planter } from '../../assembly';
 import { q, say } from '../../units';
+import { AGGREGATES, type AggregateId } from '../../catalog';
 import { cautiousDays } from '../daysOfWater';
-import { rootRoom } from '../figures';
+import { mixBelow, rootRoom } from '../figures';
 import type { Remedy, Rule } from '../finding';
 import { downToMm, gapToKeep, highestCeiling, moveBase, moveLip, set } from '../patches';
+import { partName } from '../words';
 
 /** Share of the height above which the soil gets short, whatever the school. */
 const MUCH_WATER = 0.55;
@@ -25,6 +27,56 @@ export const openWater: Rule = ({ design, figures }) => {
       text: design.place.children
         ? say`Cover the water round the bags: children or animals come near${dries}.`
         : say`Cover the water round the bags: mosquitoes breed in it${dries}.`,
+    },
+  ];
+};
+
+/** Mix under water above what keeps room for it: so much is watched, and so much drowns the roots that follow it. Metres. */
+const SOAKED = 0.03;
+const DROWNED = 0.1;
+
+/** The highest thing that keeps the water's room open or is coarser than mix, and what it is called. */
+function topOfVoids(planter: Planter): { top: number; name: string } {
+  const { design, heights, partGroups } = planter;
+  const supports = partGroups
+    .filter((group) => group.parts.length > 0 && PART_DEFINITIONS[group.kind].bears)
+    .map((group) => ({ top: group.height, name: `the ${partName(group)}` }));
+  const stone = design.reservoir.fill
+    .filter(({ medium }) => medium !== 'mix')
+    .map(({ medium, upTo }) => ({
+      top: upTo * heights.ceiling,
+      name: `the ${AGGREGATES[medium as AggregateId].name.toLowerCase()}`,
+    }));
+  return [...supports, ...stone].reduce((a, b) => (b.top > a.top ? b : a), {
+    top: 0,
+    name: 'the floor',
+  });
+}
+
+/** Mix that stands in water above pipes, crates or stone: roots follow it down, and find no air there. */
+export const soakedMix: Rule = ({ design, planter }) => {
+  const lip = planter.heights.invert;
+  if (!mixBelow(design) || lip === null) return [];
+  const { top, name } = topOfVoids(planter);
+  const soaked = lip - top;
+  if (soaked <= SOAKED) return [];
+  const target = downToMm(Math.max(top, 0.005));
+  const { overflow } = design;
+  return [
+    {
+      id: 'mix-soaked',
+      severity: soaked > DROWNED ? 'fault' : 'watch',
+      panel: 'water',
+      text: say`Lower the lip: ${q(soaked, 'length')} of mix above ${name} stand in water, and roots that follow it get no air.`,
+      propose: () =>
+        overflow && overflow.kind !== 'rim'
+          ? [
+              {
+                label: say`Move the mark to ${q(target + lipBelowMark(overflow), 'length')}, lip ${q(target, 'length')}`,
+                patch: moveLip(design, target),
+              },
+            ]
+          : [],
     },
   ];
 };
