@@ -18,7 +18,7 @@ import { LEAST_SOIL } from '../assembly';
 export const LEAST_AIR_GAP = 0.01;
 
 /** A hole's upper edge keeps this far under a platform, metres. */
-export const CLEAR_OF_PLATFORM = 0.002;
+const CLEAR_OF_PLATFORM = 0.002;
 
 /** From the lip to the top of the base so that the whole opening lies below it; 0 where no opening is in its way. */
 export function openingAboveLip(design: PlanterDesign): number {

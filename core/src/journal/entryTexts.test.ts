@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { tell } from '../units';
 import { ACTIVITY_IDS, type EntryBody } from './entry';
-import { readLine } from './readLine';
+import { readLine } from './line';
 import { describeEntry } from './words';
 
 /** What the log says of itself is read as what it was: so a table that is taken out can be brought in. */
@@ -45,10 +45,11 @@ test('an entry as it is told is read as the same entry', () => {
   fc.assert(
     fc.property(did, (one) => {
       const words = tell(describeEntry(one), 'metric');
-      const reading = readLine(words, TODAY, 'metric');
+      const reading = readLine(words, { today: TODAY, system: 'metric' });
       expect({ words, reading }).toMatchObject({ words, reading: { ok: true } });
       if (!reading.ok) return;
-      const { did: read } = reading.line;
+      expect(reading.line.deeds.length).toBe(1);
+      const { did: read } = reading.line.deeds[0]!;
       for (const [key, value] of Object.entries(one)) {
         const back = (read as Record<string, unknown>)[key];
         if (typeof value === 'number') expect(back).toBeCloseTo(value, 6);

@@ -16,7 +16,15 @@ export {
   type Feel,
   type LogEntry,
 } from './entry';
-export { canOf, readLine, type DepthOf, type LineReading, type ReadLine } from './readLine';
+export {
+  canOf,
+  linePlanterOf,
+  readLine,
+  type LinePlanter,
+  type LineReading,
+  type ReadDeed,
+  type ReadLine,
+} from './line';
 export {
   WEATHERS,
   type Forecast,

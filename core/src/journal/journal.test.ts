@@ -3,153 +3,10 @@ import { evaluate } from '../assessment';
 import { SITES } from '../catalog';
 import { dayAfter } from '../physics/climate';
 import { STARTING_POINTS } from '../document';
-import { assemble, pour } from '../assembly';
-import { tell } from '../units';
-import {
-  entryBodySchema,
-  currentEntries,
-  logEntrySchema,
-  putBack,
-  readLine,
-  describeEntry,
-  stateOf,
-  takenOut,
-  type EntryBody,
-  type LogEntry,
-} from '.';
+import { currentEntries, putBack, stateOf, takenOut, type LogEntry } from '.';
 import { logEntry, uuidOf } from '../testing/entries';
 
 const TODAY = '2027-07-15';
-describe('a line as people type it', () => {
-  const read = (line: string, system: 'metric' | 'us' = 'metric') => {
-    const reading = readLine(line, TODAY, system);
-    if (!reading.ok) throw new Error(reading.message);
-    return reading.line;
-  };
-
-  test.each<[string, Partial<EntryBody> & { kind: EntryBody['kind'] }, string]>([
-    [
-      'filled 6 L till it ran yesterday',
-      { kind: 'filled', volume: 0.006, ran: true, where: 'tube' },
-      '2027-07-14',
-    ],
-    ['filled', { kind: 'filled', volume: null, ran: false }, TODAY],
-    ['Filled until the overflow ran', { kind: 'filled', volume: null, ran: true }, TODAY],
-    ['watered 500 ml on top', { kind: 'filled', volume: 0.0005, where: 'top' }, TODAY],
-    ['stick 4 cm', { kind: 'level', depth: 0.04 }, TODAY],
-    ['dip stick: 40', { kind: 'level', depth: 0.04 }, TODAY],
-    ['rain 12 mm 3 days ago', { kind: 'rain', depth: 0.012 }, '2027-07-12'],
-    ['no rain', { kind: 'rain', depth: 0 }, TODAY],
-    ['finger dry', { kind: 'finger', depth: 0.05, feels: 'dry' }, TODAY],
-    ['finger 10 cm damp', { kind: 'finger', depth: 0.1, feels: 'moist' }, TODAY],
-    ['fed 30 g granules', { kind: 'fed', mass: 0.03, what: 'granules' }, TODAY],
-    ['picked 4 lettuces', { kind: 'harvested', count: 4, what: 'lettuces', mass: null }, TODAY],
-    ['harvested 1.2 kg of tomatoes', { kind: 'harvested', mass: 1.2, what: 'tomatoes' }, TODAY],
-    ['cleared the overflow on 2027-07-01', { kind: 'did', what: 'overflow' }, '2027-07-01'],
-    ['aphids on the chard', { kind: 'did', what: 'trouble' }, TODAY],
-    ['new wick on Monday', { kind: 'did', what: 'wick' }, '2027-07-12'],
-    ['the neighbour’s cat slept in it', { kind: 'did', what: 'note' }, TODAY],
-  ])('%s', (line, did, date) => {
-    const found = read(line);
-    expect(found.date).toBe(date);
-    for (const [key, value] of Object.entries(did)) {
-      const got = found.did[key as keyof EntryBody] as unknown;
-      if (typeof value === 'number') expect(got).toBeCloseTo(value, 9);
-      else expect(got).toBe(value);
-    }
-  });
-
-  test('a bare number is in the garden’s own unit', () => {
-    expect(read('filled 2 till it ran', 'us').did).toMatchObject({ kind: 'filled', ran: true });
-    expect((read('filled 2', 'us').did as { volume: number }).volume).toBeCloseTo(0.00757, 5);
-    expect((read('stick 2', 'us').did as { depth: number }).depth).toBeCloseTo(0.0508, 4);
-  });
-
-  test('a level told in litres is a depth in the planter that it is about', () => {
-    const planter = assemble(STARTING_POINTS[0]!.design);
-    const depthOf = (volume: number) => pour(planter, volume).level;
-    for (const line of [
-      'stick 3 L',
-      'dip stick reads 0,8 gal',
-      'level 3 litres',
-      'float at 12 cups',
-    ]) {
-      const reading = readLine(line, TODAY, 'metric', depthOf);
-      const { depth } = (reading as { line: { did: { depth: number } } }).line.did;
-      const litres = line.includes('gal') ? 3.03 : line.includes('cups') ? 2.84 : 3;
-      expect(planter.storage.volumeBelow(depth) * 1000).toBeCloseTo(litres, 1);
-    }
-    // More than it holds is full.
-    expect(readLine('stick 90 L', TODAY, 'metric', depthOf)).toMatchObject({
-      line: { did: { depth: planter.heights.invert } },
-    });
-    expect(readLine('stick 3 L', TODAY, 'metric')).toMatchObject({ ok: false });
-    expect(readLine('stick three L', TODAY, 'metric', depthOf)).toMatchObject({ ok: false });
-  });
-
-  test('what cannot be read says what to type; a day to come is refused', () => {
-    for (const line of ['', 'filled a bit', 'stick high', 'rain cats', 'note on 2028-01-01']) {
-      const reading = readLine(line, TODAY, 'metric');
-      expect(reading.ok).toBe(false);
-    }
-  });
-
-  test('whatever is read is within what an entry can say; what is beyond says how much that is', () => {
-    const words = ['stick', 'rain', 'filled', 'finger dry at', 'fed', 'picked', 'dug moist'];
-    const units = ['m', 'mm', 'cm', 'ft', 'in', 'L', 'gal', 'm3', 'kg', 'lb', 'tomatoes', ''];
-    fc.assert(
-      fc.property(
-        fc.constantFrom(...words),
-        fc.double({ min: 0, max: 1e7, noNaN: true }),
-        fc.constantFrom(...units),
-        fc.constantFrom('metric' as const, 'us' as const),
-        (word, value, unit, system) => {
-          const reading = readLine(`${word} ${value.toFixed(2)} ${unit}`, TODAY, system);
-          if (!reading.ok) return;
-          const { did, date, text } = reading.line;
-          const entry = { ...logEntry(1, date, did), text };
-          expect(logEntrySchema.safeParse(entry).error).toBeUndefined();
-        },
-      ),
-      { numRuns: 400 },
-    );
-    for (const [line, most] of [
-      ['stick 4 m', /3000\smm/],
-      ['rain 1200 mm', /1000\smm/],
-      ['filled 20000 L', /10.?000\sL/],
-      ['x'.repeat(2001), /2000 letters/],
-    ] as const)
-      expect((readLine(line, TODAY, 'metric') as { message: string }).message).toMatch(most);
-  });
-
-  test('nothing that can be typed makes it throw, and what is read can be kept and said', () => {
-    fc.assert(
-      fc.property(
-        fc.oneof(
-          fc.string(),
-          fc
-            .tuple(
-              fc.constantFrom('filled', 'stick', 'rain', 'finger', 'fed', 'picked', 'planted'),
-              fc.constantFrom('', '3', '2 L', '1/2 cup', '4 cm', 'dry', '12 mm', 'x', '-1'),
-              fc.constantFrom('', 'yesterday', 'till it ran', '2 days ago'),
-            )
-            .map((words) => words.join(' ')),
-        ),
-        (line) => {
-          const reading = readLine(line, TODAY, 'metric');
-          if (!reading.ok) expect(reading.message).toMatch(/\.$/);
-          else {
-            expect(reading.line.date <= TODAY).toBe(true);
-            const parsed = entryBodySchema.safeParse(reading.line.did);
-            if (parsed.success)
-              expect(tell(describeEntry(parsed.data), 'us').length).toBeGreaterThanOrEqual(3);
-          }
-        },
-      ),
-    );
-  });
-});
-
 describe('entries', () => {
   const one = logEntry(1, '2027-07-01T06:00:00.000Z', { kind: 'level', depth: 0.04 });
   const two = logEntry(2, '2027-07-02T06:00:00.000Z', { kind: 'did', what: 'note' });
@@ -167,15 +24,6 @@ describe('entries', () => {
     expect(currentEntries([one, two, out])).toEqual([one]);
     const back = putBack(two, out, uuidOf(5));
     expect(currentEntries([one, two, out, back]).map(({ id }) => id)).toEqual([back.id, one.id]);
-  });
-
-  test.each([
-    ['filled 2 cans till it ran', 0.02],
-    ['watered half a can', 0.005],
-    ['filled a can', 0.01],
-  ])('%s is so many litres', (line, volume) => {
-    const reading = readLine(line, TODAY, 'metric');
-    expect(reading.ok && reading.line.did).toMatchObject({ kind: 'filled', volume });
   });
 
   test('in whatever order they come, the same holds', () => {

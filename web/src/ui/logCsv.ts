@@ -65,26 +65,28 @@ export function readLogCsv(file: string, planter: string, today: string): LogTab
   data.slice(0, MOST).forEach((row, i) => {
     const said = (row[what] ?? '').trim();
     const at = timeOf(row[when] ?? '', today);
-    const reading = readLine(unescaped(said), today, 'metric');
+    const reading = readLine(unescaped(said), { today, system: 'metric' });
     if (at === null) troubles.push(`Row ${i + 2}: “${row[when] ?? ''}” is no day that is over.`);
     else if (!reading.ok) troubles.push(`Row ${i + 2}: ${reading.message}`);
+    else if (reading.line.doubts.length > 0)
+      troubles.push(`Row ${i + 2}: ${reading.line.doubts.join(' ')}`);
     else {
-      const { did, text } = reading.line;
       const note = unescaped((row['note'] ?? '').trim());
-      const bare = did.kind === 'did' && did.what === 'note' && text === 'Note';
-      entries.push({
-        id: uuidOf(`${planter} ${at} ${said} ${note}`, ROWS),
-        planter,
-        at,
-        by: (row['by'] ?? '').trim().slice(0, 40),
-        did,
-        text: (note || (bare || did.kind !== 'did' || did.what !== 'note' ? '' : text)).slice(
-          0,
-          2000,
-        ),
-        typed: '',
-        instead: null,
-        gone: false,
+      const by = (row['by'] ?? '').trim().slice(0, 40);
+      reading.line.deeds.forEach(({ did, text }, k) => {
+        const bare = did.kind === 'did' && did.what === 'note' && text === 'Note';
+        const words = bare || (did.kind === 'did' && did.what !== 'note') ? '' : text;
+        entries.push({
+          id: uuidOf([planter, at, said, note, ...(k > 0 ? [k] : [])].join(' '), ROWS),
+          planter,
+          at,
+          by,
+          did,
+          text: ((k === 0 && note) || words).slice(0, 2000),
+          typed: '',
+          instead: null,
+          gone: false,
+        });
       });
     }
   });

@@ -32,7 +32,7 @@ export {
 } from './choice';
 export { roomDay } from './room';
 export { readWeather, type BadRow, type WeatherReading } from './readWeather';
-export { dayIn, isZone, noonIn, ownZone, zoned, zonedTime, zoneNames } from './zone';
+export { dayIn, isZone, noonIn, ownZone, timeIn, zoned, zonedTime, zoneNames } from './zone';
 export {
   coldChance,
   dayAfter,

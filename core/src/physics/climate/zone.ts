@@ -41,13 +41,16 @@ export function zonedTime(at: string | number, zone: string): string {
 export const dayIn = (zone: string, now: number = Date.now()): string =>
   zonedTime(now, zone).slice(0, 10);
 
-/** Noon of a day at a place, where only the day is known. @param date ISO date */
-export function noonIn(zone: string, date: string): string {
-  const noon = Date.parse(`${date}T12:00:00Z`);
-  const near = noon - offsetAt(zone, noon) * MINUTE_MS;
+/** A time of a day at a place. @param date ISO date @param time `HH:MM` */
+export function timeIn(zone: string, date: string, time: string): string {
+  const there = Date.parse(`${date}T${time}:00Z`);
+  const near = there - offsetAt(zone, there) * MINUTE_MS;
   // The clock may be put on or back between the two.
-  return zonedTime(noon - offsetAt(zone, near) * MINUTE_MS, zone);
+  return zonedTime(there - offsetAt(zone, near) * MINUTE_MS, zone);
 }
+
+/** Noon of a day at a place, where only the day is known. @param date ISO date */
+export const noonIn = (zone: string, date: string): string => timeIn(zone, date, '12:00');
 
 /** Entries whose times are written as a place has them; those that say their own offset stay as they are. */
 export const zoned = <T extends { at: string }>(entries: readonly T[], zone: string): T[] =>

@@ -1,5 +1,10 @@
 import { Box, Button, NativeSelect, Text } from '@chakra-ui/react';
-import { currentEntries, describeEntry, type DepthOf, type LogEntry } from '@huerta/core/journal';
+import {
+  currentEntries,
+  describeEntry,
+  type LinePlanter,
+  type LogEntry,
+} from '@huerta/core/journal';
 import { ChevronDown, Download, Pencil, Trash2 } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { earlierEntries, useWriteLog, wholeLog, type Written } from '../../data/api/log';
@@ -42,11 +47,12 @@ interface EntriesProps {
   planter: string;
   name: string;
   entries: readonly LogEntry[];
-  depthOf: DepthOf;
+  /** For lines that are corrected. */
+  tended: LinePlanter;
 }
 
 /** The time line of a planter, latest first. */
-export function Entries({ planter, name, entries, depthOf }: EntriesProps) {
+export function Entries({ planter, name, entries, tended }: EntriesProps) {
   const [kind, setKind] = useState<keyof typeof KINDS>('all');
   const [most, setMost] = useState(AT_ONCE);
   const [older, setOlder] = useState<Older>(NOT_ASKED);
@@ -114,7 +120,7 @@ export function Entries({ planter, name, entries, depthOf }: EntriesProps) {
       </Box>
       <ul className="log-entries" aria-label="Entries, latest first">
         {shown.slice(0, most).map((entry) => (
-          <Entry key={entry.id} entry={entry} depthOf={depthOf} />
+          <Entry key={entry.id} entry={entry} tended={tended} />
         ))}
       </ul>
       {shown.length === 0 && <Text>Nothing of that kind.</Text>}
@@ -128,7 +134,7 @@ export function Entries({ planter, name, entries, depthOf }: EntriesProps) {
 }
 
 /** One entry: to be corrected by a line in its place, or taken out. */
-function Entry({ entry, depthOf }: { entry: LogEntry; depthOf: DepthOf }) {
+function Entry({ entry, tended }: { entry: LogEntry; tended: LinePlanter }) {
   const { tell: say } = useWords();
   const { takeOut } = useWriteLog();
   const [correcting, setCorrecting] = useState(false);
@@ -136,7 +142,7 @@ function Entry({ entry, depthOf }: { entry: LogEntry; depthOf: DepthOf }) {
   const words = say(describeEntry(did));
   const day = writeDate(at.slice(0, 10), 'short');
   if (correcting)
-    return <Correction entry={entry} depthOf={depthOf} onClose={() => setCorrecting(false)} />;
+    return <Correction entry={entry} tended={tended} onClose={() => setCorrecting(false)} />;
   return (
     <li>
       <span className="log-day">{writeDate(at.slice(0, 10), 'year')}</span>
@@ -175,28 +181,33 @@ function Entry({ entry, depthOf }: { entry: LogEntry; depthOf: DepthOf }) {
 
 interface CorrectionProps {
   entry: LogEntry;
-  depthOf: DepthOf;
+  tended: LinePlanter;
   onClose(): void;
 }
 
-function Correction({ entry, depthOf, onClose }: CorrectionProps) {
+function Correction({ entry, tended, onClose }: CorrectionProps) {
   const { tell } = useWords();
   const { write } = useWriteLog();
   const { did, text, typed, at, planter } = entry;
   const words = did.kind === 'did' && did.what === 'note' ? text : tell(describeEntry(did));
-  const correct = (written: Written) =>
-    void write([planter], {
-      text: did.kind === 'did' && did.what === 'note' ? '' : text,
-      ...written,
-      at: written.at ?? at,
-      instead: entry.id,
-    }).then(() => notify('Corrected.'));
+  const correct = ([first, ...more]: Written[]) =>
+    void Promise.all([
+      write([planter], {
+        text: did.kind === 'did' && did.what === 'note' ? '' : text,
+        did,
+        ...first,
+        at: first?.at ?? at,
+        instead: entry.id,
+      }),
+      // What the line tells besides is noted beside it.
+      ...more.map((one) => write([planter], { ...one, at: one.at ?? at })),
+    ]).then(() => notify('Corrected.'));
   return (
     <li className="log-correct">
       <LogLine
         label={`Correct the entry of ${writeDate(at.slice(0, 10), 'short')}`}
         initially={typed || words}
-        depthOf={depthOf}
+        planter={tended}
         onWrite={(written) => {
           correct(written);
           onClose();

@@ -1,7 +1,5 @@
 import { Box, Button, Text } from '@chakra-ui/react';
-import { assemble, pour } from '@huerta/core/assembly';
-import { describeEntry, TILL_IT_RAN } from '@huerta/core/journal';
-import { tell } from '@huerta/core/units';
+import { describeEntry, linePlanterOf, TILL_IT_RAN } from '@huerta/core/journal';
 import { Droplets } from 'lucide-react';
 import { lazy, Suspense, useDeferredValue, useMemo } from 'react';
 import { useWriteLog, type Written } from '../../data/api/log';
@@ -16,7 +14,8 @@ import { sayLevel, sayNext, sayThirst } from '../../ui/tended';
 import { TendedPlanter, type Tending } from '../../ui/TendedPlanter';
 import { AuthorField } from '../../ui/AuthorField';
 import '../../ui/tended.css';
-import { useRound } from '../../compute/round';
+import { useRound, type Round } from '../../compute/round';
+import type { Known } from '../../compute/useWorkerQuery';
 import { Entries } from './Entries';
 import './log.css';
 import { PhotoButton } from './PhotoButton';
@@ -34,19 +33,25 @@ export default function LogPage() {
 
 function Log({ resource, entries, choice, plan }: Tending) {
   const { id, design } = resource;
-  // Put together only once a level is told in litres.
-  const depthOf = (volume: number) => pour(assemble(design), volume).level;
-  const { write: say } = useWords();
+  const planter = useMemo(() => linePlanterOf(design), [design]);
+  const planters = useMemo(() => [resource], [resource]);
+  const plans = useMemo(() => ({ [id]: plan }), [id, plan]);
+  // Worked out in a worker.
+  const known = useRound({ planters, plans, entries, choice });
+  const state = known.value?.[id];
+  // The picture may come a moment after the words.
+  const drawn = useDeferredValue(entries);
+  const { write: say, tell } = useWords();
   const { write } = useWriteLog();
-  const note = (written: Written) =>
-    void write([id], written).then(() =>
-      notify(`Noted: ${tell(describeEntry(written.did), 'metric').toLowerCase()}.`),
+  const note = (...written: Written[]) =>
+    void Promise.all(written.map((one) => write([id], one))).then(() =>
+      notify(`Noted: ${written.map(({ did }) => tell(describeEntry(did))).join('; ')}.`),
     );
   return (
     <>
       <title>{`Log of ${design.name} · Huerta`}</title>
       <PageHead>{`Log: ${design.name}`}</PageHead>
-      <Stands resource={resource} entries={entries} choice={choice} plan={plan} />
+      <Stands known={known} planter={id} />
       <Box className="log-write" role="group" aria-label="Write into the log">
         <Box display="flex" flexWrap="wrap" gap="3">
           <Button variant="solid" size="lg" onClick={() => note({ did: TILL_IT_RAN })}>
@@ -54,13 +59,28 @@ function Log({ resource, entries, choice, plan }: Tending) {
           </Button>
           <PhotoButton planter={id} />
         </Box>
-        <LogLine label="Or say what you did" depthOf={depthOf} onWrite={note} />
+        <LogLine
+          label="Or say what you did"
+          planter={planter}
+          onWrite={(written) => note(...written)}
+        />
         <Text fontSize="sm" color="faint">
           Like: stick {say(0.04, 'length')}; rain {say(0.012, 'length')}; finger dry; picked 4
           lettuces; new wick; or anything as a note. Say yesterday, 3 days ago, or a date.
         </Text>
       </Box>
-      <Entries planter={id} name={design.name} entries={entries} depthOf={depthOf} />
+      {state && (
+        <Box my="3" className="log-detail">
+          {state.duties.length > 0 && (
+            <Duties planter={id} name={design.name} duties={state.duties} />
+          )}
+          <UnexplainedReadings planter={id} surprises={state.thirst.surprises} />
+          <Suspense fallback={null}>
+            <LogLevels state={state} entries={drawn} />
+          </Suspense>
+        </Box>
+      )}
+      <Entries planter={id} name={design.name} entries={entries} tended={planter} />
       <Box maxW="20rem" mt="6">
         <AuthorField />
       </Box>
@@ -68,19 +88,12 @@ function Log({ resource, entries, choice, plan }: Tending) {
   );
 }
 
-/** How it stands today, worked out in a worker. */
-function Stands({ resource, entries, choice, plan }: Tending) {
-  const { id, design } = resource;
+/** How it stands today, in words. */
+function Stands({ known: { value, trouble }, planter }: { known: Known<Round>; planter: string }) {
   const words = useWords();
-  const { write } = words;
-  const planters = useMemo(() => [resource], [resource]);
-  const plans = useMemo(() => ({ [id]: plan }), [id, plan]);
-  const { value, trouble } = useRound({ planters, plans, entries, choice });
-  // The picture may come a moment after the words.
-  const drawn = useDeferredValue(entries);
-  const state = value?.[id];
+  const state = value?.[planter];
   if (trouble) return <Text role="alert">{trouble}</Text>;
-  if (value && state === null) return <NotPlanted planter={id} />;
+  if (value && state === null) return <NotPlanted planter={planter} />;
   if (!state)
     return (
       <Text my="3" role="status">
@@ -95,14 +108,9 @@ function Stands({ resource, entries, choice, plan }: Tending) {
       <Text>
         {state.thirst.fullOn !== null &&
           `Last filled until it ran on ${writeDate(state.thirst.fullOn, 'long')}. `}
-        {sayLevel(state, write)}
+        {sayLevel(state, words.write)}
       </Text>
       <Text>{sayThirst(state, words)}</Text>
-      {state.duties.length > 0 && <Duties planter={id} name={design.name} duties={state.duties} />}
-      <UnexplainedReadings planter={id} surprises={state.thirst.surprises} />
-      <Suspense fallback={null}>
-        <LogLevels state={state} entries={drawn} />
-      </Suspense>
     </Box>
   );
 }

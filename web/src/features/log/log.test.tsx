@@ -46,7 +46,7 @@ test('a press notes a filling, a line anything else; what is taken out can be pu
   expect(within(await entries()).getByText('Filled until it ran')).toBeTruthy();
   const line = screen.getByLabelText('Or say what you did');
   await user.type(line, 'stick high{Enter}');
-  expect(screen.getByText(/not a length that can be read/)).toBeTruthy();
+  expect(screen.getByRole('alert').textContent).toMatch(/^Say how deep the water is.*note it so/);
   expect((line as HTMLInputElement).value).toBe('stick high');
   await user.clear(line);
   await user.type(line, 'picked 3 peppers yesterday{Enter}');
@@ -63,6 +63,28 @@ test('a press notes a filling, a line anything else; what is taken out can be pu
   expect(await screen.findByText('Harvested 3 peppers')).toBeTruthy();
   // Nothing was ever changed: four entries tell it.
   await waitFor(() => expect(garden.log).toHaveLength(4));
+});
+
+test('a line is read while it is typed, its parts are noted in their order, and what is in doubt is asked', async () => {
+  const user = open(`/planters/${id}/log`);
+  const line = (await screen.findByLabelText('Or say what you did')) as HTMLInputElement;
+  await user.type(line, 'finger 5 cm dry; filled half a can, yesterday');
+  const read = screen.getByRole('group', { name: 'How the line is read' });
+  expect(within(read).getByText('yesterday')).toBeTruthy();
+  // A part that is pressed is chosen in the line, to be typed anew.
+  await user.click(within(read).getByRole('button', { name: /^Filled with 5\sL/ }));
+  expect(line.value.slice(line.selectionStart!, line.selectionEnd!)).toBe('filled half a can');
+  await user.type(line, '{Enter}', { skipClick: true });
+  await waitFor(() => expect(garden.log).toHaveLength(2));
+  const times = garden.log.map(({ at, did }) => [did.kind, Date.parse(at)] as const);
+  const at = (kind: string) => times.find(([one]) => one === kind)![1];
+  expect(at('finger')).toBeLessThan(at('filled'));
+
+  await user.type(line, 'filled 9000 L{Enter}');
+  expect(screen.getByRole('alert').textContent).toMatch(/into a planter that holds .*note it so/);
+  expect(garden.log).toHaveLength(2);
+  await user.click(screen.getByRole('button', { name: 'Note it so' }));
+  await waitFor(() => expect(garden.log).toHaveLength(3));
 });
 
 test('while the server is away what is noted stands there, and is sent once when it is back', async () => {
@@ -128,7 +150,7 @@ test('a table is read before it is brought in, says what it cannot read, and com
     await user.upload(await screen.findByLabelText('A table of entries'), file);
     expect(await screen.findByText(/^2 entries can be read/)).toBeTruthy();
     expect(screen.getByText(/Row 4: “someday” is no day that is over/)).toBeTruthy();
-    expect(screen.getByText(/Row 5: .*not a length/)).toBeTruthy();
+    expect(screen.getByText(/Row 5: Say how deep the water is/)).toBeTruthy();
     await user.click(screen.getByRole('button', { name: 'Bring them in' }));
   }
   expect(await within(await entries()).findByText(/Dip stick: 40.mm: in the morning/)).toBeTruthy();

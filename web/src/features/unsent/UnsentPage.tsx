@@ -155,8 +155,9 @@ function Thing({ one }: { one: Unsent }) {
       run: () => void back().then(again),
     });
   };
-  const mend = async ({ did, at, text, typed }: Written) => {
-    if (one.kind !== 'entry') return;
+  const mend = async ([first, ...more]: Written[]) => {
+    if (one.kind !== 'entry' || !first) return;
+    const { did, at, text, typed } = first;
     const { planter, instead, at: before } = one.entry;
     await write([planter], {
       did,
@@ -165,6 +166,7 @@ function Thing({ one }: { one: Unsent }) {
       ...(typed === undefined ? {} : { typed }),
       ...(instead ? { instead } : {}),
     });
+    for (const besides of more) await write([planter], { ...besides, at: besides.at ?? before });
     await dropUnsent(one);
     setMending(false);
     void again();

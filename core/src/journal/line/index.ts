@@ -1,0 +1,10 @@
+export { canOf } from './amounts';
+export type { LinePlanter } from './deeds';
+export { linePlanterOf } from './planter';
+export {
+  readLine,
+  type LineContext,
+  type LineReading,
+  type ReadDeed,
+  type ReadLine,
+} from './readLine';
