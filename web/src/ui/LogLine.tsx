@@ -10,7 +10,7 @@ import {
 import { useDeferredValue, useId, useMemo, useRef, useState } from 'react';
 import { gardenDay, gardenZone } from '../data/gardenDay';
 import { writeDate } from './dates';
-import { useWords } from './preferences';
+import { usePreferences, useWords } from './preferences';
 import type { Written } from '../data/api/log';
 import './logLine.css';
 
@@ -26,7 +26,7 @@ interface LogLineProps {
 
 /** A line for the log, as people say it, with how it is read under it. What is in doubt is asked before it counts. */
 export function LogLine({ label, initially = '', planter, onWrite }: LogLineProps) {
-  const { units } = useWords();
+  const { units, can, dates } = usePreferences();
   const [typed, setTyped] = useState(initially);
   const [error, setError] = useState('');
   /** The line that was asked about: sent once more it counts. */
@@ -34,8 +34,14 @@ export function LogLine({ label, initially = '', planter, onWrite }: LogLineProp
   const field = useRef<HTMLInputElement>(null);
   const doubtId = useId();
   const context = useMemo(
-    () => ({ today: gardenDay(), system: units, planter: planter ?? null }),
-    [units, planter],
+    () => ({
+      today: gardenDay(),
+      system: units,
+      monthFirst: dates === 'month-first',
+      can,
+      planter: planter ?? null,
+    }),
+    [units, dates, can, planter],
   );
   const shown = useDeferredValue(typed);
   const reading = useMemo(

@@ -6,7 +6,7 @@ import {
   type Words,
   type WordStyle,
 } from '@huerta/core/units';
-import { WEEK_STARTS, type WeekStart } from '@huerta/core/journal';
+import { canOf, WEEK_STARTS, type WeekStart } from '@huerta/core/journal';
 import { PAPER_IDS, type PaperId } from '@huerta/core/fabrication';
 import { setDateOrder, usualOrder, usualWeek, type DateOrder } from './dates';
 import { setDecimalMark, usualMark } from './decimalMark';
@@ -41,6 +41,9 @@ interface Preferences {
   /** What lies in the printer: as chosen, else what is usual where people measure so. */
   paper: PaperId;
   setPaper(paper: PaperId): void;
+  /** What one's watering can holds, m³: as somebody set it, else a usual one. */
+  can: number;
+  setCan(volume: number): void;
 }
 
 const PreferencesContext = createContext<Preferences | null>(null);
@@ -60,6 +63,16 @@ function remember(key: string, value: string): void {
     localStorage.setItem(key, value);
   } catch {
     // Without storage the choice lasts as long as the page.
+  }
+}
+
+/** A can's volume as it was set here, m³; null for none. */
+function rememberedCan(): number | null {
+  try {
+    const value = Number(localStorage.getItem('huerta.can'));
+    return value > 0 && value <= 1 ? value : null;
+  } catch {
+    return null;
   }
 }
 
@@ -108,6 +121,8 @@ export function PreferencesProvider({ children }: { children: ReactNode }) {
   const [chosenPaper, setPaper] = useState(() =>
     remembered<PaperId | ''>('huerta.paper', PAPER_IDS, ''),
   );
+  const [ownCan, setCan] = useState(rememberedCan);
+  const can = ownCan ?? canOf(units);
   const paper = chosenPaper || (units === 'us' ? 'letter' : 'a4');
   setDecimalMark(decimal);
   // Before anything below is drawn, so that every date is written in this order.
@@ -117,6 +132,9 @@ export function PreferencesProvider({ children }: { children: ReactNode }) {
   useEffect(() => remember('huerta.week', week), [week]);
   useEffect(() => remember('huerta.words', style), [style]);
   useEffect(() => remember('huerta.decimal', decimal), [decimal]);
+  useEffect(() => {
+    if (ownCan !== null) remember('huerta.can', String(ownCan));
+  }, [ownCan]);
   useEffect(() => {
     if (chosenPaper) remember('huerta.paper', chosenPaper);
   }, [chosenPaper]);
@@ -155,8 +173,10 @@ export function PreferencesProvider({ children }: { children: ReactNode }) {
       setDecimal,
       paper,
       setPaper,
+      can,
+      setCan,
     }),
-    [units, mode, dates, week, style, decimal, paper],
+    [units, mode, dates, week, style, decimal, paper, can],
   );
   return <PreferencesContext value={value}>{children}</PreferencesContext>;
 }

@@ -1,5 +1,4 @@
 import { dayAfter, daysBetween } from '../../physics/climate';
-import type { UnitSystem } from '../../units';
 import { withDays } from './vocabulary';
 
 /** The day and time of day that a line tells of, as people write them. */
@@ -57,7 +56,7 @@ function dayOf(day: number, month: number, year: string | undefined, today: stri
 
 type Pattern = readonly [
   RegExp,
-  (match: RegExpMatchArray, today: string, system: UnitSystem) => string | null,
+  (match: RegExpMatchArray, today: string, monthFirst: boolean) => string | null,
 ];
 const pattern = (source: string): RegExp => new RegExp(FROM + source + TO, 'i');
 const monthOf = (name: string): number => MONTHS.indexOf(name.slice(0, 3).toLowerCase()) + 1;
@@ -102,11 +101,11 @@ const DATES: readonly Pattern[] = [
   ],
   [
     pattern(String.raw`(?:on )(\d{1,2})\/(\d{1,2})(?:\/(\d{4}|\d{2}))?`),
-    (match, today, system) => slashed(match, today, system),
+    (match, today, monthFirst) => slashed(match, today, monthFirst),
   ],
   [
     pattern(String.raw`(\d{1,2})\/(\d{1,2})(?:\/(\d{4}|\d{2}))?`),
-    (match, today, system) => {
+    (match, today, monthFirst) => {
       const [, a, b, year] = match;
       // 1/2 and 3/4 are parts of something, and so is what a unit stands behind.
       if (!year && [2, 3, 4, 8, 16].includes(Number(b)) && Number(a) < Number(b)) return null;
@@ -117,7 +116,7 @@ const DATES: readonly Pattern[] = [
         /^ ?(?:in|cm|ft|gal|l|can|cup|tbsp|tsp|lb|full)/i.test(after)
       )
         return null;
-      return slashed(match, today, system);
+      return slashed(match, today, monthFirst);
     },
   ],
   [
@@ -139,14 +138,12 @@ function isWord({ 0: whole, 1: name, index = 0, input = '' }: RegExpMatchArray):
 }
 
 /** Month first where people measure in inches, day first elsewhere; the other way round where only that can be. */
-function slashed(match: RegExpMatchArray, today: string, system: UnitSystem): string | null {
+function slashed(match: RegExpMatchArray, today: string, monthFirst: boolean): string | null {
   const [, a, b, year] = match;
   const [first, second] = [Number(a), Number(b)];
-  const usual =
-    system === 'us' ? dayOf(second, first, year, today) : dayOf(first, second, year, today);
+  const usual = monthFirst ? dayOf(second, first, year, today) : dayOf(first, second, year, today);
   return (
-    usual ??
-    (system === 'us' ? dayOf(first, second, year, today) : dayOf(second, first, year, today))
+    usual ?? (monthFirst ? dayOf(first, second, year, today) : dayOf(second, first, year, today))
   );
 }
 
@@ -186,15 +183,15 @@ const READS = /\b(?:stick|dip|level|float|gauge|reads|water|finger|reservoir)\b[
 /** Before a day that the line is not of. */
 const NOT_THEN = /\b(?:until|till|til|before|by|next|for|since|every|each)\s*$/i;
 
-/** The day and time of a line. @param system decides between 11/14 and 14/11 */
-export function whenIn(line: string, today: string, system: UnitSystem): When {
+/** The day and time of a line. @param monthFirst decides between 11/14 and 14/11 */
+export function whenIn(line: string, today: string, monthFirst: boolean): When {
   let rest = withDays(line);
   let date: string | null = null;
   let evening: string | null = null;
   for (const [of, read] of DATES) {
     const match = of.exec(rest);
     if (!match || NOT_THEN.test(rest.slice(0, match.index))) continue;
-    date = read(match, today, system);
+    date = read(match, today, monthFirst);
     if (date === null) continue;
     if (/night|evening/i.test(match[0])) evening = '19:00';
     rest = without(rest, match);

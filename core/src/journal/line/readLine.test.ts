@@ -231,3 +231,15 @@ test('edits between words: letters changed, left out, added or swapped', () => {
     }),
   );
 });
+
+test('day and month come in the order that somebody chose, whatever they measure in', () => {
+  const dayOf = (typed: string, monthFirst: boolean, system: UnitSystem) => {
+    const reading = readLine(typed, { today: TODAY, system, monthFirst });
+    return reading.ok ? reading.line.date : reading.message;
+  };
+  expect(dayOf('on 6/7 filled', true, 'metric')).toBe('2027-06-07');
+  expect(dayOf('on 6/7 filled', false, 'us')).toBe('2027-07-06');
+  // Where only one order can be, it is that.
+  expect(dayOf('14/6 filled', true, 'us')).toBe('2027-06-14');
+  expect(dayOf('6/14 filled', false, 'metric')).toBe('2027-06-14');
+});

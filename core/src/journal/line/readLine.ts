@@ -36,8 +36,10 @@ export type LineReading = { ok: true; line: ReadLine } | { ok: false; message: s
 export interface LineContext {
   /** ISO date, by which `yesterday` and `on Saturday` count. */
   today: string;
-  /** Decides the unit of a bare number, and the order of day and month. */
+  /** Decides the unit of a bare number. */
   system: UnitSystem;
+  /** Whether 11/14 has its month first; where people measure in inches it usually has. */
+  monthFirst?: boolean;
   /** The planter that the line is about; null where it is of several. */
   planter?: LinePlanter | null;
   /** What one's can holds, m³. */
@@ -50,7 +52,7 @@ export function readLine(typed: string, context: LineContext): LineReading {
   if (line === '')
     return { ok: false, message: 'Type what you did, like: filled 6 L till it ran.' };
   const { today, system, planter = null, can = canOf(system) } = context;
-  const { date, time, rest } = whenIn(line, today, system);
+  const { date, time, rest } = whenIn(line, today, context.monthFirst ?? system === 'us');
   if (date > today)
     return { ok: false, message: 'That day is still to come. Say today, yesterday, or a date.' };
   const asked: DeedContext = { system, planter, can };

@@ -1,4 +1,4 @@
-import { Text } from '@chakra-ui/react';
+import { Button, Text } from '@chakra-ui/react';
 import { dayIn, ownZone, zoneNames } from '@huerta/core/physics/climate';
 import { useSaveWeather, useWeather } from '../../data/api/weather';
 import { ChoiceField } from '../../ui/ChoiceField';
@@ -10,9 +10,20 @@ const said = (zone: string): string => zone.replaceAll('_', ' ').split('/').reve
 
 /** In which time zone the garden lies: by it a day begins for all who look after it. */
 export function GardenZone() {
-  const { data: choice } = useWeather();
+  const { data: choice, error, refetch } = useWeather();
   const save = useSaveWeather();
-  if (!choice) return null;
+  if (!choice)
+    return error ? (
+      <Section title="The garden’s days">
+        <Text role="alert">
+          The garden’s time zone cannot be fetched now: {error.message} Days are told by this
+          device, in {said(ownZone())}.
+        </Text>
+        <Button mt="2" onClick={() => void refetch()}>
+          Try again
+        </Button>
+      </Section>
+    ) : null;
   const own = ownZone();
   const zone = choice.zone ?? own;
   const names = [...new Set([own, zone, ...zoneNames()])].sort((a, b) =>

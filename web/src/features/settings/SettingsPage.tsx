@@ -10,6 +10,7 @@ import { notify } from '../../ui/notices';
 import { Fetched, Page } from '../../ui/Page';
 import { AuthorField } from '../../ui/AuthorField';
 import { FormatPreferences } from '../../ui/FormatPreferences';
+import { CanField } from './CanField';
 import { GardenZone } from './GardenZone';
 import { Row } from './Row';
 import { Section } from './Section';
@@ -76,6 +77,7 @@ function OnThisDevice() {
         <FormatPreferences />
         <ChoiceField label="Light" value={mode} choices={MODES} onChoose={setMode} />
         <AuthorField />
+        <CanField />
       </Box>
       <Text mt="3" fontSize="sm">
         The currency is chosen in the{' '}

@@ -128,6 +128,41 @@ test('the garden has a time zone: its day is told, and what is noted is noted in
   setGardenZone(null);
 });
 
+test('where the garden’s zone cannot be fetched that is said, and it can be tried again', async () => {
+  const state = { broken: true };
+  serveWith(({ path }) => {
+    if (path === '/about') return { version: '0.1.0', demo: true, home: false };
+    if (!path.startsWith('/weather')) return null;
+    if (state.broken)
+      return { type: 'internal', title: 'Broken', status: 400, detail: 'The page is not read.' };
+    const choice = { site: 'vallesol', normals: null, days: null };
+    return { choice, revision: 1, updatedAt: new Date().toISOString() };
+  });
+  const user = userEvent.setup();
+  show(<Around>{<SettingsPage />}</Around>);
+  const said = await screen.findByText(/time zone cannot be fetched now/, {}, { timeout: 8000 });
+  expect(said.textContent).toMatch(/Days are told by this device/);
+  state.broken = false;
+  await user.click(screen.getByRole('button', { name: 'Try again' }));
+  expect(await screen.findByLabelText('Time zone of the garden')).toBeTruthy();
+});
+
+test('what one’s can holds is set in Settings and remembered on the device', async () => {
+  serveWith(() => null);
+  const user = userEvent.setup();
+  show(<Around>{<SettingsPage />}</Around>);
+  const field = await screen.findByLabelText('Your watering can holds');
+  expect((field as HTMLInputElement).value).toMatch(/^10\sL$/);
+  await user.clear(field);
+  await user.type(field, '7 L{Enter}');
+  expect(localStorage.getItem('huerta.can')).toBe('0.007');
+  await user.clear(field);
+  await user.type(field, '90 L{Enter}');
+  expect((field as HTMLInputElement).value).toBe('90 L');
+  expect(localStorage.getItem('huerta.can')).toBe('0.007');
+  localStorage.removeItem('huerta.can');
+});
+
 test('the door is opened, a code made for an address, and a device shut out', async () => {
   const { log, user, state } = house({ devices: [phone] });
   show(<Around>{<PhonePage />}</Around>);

@@ -2,7 +2,6 @@ import { Box, Button, Text } from '@chakra-ui/react';
 import type { PlanterResource } from '@huerta/contract';
 import { plural } from '@huerta/core/units';
 import {
-  canOf,
   inOrder,
   TILL_IT_RAN,
   type LogEntry,
@@ -19,7 +18,7 @@ import { useMeasuredDays, useWeather } from '../../data/api/weather';
 import { useRoundPlanters } from '../../data/api/planters';
 import { useRoundPlan } from '../../data/api/round';
 import { useAllSeasonPlans, useSeasonPlans } from '../../data/api/season';
-import { useWords } from '../../ui/preferences';
+import { usePreferences, useWords } from '../../ui/preferences';
 import { writeDate } from '../../ui/dates';
 import { keepLog } from '../../ui/logCsv';
 import { notify } from '../../ui/notices';
@@ -151,17 +150,18 @@ function RoundView({ planters, walked, entries, choice, plan }: ViewProps) {
 /** What there is to carry. */
 function Lead({ round, working }: { round: Round; working: boolean }) {
   const today = useGardenDay();
-  const { write, units } = useWords();
+  const { write } = useWords();
+  const { can } = usePreferences();
   const water = Object.values(round).reduce(
     (sum, state) => (state?.wants === 'now' ? sum + state.room.middle : sum),
     0,
   );
-  const cans = Math.ceil(water / canOf(units));
+  const cans = Math.ceil(water / can);
   return (
     <Text fontSize="lg" role="status" mt="4" mb="3">
       {writeDate(today, 'long')}.{' '}
       {water > 0
-        ? `About ${write(water, 'volume')} to carry, ${cans} ${plural(cans, 'can')} of ${write(canOf(units), 'volume')}.`
+        ? `About ${write(water, 'volume')} to carry, ${cans} ${plural(cans, 'can')} of ${write(can, 'volume')}.`
         : Object.keys(round).length > 0 && !working
           ? 'Nothing has to be filled today.'
           : ''}
