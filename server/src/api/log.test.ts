@@ -138,6 +138,22 @@ test('a float of every quarter of an hour does not push out what people wrote', 
   expect(body).toEqual({ came: 0 });
 });
 
+test('a reading that cannot stand in the vessel is refused, and none of the others is stored', async () => {
+  const readings = [
+    { at: '2026-07-14T08:00:00.000Z', level: 0.05 },
+    { at: '2026-07-14T09:00:00.000Z', level: 2.5 },
+  ];
+  const send = (list: typeof readings) =>
+    api.post(`/api/planters/${planter}/readings`).send({ by: 'Ultrasound', readings: list });
+  const refused = await send(readings).expect(400);
+  expect(refused.headers['content-type']).toMatch(/problem\+json/);
+  expect((refused.body as { detail: string }).detail).toMatch(
+    /2500 mm of water cannot stand in a vessel that is \d+ mm deep/,
+  );
+  const { body } = await send(readings.slice(0, 1)).expect(200);
+  expect(body).toEqual({ came: 1 });
+});
+
 test('a log is asked for in parts until there is no more, and what is old and counts comes with the season', async () => {
   const hour = (n: number) => new Date(Date.UTC(2020, 0, 1) + n * 3_600_000).toISOString();
   const entries = Array.from({ length: 400 }, (_, i) => entryOf(i + 1, hour(i)));

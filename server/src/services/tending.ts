@@ -7,7 +7,7 @@ import {
   type TendedQuestion,
 } from '@huerta/core/journal';
 import type { WeatherChoice } from '@huerta/core/physics/climate';
-import type { PlanterDesign } from '@huerta/core/document';
+import { depthOf, type PlanterDesign } from '@huerta/core/document';
 import type { SeasonPlan } from '@huerta/core/simulation/season';
 import type { UnitSystem } from '@huerta/core/units';
 import type { Documents } from './documents';
@@ -35,6 +35,11 @@ interface Parts {
   papers: PdfRenderer;
   today(): string;
 }
+
+/** How well a float reads, metres. */
+const WITHIN = 0.01;
+const aboveRim = (level: number, rim: number): string =>
+  `${Math.round(level * 1000)} mm of water cannot stand in a vessel that is ${Math.round(rim * 1000)} mm deep. Levels are in metres above the inside floor`;
 
 /** Planters of one calendar. */
 const MOST = 120;
@@ -78,7 +83,14 @@ export function tendingService({
 
   return {
     async read(planter, by, readings) {
-      await planters.get(planter);
+      const { value: design } = await planters.get(planter);
+      const rim = depthOf(design.vessel);
+      const wrong = readings.flatMap(({ level }, i) =>
+        level !== undefined && level > rim + WITHIN
+          ? [{ path: ['readings', i, 'level'], message: aboveRim(level, rim) }]
+          : [],
+      );
+      if (wrong.length > 0) throw invalid(wrong);
       return log.read(planter, by, readings);
     },
     async calendar(units) {
