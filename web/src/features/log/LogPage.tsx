@@ -65,8 +65,9 @@ function Log({ resource, entries, choice, plan }: Tending) {
           onWrite={(written) => note(...written)}
         />
         <Text fontSize="sm" color="faint">
-          Like: stick {say(0.04, 'length')}; rain {say(0.012, 'length')}; finger dry; picked 4
-          lettuces; new wick; or anything as a note. Say yesterday, 3 days ago, or a date.
+          Like: stick {say(0.04, 'length')}; rain {say(0.012, 'length')}; finger dry; filled half a
+          can; fed 2 tbsp of 5-5-5; picked 4 lettuces; new wick; or anything as a note. Several
+          things go into one line. Say yesterday, Tuesday, 3 days ago, or a date.
         </Text>
       </Box>
       {state && (
