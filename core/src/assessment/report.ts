@@ -58,7 +58,7 @@ const REPORT = {
   },
   lastsHot: {
     label: 'Until it reads low, hot',
-    short: 'Low, hot',
+    short: 'Hot: low in',
     kind: 'days',
     value: (f) => cautiousDays(f.lastsHot.days),
     better: 'more',

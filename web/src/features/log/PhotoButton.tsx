@@ -13,7 +13,7 @@ export function PhotoButton({ planter }: { planter: string }) {
   const [trouble, setTrouble] = useState<string | null>(null);
   const take = async (file: File | undefined) => {
     if (!file) return;
-    const wrong = photoTrouble(file);
+    const wrong = await photoTrouble(file);
     setTrouble(wrong);
     if (wrong) return;
     const photo = uuid();

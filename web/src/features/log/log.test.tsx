@@ -157,11 +157,22 @@ test('a table is read before it is brought in, says what it cannot read, and com
   await waitFor(() => expect(garden.log).toHaveLength(2));
 });
 
-test('what is no picture is refused in a word, and nothing is noted', async () => {
-  const user = userEvent.setup({ applyAccept: false });
-  open(`/planters/${id}/log`);
-  const file = new File(['words'], 'words.txt', { type: 'text/plain' });
-  await user.upload(await screen.findByLabelText('A photo for the log'), file);
-  expect(await screen.findByText(/That is no picture/)).toBeTruthy();
-  expect(garden.log.filter(({ did }) => did.kind === 'photo')).toEqual([]);
-});
+test.each([
+  [new File(['words'], 'words.txt', { type: 'text/plain' }), /That is no picture/],
+  [new File(['…'], 'IMG_1.HEIC', { type: '' }), /a HEIC picture.*save JPEG/],
+  [new File(['…'], 'torn.png', { type: 'image/png' }), /damaged or of a kind that cannot be read/],
+])(
+  'what cannot be read as a picture is refused in a word, and nothing is noted',
+  async (file, said) => {
+    // A browser opens no picture of three bytes.
+    Object.assign(globalThis, {
+      createImageBitmap: () => Promise.reject(new Error('cannot be decoded')),
+    });
+    const user = userEvent.setup({ applyAccept: false });
+    open(`/planters/${id}/log`);
+    await user.upload(await screen.findByLabelText('A photo for the log'), file);
+    expect(await screen.findByText(said)).toBeTruthy();
+    expect(garden.log.filter(({ did }) => did.kind === 'photo')).toEqual([]);
+    Reflect.deleteProperty(globalThis, 'createImageBitmap');
+  },
+);
