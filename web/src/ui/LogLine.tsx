@@ -8,7 +8,7 @@ import {
   type ReadLine,
 } from '@huerta/core/journal';
 import { useDeferredValue, useId, useMemo, useRef, useState } from 'react';
-import { gardenDay, gardenZone } from '../data/gardenDay';
+import { gardenZone, useGardenDay } from '../data/gardenDay';
 import { writeDate } from './dates';
 import { usePreferences, useWords } from './preferences';
 import type { Written } from '../data/api/log';
@@ -27,6 +27,7 @@ interface LogLineProps {
 /** A line for the log, as people say it, with how it is read under it. What is in doubt is asked before it counts. */
 export function LogLine({ label, initially = '', planter, onWrite }: LogLineProps) {
   const { units, can, dates } = usePreferences();
+  const today = useGardenDay();
   const [typed, setTyped] = useState(initially);
   const [error, setError] = useState('');
   /** The line that was asked about: sent once more it counts. */
@@ -35,13 +36,13 @@ export function LogLine({ label, initially = '', planter, onWrite }: LogLineProp
   const doubtId = useId();
   const context = useMemo(
     () => ({
-      today: gardenDay(),
+      today,
       system: units,
       monthFirst: dates === 'month-first',
       can,
       planter: planter ?? null,
     }),
-    [units, dates, can, planter],
+    [today, units, dates, can, planter],
   );
   const shown = useDeferredValue(typed);
   const reading = useMemo(

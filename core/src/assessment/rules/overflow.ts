@@ -189,7 +189,10 @@ export const overflowEdges: Rule = ({ design, planter: { heights } }) => {
     });
   // A sheet or a floor stands in the way; a mix over fabric does not, it has no air there.
   const rigid = design.reservoir.cover === 'platform' || design.bed !== null;
-  const blocked = baseStyle(design) === 'gap' && rigid && over > MARKED_WITHIN;
+  const under = baseStyle(design) === 'gap' && rigid;
+  // It ends just under the sheet.
+  if (under && over <= MARKED_WITHIN) return [];
+  const blocked = under;
   const reaches = overflow.centre + radius;
   return [
     {

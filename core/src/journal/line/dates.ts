@@ -4,8 +4,10 @@ import { withDays } from './vocabulary';
 /** The day and time of day that a line tells of, as people write them. */
 
 export interface When {
-  /** ISO date. */
+  /** ISO date; today where the line names none. */
   date: string;
+  /** Whether the line names a day. */
+  dated: boolean;
   /** `HH:MM`, where the line says so. */
   time: string | null;
   /** The line without them. */
@@ -97,7 +99,9 @@ const DATES: readonly Pattern[] = [
   [
     // 14.11. and 14.11.2026 are days first everywhere.
     pattern(String.raw`(?:on )?(\d{1,2})\.(\d{1,2})\.(\d{4}|\d{2})?`),
-    ([, day, month, year], today) => dayOf(Number(day), Number(month), year, today),
+    // A number at the end of a sentence, after what it measures, is none: `stick 3.5. filled`.
+    (match, today) =>
+      isMeasure(match) ? null : dayOf(Number(match[1]), Number(match[2]), match[3], today),
   ],
   [
     pattern(String.raw`(?:on )(\d{1,2})\/(\d{1,2})(?:\/(\d{4}|\d{2}))?`),
@@ -107,6 +111,7 @@ const DATES: readonly Pattern[] = [
     pattern(String.raw`(\d{1,2})\/(\d{1,2})(?:\/(\d{4}|\d{2}))?`),
     (match, today, monthFirst) => {
       const [, a, b, year] = match;
+      if (!year && isMeasure(match)) return null;
       // 1/2 and 3/4 are parts of something, and so is what a unit stands behind.
       if (!year && [2, 3, 4, 8, 16].includes(Number(b)) && Number(a) < Number(b)) return null;
       const after = (match.input ?? '').slice((match.index ?? 0) + match[0].length);
@@ -134,8 +139,20 @@ function isWord({ 0: whole, 1: name, index = 0, input = '' }: RegExpMatchArray):
     /\b(?:the|full|in|more|much|hot|direct|of|morning|evening|afternoon|it|we|i|and)$/i.test(before)
   )
     return true;
-  return before !== '' && after !== '' && !/^[,;]/.test(after);
+  if (after === '' || /^[,;:]/.test(after)) return false;
+  return (
+    before !== '' ||
+    !/^(?:\d|filled|watered|stick|dip|level|rain|fed|picked|planted|sowed|topped|gave|morning|evening|afternoon|noon)/i.test(
+      after,
+    )
+  );
 }
+
+/** Whether a number stands right after what it is a measure of. */
+const isMeasure = ({ index = 0, input = '' }: RegExpMatchArray): boolean =>
+  /\b(?:stick|dip|dipped|level|float|gauge|reads|rain|rained|filled|refilled|fed|picked|finger|dug|with|at)\s*:?\s*$/i.test(
+    input.slice(0, index),
+  );
 
 /** Month first where people measure in inches, day first elsewhere; the other way round where only that can be. */
 function slashed(match: RegExpMatchArray, today: string, monthFirst: boolean): string | null {
@@ -149,8 +166,16 @@ function slashed(match: RegExpMatchArray, today: string, monthFirst: boolean): s
 
 const TIMES: readonly (readonly [RegExp, (match: RegExpMatchArray) => string | null])[] = [
   [
-    pattern(String.raw`(?:at )?(\d{1,2})[:.](\d{2}) ?(am|pm|h)?`),
+    pattern(String.raw`(?:at )?(\d{1,2}):(\d{2}) ?(am|pm|h)?`),
     ([, hour, minute, half]) => clock(Number(hour), Number(minute), half),
+  ],
+  [
+    // With a point it is an hour only where that is said: 2.50 is an amount.
+    pattern(
+      String.raw`(?:at (\d{1,2})\.(\d{2})|(\d{1,2})\.(\d{2}) ?(am|pm|h))(?! ?(?:mm|cm|in|l|gal|m)\b)`,
+    ),
+    ([, hour, minute, other, minutes, half]) =>
+      clock(Number(hour ?? other), Number(minute ?? minutes), half),
   ],
   [
     pattern(String.raw`(?:at )?(\d{1,2}) ?(am|pm)`),
@@ -206,5 +231,5 @@ export function whenIn(line: string, today: string, monthFirst: boolean): When {
     rest = without(rest, match);
     break;
   }
-  return { date: date ?? today, time: time ?? evening, rest };
+  return { date: date ?? today, dated: date !== null, time: time ?? evening, rest };
 }

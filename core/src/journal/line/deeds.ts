@@ -1,3 +1,4 @@
+import { CROPS } from '../../catalog';
 import type { UnitSystem } from '../../units';
 import type { Activity, EntryBody, Feel } from '../entry';
 import {
@@ -31,6 +32,8 @@ export interface DeedContext {
   /** What one's can holds, m³. */
   can: number;
   planter: LinePlanter | null;
+  /** Whether it is a line of one part: a crop with a number stands for a harvest only alone. */
+  alone: boolean;
 }
 
 export interface Deed {
@@ -57,17 +60,18 @@ const UNTIL_RAN =
   /(?:,\s*)?\b(?:and )?(?:(?:until|till|til|'til) )?(?:it|water|the water|overflow|the overflow|spout)?\s*(?:just )?(?:ran|runs|running|ran over|overflowed|overflows|overflowing|spilled|came out|dripped)(?: (?:over|out))?(?: (?:of )?(?:the )?(?:overflow|spout|hole))?|\bto (?:the )?(?:brim|overflow)\b|\b(?:until|till|til) (?:the )?overflow$|\b(?:until|till|til) (?:it(?:'s| is| was)? )?full\b|\b(?:all the way|right) up\b/;
 
 const FILL_HEAD =
-  /^(?:i |we )?(?:have |just )?(?:filled|refilled|fill|refill|topped up|topped it up|topped off|top up|topped|watered|water|poured|pour|gave|added|add|put)\b(?: it)?(?: up)?/;
+  /^(?:i |we )?(?:have |just )?(?:filled|refilled|fill|refill|topped up|topped it up|topped off|top up|topped|watered|water|poured|pour|gave|added|add|put|took|used|drank|swallowed)\b(?: it)?(?: up)?/;
 const NOT_FILLED =
   /^(?:fill(?:ing)? (?:tube|pipe|hole|cap|level)|filled (?:in )?(?:the|a) (?:hole|gap)|water(?:ing)? (?:can|is|was|looks|smells|level|in|under|line|turned|has|came|comes)|put (?:up|on|in a|the|it|them|out)|added (?:a|the) (?!can|bucket|litre|liter|gallon))/;
-const TOP_OF = /\b(?:on (?:the )?top|from (?:the )?top|from above|overhead|by hand on the soil)\b/;
+const TOP_OF =
+  /\b(?:on (?:the )?top|from (?:the )?top|from above|overhead|by hand on the soil)\b|\btop$/;
 const THROUGH =
   /\b(?:through|down|into|in|via|by) (?:the )?(?:worm |fill(?:er)? )?(?:tube|tower|pipe|filler)\b/;
 const LITTLE_WATER = /\b(?:a bit|a little|little|a splash|a drop|a lot|lots|plenty)\b/;
 
 /** Words that say nothing beside a filling. */
 const FILLER =
-  /\b(?:with|it|of|water|rainwater|the|reservoir|tank|both|again|up|from (?:the )?(?:rain )?(?:barrel|butt|tap|hose)|and|in|to|into|more|extra|another|fresh|good)\b/g;
+  /\b(?:with|it|of|water|rainwater|the|reservoir|tank|both|again|up|from (?:the )?(?:rain )?(?:barrel|butt|tap|hose)|and|in|to|into|more|extra|another|fresh|good|went in|before|fill)\b/g;
 
 const filled: Reader = (clause, { system, can, planter }) => {
   const ranAlone = /^(?:till|until|til) (?:it |the overflow )?(?:ran|overflowed|full)/.test(clause);
@@ -91,7 +95,12 @@ const filled: Reader = (clause, { system, can, planter }) => {
   const amount = waterIn(rest, system, can);
   // A bare amount is a filling only where it is of water, and what is given or put needs to be some.
   if (!head && !ranAlone && (!amount || amount.rest.replace(FILLER, '').trim() !== '')) return null;
-  if (head && /\b(?:gave|added|add|put)\b/.test(head[0]) && !amount && !/\bwater\b/.test(rest))
+  if (
+    head &&
+    /\b(?:gave|added|add|put|took|used|drank|swallowed)\b/.test(head[0]) &&
+    !amount &&
+    !/\bwater\b/.test(rest)
+  )
     return null;
   if (amount)
     return deed({ kind: 'filled', where, volume: amount.value, ran }, wordsOf(amount.rest));
@@ -160,7 +169,8 @@ const level: Reader = (clause, context) => {
   if (length) return deed({ kind: 'level', depth: length.value }, wordsOf(length.rest));
   // What is said of water without a verb was given.
   const given = of ? !/\b(?:left|on|in)\b/.test(clause) : /^(?:the )?water$/.test(noun);
-  const volume = given ? null : waterIn(rest, system, context.can);
+  const volume = waterIn(rest, system, context.can);
+  if (given && volume) return null;
   if (volume && !/^(?:can|bucket)/.test(rest)) {
     if (!planter)
       return deed(
@@ -196,7 +206,7 @@ const FEELS: readonly (readonly [RegExp, Feel])[] = [
   [/\b(?:soaked|soggy|waterlogged|sodden|muddy|wet)\b/, 'wet'],
 ];
 const FINGER_HEAD =
-  /^(?:the )?(?:stuck (?:a|my) )?(?:finger(?: test)?|felt|feels|soil|mix|dug|top (?:of the )?soil|surface|top|dry on top|(?:[a-z]+ )?knuckle|\d+ fingers? deep)\b/;
+  /^(?:the )?(?:stuck (?:a|my) )?(?:finger(?: test)?|felt|feels|soil|mix|dug|top (?:of the )?soil|surface|top|dry on top|(?:[a-z]+ )?knuckle|\d+ fingers? deep|(?:still )?(?:dry|moist|damp|wet) (?:at|down))\b/;
 const DEPTH_FELT = 0.05;
 const SURFACE_FELT = 0.01;
 
@@ -378,7 +388,7 @@ const WORK: readonly (readonly [RegExp, Activity])[] = [
   ],
   [/^limed\b|^(?:added|gave|spread) .*\blime\b/, 'limed'],
   [
-    /^(?:mulched|mulch|fresh mulch|new mulch|(?:top|side)[- ]?dressed|compost)\b(?! tea)|^(?:topped(?: it)?(?: up)?|top up|added|add|put(?: on)?|spread) .*\b(?:compost|mulch|straw|soil|mix|wood ?chips?|chips|leaves|bark|hay)\b(?! tea)/,
+    /^(?:mulched|mulch|fresh mulch|new mulch|(?:top|side)[- ]?dressed|compost)\b(?! tea)|^(?:mulch|compost|soil) topped\b|^(?:topped(?: it)?(?: up)?|top up|added|add|put(?: on)?|spread) .*\b(?:compost|mulch|straw|soil|mix|wood ?chips?|chips|leaves|bark|hay)\b(?! tea)/,
     'topped',
   ],
 ];
@@ -387,6 +397,8 @@ const OTHER_WORK: readonly (readonly [RegExp, Activity])[] = [
     /^(?:planted|transplanted|replanted|repotted|set out|potted(?: up| on)?|put in \d+ .*(?:plants?|seedlings?))\b/,
     'planted',
   ],
+  [/^[a-z][a-z ]{2,30} planted(?: out)?$/, 'planted'],
+  [/^[a-z][a-z ]{2,30} (?:sown|sowed)$/, 'sown'],
   [/^(?:direct )?(?:re-?)?(?:sowed|sown|sow|seeded)\b|^started .*\bfrom seed\b/, 'sown'],
   [/^thinned\b/, 'thinned'],
   [/^(?:tied|staked|caged|strung|trellised)\b/, 'tied'],
@@ -400,12 +412,59 @@ const oneOf =
   };
 
 const TROUBLE =
-  /\b(?:aphids?|greenfly|blackfly|slugs?|snails?|mildew|larvae|mosquito(?:e?s)?|gnats?|white ?fl(?:y|ies)|horn ?worms?|cutworms?|caterpillars?|mites|thrips|blight|rust|rot(?:ting|ten|s)?|yellow(?:ing|ed)?(?: leaves)?|leaves yellow|wilt(?:ed|ing|s)?|droop(?:ed|ing|y|s)?|limp|leak(?:s|ing|ed|y)?|dripping|clogged|blocked|tipped(?: over)?|knocked over|frozen|miners?|birds|mice|rats?|crack(?:s|ed)?|split|mou?ld(?:y)?|algae|smell(?:s|y)?|stinks?|beetles?|pests?|trouble|sick|brown (?:spots|tips|edges)|spots|holes in (?:the )?leaves|blossom[- ]end|bolt(?:ed|ing)|dying|died|dead|frost(?:ed|bitten| damage| burn)|sunburn(?:t|ed)?|scorched|burnt|weevils?|earwigs?|ants|fungus|curl(?:ed|ing)? leaves|leaves (?:are |is )?curl\w*)\b/;
+  /\b(?:aphids?|greenfly|blackfly|slugs?|snails?|mildew|larvae|mosquito(?:e?s)?|gnats?|white ?fl(?:y|ies)|horn ?worms?|cutworms?|caterpillars?|mites|thrips|blight|rust|rot(?:ting|ten|s)?|yellow(?:ing|ed)?(?: leaves)?|leaves yellow|wilt(?:ed|ing|s)?|droop(?:ed|ing|y|s)?|limp|leak(?:s|ing|ed|y)?|dripping|clogged|blocked|tipped(?: over)?|knocked over|frozen|miners?|birds|mice|rats?|crack(?:s|ed)?|split|mou?ld(?:y)?|algae|smell(?:s|y)?|stinks?|beetles?|bugs|pests?|trouble|sick|brown (?:spots|tips|edges)|spots|holes in (?:the )?leaves|blossom[- ]end|bolt(?:ed|ing)|dying|died|dead|frost(?:ed|bitten| damage| burn)|sunburn(?:t|ed)?|scorched|burnt|weevils?|earwigs?|ants|fungus|curl(?:ed|ing)? leaves|leaves (?:are |is )?curl\w*)\b/;
 const NO_TROUBLE =
   /\b(?:no|no more|removed|pruned|trimmed|cut|treated|without|free of|fixed|mended|repaired|stopped|gone|sealed|fine|against|dunks?|bti|sprayed|dead ?head\w*|looks? (?:good|well|fine|healthy))\b/;
 
 const trouble: Reader = (clause) =>
   TROUBLE.test(clause) && !NO_TROUBLE.test(clause) ? activity('trouble', clause) : null;
+
+/** Crops as they are called, without what follows a bracket or comma. */
+const CROP_NAMES: readonly string[] = Object.values(CROPS).map(({ name }) =>
+  name
+    .toLowerCase()
+    .replace(/[(,].*$/, '')
+    .trim(),
+);
+const isCrop = (word: string): boolean => {
+  const one = word.toLowerCase().trim().replace(/ies$/, 'y').replace(/oes$/, 'o').replace(/s$/, '');
+  return (
+    one.length > 2 &&
+    CROP_NAMES.some((name) => name === one || name.startsWith(one) || name.endsWith(` ${one}`))
+  );
+};
+
+/** A weight or a number with a crop and no word of what was done is what was picked: `1 kg tomatoes`. */
+function cropAlone(clause: string, { system, alone }: DeedContext): Deed | null {
+  if (!alone) return null;
+  const mass = massIn(clause, 'mass', system);
+  const count = /^(\d+) ([a-z][a-z ]+)$/.exec(clause);
+  const what = mass ? nameOf(mass.rest) : (count?.[2] ?? '');
+  if (what.split(' ').length > 3 || !isCrop(what)) return null;
+  return deed({
+    kind: 'harvested',
+    what,
+    mass: mass?.value ?? null,
+    count: mass ? null : Number(count![1]),
+  });
+}
+
+/** What may be of the soil or of the water, of rain or of the stick: it is asked. */
+function vague(clause: string): Deed | null {
+  if (/^(?:still |very |quite )?(?:bone dry|dry|moist|damp|wet|soaked)!?$/.test(clause))
+    return deed(
+      EMPTY,
+      clause,
+      `Say what is ${clause.replace(/!$/, '')}: finger dry is the soil, stick dry the reservoir.`,
+    );
+  if (new RegExp(`^${NUMBER}(?: ?(?:mm|cm|in))?$`).test(clause))
+    return deed(
+      EMPTY,
+      clause,
+      'Say what that is: stick 4 cm is the water, rain 12 mm what fell, 6 L what was filled.',
+    );
+  return null;
+}
 
 /** In which order a clause is tried: what is said in more words before what is said in fewer. */
 const READERS: readonly Reader[] = [
@@ -418,13 +477,15 @@ const READERS: readonly Reader[] = [
   filled,
   oneOf(OTHER_WORK),
   trouble,
+  cropAlone,
+  vague,
 ];
 
 /** What may stand before a deed and says nothing, and who else did it. */
 const BEFORE =
-  /^(?:(?:i|we|also|just|then|now|finally|again|so|and|have|had)\s+|(?:checked|looked at|measured|read|poked|put|stuck)\s+(?:the |my |a )?(?=stick|dip|float|level|gauge|finger|soil)|checked\s+(?=\d))+/;
+  /^(?:(?:i|we|it(?= (?:took|used|drank|swallowed))|also|just|then|now|finally|again|so|and|have|had)\s+|(?:checked|looked at|measured|read|poked|put|stuck)\s+(?:the |my |a )?(?=stick|dip|float|level|gauge|finger|soil)|checked\s+(?=\d))+/;
 const SOMEBODY =
-  /^(?:the )?(?!not|never|needs?|been?|was|were|rain|to|it|ha[sd]|got|who|nobody|no|nothing|half|all|over|self)([a-z]+) (?=(?:filled|refilled|watered|topped up|picked|harvested|fed|planted|sowed|emptied|moved|cleared|mulched)\b)/;
+  /^(?:the )?(?!not|never|needs?|been?|was|were|rain|to|it|ha[sd]|got|who|nobody|no|nothing|half|all|over|self|reservoir|tank|pot|pots|tote|pail|bed|barrel|soil|mulch)([a-z]+) (?=(?:filled|refilled|watered|fed|emptied)\b)/;
 
 /** The deed that a clause tells, or null where it is words alone. @param clause brought to one form */
 export function deedIn(clause: string, context: DeedContext): Deed | null {

@@ -52,10 +52,12 @@ export function readLine(typed: string, context: LineContext): LineReading {
   if (line === '')
     return { ok: false, message: 'Type what you did, like: filled 6 L till it ran.' };
   const { today, system, planter = null, can = canOf(system) } = context;
-  const { date, time, rest } = whenIn(line, today, context.monthFirst ?? system === 'us');
+  const monthFirst = context.monthFirst ?? system === 'us';
+  const { date, dated, time, rest } = whenIn(line, today, monthFirst);
+  const other = dated ? whenIn(rest, today, monthFirst) : null;
   if (date > today)
     return { ok: false, message: 'That day is still to come. Say today, yesterday, or a date.' };
-  const asked: DeedContext = { system, planter, can };
+  const asked: DeedContext = { system, planter, can, alone: true };
   const deeds = deedsOf(rest === '' ? line : rest, asked);
   for (const { did, text } of deeds) {
     const message = beyond(did, text, system);
@@ -64,6 +66,9 @@ export function readLine(typed: string, context: LineContext): LineReading {
   const doubts = [
     ...deeds.flatMap(({ doubt }) => doubt || []),
     ...deeds.flatMap(({ did }) => doubtOf(did, asked) ?? []),
+    ...(other?.dated && other.date !== date
+      ? ['Two days stand in this line. Write a line for each.']
+      : []),
     ...(date < dayAfter(today, -YEAR)
       ? [`That is more than a year ago: ${date}. Is it meant so?`]
       : []),
@@ -89,19 +94,20 @@ function deedsOf(line: string, context: DeedContext): Said[] {
   const whole = read(line, context);
   const parts = line.split(BETWEEN).filter((part) => part.trim() !== '');
   if (parts.length < 2) return [whole ?? note(line)];
+  const inParts = { ...context, alone: false };
   const found: Said[] = [];
   let before = '';
   for (const part of parts) {
     const last = found.at(-1);
-    const own = read(part, context) ?? alsoHarvested(part, last, context);
+    const own = read(part, inParts) ?? alsoHarvested(part, last, inParts);
     const ran = last?.did.kind === 'filled' && RAN_ALONE.test(normalised(part));
     const tells = own !== null && !isNote(own) && !ran;
     // What belongs to what stands before it, as `dry` to a finger and `it ran` to a filling.
     const joined =
       last && (!tells || (own.did.kind === last.did.kind && JOINED.has(own.did.kind)))
-        ? read(`${last.said}, ${part}`, context)
+        ? read(`${last.said}, ${part}`, inParts)
         : null;
-    const begun = !tells && before !== '' ? read(`${before}, ${part}`, context) : null;
+    const begun = !tells && before !== '' ? read(`${before}, ${part}`, inParts) : null;
     if (last && joined && tellsMore(joined.did, last.did))
       found[found.length - 1] = {
         ...joined,
@@ -164,7 +170,9 @@ function tellsMore(more: EntryBody, less: EntryBody): boolean {
     );
   if (more.kind === 'finger' && less.kind === 'finger') return more.depth !== less.depth;
   if (more.kind === 'harvested' && less.kind === 'harvested')
-    return less.mass === null && less.count === null && (more.mass !== null || more.count !== null);
+    return (
+      less.mass === null && (more.mass !== null || (less.count === null && more.count !== null))
+    );
   if (more.kind === 'fed' && less.kind === 'fed')
     return (less.mass === null && more.mass !== null) || (less.what === '' && more.what !== '');
   return false;

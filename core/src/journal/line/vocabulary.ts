@@ -30,6 +30,7 @@ export function normalised(line: string): string {
     .replace(/[“”″]/g, '"')
     .replace(/[‘’′]/g, "'")
     .replace(/[–—]/g, '-')
+    .replace(/\band a half\b/g, 'and 1/2')
     .replace(/\bw\/\s?|(?<=\s)w(?=\s)/g, 'with ')
     .replace(/\btop inch\b/g, 'top 1 in')
     .replace(/(?<=[\d\s])(?:ltrs?|lts?)\b/g, 'l')
@@ -42,7 +43,10 @@ export function normalised(line: string): string {
     text = text.replace(new RegExp(`(?<=\\s)${word}(?=[\\s,;-])`, 'g'), `${n}`);
   });
   return text
-    .replace(/(?<=\s)(?:a |1 )?half(?: of)?(?: an?)?(?=\s(?!full|way|empty))/g, '1/2')
+    .replace(
+      /(?<=\s)(?:a |1 )?half(?: of)?(?: an?)?(?=\s(?!(?:full|way|empty|on|up|in|left|of)\b)[a-z])/g,
+      '1/2',
+    )
     .replace(/(?<=\s)3[- ]quarters?(?: of)?(?: an?)?(?=[\s,;])/g, '3/4')
     .replace(/(?<=\s)(?:an? |1 )?quarter(?: of)?(?: an?)?(?=[\s,;])/g, '1/4')
     .replace(/(?<=\s)(?:an? |1 )?third of(?: an?)?(?=\s)/g, '1/3')
