@@ -170,7 +170,7 @@ export const overflowEdges: Rule = ({ design, planter: { heights } }) => {
     patch: [set(['reservoir', 'top'], ceiling)],
   };
   const smaller = usualFor(design)
-    .bits.filter((bit) => bit < overflow.diameter && bit >= 0.008)
+    .bits.filter((bit) => bit <= overflow.diameter - over + 1e-9 && bit >= 0.008)
     .reverse()
     .flatMap((bit): Remedy[] => {
       const count = Math.ceil(overflow.count * (overflow.diameter / bit) ** 2);
