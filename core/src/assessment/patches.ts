@@ -11,6 +11,8 @@ import {
   type PlanterDesign,
 } from '../document';
 import { LEAST_SOIL } from '../assembly';
+import { q, say } from '../units';
+import type { Remedy } from './finding';
 
 /** Changes that several remedies are made of. Lengths in metres. */
 
@@ -41,6 +43,19 @@ export function moveLip({ overflow }: PlanterDesign, lip: number): Patch {
   return overflow && overflow.kind !== 'rim'
     ? [set(['overflow', 'centre'], lip + lipBelowMark(overflow))]
     : [];
+}
+
+/** The remedy that marks the overflow so that its lip stands at `lip`; none for an overflow over the rim. */
+export function markRemedies(design: PlanterDesign, lip: number): Remedy[] {
+  const { overflow } = design;
+  if (!overflow || overflow.kind === 'rim') return [];
+  const mark = lip + lipBelowMark(overflow);
+  return [
+    {
+      label: say`Move the mark to ${q(mark, 'length')}, lip ${q(lip, 'length')}`,
+      patch: moveLip(design, lip),
+    },
+  ];
 }
 
 /** Moves the top of the base and keeps `gap` between it and the lip. */

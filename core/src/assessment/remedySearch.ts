@@ -1,8 +1,8 @@
 import { assemble, baseName, levelsOf, moveLevel, type Level } from '../assembly';
-import { FIELDS, lipBelowMark, type Patch, type PlanterDesign } from '../document';
+import { FIELDS, type Patch, type PlanterDesign } from '../document';
 import { q, say, type Message } from '../units';
 import { rank, type Draft, type Remedy } from './finding';
-import { downToMm } from './patches';
+import { downToMm, markRemedies } from './patches';
 import { checkRemedy, type RemedyCheck } from './remedyCheck';
 
 /** Remedies of a fault that no proposal of its own rule mends alone: with what they take beside them, then by heights. */
@@ -91,11 +91,8 @@ function heightsFrom({ height, min, max }: Level, steps: number): number[] {
 /** What moving a line is called. */
 function labelOf(design: PlanterDesign, { id, height }: Level, to: number, rim: number): Message {
   switch (id) {
-    case 'overflow': {
-      const below =
-        design.overflow && design.overflow.kind !== 'rim' ? lipBelowMark(design.overflow) : 0;
-      return say`Move the mark to ${q(to + below, 'length')}, lip ${q(to, 'length')}`;
-    }
+    case 'overflow':
+      return markRemedies(design, to)[0]?.label ?? [];
     case 'platform':
       return say`${to > height ? 'Raise' : 'Lower'} ${baseName(design)} to ${q(to, 'length')}`;
     case 'surface':

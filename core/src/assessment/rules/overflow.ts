@@ -17,6 +17,7 @@ import type { Remedy, Rule } from '../finding';
 import {
   downToMm,
   LEAST_AIR_GAP,
+  markRemedies,
   moveBase,
   moveLip,
   openingAboveLip,
@@ -51,14 +52,10 @@ export const overflowHeight: Rule = ({ design, planter: { heights }, figures }) 
   const opening = openingAboveLip(design);
   const lowerTo = (target: number): Remedy[] => {
     if (overflow.kind === 'rim') return [];
+    // The mark is what one measures: it stands in whole millimetres.
     const below = lipBelowMark(overflow);
-    const centre = downToMm(heights.ceiling - Math.max(target, opening) + below);
-    return [
-      {
-        label: say`Move the mark to ${q(centre, 'length')}, lip ${q(centre - below, 'length')}`,
-        patch: moveLip(design, centre - below),
-      },
-    ];
+    const mark = downToMm(heights.ceiling - Math.max(target, opening) + below);
+    return markRemedies(design, mark - below);
   };
   const raiseBase = (): Remedy[] => {
     // What stands on things of their own height, or hangs in a rim, does not go up by itself.

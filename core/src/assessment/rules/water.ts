@@ -1,12 +1,12 @@
 import { growthOf, peakOf } from '../../physics/crop';
-import { baseStyle, cropIn, lipBelowMark, lipHeight, type PlanterDesign } from '../../document';
+import { baseStyle, cropIn, lipHeight, type PlanterDesign } from '../../document';
 import { baseName, PART_DEFINITIONS, type Planter } from '../../assembly';
 import { q, say } from '../../units';
 import { AGGREGATES, type AggregateId } from '../../catalog';
 import { cautiousDays } from '../daysOfWater';
 import { mixBelow, rootRoom } from '../figures';
 import type { Remedy, Rule } from '../finding';
-import { downToMm, gapToKeep, highestCeiling, moveBase, moveLip, set } from '../patches';
+import { downToMm, gapToKeep, highestCeiling, markRemedies, moveBase, set } from '../patches';
 import { partName } from '../words';
 
 /** Share of the height above which the soil gets short, whatever the school. */
@@ -61,22 +61,13 @@ export const soakedMix: Rule = ({ design, planter }) => {
   const soaked = lip - top;
   if (soaked <= SOAKED) return [];
   const target = downToMm(Math.max(top, 0.005));
-  const { overflow } = design;
   return [
     {
       id: 'mix-soaked',
       severity: soaked > DROWNED ? 'fault' : 'watch',
       panel: 'water',
       text: say`Lower the lip: ${q(soaked, 'length')} of mix above ${name} stand in water, and roots that follow it get no air.`,
-      propose: () =>
-        overflow && overflow.kind !== 'rim'
-          ? [
-              {
-                label: say`Move the mark to ${q(target + lipBelowMark(overflow), 'length')}, lip ${q(target, 'length')}`,
-                patch: moveLip(design, target),
-              },
-            ]
-          : [],
+      propose: () => markRemedies(design, target),
     },
   ];
 };
@@ -171,13 +162,7 @@ function raisedLip(design: PlanterDesign, highest: number): Remedy[] {
   const { overflow } = design;
   if (!overflow || overflow.kind === 'rim') return [];
   const lip = downToMm(highest);
-  if (lip < lipHeight(overflow) + LITTLE) return [];
-  return [
-    {
-      label: say`Move the mark to ${q(lip + lipBelowMark(overflow), 'length')}, lip ${q(lip, 'length')}`,
-      patch: moveLip(design, lip),
-    },
-  ];
+  return lip < lipHeight(overflow) + LITTLE ? [] : markRemedies(design, lip);
 }
 
 /** One plant fewer of the thirstiest planting of which there are several. */
