@@ -44,13 +44,13 @@ export function vague(clause: string): Deed | null {
     return deed(
       EMPTY,
       clause,
-      `Say what is ${clause.replace(/!$/, '')}: finger dry is the soil, stick dry the reservoir.`,
+      `What is ${clause.replace(/!$/, '')}? Type ‘finger dry’ for the soil, or ‘stick dry’ for the reservoir.`,
     );
   if (new RegExp(`^${NUMBER}(?: ?(?:mm|cm|in))?$`).test(clause))
     return deed(
       EMPTY,
       clause,
-      'Say what that is: stick 4 cm is the water, rain 12 mm what fell, 6 L what was filled.',
+      'What is that? Type ‘stick 4 cm’ for the water, ‘rain 12 mm’ for what fell, or ‘6 L’ for what you filled.',
     );
   return null;
 }
