@@ -78,6 +78,36 @@ test('lettuce, then pepper: timed on the bench and moved on the year’s strip',
   await expect(page.getByRole('button', { name: /1 × Sweet pepper after 67.days/ })).toBeVisible();
 });
 
+test('a bar that was moved outlives a window closed before the server answers', async ({
+  page,
+}) => {
+  const id = await openBench(
+    page,
+    growing('trough-pipes', usualPlanted('lettuce', 4, { stays: 60 })),
+  );
+  await page.goto(`/planters/${id}/season?view=year`);
+  const bar = page.getByRole('button', { name: /^(Leaf )?[Ll]ettuce/ });
+  const before = await bar.getAttribute('aria-label');
+  const asked = (url: string) => /\/api\/planters\/[^/]*$/.test(url);
+  let writes = 0;
+  await page.route('**/api/planters/*', (route) => {
+    if (route.request().method() !== 'GET') writes += 1;
+    // Nothing is answered while the window is open.
+  });
+  await bar.focus();
+  await page.keyboard.press('Shift+ArrowRight');
+  await expect(bar).not.toHaveAttribute('aria-label', before!);
+  const moved = await bar.getAttribute('aria-label');
+  await expect.poll(() => writes).toBeGreaterThan(0);
+  await page.unrouteAll({ behavior: 'ignoreErrors' });
+  const stored = page.waitForResponse(
+    (answer) => answer.request().method() === 'PUT' && asked(answer.url()) && answer.ok(),
+  );
+  await page.reload();
+  await expect(bar).toHaveAttribute('aria-label', moved!);
+  await stored;
+});
+
 test('a crop of one’s own is made in a minute and is there for the next planter', async ({
   page,
 }) => {

@@ -90,6 +90,15 @@ test('what is refused for good is shown with why, holds nothing up, and is mende
   await page.getByRole('link', { name: 'See why' }).click();
   const refused = page.getByRole('region', { name: 'Not taken' });
   await expect(refused.getByText('Those words are not taken.')).toHaveCount(2);
+  // Sent again as they are, they are refused again, and stay.
+  await expect(refused.getByText(/refuse these again as they are/)).toBeVisible();
+  const again = page.waitForResponse(
+    (answer) => answer.url().endsWith('/api/log') && answer.status() === 422,
+  );
+  await refused.getByRole('button', { name: 'Send it again' }).first().click();
+  await again;
+  await page.reload();
+  await expect(refused.getByText('Those words are not taken.')).toHaveCount(2);
   const first = refused.getByRole('listitem').filter({ hasNotText: 'twice' });
   await first.getByRole('button', { name: 'Mend it' }).click();
   const field = first.getByLabel('Write it so that it can be taken');

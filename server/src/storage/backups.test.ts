@@ -91,6 +91,25 @@ test('a year of copies, one a day, comes to seven days, four weeks and six month
   expect(kept).toContain(today);
 });
 
+test('a copy beside the daily ones stays four weeks, whatever copies there are, and takes no day’s place', () => {
+  fc.assert(
+    fc.property(
+      fc.uniqueArray(fc.integer({ min: 0, max: 90 }), { minLength: 1 }),
+      fc.uniqueArray(fc.integer({ min: 0, max: 90 }), { minLength: 1 }),
+      (some, asides) => {
+        const days = some.map(dayOf);
+        const beside = asides.map((n) => `${dayOf(n)}T081500`);
+        const last = Math.max(...some, ...asides);
+        const drop = expired([...days, ...beside], dayOf(last));
+        const young = asides.filter((n) => last - n < 28).map((n) => `${dayOf(n)}T081500`);
+        for (const name of young) expect(drop).not.toContain(name);
+        const daily = drop.filter((name) => !name.includes('T'));
+        expect(daily).toEqual(expired(days, dayOf(last)));
+      },
+    ),
+  );
+});
+
 test('the newest copy is never dropped, and what is dropped was there', () => {
   fc.assert(
     fc.property(fc.uniqueArray(fc.integer({ min: 0, max: 900 }), { minLength: 1 }), (some) => {

@@ -207,11 +207,12 @@ async function keptFirst(
   base: number,
   design: PlanterDesign,
   last: string | null = null,
-): Promise<Made> {
+): Promise<Made & { revision: number }> {
   const kept = await addPendingSave('planter', id, base, { design }, last, false);
   try {
     const { revision } = await sendPendingSave(kept);
     await pendingSaves.answered(kept.key, kept.saveId, revision);
+    return { id, design, revision };
   } catch (error) {
     if (error instanceof RefusedError) {
       // A change is told where it was asked for, and stands there still; something new has no such place.
@@ -220,8 +221,8 @@ async function keptFirst(
       throw error;
     }
     wakeOutbox();
+    return { id, design, revision: base };
   }
-  return { id, design };
 }
 
 const again = (client: QueryClient) => () => {
@@ -239,7 +240,18 @@ export function useCreatePlanter() {
   return useMutation({ mutationFn: createPlanter, onSuccess: again(client) });
 }
 
-/** Changes a planter as the server has it, as renaming does; what cannot be sent waits on this device. */
+/** A planter as a page that is open shows it. */
+const shownPlanter = (client: QueryClient, id: string): PlanterResource | undefined =>
+  client.getQueryData(asLeft(id));
+
+/** Somebody else saved it in between: what is asked is asked of that. */
+const isConflict = (error: unknown): boolean =>
+  error instanceof RefusedError && error.refusal.problem?.kind === 'conflict';
+
+/**
+ * Changes a planter as it is shown, else as the server has it, as renaming does; what cannot be sent waits on this
+ * device.
+ */
 export function useChangePlanter() {
   const client = useQueryClient();
   return useMutation({
@@ -247,9 +259,23 @@ export function useChangePlanter() {
     // One after the other: each is based on what the one before it saved.
     scope: { id: 'change-planter' },
     mutationFn: async ({ id, change }: PlanterChange) => {
-      const { revision, design } = await fetchPlanter(id);
-      const last = (await pendingPlanters()).get(id)?.saveId ?? null;
-      return keptFirst(id, revision, change(design), last);
+      const make = async ({ revision, design }: PlanterResource) => {
+        const last = (await pendingPlanters()).get(id)?.saveId ?? null;
+        const made = await keptFirst(id, revision, change(design), last);
+        client.setQueryData<PlanterResource>(asLeft(id), (now) =>
+          now ? { ...now, revision: made.revision } : now,
+        );
+        return made;
+      };
+      // What a page shows is changed on this device at once: a window may be closed before the server answers.
+      const shown = shownPlanter(client, id);
+      if (!shown) return make(await fetchPlanter(id));
+      try {
+        return await make(shown);
+      } catch (error) {
+        if (!isConflict(error)) throw error;
+        return make(await fetchPlanter(id));
+      }
     },
     onSettled: again(client),
   });
