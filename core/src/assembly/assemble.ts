@@ -207,7 +207,11 @@ const siteFrom = (
  *
  * @param design as it is by then, without the layers and fills that are still to come
  */
-export function storageWith(planter: Planter, stands: (group: PartGroup) => boolean): Storage {
+export function storageWith(
+  planter: Planter,
+  stands: (group: PartGroup) => boolean,
+  filled = false,
+): Storage {
   const { design, bed } = planter;
   // What is set in or on later takes no room yet: an upper vessel, a bottle's neck, bags in their tray.
   const there =
@@ -215,7 +219,7 @@ export function storageWith(planter: Planter, stands: (group: PartGroup) => bool
     planter.partGroups.some((group) => group.kind === design.bed?.kind && stands(group));
   const bare: PlanterDesign = {
     ...design,
-    reservoir: { ...design.reservoir, fill: [] },
+    reservoir: { ...design.reservoir, fill: filled ? design.reservoir.fill : [] },
     layers: [],
   };
   return storageOf({

@@ -44,12 +44,22 @@ export function tiltOf({ design, vessel, storage, heights }: Planter): Tilt {
 /** Thinner than this nobody puts anything under, metres. */
 const THIN = 5e-4;
 
-/** What to put under the low ends to bring the floor level; null where it is. The overflow is in the left wall. */
+/**
+ * What to put under the low ends to bring the floor level; null where it is. The overflow is in the left wall.
+ *
+ * @param spills whether there is an overflow to name the side by
+ */
 export function shimsOf(
   { shimAcross, shimAlong }: Tilt,
   falls: 'away' | 'towards',
+  spills = true,
 ): Message | null {
-  const side = falls === 'away' ? 'side away from the overflow' : 'side of the overflow';
+  const away = falls === 'away';
+  const side = spills
+    ? away
+      ? 'side away from the overflow'
+      : 'side of the overflow'
+    : `side on the ${away ? 'right' : 'left'} of the drawing`;
   const across = shimAcross > THIN ? say`${q(shimAcross, 'length')} under the ${side}` : null;
   const along = shimAlong > THIN ? say`${q(shimAlong, 'length')} under the front` : null;
   return across && along ? say`${across} and ${along}` : (across ?? along);

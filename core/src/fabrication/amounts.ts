@@ -104,14 +104,16 @@ export function feedingOf({ soil, planting }: PlanterDesign, { soilVolume }: Fig
   }
   return {
     feed:
-      isFed(feed) && mass > 0
+      isFed(feed) && mass > LEAST
         ? { kind: feed, mass, text: scooped(mass, FEEDS[feed].density) }
         : null,
-    lime: lime > 0 && !acid ? { mass: lime, text: scooped(lime, LIME_DENSITY) } : null,
+    lime: lime > LEAST && !acid ? { mass: lime, text: scooped(lime, LIME_DENSITY) } : null,
     says,
   };
 }
 
+/** Less than this nobody weighs, kg. */
+const LEAST = 5e-4;
 /** A mass by weight and as it is scooped, by its bulk density (kg/m³). */
 const scooped = (mass: number, density: number): Message =>
   say`${q(mass, mass < LARGE ? 'dash' : 'mass')} (${q(twoDigits(mass / density), 'scoop')})`;

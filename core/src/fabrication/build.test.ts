@@ -11,6 +11,8 @@ const IDS = STARTING_POINTS.map(({ id }) => id);
 describe.each(IDS)('the sheet of %s is whole', (id) => {
   const sheet = sheetOf(id);
   const steps = new Map(sheet.steps.map((step) => [step.id, step]));
+  // Large ones are tested with stone and crates in them, and the water stays.
+  const late = ['film-bed', 'rock-bed', 'tank-crates'].includes(id);
   const at = (step: StepId) => sheet.steps.findIndex((one) => one.id === step);
 
   test('every part, hole, cut and flat piece has one step', () => {
@@ -100,7 +102,8 @@ describe.each(IDS)('the sheet of %s is whole', (id) => {
       expect([step, at(step) >= 0]).toEqual([step, true]);
     }
     expect(at('inspect')).toBe(0);
-    expect(steps.get('test')!.checks.map((check) => check.id)).toEqual(['pour', 'level', 'leak']);
+    const checks = steps.get('test')!.checks.map((check) => check.id);
+    expect(checks).toEqual(late ? ['pour', 'leak'] : ['pour', 'level', 'leak']);
   });
 
   test('nothing is used before it is made, and the test sees the water', () => {
@@ -114,7 +117,10 @@ describe.each(IDS)('the sheet of %s is whole', (id) => {
       ['line', 'pierce'],
       ['pierce', 'test'],
       ['supports', 'test'],
-      ['test', 'base'],
+      late ? ['base', 'test'] : ['test', 'base'],
+      ['supports', 'lay'],
+      ['overflow', 'lay'],
+      ['lay', 'test'],
       ['test', 'set'],
       ['test', 'layers'],
       ['wick', 'base'],

@@ -1,7 +1,7 @@
 import { overflowCapacity } from '../assessment';
 import { FEED_WAYS, FEEDS, ingredientWord, catalogMix } from '../catalog';
 import { FIELDS } from '../document';
-import { soilBeds } from '../assembly';
+import { soilBeds, type Planter } from '../assembly';
 import { mixOf } from '../physics/soil';
 import { q, say } from '../units';
 import { feedingOf, ingredientsOf } from './amounts';
@@ -133,6 +133,21 @@ export function fill(builder: BuildSheetBuilder): void {
     builder.after(first, 'fill');
 }
 
+/** What lifts the water, in words; null where roots alone fetch it. */
+function lifterOf({ partGroups, design }: Planter): string | null {
+  const wicks = partGroups
+    .filter(({ kind }) => kind === 'cloth' || kind === 'cup' || kind === 'column')
+    .reduce(
+      (sum, { kind, parts }) => sum + (kind === 'cloth' ? Math.min(parts.length, 1) : parts.length),
+      0,
+    );
+  if (wicks > 0) return wicks === 1 ? 'the wick' : 'the wicks';
+  if (design.bed?.kind === 'neck') return 'the neck';
+  return design.reservoir.fill.some(({ medium }) => medium === 'mix')
+    ? 'the mix in the base'
+    : null;
+}
+
 export function water(builder: BuildSheetBuilder): void {
   const { planter, figures } = builder;
   const { design, heights } = planter;
@@ -151,9 +166,10 @@ export function water(builder: BuildSheetBuilder): void {
             ? say`into the tray`
             : say`from the top`;
   builder.tools('water', 'Watering can');
+  const lifts = lifterOf(planter);
   builder.say(
     'water',
-    say`Water the whole surface until it drains: that joins the soil to the wick.`,
+    say`Water the whole surface until it drains: ${lifts ? `that joins the soil to ${lifts}` : 'that settles it'}.`,
     10,
   );
   builder.say(
@@ -179,7 +195,7 @@ export function water(builder: BuildSheetBuilder): void {
   builder.check('water', {
     id: 'moist',
     must: say`A day later the surface’s first knuckle of soil is still moist.`,
-    mend: say`Water from the top once more. If it dries again over a full reservoir, look at the wick.`,
+    mend: say`Water from the top once more.${lifts ? ` If it dries again over a full reservoir, look at ${lifts}.` : ''}`,
   });
 }
 

@@ -95,9 +95,9 @@ test('what finds no room is said, and is not on the list to buy', () => {
 });
 
 test('feed by how it is given, and nothing said twice', () => {
-  const given = (how: string) => {
+  const given = (how: string, id = 'tote-pipes') => {
     const { plant, fill } = sheetOf(
-      'tote-pipes',
+      id,
       [usualPlanted('pepper', 2)],
       [...FEED, { path: ['soil', 'feedHow'], value: how }],
     );
@@ -109,7 +109,9 @@ test('feed by how it is given, and nothing said twice', () => {
   ]);
   expect(given('strip')).toEqual([expect.stringMatching(/^Draw a trench a finger deep/)]);
   expect(given('top')).toEqual([expect.stringMatching(/^Strew the organic granules on top/)]);
-  expect(given('worms')).toEqual([expect.stringMatching(/into the worm tube/)]);
+  expect(given('worms', 'nested-totes')).toEqual([expect.stringMatching(/into the worm tube/)]);
+  // Without one it goes on top, as the finding proposes.
+  expect(given('worms')).toEqual([expect.stringMatching(/^Strew the organic granules on top/)]);
 });
 
 test('amounts are said as they are weighed out: kilograms for much, grams and spoons for little', () => {

@@ -100,6 +100,10 @@ function howTo(planted: Planted, stands: number, row: boolean): Message {
 /** How feed is given once the plants stand; what goes in with the mix is said there. */
 function feedIn(builder: BuildSheetBuilder, { kind, text }: NonNullable<Feeding['feed']>): void {
   const name = FEEDS[kind].name.toLowerCase();
+  const { soil, pipes } = builder.planter.design;
+  // Without a worm tube it goes on top, as the finding proposes.
+  const way =
+    soil.feedHow === 'worms' && !pipes.some(({ use }) => use === 'worm') ? 'top' : soil.feedHow;
   const says = {
     strip: say`Draw a trench a finger deep away from the stems, along the wall or between the rows. Lay the ${name} in it and cover it: ${text}.`,
     top: say`Strew the ${name} on top, away from the stems, and water it in: ${text}.`,
@@ -107,7 +111,7 @@ function feedIn(builder: BuildSheetBuilder, { kind, text }: NonNullable<Feeding[
     tube: null,
     mixed: null,
     bottom: null,
-  }[builder.planter.design.soil.feedHow];
+  }[way];
   if (says) builder.say('plant', says, 5);
 }
 

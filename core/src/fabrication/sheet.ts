@@ -1,6 +1,5 @@
 import type { Figures } from '../assessment';
-import type { PlanterDesign } from '../document';
-import type { Planter } from '../assembly';
+import { nameOf, type Planter } from '../assembly';
 import type { UnitSystem } from '../units';
 import { feedingOf, type Feeding } from './amounts';
 import { platformSheetOf, type PlatformSheet } from './platform';
@@ -9,6 +8,7 @@ import { close, fill, water } from './general';
 import { plant } from './planting';
 import { test, testNeeds, testPourOf, type TestPour } from './pourTest';
 import { buildAllParts } from './parts';
+import { LAID } from './parts/bearing';
 import { aggregates } from './parts/layers';
 import {
   BuildSheetBuilder,
@@ -35,11 +35,16 @@ export interface BuildSheet {
   templates: readonly Template[];
 }
 
+/** What is laid on the floor, in words. */
+const laidOf = ({ partGroups }: Planter): string =>
+  partGroups
+    .filter(({ kind, parts }) => LAID.includes(kind) && parts.length > 0)
+    .map((group) => nameOf(group))
+    .join(' and ');
+
 /** What the steps are called; some by what is made in them. */
-function titlesOf(
-  { vessel, bed, overflow, fillTube, wicks }: PlanterDesign,
-  deck: PlatformSheet | null,
-): Record<StepId, string> {
+function titlesOf(planter: Planter, deck: PlatformSheet | null): Record<StepId, string> {
+  const { vessel, bed, overflow, fillTube, wicks } = planter.design;
   const box = vessel.kind === 'frame';
   return {
     inspect: box ? 'Look at the place' : 'Inspect the vessel and its place',
@@ -60,7 +65,7 @@ function titlesOf(
           : deck?.kind === 'cut-end'
             ? 'Make the cut end ready'
             : 'Make the platform',
-    lay: 'Lay the supports in',
+    lay: `Lay the ${laidOf(planter)} in`,
     tube: fillTube ? 'Fit the fill tube' : 'Fit pipes and supply',
     test: 'Level it and test it with water',
     wick: wicks.length > 1 ? 'Fit the wicks' : 'Fit the wick',
@@ -109,7 +114,7 @@ export function buildSheet(planter: Planter, figures: Figures, set: UnitSystem):
     cuts,
     sheets,
     holes,
-    steps: builder.steps(titlesOf(design, platform), PLASTICS.includes(design.vessel.material)),
+    steps: builder.steps(titlesOf(planter, platform), PLASTICS.includes(design.vessel.material)),
     needs: builder.needs,
     test: pour,
     feeding: feedingOf(design, figures),

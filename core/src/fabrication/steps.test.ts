@@ -251,9 +251,9 @@ describe('where a builder would stumble', () => {
   });
 
   test('what is in the water at the test has the name that its own step gives it', () => {
-    expect(says('film-bed', 'test')).toMatch(/with the pipe, the tube and the boxes in it/);
+    expect(says('box-legs', 'test')).toMatch(/with the turn of pipe and the tube in it/);
     expect(says('cup-pail', 'test')).toMatch(/with the tubs in it and nothing else/);
-    expect(says('bag-tray', 'stand')).toMatch(/Pour the test water out/);
+    expect(says('bag-tray', 'test')).toMatch(/Bail or siphon the water out/);
   });
 
   test('what is drilled is named', () => {

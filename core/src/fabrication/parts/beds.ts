@@ -1,14 +1,71 @@
+import { BEARERS, nameOf } from '../../assembly';
+import { isOwnEnd } from '../../document';
 import { q, say, type Message } from '../../units';
 import { SMALL_GOODS, vesselGood } from '../goods';
+import type { PlatformSheet } from '../platform';
+import { packColumns } from './wicks';
 import type { BuildSheetBuilder, PartBuilder } from '../buildSheetBuilder';
 
 /** The sheet that bears the soil, and vessels of its own that hold it. */
 
-/** A sentence with what hangs down from the sheet, where anything does. */
-const hangs = (builder: BuildSheetBuilder, words: Message): Message =>
-  builder.planter.wicks.some(({ kind }) => kind === 'cloth' || kind === 'cup' || kind === 'column')
-    ? say`${words}, the wicks hanging down: every foot must reach the water’s floor.`
-    : say`${words}.`;
+/** Says how a sheet is set in: with what hangs in it from before, then with what is hung in it. */
+function sets(builder: BuildSheetBuilder, step: 'set' | 'stand', words: Message): void {
+  const cloths = builder.planter.of('cloth').filter(({ parts }) => parts.length > 0);
+  const legs = cloths.reduce((sum, { spec }) => sum + (spec.form === 'piece' ? 1 : spec.legs), 0);
+  const foot = Math.max(...cloths.map(({ spec }) => spec.foot), 0);
+  const reaches: Message =
+    foot > 0 ? say`hangs to ${q(foot, 'length')} above the floor` : say`reaches the floor`;
+  builder.say(
+    step,
+    legs === 0
+      ? say`${words}.`
+      : say`${words}, the cloth hanging down through it: ${legs === 1 ? 'its end' : 'every end'} ${reaches}.`,
+    5,
+  );
+  hangCups(builder, step);
+  packColumns(builder, step);
+}
+
+/** What a cup's rim lies on. */
+const HUNG_IN: Readonly<Record<PlatformSheet['kind'], string>> = {
+  platform: 'platform',
+  'cut-end': 'platform',
+  upper: 'upper vessel’s floor',
+  pail: 'pail’s floor',
+};
+
+/** Cups are hung when the sheet is in: packed, they are heavy, and would swing and spill. */
+function hangCups(builder: BuildSheetBuilder, step: 'set' | 'stand'): void {
+  for (const { spec, parts } of builder.planter.of('cup')) {
+    const n = parts.length;
+    if (n === 0) continue;
+    const sheet = builder.deck ? HUNG_IN[builder.deck.kind] : 'sheet';
+    const name = spec.net ? 'net pot' : 'cup';
+    const reach: Message =
+      spec.foot > 0
+        ? say`comes to ${q(spec.foot, 'length')} above the floor`
+        : say`stands on the floor`;
+    builder.say(
+      step,
+      n === 1
+        ? say`Hang the ${name} in its hole: its foot ${reach}, its rim lies on the ${sheet}.`
+        : say`Hang the ${q(n, 'count')} ${name}s in their holes: each foot ${reach}, each rim lies on the ${sheet}.`,
+      2 * n,
+    );
+  }
+}
+
+/** What the sheet is set on, in words; null where nothing stands under it. */
+function bearersOf({ planter }: BuildSheetBuilder): string | null {
+  const names = planter.partGroups
+    .filter(({ kind, parts }) => BEARERS.includes(kind) && parts.length > 0)
+    .filter((group) => {
+      const part = planter.design.reservoir.parts[group.index];
+      return !(part && part.kind === group.kind && isOwnEnd(part));
+    })
+    .map((group) => `the ${nameOf(group)}`);
+  return names.length === 0 ? null : [...new Set(names)].join(' and ');
+}
 
 /** The sheet fits, and lies still. */
 const fits = (builder: BuildSheetBuilder, step: 'platform' | 'set' | 'stand'): void =>
@@ -74,15 +131,13 @@ export const platform: PartBuilder<'platform'> = ({ spec, id }, builder) => {
   );
   fits(builder, 'platform');
   builder.after('supports', 'platform');
-  builder.say(
+  const under = bearersOf(builder);
+  sets(
+    builder,
     'set',
-    hangs(
-      builder,
-      cutEnd
-        ? say`Slide it in until it stands on its own edge and the supports`
-        : say`Set it in on the supports`,
-    ),
-    5,
+    cutEnd
+      ? say`Slide it in until it stands on its own edge${under ? say` and on ${under}` : ''}`
+      : say`Set it in${under ? say` on ${under}` : ''}`,
   );
   setIn(builder, 'set');
 };
@@ -101,13 +156,11 @@ export const nested: PartBuilder<'nested'> = ({ id }, builder) => {
   });
   builder.tools('platform', 'Marker');
   builder.say('platform', say`Drill the floor of the upper vessel by the template.`, 5);
-  builder.say(
+  const under = bearersOf(builder);
+  sets(
+    builder,
     'stand',
-    hangs(
-      builder,
-      say`Set the upper vessel on the supports; its floor comes to ${q(bed.floor, 'length')} above the lower one’s`,
-    ),
-    5,
+    say`Set the upper vessel ${under ? say`on ${under}` : 'in'}; its floor comes to ${q(bed.floor, 'length')} above the lower one’s`,
   );
   fits(builder, 'stand');
   builder.after('supports', 'platform');
@@ -127,17 +180,24 @@ export const row: PartBuilder<'row'> = ({ spec, id }, builder) => {
     quantity: spec.count,
   });
   builder.tools('platform', 'Marker');
+  const lifted = planter.wicks.length > 0;
   builder.say(
     'platform',
-    say`Drill each of the ${q(spec.count, 'count')} pails by the template: for its cup, and to drain only where the channel is below.`,
+    say`Drill ${spec.count === 1 ? 'the pail' : say`each of the ${q(spec.count, 'count')} pails`} by the template${lifted ? ': for what goes through it, and to drain only where the channel is below' : ', only where the channel is below'}.`,
     3 * spec.count,
   );
   builder.say(
     'stand',
-    say`Cover the channel between the pails, and stand them in a row on it with their cups in the water: floors ${q(bed.floor, 'length')} above the channel’s.`,
+    say`${spec.count === 1 ? 'Cover the channel beside the pail, and stand it on it' : 'Cover the channel between the pails, and stand them in a row on it'}: floors ${q(bed.floor, 'length')} above the channel’s.`,
     3 * spec.count,
   );
-  fits(builder, 'stand');
+  hangCups(builder, 'stand');
+  packColumns(builder, 'stand');
+  builder.check('stand', {
+    id: 'stands',
+    must: say`${spec.count === 1 ? 'The' : 'Every'} pail stands upright and firm, and no light falls into the channel.`,
+    mend: say`Wedge what rocks, and cover what is open: light grows algae.`,
+  });
   setIn(builder, 'stand');
 };
 
@@ -189,7 +249,7 @@ export const bag: PartBuilder<'bag'> = ({ spec, id }, builder) => {
   });
   builder.say(
     'stand',
-    say`Pour the test water out: filled bags take up its room. Stand ${spec.count === 1 ? 'the bag' : say`${q(spec.count, 'count')} bags`} in the tray so that ${spec.count === 1 ? 'it' : 'each'} can be lifted out.`,
+    say`Stand ${spec.count === 1 ? 'the bag' : say`${q(spec.count, 'count')} bags`} in the tray so that ${spec.count === 1 ? 'it' : 'each'} can be lifted out.`,
     5,
   );
   setIn(builder, 'stand');

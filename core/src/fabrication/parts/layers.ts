@@ -18,14 +18,10 @@ export const fill: PartBuilder<'fill'> = ({ spec, index }, builder) => {
   const up = say`up to ${q(layerTop(design, spec), 'length')}`;
   const round = around ? ' around what stands there' : '';
   const stone = spec.medium !== 'mix';
-  if (index === 0) {
-    builder.say(
-      'base',
-      say`Drain the test water off.${stone ? ' Rinse stone and sand until the water runs clear.' : ''}`,
-      5,
-    );
-    builder.tools('base', 'Shovel', ...(stone ? ['Sieve', 'Hose'] : []));
-  }
+  if (index === 0) builder.tools('base', 'Shovel', ...(stone ? ['Sieve', 'Hose'] : []));
+  const stones = design.reservoir.fill.findIndex(({ medium }) => medium !== 'mix');
+  if (index === stones)
+    builder.say('base', say`Rinse stone and sand until the water runs clear.`, 5);
   builder.say(
     'base',
     stone
@@ -34,7 +30,7 @@ export const fill: PartBuilder<'fill'> = ({ spec, index }, builder) => {
     15,
   );
   builder.warn('base', stone ? 'stone' : 'dust');
-  for (const first of ['supports', 'test', 'wick', 'overflow', 'pierce', 'tube'] as const) {
+  for (const first of ['supports', 'wick', 'overflow', 'pierce', 'tube'] as const) {
     builder.after(first, 'base');
   }
   builder.after('base', 'layers');

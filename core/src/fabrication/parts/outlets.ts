@@ -1,7 +1,14 @@
 import { FITTINGS } from '../../catalog';
-import { baseStyle, boreOf, FIELDS, lipHeight, type OverflowDesign } from '../../document';
+import {
+  baseStyle,
+  boreOf,
+  FIELDS,
+  isOwnEnd,
+  lipHeight,
+  type OverflowDesign,
+} from '../../document';
 
-import { HAND, SHEET_BEARERS } from '../../assembly';
+import { HAND, nameOf, SHEET_BEARERS } from '../../assembly';
 import { plural, q, say, type Message } from '../../units';
 import { fittingGood, layerGood, SMALL_GOODS } from '../goods';
 import {
@@ -12,6 +19,7 @@ import {
   type WallMark,
   type PartBuilder,
 } from '../buildSheetBuilder';
+import { LAID } from './bearing';
 import { measure } from '../step';
 import { roundTheWall, upTheWall } from '../wall';
 
@@ -135,18 +143,25 @@ function open(builder: BuildSheetBuilder, spec: Opening): Hole | null {
     5,
   );
   const gap = heights.ceiling - hole.lip;
-  const bearing = partGroups.some(
-    ({ kind, parts }) =>
-      SHEET_BEARERS.includes(kind) && parts.some(({ foot }) => foot.form !== 'none'),
+  const bearing = partGroups.find(
+    ({ kind, index, parts }) =>
+      SHEET_BEARERS.includes(kind) &&
+      !LAID.includes(kind) &&
+      !design.reservoir.parts.some(
+        (part, i) => i === index && part.kind === kind && isOwnEnd(part),
+      ) &&
+      parts.some(({ foot }) => foot.form !== 'none'),
   );
   const against = gap > CLOSE && baseStyle(design) === 'gap' && bearing;
   if (against) builder.after('supports', 'overflow');
+  const one = against && bearing.parts.length === 1;
+  const stands = against ? nameOf(bearing) : '';
   builder.check('overflow', {
     id: 'recheck',
     must: against
-      ? say`Before drilling: hold the supports against the mark. The lip is ${q(gap, 'length')} under their top.`
+      ? say`Before drilling: hold ${one ? `the ${stands}` : `one of the ${stands}`} against the mark. The lip is ${q(gap, 'length')} under its top.`
       : say`Before drilling: measure again. The lip comes to ${q(hole.lip, 'length')} above the inside floor.`,
-    mend: say`Move the mark, not the supports. A hole drilled too high is patched and drilled anew beside it.`,
+    mend: say`Move the mark${against ? `, not the ${stands}` : ''}. A hole drilled too high is patched and drilled anew beside it.`,
   });
   const [mark] = hole.marks;
   builder.measure(
@@ -208,8 +223,9 @@ function pierceLiner(builder: BuildSheetBuilder, through: number): void {
 }
 
 export const fitting: PartBuilder<'fitting'> = ({ spec }, builder) => {
-  const name = FITTINGS[spec.style].name;
   const lined = builder.planter.of('liner').length > 0;
+  const name =
+    spec.style === 'liner' && !lined ? 'Pipe through the wall' : FITTINGS[spec.style].name;
   const step = lined ? 'pierce' : 'overflow';
   builder.part(step, {
     id: 'overflow',
@@ -307,9 +323,11 @@ export const supply: PartBuilder<'supply'> = ({ spec }, builder) => {
     say`Stand the barrel of ${q(spec.volume, 'volume')} beside it on a firm block, its floor above the planter’s rim. Drill it for the tap as the tap’s maker says, a hand above its floor, and seal the tap in.`,
     25,
   );
+  const { overflow } = builder.planter.design;
+  const spills = overflow !== null && overflow.kind !== 'rim';
   builder.say(
     'tube',
-    say`Hang the float valve from the rim, or put it through a hole of its own size above the overflow’s lip. Join it to the tap by hose, and set its float so that the water stands at ${q(spec.level, 'length')}. Cover the barrel.`,
+    say`Hang the float valve from the rim, or put it through a hole of its own size above ${spills ? 'the overflow’s lip' : 'that level'}. Join it to the tap by hose, and set its float so that the water stands at ${q(spec.level, 'length')}. Cover the barrel.`,
     20,
   );
   builder.warn('tube', 'cutting', 'mains', 'electricity');

@@ -153,7 +153,7 @@ export const tube: PartBuilder<'tube'> = (group, builder) => {
     must: say`It stands over the rim, does not come out when pulled, and water poured in runs away at once.`,
     mend: ends
       ? say`Turn the foot or cut it to a bevel: a square foot seals against the floor.`
-      : say`Look at the joint: soil or a fold of the sock shuts it.`,
+      : say`Look at the joint and at the holes: ${pipe?.spec.sock && !run ? 'soil or a fold of the sock' : 'something'} shuts them.`,
   });
   builder.measure(
     'tube',
@@ -297,7 +297,7 @@ export const worm: PartBuilder<'worm'> = (group, builder) => {
   });
   builder.say(
     'fill',
-    say`Stand the worm tube on the base before the mix goes in${spec.fills ? ', over one of the wick’s holes: water is poured in by it too' : ''}. Cover its scraps with a handful of chips, or flies come.`,
+    say`Stand the worm tube on the base before the mix goes in${spec.fills ? `${builder.deck ? ', over a hole of the floor that bears the soil' : ''}: water is poured in by it too` : ''}. Cover its scraps with a handful of chips, or flies come.`,
     5,
   );
 };

@@ -1,5 +1,5 @@
 import { FORMER_CONTENTS, MATERIALS } from '../../catalog';
-import { FIELDS, isOwnEnd, sideOpenings, type FieldSpec, type PlanterDesign } from '../../document';
+import { FIELDS, sideOpenings, type FieldSpec, type PlanterDesign } from '../../document';
 import { plural, q, say } from '../../units';
 import { boardGood, FLOOR_BOARD, legGood, linerGood, SMALL_GOODS, vesselGood } from '../goods';
 import { type BuildSheetBuilder, type PartBuilder } from '../buildSheetBuilder';
@@ -41,6 +41,9 @@ export const vessel: PartBuilder<'vessel'> = ({ spec }, builder) => {
 
 type Vessel = PlanterDesign['vessel'];
 
+/** From this on a planter is not carried when it is full, and its place is looked at for what it bears, kg. */
+const HEAVY = 10;
+
 /** Plastics carry a code that says what they are. */
 const CODED: ReadonlySet<Vessel['material']> = new Set(['pe', 'pp', 'pet', 'other', 'unknown']);
 
@@ -60,7 +63,9 @@ function inspect(builder: BuildSheetBuilder, spec: Vessel): void {
   const { weight } = figures;
   builder.say(
     'inspect',
-    say`Look at ${where}: full it weighs ${q(weight.full, 'mass')}, which is ${q(weight.pressure, 'pressure')} on its footprint${weight.perLeg === null ? '' : say`, ${q(weight.perLeg, 'mass')} on each leg`}. It is not moved again once it is full.`,
+    weight.full < HEAVY
+      ? say`Look at ${where}: full it weighs ${q(weight.full, 'mass')}.`
+      : say`Look at ${where}: full it weighs ${q(weight.full, 'mass')}, which is ${q(weight.pressure, 'pressure')} on its footprint${weight.perLeg === null ? '' : say`, ${q(weight.perLeg, 'mass')} on each leg`}. It is not moved again once it is full.`,
     5,
   );
   if (weight.supply) {
@@ -100,7 +105,7 @@ function saw(builder: BuildSheetBuilder, spec: Vessel): void {
   );
   builder.warn('saw', 'cutting', ...(soft ? [] : (['fumes'] as const)));
   const depth = shape.depth;
-  const end = design.reservoir.parts.some(isOwnEnd);
+  const end = builder.deck?.kind === 'cut-end';
   switch (spec.sawing) {
     case 'across':
       builder.say(

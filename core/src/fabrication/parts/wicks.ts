@@ -16,19 +16,22 @@ import {
 const PORE = 0.006;
 const PORES_A_CUP = 16;
 
-/** What wicks come after: the sheet they go through, else what stands round them. */
+/** What wicks come after: the sheet they go through, else what stands round them. The test says when it comes itself. */
 function comesAfter(builder: BuildSheetBuilder): void {
   builder.tools('wick', 'Pail of water');
   builder.after('supports', 'wick');
-  builder.after('test', 'wick');
   builder.after('platform', 'wick');
   builder.after('wick', 'set');
   builder.after('wick', 'stand');
   builder.after('wick', 'base');
   builder.after('wick', 'layers');
+  const { wicks } = builder.planter;
+  const one = wicks.length === 1 && wicks[0]?.kind === 'cloth';
+  // What is hung in the sheet comes to its place when that is in.
+  const placed = !builder.deck || wicks.some(({ kind }) => kind === 'cloth');
   builder.check('wick', {
     id: 'wet',
-    must: say`Every wick is wet through and its foot is where it should be.`,
+    must: say`${one ? 'The wick' : 'Every wick'} is wet through${placed ? ' and its foot is where it should be' : ''}.`,
     mend: say`Soak it again: packed or laid dry it never begins to draw.`,
   });
 }
@@ -160,15 +163,37 @@ export const cup: PartBuilder<'cup'> = (group, builder) => {
   );
   builder.say(
     'wick',
-    say`Pack ${them} with wet ${mixOf(builder.planter.design.soil).name.toLowerCase()}, tight, a handful at a time${builder.deck ? say`, and hang ${them} in ${n === 1 ? 'its hole' : 'their holes'}` : say`, and stand ${them} where the plan shows`}.`,
+    say`Pack ${them} with wet ${mixOf(builder.planter.design.soil).name.toLowerCase()}, tight, a handful at a time${builder.deck ? '' : say`, and stand ${them} where the plan shows`}.`,
     5 * n,
   );
 };
 
+/** Columns in words: how many, of what. */
+const columnsOf = ({ medium }: ColumnWickDesign, n: number): Message => {
+  const name = medium === 'mix' ? 'mix' : FILLS[medium].name.toLowerCase();
+  return n === 1 ? say`a column of wet ${name}` : say`${q(n, 'count')} columns of wet ${name}`;
+};
+
+/** How wide columns are, and from where to where they go. */
+const columnReach = ({ planter }: BuildSheetBuilder, spec: ColumnWickDesign): Message =>
+  say`${q(spec.diameter, 'length')} across, ${spec.foot > 0 ? say`from ${q(spec.foot, 'length')} above the floor` : 'from the floor'} up to ${q(planter.heights.base, 'length')}`;
+
+/** Columns that go down through a sheet: packed when that is in, so that it need not slide over them. */
+export function packColumns(builder: BuildSheetBuilder, step: 'set' | 'stand'): void {
+  for (const { spec, parts } of builder.planter.of('column')) {
+    const n = parts.length;
+    if (n === 0) continue;
+    builder.say(
+      step,
+      say`Make ${columnsOf(spec, n)} through ${n === 1 ? 'its hole' : 'their holes'}, ${columnReach(builder, spec)}: hang ${n === 1 ? 'the sleeve' : 'each sleeve'} down to the floor, and pack it full from above, a handful at a time.`,
+      6 * n,
+    );
+  }
+}
+
 export const column: PartBuilder<'column'> = ({ spec, id, parts }, builder) => {
   const n = parts.length;
   if (n === 0) return;
-  const { heights } = builder.planter;
   const name = spec.medium === 'mix' ? 'mix' : FILLS[spec.medium].name.toLowerCase();
   builder.part('wick', {
     id,
@@ -178,13 +203,21 @@ export const column: PartBuilder<'column'> = ({ spec, id, parts }, builder) => {
   });
   comesAfter(builder);
   builder.warn('wick', spec.medium === 'mix' ? 'dust' : 'stone');
-  // Where nothing is filled in around it, fabric keeps it together.
+  // Where nothing is filled in around it, or it is packed from above, fabric keeps it together.
   const filled = builder.planter.design.reservoir.fill.length > 0;
-  if (filled) builder.tools('wick', 'A length of pipe as a mould');
+  if (filled && !builder.deck) builder.tools('wick', 'A length of pipe as a mould');
   else sleeves(builder, spec, id, n);
+  if (builder.deck) {
+    builder.say(
+      'wick',
+      say`Sew or staple ${n === 1 ? 'a sleeve' : say`${q(n, 'count')} sleeves`} of fabric, ${q(spec.diameter, 'length')} across, for what is packed in when the platform is in.`,
+      4 * n,
+    );
+    return;
+  }
   builder.say(
     'wick',
-    say`Make ${n === 1 ? 'a column' : say`${q(n, 'count')} columns`} of wet ${name} where the plan shows, ${q(spec.diameter, 'length')} across, ${spec.foot > 0 ? say`from ${q(spec.foot, 'length')} above the floor` : 'from the floor'} up to ${q(heights.base, 'length')}: ${
+    say`Make ${columnsOf(spec, n)} where the plan shows, ${columnReach(builder, spec)}: ${
       filled
         ? 'stand a mould there, pack it full, and draw the mould out as the base is filled around it'
         : 'sew or staple a sleeve of fabric of that width for each, stand it there and pack it full'

@@ -2,7 +2,7 @@ import { archLength, boxesOf } from '../../../assembly';
 import { q, say } from '../../../units';
 import { layerGood } from '../../goods';
 import type { PartBuilder } from '../../buildSheetBuilder';
-import { vents } from '../bearing';
+import { laid, vents } from '../bearing';
 
 /** So many holes are drilled in it. */
 const VENTS_A_PANEL = 8;
@@ -31,14 +31,14 @@ export const arch: PartBuilder<'arch'> = (group, builder) => {
       ? say`the vessel’s own side, ${q(wide, 'length')} round the curve by ${q(long, 'length')} up: it keeps its curve`
       : say`bent sheet, ${q(wide, 'length')} along the curve`,
   });
-  builder.part(spec.own ? 'saw' : 'supports', {
+  builder.part(spec.own ? 'saw' : 'lay', {
     id,
     what: 'Panel',
     amount: say`${q(spec.width, 'length')} from edge to edge, ${q(height, 'length')} high, ${q(long, 'length')} long`,
     use: spec.own ? 'Cut from the vessel’s side, laid over the water' : 'Laid over the water',
   });
   if (spec.own) {
-    builder.after('saw', 'supports');
+    builder.after('saw', 'lay');
     builder.say(
       'saw',
       say`Mark the panel on ${PANEL_FROM[builder.planter.design.vessel.sawing] ?? 'the part that is sawn off'}: ${q(wide, 'length')} round by ${q(long, 'length')} up. Saw it out in one piece and smooth the edges.`,
@@ -46,7 +46,7 @@ export const arch: PartBuilder<'arch'> = (group, builder) => {
     );
   }
   const cover = { length: long + 2 * height, width: wide + 0.1 };
-  builder.sheet('supports', {
+  builder.sheet('lay', {
     id: `${id}-cloth`,
     part: `${id}-cloth`,
     what: 'Cloth over the panel',
@@ -55,7 +55,7 @@ export const arch: PartBuilder<'arch'> = (group, builder) => {
     outline: null,
     from: say`one piece over the panel, hanging down over its open ends`,
   });
-  builder.part('supports', {
+  builder.part('lay', {
     id: `${id}-cloth`,
     what: 'Woven fabric for the panel',
     amount: say`${q(cover.length, 'span')} by ${q(cover.width, 'span')}`,
@@ -63,10 +63,11 @@ export const arch: PartBuilder<'arch'> = (group, builder) => {
     good: layerGood('fabric'),
     quantity: cover.length * cover.width,
   });
-  if (spec.vents === 'both') vents(builder, group, 'Panel', VENTS_A_PANEL);
-  builder.tools('supports', 'Tape');
+  if (spec.vents === 'both') vents(builder, group, 'Panel', VENTS_A_PANEL, { step: 'lay' });
+  laid(builder);
+  builder.tools('lay', 'Tape');
   builder.say(
-    'supports',
+    'lay',
     say`${spec.vents === 'both' ? 'Drill the panel and lay it in' : 'Lay the panel in'} on both its long edges, hollow side down: ${q(spec.width, 'length')} apart it stands ${q(height, 'length')} high. Lay cloth over it and down over its ends, so that no mix gets under.`,
     10,
   );

@@ -3,7 +3,10 @@ import { boxesOf, nameOf } from '../../../assembly';
 import { q, say } from '../../../units';
 import { crateGood } from '../../goods';
 import type { PartBuilder } from '../../buildSheetBuilder';
-import { level } from '../bearing';
+import { level, vents } from '../bearing';
+
+/** So many holes are drilled in a box with closed walls. */
+const VENTS_A_BOX = 8;
 
 export const crates: PartBuilder<'crates'> = (group, builder) => {
   const { spec, id, height } = group;
@@ -38,9 +41,17 @@ export const crates: PartBuilder<'crates'> = (group, builder) => {
       5 * n,
     );
   }
+  if (spec.what === 'former') {
+    const label = n === 1 ? 'Void box' : `Void boxes, ${VENTS_A_BOX} in each`;
+    vents(builder, group, label, VENTS_A_BOX);
+    builder.say(
+      'supports',
+      say`Drill ${n === 1 ? 'the box' : 'each box'} near the foot and near the top, all round, so that ${n === 1 ? 'it fills and does' : 'they fill and do'} not float.`,
+    );
+  }
   builder.say(
     'supports',
-    say`Set ${q(n, 'count')} ${name} on the floor as the plan shows, open side down.`,
+    say`Set ${n === 1 ? say`the ${nameOf(group, 1)}` : say`${q(n, 'count')} ${name}`} on the floor as the plan shows, open side down.`,
     3 * n,
   );
   level(builder);

@@ -2,6 +2,7 @@ import { lengthOf, runsOf, tightest } from '../../../assembly';
 import { q, say } from '../../../units';
 import { drainPipe, fittingSize, SMALL_GOODS } from '../../goods';
 import type { PartBuilder } from '../../buildSheetBuilder';
+import { laid } from '../bearing';
 
 export const lying: PartBuilder<'lying'> = (group, builder) => {
   const { spec, id } = group;
@@ -13,15 +14,15 @@ export const lying: PartBuilder<'lying'> = (group, builder) => {
     if (run.kind === 'turn' && spec.stiff) {
       const { a, b } = run.line;
       const elbow = spec.diameter;
-      builder.cut('supports', id, good, 'Long side', Math.max(2 * a - elbow, 0.02), 2);
-      builder.cut('supports', id, good, 'Short side', Math.max(2 * b - elbow, 0.02), 2);
+      builder.cut('lay', id, good, 'Long side', Math.max(2 * a - elbow, 0.02), 2);
+      builder.cut('lay', id, good, 'Short side', Math.max(2 * b - elbow, 0.02), 2);
       return;
     }
     const bent = turning
       ? say`laid round, bent no tighter than ${q(tightest(spec), 'length')} at its middle`
       : null;
     builder.cut(
-      'supports',
+      'lay',
       id,
       good,
       turning ? `Turn ${k + 1}` : `Run ${k + 1}`,
@@ -31,7 +32,7 @@ export const lying: PartBuilder<'lying'> = (group, builder) => {
     );
   });
   const total = builder.lengthOf(id);
-  builder.part('supports', {
+  builder.part('lay', {
     id,
     what: 'Perforated pipe',
     amount: say`${q(total, 'span')} of ${q(spec.diameter, 'length')}`,
@@ -41,7 +42,7 @@ export const lying: PartBuilder<'lying'> = (group, builder) => {
   });
   const elbows = spec.stiff && turning ? 4 * runs.length : 0;
   if (elbows > 0) {
-    builder.part('supports', {
+    builder.part('lay', {
       id: `${id}-elbows`,
       what: 'Elbows for the pipe',
       amount: say`${q(elbows, 'count')} ${fittingSize(spec.diameter)}`,
@@ -50,15 +51,16 @@ export const lying: PartBuilder<'lying'> = (group, builder) => {
       quantity: elbows,
     });
   }
-  builder.tools('supports', 'Saw', 'Tape', 'Marker');
+  laid(builder);
+  builder.tools('lay', 'Saw', 'Tape', 'Marker');
   const n = runs.length;
   const sock = spec.sock ? (n === 1 ? ' in its sock' : ' in their socks') : '';
   builder.say(
-    'supports',
+    'lay',
     turning
       ? spec.stiff
         ? say`Join ${q(4 * n, 'count')} straight pieces with ${q(elbows, 'count')} elbows to a loop, and lay it on the floor a finger from the wall, holes downward.`
-        : say`Lay ${n === 1 ? 'one turn' : say`${q(n, 'count')} turns`} of ${q(spec.diameter, 'length')} pipe${sock} on the floor; close the far end with mesh or tie the sock.`
+        : say`Lay ${n === 1 ? 'one turn' : say`${q(n, 'count')} turns`} of ${q(spec.diameter, 'length')} pipe${sock} on the floor; close the far end with mesh${spec.sock ? ' or tie the sock' : ''}.`
       : say`Lay ${n === 1 ? 'the pipe' : say`${q(n, 'count')} pipes`} of ${q(spec.diameter, 'length')}${sock} on the floor as the plan shows; close the ends with mesh, so that no soil gets in.`,
     10 + 5 * n,
   );

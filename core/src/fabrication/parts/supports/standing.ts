@@ -36,7 +36,7 @@ export const standing: PartBuilder<'standing'> = (group, builder) => {
   }
   if (drilled) {
     const label = `${STANDING[spec.what].name}, ${VENTS_A_SUPPORT} in each`;
-    vents(builder, group, label, VENTS_A_SUPPORT, spec.what === 'pot');
+    vents(builder, group, label, VENTS_A_SUPPORT, { clay: spec.what === 'pot' });
     builder.say(
       'supports',
       say`Drill ${n === 1 ? `the ${name}` : `each ${nameOf(group, 1)}`} near the foot and near the top, so that ${n === 1 ? 'it fills and does' : 'they fill and do'} not float${HOLED[spec.what] ?? ''}.`,
