@@ -100,6 +100,8 @@ export const sheetReportSchema = z.object({
       id: z.string(),
       title: z.string(),
       minutes: z.number(),
+      practised: z.number(),
+      waits: z.number(),
       doing: z.array(z.string()),
       checks: z.array(z.object({ must: z.string(), mend: z.string() })),
       cautions: z.array(z.string()),

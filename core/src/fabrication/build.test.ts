@@ -117,7 +117,7 @@ describe.each(IDS)('the sheet of %s is whole', (id) => {
       ['line', 'pierce'],
       ['pierce', 'test'],
       ['supports', 'test'],
-      late ? ['base', 'test'] : ['test', 'base'],
+      late ? (['base', 'test'] as const) : (['test', 'base'] as const),
       ['supports', 'lay'],
       ['overflow', 'lay'],
       ['lay', 'test'],

@@ -147,8 +147,8 @@ describe('what a step takes', () => {
     expect(step!.tools).toEqual(['Tape', 'Saw', 'Twist drill']);
     expect(step!.checks).toHaveLength(1);
     expect(step!.holes).toEqual(['v']);
-    // Three minutes, and eight holes of less than half a minute: to the next five.
-    expect(step!.minutes).toBe(10);
+    // Three minutes said, and eight holes of less than half a minute: six, of which practised hands take two.
+    expect([step!.minutes, step!.practised, step!.waits]).toEqual([5, 2, 0]);
     expect(one.steps(TITLES, false)[0]!.cautions.map(({ id }) => id)).not.toContain('fumes');
   });
 

@@ -121,6 +121,7 @@ interface Draft {
   doing: Message[];
   tools: string[];
   minutes: number;
+  waits: number;
   cautions: CautionId[];
   checks: BuildCheck[];
   measures: Measure[];
@@ -131,6 +132,12 @@ const SMALL_HOLE = 0.4;
 const MEDIUM_HOLE = 1.5;
 const LARGE_HOLE = 4;
 const ONE_CUT = 3;
+/**
+ * Shares of the time of somebody who reads each sentence twice: of most who build their first, and of practised hands.
+ * Set so that a pail takes these an hour and some, and those two.
+ */
+const FIRST = 0.6;
+const PRACTISED = 0.33;
 
 /**
  * Collects what a planter takes and how it is made. Each kind of thing puts in its own parts, cuts, holes
@@ -167,6 +174,7 @@ export class BuildSheetBuilder {
       doing: [],
       tools: [],
       minutes: 0,
+      waits: 0,
       cautions: [],
       checks: [],
       measures: [],
@@ -180,6 +188,11 @@ export class BuildSheetBuilder {
     const draft = this.at(step);
     draft.doing.push(words);
     draft.minutes += minutes;
+  }
+
+  /** Time in which nothing is to be done, minutes. */
+  wait(step: StepId, minutes: number): void {
+    this.at(step).waits += minutes;
   }
 
   /** What a step begins with, whoever asks for it. */
@@ -322,6 +335,7 @@ export class BuildSheetBuilder {
         0,
       );
       const sawing = pieces.reduce((sum, { count }) => sum + count * ONE_CUT, 0);
+      const time = draft.minutes + drilling + sawing;
       const ids: CautionId[] = [
         ...(cutting ? (['cutting'] as const) : []),
         ...(holes.length > 0 && plastic ? (['fumes'] as const) : []),
@@ -337,7 +351,9 @@ export class BuildSheetBuilder {
             ...holes.map(({ tool }) => (tool.startsWith('Borrow') ? 'A borrowed bit' : tool)),
           ]),
         ],
-        minutes: Math.max(Math.ceil((draft.minutes + drilling + sawing) / 5) * 5, 5),
+        minutes: Math.max(Math.round((time * FIRST) / 5) * 5, 5),
+        practised: Math.max(Math.round(time * PRACTISED), 1),
+        waits: draft.waits,
         cautions: [...new Set(ids)].map(caution),
         checks: draft.checks,
         measures: draft.measures,

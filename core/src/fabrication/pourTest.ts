@@ -152,8 +152,9 @@ export function test(builder: BuildSheetBuilder): void {
       : runs
         ? say`Pour on until it runs from the overflow, in all ${q(whole, 'volume')}. Wait a quarter of an hour.`
         : say`Pour on to ${q(heights.brim, 'length')}, in all ${q(whole, 'volume')}. Wait a quarter of an hour.`,
-    20,
+    5,
   );
+  builder.wait('test', 15);
   if (spills && supply && heights.invert > supply.level)
     builder.say(
       'test',

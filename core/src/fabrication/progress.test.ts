@@ -7,7 +7,8 @@ import {
   deviations,
   heldUpAt,
   merged,
-  minutesLeft,
+  buildTimeText,
+  timeLeft,
   progressEntrySchema,
   progressOf,
   type ProgressEntry,
@@ -61,7 +62,12 @@ test('only marks that there are, with values that fit', () => {
 test('a leak holds the build up until it is put right', () => {
   const bad = progressOf([entry('done/inspect', true), entry('check/test/leak', 'bad', 1)]);
   expect(heldUpAt(steps, bad)?.id).toBe('test');
-  expect(minutesLeft(steps, bad)).toBe(minutesLeft(steps, progressOf([])) - steps[0]!.minutes);
+  const [all, left] = [timeLeft(steps, progressOf([])), timeLeft(steps, bad)];
+  expect(left.first).toBe(all.first - steps[0]!.minutes);
+  expect(buildTimeText(all)).toMatch(
+    /^\d.* for practised hands, .* the first time, and 15 min of waiting$/,
+  );
+  expect(left.practised).toBe(all.practised - steps[0]!.practised);
   const good = progressOf(
     merged([entry('check/test/leak', 'bad', 1)], [entry('check/test/leak', 'good', 9)]),
   );

@@ -81,9 +81,39 @@ export function progressOf(entries: readonly ProgressEntry[]): Progress {
 export const heldUpAt = (steps: readonly Step[], progress: Progress): Step | null =>
   steps.find((step) => step.checks.some(({ id }) => progress.check(step, id) === 'bad')) ?? null;
 
-/** Minutes of the steps that are not done. */
-export const minutesLeft = (steps: readonly Step[], progress: Progress): number =>
-  steps.reduce((sum, step) => (progress.done(step) ? sum : sum + step.minutes), 0);
+/** Time that a build takes, minutes: the first time, in practised hands, and waiting that comes to both. */
+export interface BuildTime {
+  first: number;
+  practised: number;
+  waits: number;
+}
+
+/** Time of the steps that are not done. */
+export function timeLeft(steps: readonly Step[], progress: Progress): BuildTime {
+  const left = steps.filter((step) => !progress.done(step));
+  const sum = (of: (step: Step) => number) => left.reduce((all, step) => all + of(step), 0);
+  return {
+    first: sum(({ minutes }) => minutes),
+    practised: sum(({ practised }) => practised),
+    waits: sum(({ waits }) => waits),
+  };
+}
+
+/** Minutes as they are said: to five minutes from a quarter of an hour on, in hours from an hour on. */
+export function durationText(minutes: number): string {
+  const whole = minutes < 15 ? Math.round(minutes) : Math.round(minutes / 5) * 5;
+  const [hours, rest] = [Math.floor(whole / 60), whole % 60];
+  if (hours === 0) return `${rest} min`;
+  return rest === 0 ? `${hours} h` : `${hours} h ${rest} min`;
+}
+
+/** The time of a step in words. */
+export const stepTimeText = ({ minutes, practised, waits }: Step): string =>
+  `${practised < minutes ? `${practised} to ` : ''}${minutes} min${waits > 0 ? `, ${waits} of waiting` : ''}`;
+
+/** The time of a build in words. */
+export const buildTimeText = ({ first, practised, waits }: BuildTime): string =>
+  `${durationText(practised)} for practised hands, ${durationText(first)} the first time${waits > 0 ? `, and ${durationText(waits)} of waiting` : ''}`;
 
 /** A measure that came out otherwise than planned. */
 export interface Deviation {

@@ -58,8 +58,11 @@ export interface Step {
   /** What is done, a sentence each, measures filled in. */
   doing: readonly Message[];
   tools: readonly string[];
-  /** Time it takes someone who has done it once, minutes. */
+  /** Time at work of someone who builds the first one, and of practised hands; minutes. */
   minutes: number;
+  practised: number;
+  /** Time in which nothing is to be done but to wait, minutes. */
+  waits: number;
   cautions: readonly Caution[];
   checks: readonly BuildCheck[];
   measures: readonly Measure[];

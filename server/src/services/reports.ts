@@ -69,17 +69,21 @@ export function reportService(planters: Documents<PlanterDesign>): ReportService
             length,
           })),
         ),
-        steps: sheet.steps.map(({ id: step, title, minutes, doing, checks, cautions }) => ({
-          id: step,
-          title,
-          minutes,
-          doing: doing.map((words) => tell(words, units)),
-          checks: checks.map(({ must, mend }) => ({
-            must: tell(must, units),
-            mend: tell(mend, units),
-          })),
-          cautions: cautions.map(({ text }) => text),
-        })),
+        steps: sheet.steps.map(
+          ({ id: step, title, minutes, practised, waits, doing, checks, cautions }) => ({
+            id: step,
+            title,
+            minutes,
+            practised,
+            waits,
+            doing: doing.map((words) => tell(words, units)),
+            checks: checks.map(({ must, mend }) => ({
+              must: tell(must, units),
+              mend: tell(mend, units),
+            })),
+            cautions: cautions.map(({ text }) => text),
+          }),
+        ),
       };
     },
   };

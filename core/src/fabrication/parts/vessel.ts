@@ -375,6 +375,7 @@ export const patch: PartBuilder<'patch'> = ({ spec, parts }, builder) => {
     say`Roughen the inside around ${what}, dry it, and set a piece of sheet over it in a bed of sealant, two fingers wider all round. Leave it to cure for ${q(CURES, 'count')} hours, or as its label says.`,
     20,
   );
+  builder.wait('seal', CURES * 60);
   builder.after('seal', 'measure');
   builder.after('seal', 'test');
 };

@@ -1,17 +1,21 @@
 import {
   boughtOf,
   billOf,
+  buildTimeText,
+  progressOf,
   sourcingOf,
+  stepTimeText,
+  timeLeft,
   type BuildSheet,
   type CutPlan,
   type PlatformSheet,
   type PaperId,
   type ShoppingList,
+  type Step,
 } from '@huerta/core/fabrication';
 import { reportOf, SHOWN, type Assessment } from '@huerta/core/assessment';
 import { section } from '@huerta/core/drawing';
 import type { Planter } from '@huerta/core/assembly';
-import type { Step } from '@huerta/core/fabrication';
 import { type Words, portionOf } from '@huerta/core/units';
 import {
   beginFlow,
@@ -243,13 +247,21 @@ const INDENT = 15;
 
 function steps(flow: Flow, { sheet, words }: Printed): void {
   heading(flow, 'Steps', 120);
+  write(
+    flow,
+    `About ${buildTimeText(timeLeft(sheet.steps, progressOf([])))}.`,
+    'body',
+    SMALL,
+    0,
+    2,
+  );
   inColumns(flow, 2);
   const letters = lettersOf(sheet.steps);
   for (const step of sheet.steps) {
     need(flow, 46);
     const { x } = here(flow);
     square(flow, x, flow.y + 1, BOX);
-    write(flow, `${step.title} (${step.minutes} min)`, 'bold', 9, INDENT, 0.5);
+    write(flow, `${step.title} (${stepTimeText(step)})`, 'bold', 9, INDENT, 0.5);
     const warned = step.cautions.map(({ id }) => letters.get(id)).join(', ');
     const tools = [step.tools.join(', '), warned ? `Caution ${warned}` : ''].filter(Boolean);
     write(flow, tools.join('. '), 'bold', 7.5, INDENT, 0.5);

@@ -1,6 +1,11 @@
 import { Box, Button, Checkbox, Text } from '@chakra-ui/react';
-import type { BuildSheet, Progress, ProgressEntry } from '@huerta/core/fabrication';
-import type { Step } from '@huerta/core/fabrication';
+import {
+  stepTimeText,
+  type BuildSheet,
+  type Progress,
+  type ProgressEntry,
+  type Step,
+} from '@huerta/core/fabrication';
 import { ChevronDown, ChevronUp, Clock, TriangleAlert, Wrench } from 'lucide-react';
 import { useId } from 'react';
 import { useWords } from '../../ui/preferences';
@@ -54,7 +59,7 @@ export function StepCard({
           {number}. {step.title}
         </Text>
         <Text as="span" className="step-time">
-          <Clock size={15} aria-hidden /> {step.minutes} min
+          <Clock size={15} aria-hidden /> {stepTimeText(step)}
         </Text>
         <Button
           className="not-printed"

@@ -1,5 +1,5 @@
 import { Box, Text } from '@chakra-ui/react';
-import { heldUpAt, minutesLeft, type BuildSheet } from '@huerta/core/fabrication';
+import { buildTimeText, heldUpAt, timeLeft, type BuildSheet } from '@huerta/core/fabrication';
 import { useState } from 'react';
 import { StepCard } from './StepCard';
 import type { Marking } from './useProgress';
@@ -19,7 +19,7 @@ export function Steps({ sheet, marking }: { sheet: BuildSheet; marking: Marking 
         <Text>
           {done === steps.length
             ? 'All steps are done. Fill it when the dip stick reads low.'
-            : `${done} of ${steps.length} steps done, about ${timeOf(minutesLeft(steps, progress))} left.`}
+            : `${done} of ${steps.length} steps done; left: about ${buildTimeText(timeLeft(steps, progress))}.`}
         </Text>
         <progress className="not-printed" value={done} max={steps.length} aria-label="Steps done" />
       </Box>
@@ -56,12 +56,4 @@ export function Steps({ sheet, marking }: { sheet: BuildSheet; marking: Marking 
       </Box>
     </Box>
   );
-}
-
-/** Minutes as they are said: to five minutes, in hours from an hour on. */
-function timeOf(minutes: number): string {
-  const hours = Math.floor(minutes / 60);
-  const rest = minutes % 60;
-  if (hours === 0) return `${rest} minutes`;
-  return rest === 0 ? `${hours} h` : `${hours} h ${rest} min`;
 }

@@ -7,6 +7,9 @@ import { level, vents } from '../bearing';
 
 /** So many holes are drilled in each. */
 const VENTS_A_SUPPORT = 4;
+/** Pipe is slotted while it is sawn, which is sooner done than drilling; how deep, metres, and minutes for both ends. */
+const SLOT = 0.015;
+const SLOT_MINUTES = 1.5;
 
 export const standing: PartBuilder<'standing'> = (group, builder) => {
   const { spec, id, height, parts } = group;
@@ -34,7 +37,13 @@ export const standing: PartBuilder<'standing'> = (group, builder) => {
       say`Saw ${q(n, 'count')} ${plural(n, 'piece')} of ${q(height, 'length')}, and deburr them.`,
     );
   }
-  if (drilled) {
+  if (drilled && pipe) {
+    builder.say(
+      'supports',
+      say`Saw a slot ${q(SLOT, 'length')} deep across both ends of ${n === 1 ? 'it' : 'each'}: water comes in at the foot, and air goes out at the top.`,
+      SLOT_MINUTES * n,
+    );
+  } else if (drilled) {
     const label = `${STANDING[spec.what].name}, ${VENTS_A_SUPPORT} in each`;
     vents(builder, group, label, VENTS_A_SUPPORT, { clay: spec.what === 'pot' });
     builder.say(
