@@ -11,7 +11,8 @@ import type { ShoppingLine, ShoppingList } from './shopping';
  */
 
 /** How a line is come by. */
-type Sourcing = 'bought' | 'at-hand' | 'mixed' | 'above' | 'dug' | 'not-bought' | 'unpriced';
+type Sourcing =
+  'bought' | 'found' | 'at-hand' | 'mixed' | 'above' | 'dug' | 'not-bought' | 'unpriced';
 
 export interface BillLine {
   /** Unique within the bill. */
@@ -45,7 +46,14 @@ export function billOf(
     if (!line) return { good, sourcing: 'unpriced', line: null };
     if (said.has(good.id)) return { good, sourcing: 'above', line: null };
     said.add(good.id);
-    const sourcing = line.buy.length > 0 ? 'bought' : line.atHand > 0 ? 'at-hand' : 'unpriced';
+    const free = good.scrap === true && line.typical && line.buy.length > 0;
+    const sourcing = free
+      ? 'found'
+      : line.buy.length > 0
+        ? 'bought'
+        : line.atHand > 0
+          ? 'at-hand'
+          : 'unpriced';
     return { good, sourcing, line };
   };
   return parts.flatMap((part): BillLine[] => {
@@ -80,6 +88,7 @@ export function sourcingOf({ sourcing, line, good }: BillLine): Message {
 
 const SOURCINGS: Readonly<Record<Sourcing, string>> = {
   bought: '',
+  found: 'usually had for nothing',
   'at-hand': 'at hand',
   mixed: 'mixed from',
   above: 'with the above',

@@ -46,6 +46,8 @@ export interface Good {
   packs: readonly Pack[];
   /** Dug or gathered where one lives, and never bought. */
   dug?: true;
+  /** Usually lies about or is given away: costs nothing until one puts in a price. */
+  scrap?: true;
 }
 
 /** What is dug from one's own ground or taken from an old bed. */
@@ -69,6 +71,12 @@ const each = (id: string, name: string | Message, price: number): Good =>
 const cents = (price: number): number => Math.round(price * 20) / 20;
 const MM = 1000;
 const LITRES = 1000;
+
+/** What people usually have or are given. */
+const scrap = (id: string, name: string | Message, unit: GoodUnit = 'piece', size = 1): Good => ({
+  ...good(id, name, unit, { size, price: 0 }),
+  scrap: true,
+});
 
 /** Typical price of a vessel for each litre that it holds. */
 const PER_LITRE: Readonly<Record<keyof typeof MATERIALS, number>> = {
@@ -95,8 +103,25 @@ const VESSEL_OF: Readonly<Record<keyof typeof MATERIALS, string>> = {
   'treated-wood': 'Timber vessel',
 };
 
-/** A vessel by what it is made of and what it holds to the rim. @param volume m³ */
-export function vesselGood(material: keyof typeof MATERIALS, volume: number): Good {
+/**
+ * A vessel by what it is made of and what it holds to the rim.
+ *
+ * @param volume m³
+ * @param used held something before: such ones are usually given away
+ * @param whole what it is sawn from, in words, and a key of that
+ */
+export function vesselGood(
+  material: keyof typeof MATERIALS,
+  volume: number,
+  used = false,
+  whole: { id: string; name: Message } | null = null,
+): Good {
+  if (used) {
+    const { id, name } = vesselGood(material, volume, false, whole);
+    return scrap(`${id}:used`, say`${name}, used`);
+  }
+  if (whole)
+    return each(`vessel:${whole.id}`, whole.name, 1 + volume * LITRES * PER_LITRE[material]);
   const litres = volume * LITRES;
   const size = litres < 20 ? Math.round(litres) : Math.round(litres / 5) * 5;
   const holds = Math.max(size, 1);
@@ -187,7 +212,8 @@ const STANDING_PRICE: Readonly<Record<keyof typeof STANDING, number>> = {
 export function standingGood(what: keyof typeof STANDING, diameter: number): Good {
   const mm = Math.round(diameter * MM);
   const name = say`${capital(STANDING[what].one)}, ${q(diameter, 'length')} across`;
-  return each(`standing:${what}:${mm}`, name, STANDING_PRICE[what]);
+  const id = `standing:${what}:${mm}`;
+  return STANDING_PRICE[what] === 0 ? scrap(id, name) : each(id, name, STANDING_PRICE[what]);
 }
 
 /** @param volume of one, m³ */
@@ -199,15 +225,21 @@ export function crateGood(what: keyof typeof CRATE_KINDS, volume: number): Good 
 
 /** Cloth is bought by the area, rope by its length. */
 export const clothGood = (cloth: ClothId): Good =>
-  cloth.endsWith('rope')
-    ? good(`cloth:${cloth}`, CLOTHS[cloth].name, 'length', { size: 5, price: 4 })
-    : good(
-        `cloth:${cloth}`,
-        CLOTHS[cloth].name,
+  cloth === 'cotton-cloth'
+    ? scrap(
+        'cloth:cotton-cloth',
+        say`${CLOTHS['cotton-cloth'].name}: an old shirt or towel`,
         'area',
-        { size: 0.25, price: 1.5 },
-        { size: 1, price: 5 },
-      );
+      )
+    : cloth.endsWith('rope')
+      ? good(`cloth:${cloth}`, CLOTHS[cloth].name, 'length', { size: 5, price: 4 })
+      : good(
+          `cloth:${cloth}`,
+          CLOTHS[cloth].name,
+          'area',
+          { size: 0.25, price: 1.5 },
+          { size: 1, price: 5 },
+        );
 
 export const fittingGood = (style: keyof typeof FITTINGS, bore: number): Good =>
   each(
@@ -240,7 +272,7 @@ export const linerGood = (
 export function aggregateGood(medium: AggregateId): Good {
   const { name, grain } = AGGREGATES[medium];
   if (grain === 'chip') return good(`fill:${medium}`, name, 'volume', { size: 0.05, price: 6 });
-  if (medium === 'rubble') return good('fill:rubble', name, 'mass', { size: 25, price: 0 });
+  if (medium === 'rubble') return scrap('fill:rubble', name, 'mass', 25);
   return good(
     `fill:${medium}`,
     name,
@@ -308,7 +340,7 @@ export function ingredientGood(id: IngredientId): Good {
 
 /** Small things by the piece or the kilogram. */
 export const SMALL_GOODS = {
-  platform: each('platform', 'The vessel’s own lid, or a plastic sheet for the platform', 2),
+  platform: scrap('platform', 'The vessel’s own lid, or a plastic sheet for the platform'),
   wickCup: each('cup', 'Cup or net pot for a packed wick', 0.6),
   cap: each('cap', 'Cap for a tube', 0.8),
   sponge: each('sponge', 'Sponge for a tube', 0.4),
@@ -330,6 +362,7 @@ export const SMALL_GOODS = {
     price: 5,
   }),
   plant: each('plant', 'Young plant', 0.8),
+  tree: each('plant:tree', 'Young tree', 22),
   organic: good('feed:organic', 'Organic granules', 'mass', { size: 1, price: 4 }),
   synthetic: good('feed:synthetic', 'Synthetic granules', 'mass', { size: 1, price: 6 }),
   compost: good('feed:compost', 'Compost to feed with', 'mass', { size: 20, price: 6 }),

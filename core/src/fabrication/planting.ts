@@ -1,9 +1,9 @@
-import { FEEDS } from '../catalog';
+import { FEEDS, type Crop } from '../catalog';
 import { cropIn, FIELDS, type Planted } from '../document';
 import { plantingPlan } from '../assembly';
 import { plural, q, say, type Message } from '../units';
 import { feedingOf, type Feeding } from './amounts';
-import { SMALL_GOODS } from './goods';
+import { SMALL_GOODS, type Good } from './goods';
 import { type BuildSheetBuilder } from './buildSheetBuilder';
 import { measure } from './step';
 import { supportFor } from './supports';
@@ -34,6 +34,10 @@ export function plant(builder: BuildSheetBuilder): void {
 }
 
 /** One planting: what is bought for it, and, where it goes in now, what holds it, how deep and how far apart. */
+/** What a young one is sold as: a tree is not a plug of lettuce. */
+const youngGood = ({ habit }: Crop): Good =>
+  habit === 'tree' ? SMALL_GOODS.tree : SMALL_GOODS.plant;
+
 function plantOne(builder: BuildSheetBuilder, planted: Planted, i: number, stands: number): void {
   const { count, start, from } = planted;
   const crop = cropIn(planted);
@@ -46,7 +50,7 @@ function plantOne(builder: BuildSheetBuilder, planted: Planted, i: number, stand
         ? say`${q(stands, 'count')} young ${plural(stands, 'plant')}`
         : say`Seed for ${q(stands, 'count')} ${plural(stands, 'plant')}`,
       use: from > 0 ? 'Later in the year' : 'In the surface',
-      good: young ? SMALL_GOODS.plant : SMALL_GOODS.seed,
+      good: young ? youngGood(crop) : SMALL_GOODS.seed,
       quantity: young ? stands : 1,
     });
   }

@@ -214,3 +214,48 @@ test('what is dug from one’s own ground is on the bill, and never bought', () 
   expect(mixPrice(soil, NEW_BOOK, 'metric')).toBeLessThan(Infinity);
   expect(goodsOf([bed], 'metric').some(({ dug }) => dug)).toBe(false);
 });
+
+describe('what it costs', () => {
+  const vesselOf = (id: string, units: 'metric' | 'us') => {
+    const { planter, assessment } = evaluate(start(id));
+    const { parts } = buildSheet(planter, assessment.figures, units);
+    return tell(parts.find((part) => part.id === 'vessel')!.amount, units).replace(/\u00a0/g, ' ');
+  };
+
+  test('a barrel that is sawn is looked for and paid as a whole barrel', () => {
+    expect(vesselOf('cut-barrel', 'metric')).toMatch(/^200 L barrel, cut at two thirds; 14\d L/);
+    expect(vesselOf('coil-barrel', 'us')).toMatch(/^55 gal barrel, cut in half; /);
+    expect(vesselOf('lying-barrel', 'metric')).toMatch(/^200 L barrel, cut lengthwise; /);
+    expect(vesselOf('bottle', 'metric')).toMatch(/^2 L bottle with its cap; /);
+    expect(vesselOf('cloth-pail', 'metric')).not.toMatch(/cut/);
+  });
+
+  test('what people have costs nothing until they put in a price; a tree is no seedling', () => {
+    const list = shoppingFor([shopper('cut-barrel')], NEW_BOOK, 'metric');
+    const barrel = list.lines.find(({ good }) => good.id === 'vessel:barrel-200:used')!;
+    expect([barrel.cost, barrel.typical]).toEqual([0, true]);
+    const prices = { EUR: { [barrel.good.id]: [{ size: 1, price: 30 }] } };
+    const paid = shoppingFor([shopper('cut-barrel')], { ...NEW_BOOK, prices }, 'metric');
+    expect(paid.total - list.total).toBeCloseTo(30, 9);
+    const [line] = billOf(shopper('cut-barrel'), list);
+    expect(tell(sourcingOf(line!), 'metric')).toBe('usually had for nothing');
+    expect(SMALL_GOODS.tree.packs[0]!.price).toBeGreaterThan(
+      10 * SMALL_GOODS.plant.packs[0]!.price,
+    );
+  });
+
+  test('of what is paid, what goes in is no more than that, and all of it where nothing is left over', () => {
+    for (const { id } of STARTING_POINTS) {
+      const { lines, total, used } = shoppingFor([shopper(id)], NEW_BOOK, 'metric');
+      expect(used).toBeLessThanOrEqual(total + 1e-9);
+      for (const line of lines) {
+        const bought = line.buy.reduce((sum, { size, count }) => sum + size * count, 0);
+        const share = bought > 0 ? Math.min((line.wanted - line.atHand) / bought, 1) : 0;
+        expect([line.good.id, line.used]).toEqual([
+          line.good.id,
+          expect.closeTo(share * line.cost, 9),
+        ]);
+      }
+    }
+  });
+});

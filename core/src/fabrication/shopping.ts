@@ -30,6 +30,8 @@ export interface ShoppingLine {
   atHand: number;
   buy: Bought[];
   cost: number;
+  /** Of the cost, what goes into the planters; the rest is left over in packs and lengths. */
+  used: number;
   /** Whether a typical price counts, because the book has none of its own. */
   typical: boolean;
   /** What each planter takes, in the order of the planters. */
@@ -41,7 +43,9 @@ export interface ShoppingLine {
 export interface ShoppingList {
   currency: Currency;
   lines: ShoppingLine[];
+  /** What is paid at the till, and what of it goes into the planters. */
   total: number;
+  used: number;
   /** Each planter's share of every line, by how much of it the planter takes. */
   planters: {
     name: string;
@@ -92,6 +96,7 @@ export function shoppingFor(
     currency: book.currency,
     lines,
     total: lines.reduce((sum, { cost }) => sum + cost, 0),
+    used: lines.reduce((sum, { used }) => sum + used, 0),
     planters: planters.map(({ name, usable }, i) => {
       const cost = lines.reduce(
         (sum, line) => sum + (line.cost * (line.amounts[i] as number)) / line.wanted,
@@ -119,16 +124,23 @@ function lineOf(
     // A length that takes all pieces before one that does not; then the cheaper.
     plans.sort((a, b) => a.plan.tooLong.length - b.plan.tooLong.length || a.cost - b.cost);
     const [best] = plans;
-    if (!best) return { ...line, atHand: 0, buy: [], cost: 0, plan: null };
+    if (!best) return { ...line, atHand: 0, buy: [], cost: 0, used: 0, plan: null };
     const cutFromHand = best.plan.bars
       .filter(({ atHand }) => atHand)
       .flatMap((bar) => bar.pieces)
       .reduce((sum, piece) => sum + piece.length, 0);
     const buy = best.plan.bought > 0 ? [{ ...best.pack, count: best.plan.bought }] : [];
-    return { ...line, atHand: cutFromHand, buy, cost: best.cost, plan: best.plan };
+    const used = usedOf(best.cost, wanted - cutFromHand, buy);
+    return { ...line, atHand: cutFromHand, buy, cost: best.cost, used, plan: best.plan };
   }
   const atHand = Math.min(book.atHand[good.id] ?? 0, wanted);
   const buy = packsFor(good, wanted - atHand, packs);
   const cost = buy.reduce((sum, { count, price }) => sum + count * price, 0);
-  return { ...line, atHand, buy, cost, plan: null };
+  return { ...line, atHand, buy, cost, used: usedOf(cost, wanted - atHand, buy), plan: null };
+}
+
+/** What of a cost goes into the planters: the share of what is bought that they take. */
+function usedOf(cost: number, amount: number, buy: readonly Bought[]): number {
+  const bought = buy.reduce((sum, { count, size }) => sum + count * size, 0);
+  return bought > 0 ? cost * Math.min(amount / bought, 1) : 0;
 }

@@ -2,7 +2,6 @@ import { BEARERS, nameOf } from '../../assembly';
 import { isOwnEnd } from '../../document';
 import { q, say, type Message } from '../../units';
 import { SMALL_GOODS, vesselGood } from '../goods';
-import type { PlatformSheet } from '../platform';
 import { packColumns } from './wicks';
 import type { BuildSheetBuilder, PartBuilder } from '../buildSheetBuilder';
 
@@ -26,20 +25,11 @@ function sets(builder: BuildSheetBuilder, step: 'set' | 'stand', words: Message)
   packColumns(builder, step);
 }
 
-/** What a cup's rim lies on. */
-const HUNG_IN: Readonly<Record<PlatformSheet['kind'], string>> = {
-  platform: 'platform',
-  'cut-end': 'platform',
-  upper: 'upper vessel’s floor',
-  pail: 'pail’s floor',
-};
-
 /** Cups are hung when the sheet is in: packed, they are heavy, and would swing and spill. */
 function hangCups(builder: BuildSheetBuilder, step: 'set' | 'stand'): void {
   for (const { spec, parts } of builder.planter.of('cup')) {
     const n = parts.length;
     if (n === 0) continue;
-    const sheet = builder.deck ? HUNG_IN[builder.deck.kind] : 'sheet';
     const name = spec.net ? 'net pot' : 'cup';
     const reach: Message =
       spec.foot > 0
@@ -48,8 +38,8 @@ function hangCups(builder: BuildSheetBuilder, step: 'set' | 'stand'): void {
     builder.say(
       step,
       n === 1
-        ? say`Hang the ${name} in its hole: its foot ${reach}, its rim lies on the ${sheet}.`
-        : say`Hang the ${q(n, 'count')} ${name}s in their holes: each foot ${reach}, each rim lies on the ${sheet}.`,
+        ? say`Hang the ${name} in its hole by its rim: its foot ${reach}.`
+        : say`Hang the ${q(n, 'count')} ${name}s in their holes by their rims: each foot ${reach}.`,
       2 * n,
     );
   }
@@ -151,7 +141,7 @@ export const nested: PartBuilder<'nested'> = ({ id }, builder) => {
     what: 'Second vessel',
     amount: say`an equal one`,
     use: 'Holds the soil, set into the first',
-    good: vesselGood(design.vessel.material, holds),
+    good: vesselGood(design.vessel.material, holds, design.vessel.formerContents !== 'new'),
     quantity: 1,
   });
   builder.tools('platform', 'Marker');

@@ -4,6 +4,7 @@ import { plural, q, say } from '../../units';
 import { boardGood, FLOOR_BOARD, legGood, linerGood, SMALL_GOODS, vesselGood } from '../goods';
 import { type BuildSheetBuilder, type PartBuilder } from '../buildSheetBuilder';
 import { measure, type Measure } from '../step';
+import { wholeVessel } from '../wholeVessel';
 
 /** The vessel: looked at, sawn, mended, built, lined and measured. */
 
@@ -24,11 +25,13 @@ export const vessel: PartBuilder<'vessel'> = ({ spec }, builder) => {
   } else {
     const { vessel: shape } = builder.planter;
     const holds = say`${q(shape.volumeBelow(shape.depth), 'volume')} to the rim`;
-    const good = vesselGood(spec.material, shape.volumeBelow(shape.depth));
+    const whole = wholeVessel(spec, builder.set);
+    const used = spec.formerContents !== 'new';
+    const good = vesselGood(spec.material, shape.volumeBelow(shape.depth), used, whole);
     builder.part('inspect', {
       id: 'vessel',
       what: 'Vessel',
-      amount: holds,
+      amount: whole ? say`${whole.name}; ${holds}` : holds,
       use: 'Holds it all',
       good,
       quantity: 1,

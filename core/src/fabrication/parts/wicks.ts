@@ -157,7 +157,7 @@ export const cup: PartBuilder<'cup'> = (group, builder) => {
   builder.say(
     'wick',
     builder.deck
-      ? say`${n === 1 ? 'The' : 'Each'} ${one} must reach ${reaches} when it hangs by its rim: ${q(tall, 'length')} deep. Trim a deeper one at the bottom.`
+      ? say`${n === 1 ? 'The' : 'Each'} ${one} must be ${q(tall, 'length')} deep, to reach ${reaches} when it hangs by its rim. Trim a deeper one.`
       : say`${n === 1 ? 'The' : 'Each'} ${one} stands on the floor and comes to ${q(heights.base, 'length')}: trim it to ${q(tall, 'length')}.`,
     3 * n,
   );

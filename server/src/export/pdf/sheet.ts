@@ -4,7 +4,6 @@ import {
   buildTimeText,
   progressOf,
   sourcingOf,
-  stepTimeText,
   timeLeft,
   type BuildSheet,
   type CutPlan,
@@ -84,7 +83,10 @@ function top(flow: Flow, { planter, assessment, sheet, shopping, words }: Printe
       short,
       value === null ? none : words.write(value, kind),
     ]),
-    ['Cost of all', words.money(shopping.total, shopping.currency)],
+    [
+      'Cost of all, and of that used',
+      `${words.money(shopping.total, shopping.currency)}, ${words.money(shopping.used, shopping.currency)}`,
+    ],
     ...(own?.perUsable != null
       ? [
           [
@@ -246,22 +248,14 @@ const SMALL = 7.5;
 const INDENT = 15;
 
 function steps(flow: Flow, { sheet, words }: Printed): void {
-  heading(flow, 'Steps', 120);
-  write(
-    flow,
-    `About ${buildTimeText(timeLeft(sheet.steps, progressOf([])))}.`,
-    'body',
-    SMALL,
-    0,
-    2,
-  );
+  heading(flow, `Steps: ${buildTimeText(timeLeft(sheet.steps, progressOf([])))}`, 120);
   inColumns(flow, 2);
   const letters = lettersOf(sheet.steps);
   for (const step of sheet.steps) {
     need(flow, 46);
     const { x } = here(flow);
     square(flow, x, flow.y + 1, BOX);
-    write(flow, `${step.title} (${stepTimeText(step)})`, 'bold', 9, INDENT, 0.5);
+    write(flow, `${step.title} (${step.practised}–${step.minutes} min)`, 'bold', 9, INDENT, 0.5);
     const warned = step.cautions.map(({ id }) => letters.get(id)).join(', ');
     const tools = [step.tools.join(', '), warned ? `Caution ${warned}` : ''].filter(Boolean);
     write(flow, tools.join('. '), 'bold', 7.5, INDENT, 0.5);

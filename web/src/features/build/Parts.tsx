@@ -44,6 +44,12 @@ export function Parts({ sheet, list }: PartsProps) {
         rows={rows}
         {...(list ? { foot: ['All of it', '', '', '', '', money(list.total, list.currency)] } : {})}
       />
+      {list && list.total - list.used > 0.5 && (
+        <Text mt="3">
+          Of that, {money(list.used, list.currency)} go into this planter; the rest stays over as
+          pipe, bags and packs for the next one.
+        </Text>
+      )}
       {own?.perUsable != null && list && (
         <Text mt="3">
           That is {money(own.perUsable * water.volume, list.currency)} for each {say(water.name)}{' '}

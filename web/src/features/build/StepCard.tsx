@@ -55,12 +55,14 @@ export function StepCard({
             <Checkbox.Indicator />
           </Checkbox.Control>
         </Checkbox.Root>
-        <Text as="h2" className="step-title">
-          {number}. {step.title}
-        </Text>
-        <Text as="span" className="step-time">
-          <Clock size={15} aria-hidden /> {stepTimeText(step)}
-        </Text>
+        <Box className="step-name">
+          <Text as="h2" className="step-title">
+            {number}. {step.title}
+          </Text>
+          <Text as="span" className="step-time">
+            <Clock size={15} aria-hidden /> {stepTimeText(step)}
+          </Text>
+        </Box>
         <Button
           className="not-printed"
           variant="ghost"

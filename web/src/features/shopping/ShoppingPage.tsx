@@ -139,6 +139,12 @@ function Lines({ list }: { list: ShoppingList }) {
           ])}
           foot={['All of it', '', '', '', '', money(list.total), ...(several ? [''] : [])]}
         />
+        {list.total - list.used > 0.5 && (
+          <Text mt="2">
+            Of that, {money(list.used)} go into the planters; the rest stays over as pipe, bags and
+            packs.
+          </Text>
+        )}
         {typical && (
           <Text mt="2" fontSize="sm" color="faint">
             * A typical price, until your own is in the price book.
