@@ -73,3 +73,25 @@ test('where several faults come from one line, one height that mends all is offe
       'Raise the upper vessel’s floor to 115 mm, lip with it',
     );
 });
+
+test('a vessel too small for what grows in it is told which usual ones are large enough', () => {
+  const pail = STARTING_POINTS.find(({ id }) => id === 'cloth-pail')!.design;
+  const small = applyPatch(pail, [
+    {
+      path: ['vessel'],
+      value: { ...pail.vessel, topDiameter: 0.258, bottomDiameter: 0.222, depth: 0.24 },
+    },
+    { path: ['fillTube', 'length'], value: 0.3 },
+  ]);
+  const { assessment } = evaluate(small);
+  const short = assessment.findings.find(({ id }) => id === 'roots-short')!;
+  const offered = short.remedies.filter(({ patch }) =>
+    patch.some(({ path }) => path.join() === 'vessel'),
+  );
+  expect(offered.map(({ label }) => tell(label, 'metric').replace(/\u00a0/g, ' '))).toEqual([
+    'Take a vessel of 22 L, 368 mm deep',
+    'Take a vessel of 29 L, 380 mm deep',
+  ]);
+  for (const { patch } of offered)
+    expect([...faultsOf(applyPatch(small, patch))]).not.toContain('roots-short');
+});

@@ -5,6 +5,7 @@ import { baseName, soilBeds, wetsTo } from '../../assembly';
 import { mixOf, takeMix } from '../../physics/soil';
 import { q, say, type Message } from '../../units';
 import { rootRoom } from '../figures';
+import { largerVessels } from '../largerVessel';
 import type { Draft, Remedy, Rule } from '../finding';
 import { downToMm, gapToKeep, moveBase, set } from '../patches';
 
@@ -51,7 +52,8 @@ export const roots: Rule = ({ design, planter, figures }) => {
           ],
         };
         if (design.bed) return spare > 0 ? [fill] : [];
-        return spare > 0 ? [fill, both, lower] : [lower];
+        const larger = largerVessels(design, missing);
+        return spare > 0 ? [fill, both, lower, ...larger] : [lower, ...larger];
       },
     },
   ];

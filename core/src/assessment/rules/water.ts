@@ -5,6 +5,7 @@ import { q, say } from '../../units';
 import { AGGREGATES, type AggregateId } from '../../catalog';
 import { cautiousDays } from '../daysOfWater';
 import { mixBelow, rootRoom } from '../figures';
+import { largerVessels } from '../largerVessel';
 import type { Remedy, Rule } from '../finding';
 import { downToMm, gapToKeep, highestCeiling, markRemedies, moveBase, set } from '../patches';
 import { partName } from '../words';
@@ -151,6 +152,7 @@ export const lasting: Rule = ({ design, planter, figures }) => {
           ...(design.soil.mulch === 'none' ? [mulch] : []),
           ...(highest > lowest + 0.002 ? raised : []),
           ...fewer,
+          ...largerVessels(design),
         ];
       },
     },

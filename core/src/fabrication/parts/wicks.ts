@@ -96,7 +96,9 @@ export const cloth: PartBuilder<'cloth'> = (group, builder) => {
     design.bed?.kind === 'neck'
       ? say`through the cap`
       : platformOutline
-        ? bunched(parts.length)
+        ? one || spec.legs === 1
+          ? say`through its hole`
+          : bunched(parts.length)
         : null;
   const them = one || spec.legs === 1 ? 'it' : 'them';
   const ends =
