@@ -73,7 +73,7 @@ const TOO_MUCH = 0.1;
  * Whether it is tested when what belongs into the water is in it, so that the water can stay: a large one, in which no
  * soil is packed around what stands there and no sheet is set in.
  */
-export function testsLate(planter: Planter): boolean {
+function testsLate(planter: Planter): boolean {
   const { design, vessel, heights, bed } = planter;
   const soil = design.reservoir.fill.some(({ medium }) => medium === 'mix');
   return (

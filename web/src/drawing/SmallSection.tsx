@@ -11,11 +11,15 @@ interface SmallSectionProps {
   scale?: number;
   /** Whether a scale bar stands over it: small and large vessels fill the same frame. */
   bar?: boolean;
+  /** A place that is ringed, metres right of the middle and above the inside floor. */
+  ring?: { x: number; z: number };
   /** What it shows, unless the words beside it say so. */
   label?: string;
 }
 
 const MARGIN = { left: 4, right: 4, top: 4, bottom: 1 };
+/** Radius of a ring round a place, pixels. */
+const RING = 13;
 /** With a scale bar over it. */
 const UNDER_BAR = { ...MARGIN, top: 28 };
 
@@ -26,6 +30,7 @@ export function SmallSection({
   height,
   scale,
   bar = false,
+  ring,
   label,
 }: SmallSectionProps) {
   const margin = bar ? UNDER_BAR : MARGIN;
@@ -44,6 +49,12 @@ export function SmallSection({
       style={{ display: 'block', maxWidth: '100%' }}
     >
       <SectionArt section={section} view={view} grain={6} />
+      {ring && (
+        <g className="ring" transform={`translate(${view.x(ring.x)} ${view.y(ring.z)})`}>
+          <circle r={RING + 1.5} className="ring-halo" />
+          <circle r={RING} />
+        </g>
+      )}
       {bar && <ScaleBar view={view} x={4} y={16} text="beside" within={width} />}
     </svg>
   );

@@ -1,15 +1,7 @@
 import type { Known } from './known';
-import {
-  CAUSE_IDS,
-  CAUSES,
-  CHECK_IDS,
-  CHECKS,
-  SELDOM,
-  type TroubleAnswer,
-  type Cause,
-  type TroubleCheck,
-  type Symptom,
-} from './table';
+import { CAUSE_IDS, CAUSES, type Cause } from './causes';
+import { CHECK_IDS, CHECKS, type TroubleAnswer, type TroubleCheck } from './checks';
+import { seldom, type Symptom } from './symptoms';
 
 /**
  * Which cause is behind a trouble: Bayes' rule over the table of causes. What is seen, what the planter's own design
@@ -27,6 +19,8 @@ export interface TroubleQuestion {
   seen: readonly Symptom[];
   known: readonly Known[];
   found: readonly TroubleSign[];
+  /** Checks that this planter has something for; all where it is left out. */
+  can?: readonly TroubleCheck[];
 }
 
 /** A cause with its share of the belief. */
@@ -51,7 +45,7 @@ export function chanceOf(cause: Cause, check: TroubleCheck, answer: string): num
 }
 
 const bringing = (cause: Cause, symptom: Symptom): number =>
-  (CAUSES[cause].brings as Partial<Record<Symptom, number>>)[symptom] ?? SELDOM;
+  (CAUSES[cause].brings as Partial<Record<Symptom, number>>)[symptom] ?? seldom(symptom);
 
 const shared = (weights: readonly number[]): number[] => {
   const sum = weights.reduce((all, one) => all + one, 0);
@@ -97,7 +91,8 @@ export function nextCheck(question: TroubleQuestion): TroubleCheck | null {
   const top = belief[0]?.share ?? 0;
   if (found.length >= FEWEST && top >= SURE) return null;
   const made = new Set(found.map(({ check }) => check));
-  const left = CHECK_IDS.filter((check) => !made.has(check))
+  const left = (question.can ?? CHECK_IDS)
+    .filter((check) => !made.has(check))
     .map((check) => ({ check, bits: tells(belief, check) }))
     .sort((a, b) => b.bits - a.bits);
   const best = left[0];

@@ -6,7 +6,7 @@ import { q, say, type Message } from '../../units';
 import { currentEntries, type EntryBody, type LogEntry } from '../entry';
 import type { TendedState } from '../state';
 import type { UnexplainedReading } from '../estimator';
-import { CAUSE_IDS, CAUSES, type Cause } from './table';
+import { CAUSE_IDS, CAUSES, type Cause } from './causes';
 
 /** What a planter's own design, log and forecast say of a trouble, before anybody looks. */
 
@@ -36,6 +36,9 @@ const WEEK = 7;
 /** Rain in a week that soaks, metres, and how much hotter than mild a hot week is. */
 const SOAKING = 0.04;
 const HOT = 1.2;
+/** Nights that freeze water in a planter, and that are too cold for what likes warmth, °C. */
+const FREEZES = -1;
+const COLD = 8;
 /** Thirst from which on a planter counts as thirsty. */
 const THIRSTY = 1.25;
 /** Days that cotton holds in wet soil, and after which salts and hunger are thought of. Typical. */
@@ -45,8 +48,8 @@ const UNFED = 60;
 
 /** All that is known, what says most first. */
 export function knownOf(question: KnownQuestion): Known[] {
-  return [level, surprises, findings, wick, salts, feed, thirst, weather, young].flatMap((ask) =>
-    ask(question),
+  return [level, surprises, findings, lacking, wick, salts, feed, thirst, weather, young].flatMap(
+    (ask) => ask(question),
   );
 }
 
@@ -58,14 +61,22 @@ function level({ state, figures }: KnownQuestion): Known[] {
     return [
       {
         text: say`By its log about ${water} are left, more than half.`,
-        times: { empty: 0.15, column: 1.3, wick: 1.3, drowned: 1.3, blocked: 1.3 },
+        times: { empty: 0.15, column: 1.3, wick: 1.3, drowned: 1.3, blocked: 1.3, stillFull: 2 },
       },
     ];
   return share < 0.2
     ? [
         {
           text: say`By its log only about ${water} are left.`,
-          times: { empty: 4, drowned: 0.4, blocked: 0.4, rain: 0.5, calcium: 1.5, bolting: 1.3 },
+          times: {
+            empty: 4,
+            drowned: 0.4,
+            blocked: 0.4,
+            rain: 0.5,
+            calcium: 1.5,
+            bolting: 1.3,
+            stillFull: 0.1,
+          },
         },
       ]
     : [];
@@ -112,6 +123,26 @@ function lastDay(
     .map(({ at }) => at.slice(0, 10));
   const last = days.sort().at(-1) ?? state?.past.from ?? null;
   return last !== null && last <= today ? last : null;
+}
+
+/** What is not there cannot be at fault. */
+const NONE = 0.02;
+
+function lacking({ design }: KnownQuestion): Known[] {
+  const known: Known[] = [];
+  if (design.wicks.length === 0 && design.bed?.kind !== 'neck')
+    known.push({
+      text: say`It has no wick that could wear out.`,
+      times: { wick: NONE, wickFilm: NONE },
+    });
+  if (!design.overflow || design.overflow.kind === 'rim')
+    known.push({
+      text: say`It has no overflow that could be blocked.`,
+      times: { blocked: NONE, notFull: NONE, stillFull: NONE },
+    });
+  if (design.soil.mulch !== 'straw')
+    known.push({ text: say`No straw lies on it.`, times: { film: 0.3 } });
+  return known;
 }
 
 function wick(question: KnownQuestion): Known[] {
@@ -177,12 +208,30 @@ function weather({ weather: was, design }: KnownQuestion): Known[] {
   const rain = week.reduce((sum, day) => sum + day.rain, 0);
   const et = week.reduce((sum, day) => sum + day.et, 0) / WEEK;
   const known: Known[] = [];
-  if (rain > SOAKING && design.place.rain === 'open')
+  const open = design.place.rain === 'open';
+  if (rain > SOAKING && open)
     known.push({
       text: say`${q(rain, 'length')} of rain fell in the last week.`,
       times: { rain: 5, blocked: 2, empty: 0.4, bolting: 0.5 },
     });
-  else known.push({ text: say`No soaking rain fell in the last week.`, times: { rain: 0.25 } });
+  // What did not happen is not suspected.
+  else
+    known.push({
+      text: open ? say`No soaking rain fell in the last week.` : say`No rain falls on it.`,
+      times: { rain: 0.02 },
+    });
+  const coldest = Math.min(...week.map(({ tMin }) => tMin));
+  if (coldest < FREEZES)
+    known.push({
+      text: say`It froze in the last week.`,
+      times: { frozen: 6, cold: 3, setHeat: 1.5, bolting: 0.5 },
+    });
+  else known.push({ text: say`It did not freeze in the last week.`, times: { frozen: 0.05 } });
+  if (coldest >= FREEZES && week.filter(({ tMin }) => tMin < COLD).length > WEEK / 2)
+    known.push({
+      text: say`The nights of the last week were cold.`,
+      times: { cold: 3, setHeat: 2 },
+    });
   if (et > HOT * design.place.etMild)
     known.push({ text: say`The last week was hot.`, times: { heat: 2, bolting: 2, weak: 1.5 } });
   return known;
@@ -198,7 +247,7 @@ function young({ state, today }: KnownQuestion): Known[] {
     ? [
         {
           text: say`It was planted ${q(days, 'days')} ago, so roots are still short.`,
-          times: { shallow: 3, still: 2, wick: 0.5, salts: 0.3, hungry: 0.4 },
+          times: { shallow: 3, still: 2, wick: 0.5, salts: 0.3, hungry: 0.4, cramped: 0.1 },
         },
       ]
     : [{ text: say`Its plants are past their first weeks.`, times: { shallow: 0.3 } }];

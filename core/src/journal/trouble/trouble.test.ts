@@ -8,7 +8,11 @@ import type { LogEntry } from '../entry';
 import { stateOf } from '../state';
 import { answersOf, chanceOf, nextCheck, suspects, tells, type TroubleSign } from './guide';
 import { knownOf } from './known';
-import { CAUSE_IDS, CAUSES, CHECK_IDS, CHECKS, SYMPTOM_IDS, type Symptom } from './table';
+import { TROUBLE_CASES, type TroubleCase } from '../../testing/troubleCases';
+import { CAUSE_IDS, CAUSES } from './causes';
+import { CHECK_IDS, checksFor, CHECKS } from './checks';
+import { mendOf } from './mend';
+import { SYMPTOM_IDS, SYMPTOMS, symptomsIn, type Symptom } from './symptoms';
 
 /** The answer that is given most where nothing is wrong there. */
 const usual = (check: keyof typeof CHECKS): string =>
@@ -143,6 +147,74 @@ describe('the guide', () => {
   });
 });
 
+/** Goes through a case as a person would, and gives the causes in the order of belief. */
+function believed({ seen, finds }: TroubleCase) {
+  const found: TroubleSign[] = [];
+  for (;;) {
+    const check = nextCheck({ seen, known: [], found });
+    if (!check) return suspects({ seen, known: [], found }).map(({ cause }) => cause);
+    found.push({ check, answer: finds[check] ?? usual(check) });
+  }
+}
+
+describe('made-up troubles', () => {
+  test('the true cause comes first in 85 of 100, and among the first two in 95', () => {
+    const places = TROUBLE_CASES.map(
+      (one) => [one.tells, believed(one).indexOf(one.truly)] as const,
+    );
+    const share = (most: number) =>
+      places.filter(([, place]) => place <= most).length / places.length;
+    const missed = places.filter(([, place]) => place > 0);
+    expect([share(0) >= 0.85 || missed, share(1) >= 0.95 || missed]).toEqual([true, true]);
+    expect(TROUBLE_CASES.length).toBeGreaterThanOrEqual(40);
+    // Every cause is somebody's.
+    expect(CAUSE_IDS.filter((id) => !TROUBLE_CASES.some(({ truly }) => truly === id))).toEqual([
+      'rain',
+      'cramped',
+    ]);
+  });
+});
+
+describe('what this planter has', () => {
+  test('nobody is asked about a wick, a tube or an overflow that is not there, for any starting point', () => {
+    for (const { design } of STARTING_POINTS) {
+      const can = checksFor(design);
+      expect(can.includes('wick')).toBe(design.wicks.length > 0);
+      if (!design.overflow)
+        for (const id of ['pour', 'outlet'] as const) expect(can).not.toContain(id);
+      for (const seen of SYMPTOM_IDS) {
+        const found: TroubleSign[] = [];
+        for (;;) {
+          const check = nextCheck({ seen: [seen], known: [], found, can });
+          if (!check) break;
+          expect(can).toContain(check);
+          found.push({ check, answer: usual(check) });
+        }
+      }
+      for (const cause of CAUSE_IDS) {
+        const words = mendOf(cause, design);
+        expect(words.length).toBeGreaterThan(20);
+        if (cause === 'open' && !design.fillTube) expect(words).not.toMatch(/tube/);
+      }
+    }
+  });
+
+  test.each<[string, Symptom[]]>([
+    ['saw gnats', ['gnats']],
+    ['aphids on the peppers', ['suckers']],
+    ['leaves turning yellow and it smells', ['yellow', 'sour']],
+    ['one tomato wilted', ['one-limp']],
+    ['wilts at noon', ['limp-noon']],
+    ['blossom-end rot on two', ['end-rot']],
+    ['overflow never ran', ['never-runs']],
+    ['the lettuce bolted', ['bolts']],
+    ['talked to the neighbour', []],
+  ])('a note that says %s opens the guide with it', (text, named) => {
+    expect(symptomsIn(text)).toEqual(named);
+    for (const id of named) expect(SYMPTOMS[id].name.length).toBeGreaterThan(5);
+  });
+});
+
 describe('what a planter’s own design, log and weather say', () => {
   const design = STARTING_POINTS[0]!.design;
   const today = '2026-07-15';
@@ -191,6 +263,23 @@ describe('what a planter’s own design, log and weather say', () => {
     );
     const covered = known([{ path: ['place', 'rain'], value: 'covered' }], [], 0.01);
     expect(covered.some(({ times }) => (times.rain ?? 1) > 1)).toBe(false);
+  });
+
+  test('what it has not is not suspected: no wick, no overflow', () => {
+    const seen: Symptom[] = ['stays'];
+    const without = known(
+      [
+        { path: ['wicks'], value: [] },
+        { path: ['overflow'], value: null },
+      ],
+      [],
+    );
+    for (const cause of ['wick', 'blocked'] as const) {
+      const share = (of: typeof without) =>
+        suspects({ seen, known: of, found: [] }).find((one) => one.cause === cause)!.share;
+      expect(share(without)).toBeLessThan(0.02);
+      expect(share([])).toBeGreaterThan(0.05);
+    }
   });
 
   test('a finding on the bench speaks for the causes that it is about', () => {

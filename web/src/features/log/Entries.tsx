@@ -2,11 +2,13 @@ import { Box, Button, NativeSelect, Text } from '@chakra-ui/react';
 import {
   currentEntries,
   describeEntry,
+  symptomsIn,
   type LinePlanter,
   type LogEntry,
 } from '@huerta/core/journal';
 import { ChevronDown, Download, Pencil, Trash2 } from 'lucide-react';
 import { useMemo, useState } from 'react';
+import { Link } from 'react-router';
 import { earlierEntries, useWriteLog, wholeLog, type Written } from '../../data/api/log';
 import { usePhoto } from '../../data/api/photos';
 import { useWords } from '../../ui/preferences';
@@ -141,6 +143,9 @@ function Entry({ entry, tended }: { entry: LogEntry; tended: LinePlanter }) {
   const { did, text, by, at } = entry;
   const words = say(describeEntry(did));
   const day = writeDate(at.slice(0, 10), 'short');
+  // A trouble that was noted leads to the guide.
+  const told = did.kind === 'did' && (did.what === 'trouble' || did.what === 'note');
+  const seen = told ? symptomsIn(text) : [];
   if (correcting)
     return <Correction entry={entry} tended={tended} onClose={() => setCorrecting(false)} />;
   return (
@@ -150,6 +155,18 @@ function Entry({ entry, tended }: { entry: LogEntry; tended: LinePlanter }) {
         {did.kind === 'photo' ? <Picture id={did.photo} day={day} /> : words}
         {text && (did.kind === 'photo' ? text : `: ${text}`)}
         {by && ` (${by})`}
+        {seen.length > 0 && (
+          <>
+            {' '}
+            <Link
+              className="not-printed"
+              to={`/planters/${entry.planter}/trouble?seen=${seen.join(',')}`}
+              style={{ textDecoration: 'underline' }}
+            >
+              Find out why
+            </Link>
+          </>
+        )}
       </span>
       <span className="log-acts">
         {did.kind !== 'photo' && did.kind !== 'todo' && (

@@ -1,22 +1,29 @@
-import { Box, Button, Text } from '@chakra-ui/react';
+import { Box, Button, Text, useBreakpointValue } from '@chakra-ui/react';
 import {
   answersOf,
   CAUSES,
+  checksFor,
   knownOf,
   measuredOf,
+  mendOf,
   nextCheck,
   suspects,
   SYMPTOM_IDS,
+  SYMPTOM_PLACES,
   SYMPTOMS,
   TROUBLE_CHECKS,
+  troublePoint,
   type TroubleSign,
   type Known,
   type Suspect,
   type Symptom,
   type TendedState,
+  type TroublePlace,
 } from '@huerta/core/journal';
 import { dayAfter, siteOf } from '@huerta/core/physics/climate';
 import { evaluate } from '@huerta/core/assessment';
+import type { PlanterDesign } from '@huerta/core/document';
+import { section } from '@huerta/core/drawing';
 import { useMemo, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { useGardenDay } from '../../data/gardenDay';
@@ -28,6 +35,7 @@ import { notify } from '../../ui/notices';
 import { TendedPlanter, type Tending } from '../../ui/TendedPlanter';
 import { PageHead } from '../../ui/PageHead';
 import { useRound } from '../../compute/round';
+import { SmallSection } from '../../drawing/SmallSection';
 import './trouble.css';
 
 /** From what is seen, through a few checks, to the likely cause and what to do. */
@@ -62,6 +70,11 @@ function useKnown(
   }, [resource, entries, choice, state, measured, today]);
 }
 
+const isAt = (symptom: Symptom, place: string): boolean => SYMPTOMS[symptom].place === place;
+const SYMPTOM_GROUPS = Object.entries(SYMPTOM_PLACES).map(
+  ([place, { name }]) => [place, name] as const,
+);
+
 function Guide(props: Tending) {
   const { resource, entries, choice, plan } = props;
   const { id, design } = resource;
@@ -69,11 +82,13 @@ function Guide(props: Tending) {
   const asked = (search.get('seen') ?? '').split(',');
   const seen = SYMPTOM_IDS.filter((one) => asked.includes(one));
   const [found, setFound] = useState<readonly TroubleSign[]>([]);
+  // On a phone what is seen is found by its place, and what follows from it stays near.
+  const wide = useBreakpointValue({ base: false, md: true }, { ssr: false }) ?? true;
   const planters = useMemo(() => [resource], [resource]);
   const plans = useMemo(() => ({ [id]: plan }), [id, plan]);
   const { value } = useRound({ planters, plans, entries, choice });
   const known = useKnown(props, value === null ? undefined : value[id]);
-  const question = { seen, known, found };
+  const question = { seen, known, found, can: useMemo(() => checksFor(design), [design]) };
   const check = seen.length > 0 ? nextCheck(question) : null;
   const tick = (symptom: Symptom, on: boolean) => {
     const next = on ? [...seen, symptom] : seen.filter((one) => one !== symptom);
@@ -89,13 +104,23 @@ function Guide(props: Tending) {
           What do you see?
         </Text>
         <Box className="symptoms">
-          {SYMPTOM_IDS.map((one) => (
-            <TickField
-              key={one}
-              label={SYMPTOMS[one].name}
-              checked={seen.includes(one)}
-              onTick={(on) => tick(one, on)}
-            />
+          {SYMPTOM_GROUPS.map(([place, title]) => (
+            <details
+              key={place}
+              open={wide || SYMPTOM_IDS.some((one) => isAt(one, place) && seen.includes(one))}
+            >
+              <summary>{title}</summary>
+              <div className="symptom-list">
+                {SYMPTOM_IDS.filter((one) => isAt(one, place)).map((one) => (
+                  <TickField
+                    key={one}
+                    label={SYMPTOMS[one].name}
+                    checked={seen.includes(one)}
+                    onTick={(on) => tick(one, on)}
+                  />
+                ))}
+              </div>
+            </details>
           ))}
         </Box>
       </Box>
@@ -117,9 +142,17 @@ function Guide(props: Tending) {
                 </Box>
               </Box>
             )}
-            <Suspects planter={id} belief={suspects(question)} sure={check === null} />
+            <Suspects
+              planter={id}
+              design={design}
+              belief={suspects(question)}
+              sure={check === null}
+            />
           </Box>
-          <Says known={known.filter(bearsOn(suspects(question)))} waiting={value === null} />
+          <Box>
+            <Where design={design} cause={suspects(question)[0]?.cause ?? null} />
+            <Says known={known.filter(bearsOn(suspects(question)))} waiting={value === null} />
+          </Box>
         </Box>
       )}
     </>
@@ -146,29 +179,55 @@ function TroubleSign({ found, onBack }: { found: readonly TroubleSign[]; onBack(
   );
 }
 
-/** Causes that are shown, and the least share of one. */
-const SHOWN = 3;
+/** Causes that are shown, the least share of one, and below which it is folded away. */
+const SHOWN = 4;
 const LEAST = 0.06;
+const FOLDED = 0.2;
 
 interface SuspectsProps {
   planter: string;
+  design: PlanterDesign;
   belief: readonly Suspect[];
   /** Whether enough is known. */
   sure: boolean;
 }
 
-function Suspects({ planter, belief, sure }: SuspectsProps) {
+function Suspects({ planter, design, belief, sure }: SuspectsProps) {
   const shown = belief.filter(({ share }, i) => i === 0 || share >= LEAST).slice(0, SHOWN);
+  const likely = shown.filter(({ share }, i) => i === 0 || share >= FOLDED);
+  const others = shown.filter((one) => !likely.includes(one));
   return (
     <Box as="section" mt="4" aria-label="Likely causes">
       <Text as="h2" fontSize="lg">
         {sure ? 'What it likely is' : 'What it may be so far'}
       </Text>
       <ol className="suspects">
-        {shown.map((one, i) => (
-          <Suspected key={one.cause} planter={planter} suspect={one} open={sure && i === 0} />
+        {likely.map((one, i) => (
+          <Suspected
+            key={one.cause}
+            planter={planter}
+            design={design}
+            suspect={one}
+            open={sure && i === 0}
+          />
         ))}
       </ol>
+      {others.length > 0 && (
+        <details className="suspects-folded">
+          <summary>Less likely</summary>
+          <ol className="suspects">
+            {others.map((one) => (
+              <Suspected
+                key={one.cause}
+                planter={planter}
+                design={design}
+                suspect={one}
+                open={false}
+              />
+            ))}
+          </ol>
+        </details>
+      )}
     </Box>
   );
 }
@@ -180,17 +239,17 @@ const sayShare = (share: number): string => {
   return tenths === 0 ? 'hardly' : `${tenths} in 10`;
 };
 
-function Suspected({
-  planter,
-  suspect: { cause, share },
-  open,
-}: {
+interface SuspectedProps {
   planter: string;
+  design: PlanterDesign;
   suspect: Suspect;
   open: boolean;
-}) {
+}
+
+function Suspected({ planter, design, suspect: { cause, share }, open }: SuspectedProps) {
   const { write } = useWriteLog();
-  const { name, mend, deed, room } = CAUSES[cause];
+  const { name, deed, room, normal } = CAUSES[cause];
+  const mend = mendOf(cause, design);
   const put = () =>
     void write([planter], { did: { kind: 'todo', what: mend, then: deed } }).then(() =>
       notify('It stands in today’s list.'),
@@ -202,7 +261,10 @@ function Suspected({
   return (
     <li>
       <div className="suspect-head">
-        <b>{name}</b>
+        <b>
+          {name}
+          {normal && <span className="suspect-normal">this is normal</span>}
+        </b>
         <span>{sayShare(share)}</span>
       </div>
       <div className="suspect-bar" aria-hidden>
@@ -212,10 +274,12 @@ function Suspected({
         <>
           <Text mt="1">{mend}</Text>
           <Box display="flex" flexWrap="wrap" gap="2" mt="1">
-            <Button variant={open ? 'solid' : 'outline'} onClick={put}>
-              Put on today’s list
-            </Button>
-            <Button onClick={done}>I did it</Button>
+            {!normal && (
+              <Button variant={open ? 'solid' : 'outline'} onClick={put}>
+                Put on today’s list
+              </Button>
+            )}
+            <Button onClick={done}>{normal ? 'Note it' : 'I did it'}</Button>
             <Button asChild variant="ghost" px="2">
               <Link to={`/planters/${planter}?room=${room}`}>Look at it on the bench</Link>
             </Button>
@@ -225,6 +289,39 @@ function Suspected({
     </li>
   );
 }
+
+/** The planter with the place of the likeliest cause ringed. */
+function Where({ design, cause }: { design: PlanterDesign; cause: Suspect['cause'] | null }) {
+  const { planter } = useMemo(() => evaluate(design), [design]);
+  const drawn = useMemo(() => section(planter), [planter]);
+  if (!cause) return null;
+  return (
+    <Box mb="4" className="trouble-where">
+      <SmallSection
+        section={drawn}
+        width={320}
+        height={230}
+        ring={troublePoint(planter, CAUSES[cause].at)}
+        label={`Where to look: ${PLACES[CAUSES[cause].at]}`}
+      />
+      <Text fontSize="sm" color="faint">
+        Where to look: {PLACES[CAUSES[cause].at]}
+      </Text>
+    </Box>
+  );
+}
+
+const PLACES: Readonly<Record<TroublePlace, string>> = {
+  plants: 'the plants',
+  surface: 'the surface',
+  soil: 'the soil',
+  base: 'the bottom of the soil',
+  wick: 'the wick',
+  water: 'the water',
+  overflow: 'the overflow',
+  tube: 'the fill tube',
+  vessel: 'the wall and what it stands on',
+};
 
 /** Whether what is known says something of the causes that are in question. */
 const bearsOn =

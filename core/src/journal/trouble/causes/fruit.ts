@@ -1,0 +1,108 @@
+import { row } from './cause';
+
+/** Flowers, fruit, and growth that lags. */
+
+export const FRUIT = {
+  bolting: row({
+    at: 'plants',
+    name: 'Heat, long days or thirst made it flower and turn bitter',
+    prior: 0.04,
+    brings: { bitter: 0.9, bolts: 0.95, 'limp-noon': 0.2 },
+    finds: {
+      finger: { dry: 0.35, moist: 0.62, wet: 0.03 },
+      stick: { low: 0.35, half: 0.45, full: 0.2 },
+    },
+    mend: 'Pick young and in the morning, shade it at noon, and sow again for a cooler month.',
+    deed: 'note',
+    room: 'soil',
+    speaks: ['days-short'],
+  }),
+  setHeat: row({
+    name: 'Nights are too hot or too cold for fruit to set',
+    at: 'plants',
+    prior: 0.03,
+    brings: { 'no-fruit': 0.85 },
+    finds: {
+      nights: { hot: 0.55, cold: 0.4, mild: 0.05 },
+      bees: { yes: 0.75, no: 0.25 },
+    },
+    mend: 'Wait: it sets again when nights are mild. Shade it at noon in a heat wave, or cover it in cold nights.',
+    deed: 'note',
+    room: 'soil',
+    speaks: [],
+  }),
+  noBees: row({
+    name: 'Nothing carries the pollen',
+    at: 'plants',
+    prior: 0.02,
+    brings: { 'no-fruit': 0.85 },
+    finds: {
+      bees: { no: 0.95, yes: 0.05 },
+      nights: { mild: 0.75, cold: 0.1, hot: 0.15 },
+    },
+    mend: 'Shake the flowers at noon, or brush from one to the next with a soft brush; open the screen in the morning.',
+    deed: 'note',
+    room: 'soil',
+    speaks: [],
+  }),
+  lush: row({
+    name: 'It has too much nitrogen: leaves, and no fruit',
+    at: 'plants',
+    prior: 0.02,
+    brings: { 'no-fruit': 0.7, suckers: 0.15 },
+    finds: {
+      bees: { yes: 0.9, no: 0.1 },
+      nights: { mild: 0.85, cold: 0.05, hot: 0.1 },
+      leaves: { none: 0.95, old: 0.02, young: 0.02, all: 0.01 },
+    },
+    mend: 'Give nothing more until fruit hangs, and flush it once from the top. Feed half as much next year.',
+    deed: 'flushed',
+    room: 'soil',
+    speaks: ['feed-dose'],
+  }),
+  cold: row({
+    name: 'It is too cold for it yet',
+    at: 'plants',
+    prior: 0.04,
+    brings: { slow: 0.85, yellow: 0.1, stays: 0.4 },
+    finds: {
+      nights: { cold: 0.94, mild: 0.05, hot: 0.01 },
+      lift: { white: 0.6, few: 0.38, brown: 0.02 },
+      leaves: { none: 0.7, old: 0.15, young: 0.05, all: 0.1 },
+    },
+    mend: 'Wait, or warm it: a wall that the sun reaches, a cover at night. Do not feed it until it grows.',
+    deed: 'note',
+    room: 'vessel',
+    speaks: [],
+  }),
+  dark: row({
+    name: 'It gets too little sun',
+    at: 'plants',
+    prior: 0.03,
+    brings: { slow: 0.75, 'no-fruit': 0.35, yellow: 0.15, stays: 0.25 },
+    finds: {
+      sun: { little: 0.95, much: 0.05 },
+      nights: { mild: 0.8, cold: 0.1, hot: 0.1 },
+    },
+    mend: 'Move it where the sun is six hours on it, or grow leaves there instead of fruit.',
+    deed: 'moved',
+    room: 'vessel',
+    speaks: [],
+  }),
+  cramped: row({
+    name: 'Roots have no more room',
+    at: 'soil',
+    prior: 0.03,
+    brings: { slow: 0.65, fast: 0.3, 'limp-noon': 0.3, yellow: 0.2 },
+    finds: {
+      lift: { white: 0.95, few: 0.03, brown: 0.02 },
+      nights: { mild: 0.8, cold: 0.05, hot: 0.15 },
+      sun: { much: 0.85, little: 0.15 },
+      leaves: { none: 0.5, old: 0.4, young: 0.05, all: 0.05 },
+    },
+    mend: 'Take a plant out, pot it on, or grow something smaller there. Water and feed it more often until then.',
+    deed: 'note',
+    room: 'soil',
+    speaks: ['roots-short', 'plants-crowded'],
+  }),
+} as const;

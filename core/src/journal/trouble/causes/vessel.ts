@@ -1,0 +1,87 @@
+import { row } from './cause';
+
+/** The vessel, its pipes and where it stands. */
+
+export const VESSEL = {
+  leak: row({
+    at: 'vessel',
+    name: 'It leaks, or leans',
+    prior: 0.06,
+    brings: { fast: 0.9, 'never-runs': 0.45, split: 0.8, 'limp-dawn': 0.2, 'limp-noon': 0.15 },
+    finds: {
+      under: { yes: 0.85, no: 0.15 },
+      stick: { low: 0.8, half: 0.18, full: 0.02 },
+      pour: { takes: 0.5, never: 0.47, back: 0.01, once: 0.02 },
+    },
+    mend: 'Find the crack or the joint: fill it, and see where it gets wet. Seal it from inside, let that cure, and set it level.',
+    deed: 'note',
+    room: 'vessel',
+    speaks: ['cracked', 'level-loss', 'liner-sharp', 'liner-none'],
+  }),
+  airlock: row({
+    at: 'tube',
+    name: 'Caught air, or a blocked tube, keeps water out',
+    prior: 0.03,
+    brings: { fast: 0.5, 'runs-once': 0.6, 'limp-dawn': 0.2 },
+    finds: {
+      pour: { back: 0.7, once: 0.25, takes: 0.04, never: 0.01 },
+      stick: { low: 0.55, half: 0.35, full: 0.1 },
+      under: { no: 0.97, yes: 0.03 },
+    },
+    mend: 'Rod the tube through, and let the air out: drill a small hole at the top of closed supports, under the base.',
+    deed: 'note',
+    room: 'water',
+    speaks: ['supports-airlock', 'supports-sealed', 'tube-foot'],
+  }),
+  unstable: row({
+    name: 'It stands on soft or sloping ground, or is top-heavy',
+    at: 'vessel',
+    prior: 0.03,
+    brings: { tips: 0.95, 'one-limp': 0.05 },
+    finds: {
+      stands: { rocks: 0.93, firm: 0.07 },
+      under: { no: 0.9, yes: 0.1 },
+    },
+    mend: 'Fill it: water below keeps it down. Set it level on slabs, tie what is tall to something firm, and turn it out of the wind.',
+    deed: 'moved',
+    room: 'vessel',
+    speaks: ['tips', 'weight'],
+  }),
+  frozen: row({
+    name: 'Water froze in it',
+    at: 'vessel',
+    prior: 0.02,
+    brings: { ice: 0.95, split: 0.4, 'limp-dawn': 0.15 },
+    finds: {
+      nights: { cold: 0.97, mild: 0.02, hot: 0.01 },
+      under: { yes: 0.3, no: 0.7 },
+      stick: { full: 0.7, half: 0.28, low: 0.02 },
+    },
+    mend: 'Let it thaw by itself, without hot water. Before the next frost bring it in or bail the water out below a third, and look for cracks before you fill it.',
+    deed: 'emptied',
+    room: 'vessel',
+    speaks: ['frost'],
+  }),
+  light: row({
+    at: 'water',
+    name: 'Light reaches the water',
+    prior: 0.04,
+    brings: { algae: 0.95 },
+    finds: { light: { yes: 0.93, no: 0.07 }, closed: { no: 0.5, yes: 0.5 } },
+    mend: 'Keep the light out: paint or wrap the wall, close the tube. Algae take feed but do no other harm.',
+    deed: 'note',
+    room: 'vessel',
+    speaks: ['clear-wall', 'tube-open', 'feed-liquid'],
+  }),
+  open: row({
+    at: 'tube',
+    name: 'An opening lets mosquitoes in',
+    prior: 0.04,
+    brings: { larvae: 0.95 },
+    finds: { closed: { no: 0.9, yes: 0.1 }, light: { yes: 0.35, no: 0.65 } },
+    mend: 'Let the water run out once, close the tube with a cap or a sponge, and screen the overflow with fine mesh.',
+    deed: 'overflow',
+    room: 'water',
+    speaks: ['tube-open', 'overflow-unscreened', 'open-tray', 'pipe-open'],
+  }),
+} as const;

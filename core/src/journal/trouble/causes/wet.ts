@@ -1,0 +1,76 @@
+import { row } from './cause';
+
+/** Too much water, or too little air. */
+
+export const WET = {
+  drowned: row({
+    at: 'base',
+    name: 'Roots stand in water',
+    prior: 0.07,
+    brings: {
+      'limp-noon': 0.4,
+      'limp-dawn': 0.5,
+      yellow: 0.6,
+      sour: 0.75,
+      'wet-top': 0.6,
+      stays: 0.4,
+      slow: 0.3,
+      gnats: 0.3,
+    },
+    finds: {
+      stick: { full: 0.9, half: 0.08, low: 0.02 },
+      finger: { wet: 0.75, moist: 0.24, dry: 0.01 },
+      base: { sour: 0.55, wet: 0.42, moist: 0.02, dry: 0.01 },
+      leaves: { all: 0.5, old: 0.3, young: 0.05, none: 0.15 },
+      pour: { never: 0.35, once: 0.35, takes: 0.25, back: 0.05 },
+      lift: { brown: 0.75, few: 0.15, white: 0.1 },
+      top: { same: 0.97, better: 0.03 },
+      outlet: { shut: 0.35, clear: 0.65 },
+    },
+    mend: 'Let it run down: fill nothing until the dip stick reads low, and clear the overflow. Cut off what is brown and soft.',
+    deed: 'overflow',
+    room: 'water',
+    speaks: ['overflow-above', 'air-gap-small', 'level-wet', 'roots-short', 'overflow-missing'],
+  }),
+  blocked: row({
+    at: 'overflow',
+    name: 'The overflow is blocked',
+    prior: 0.06,
+    brings: {
+      sour: 0.35,
+      'wet-top': 0.7,
+      yellow: 0.3,
+      stays: 0.3,
+      'never-runs': 0.75,
+      gnats: 0.15,
+    },
+    finds: {
+      stick: { full: 0.93, half: 0.05, low: 0.02 },
+      finger: { wet: 0.65, moist: 0.34, dry: 0.01 },
+      base: { wet: 0.6, sour: 0.25, moist: 0.14, dry: 0.01 },
+      pour: { never: 0.85, back: 0.1, takes: 0.04, once: 0.01 },
+      top: { same: 0.95, better: 0.05 },
+      outlet: { shut: 0.85, clear: 0.15 },
+    },
+    mend: 'Clear the overflow with a stick or a bottle brush until water runs out of it, and look at its screen.',
+    deed: 'overflow',
+    room: 'water',
+    speaks: ['overflow-storm', 'overflow-unscreened'],
+  }),
+  rain: row({
+    at: 'soil',
+    name: 'Rain has soaked it',
+    prior: 0.05,
+    brings: { 'wet-top': 0.75, sour: 0.15, stays: 0.55, yellow: 0.15, gnats: 0.1 },
+    finds: {
+      stick: { full: 0.9, half: 0.09, low: 0.01 },
+      finger: { wet: 0.6, moist: 0.39, dry: 0.01 },
+      pour: { once: 0.6, takes: 0.38, never: 0.01, back: 0.01 },
+      top: { same: 0.97, better: 0.03 },
+    },
+    mend: 'Leave it alone for some days, or cover it until the rain is over; lift a bag out of its tray.',
+    deed: 'note',
+    room: 'vessel',
+    speaks: [],
+  }),
+} as const;
