@@ -40,7 +40,8 @@ export const WEATHER = routes({
   tellDays: {
     method: 'post',
     path: '/weather/days',
-    about: 'Tells days of weather: °C, metres of rain. A date that is told again is replaced.',
+    about:
+      'Tells days of weather: °C, metres of rain. A date that is told again is replaced; a forecast never replaces what was measured.',
     body: sendDaysSchema,
     answer: measuredDaysSchema,
     problems: ['invalid', 'too-large', 'not-json'],

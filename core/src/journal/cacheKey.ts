@@ -1,5 +1,5 @@
 import { hash32 } from '../numerics';
-import { siteOf, type MeasuredDay, type WeatherChoice } from '../physics/climate';
+import { daysThatCount, siteOf, type MeasuredDay, type WeatherChoice } from '../physics/climate';
 import type { PlanterDesign } from '../document';
 import type { LogEntry } from './entry';
 import type { TendedQuestion } from './state';
@@ -44,6 +44,6 @@ export function planterStateKey(asked: PlanterStateInputs): string {
 /** What core is asked of it: the site of the weather, with days of one's own and of a station. */
 export function tendedQuestionOf(asked: PlanterStateInputs): TendedQuestion {
   const { design, planted, entries, choice, measured, today } = asked;
-  const days = [...(choice.days?.days ?? []), ...measured];
+  const days = [...(choice.days?.days ?? []), ...daysThatCount(measured, today)];
   return { design, planted, entries, site: siteOf(choice), days, today };
 }

@@ -1,5 +1,11 @@
 import type { Site } from '../catalog';
-import { dayAfter, daysBetween, type MeasuredDay, type WeatherDay } from '../physics/climate';
+import {
+  daysThatCount,
+  dayAfter,
+  daysBetween,
+  type MeasuredDay,
+  type WeatherDay,
+} from '../physics/climate';
 import { currentEntries, type LogEntry } from './entry';
 import { WEATHERS } from './estimator';
 import { rainIn, weathersThere, type TendedState } from './state';
@@ -130,7 +136,7 @@ export function tankStands(
   tank: RainTank,
   { states, entries, site, days, today }: TankQuestion,
 ): TankOutlook {
-  const weathers = weathersThere({ site, days });
+  const weathers = weathersThere({ site, days: daysThatCount(days, today) });
   const noted = rainIn(currentEntries(entries));
   const stretch = (from: string, count: number, which: number): WeatherDay[] =>
     Array.from({ length: Math.max(count, 0) }, (_, i) => {

@@ -151,15 +151,8 @@ export const weatherDayService = (
   setAside: Pick<SetAsideTable, 'move'>,
   onPut: () => void = () => undefined,
   now: () => Date = () => new Date(),
-): WeatherDayService => ({
-  async put(days) {
-    await table.put(
-      days.map((day) => ({ date: day.date, day: JSON.stringify(day) })),
-      now().toISOString(),
-    );
-    onPut();
-  },
-  async from(date = '') {
+): WeatherDayService => {
+  const from = async (date = ''): Promise<MeasuredDay[]> => {
     const days: MeasuredDay[] = [];
     for (const row of await table.from(date)) {
       const read = measuredDaySchema.safeParse(parsedJson(row.day));
@@ -167,5 +160,19 @@ export const weatherDayService = (
       else await setAside.move('weather_days', row.date, 'It cannot be read.');
     }
     return days;
-  },
-});
+  };
+  return {
+    from,
+    async put(days) {
+      const told = await from(days.map(({ date }) => date).sort()[0]);
+      const measured = new Set(told.filter(({ forecast }) => !forecast).map(({ date }) => date));
+      // What is expected never takes the place of what was measured.
+      const taken = days.filter(({ date, forecast }) => !forecast || !measured.has(date));
+      await table.put(
+        taken.map((day) => ({ date: day.date, day: JSON.stringify(day) })),
+        now().toISOString(),
+      );
+      onPut();
+    },
+  };
+};

@@ -1,6 +1,6 @@
 import { FIRST_PLAN } from '@huerta/core/simulation/season';
 import { FIRST_ROUND, type LogEntry, type RoundPlan } from '@huerta/core/journal';
-import { FIRST_WEATHER } from '@huerta/core/physics/climate';
+import { FIRST_WEATHER, type MeasuredDay } from '@huerta/core/physics/climate';
 import type { PlanterDesign } from '@huerta/core/document';
 import { serveWith } from './worker';
 
@@ -13,6 +13,8 @@ export interface ServedGarden {
   away: boolean;
   /** The day on which all were planted by their plans, if they were. */
   planted: string | null;
+  /** Days as a station told them. */
+  days: MeasuredDay[];
   asked: { method: string; path: string; body: unknown }[];
 }
 
@@ -27,6 +29,7 @@ export function serveGarden(designs: readonly PlanterDesign[]): ServedGarden {
   const garden: ServedGarden = {
     ...{ log: [], plan: FIRST_ROUND, revision: 0, away: false, asked: [] },
     planted: daysAgo(60),
+    days: [],
   };
   const planters = designs.map((design, i) => ({
     id: idAt(i + 1),
@@ -52,7 +55,7 @@ export function serveGarden(designs: readonly PlanterDesign[]): ServedGarden {
     if (path.startsWith('/round/log')) return { entries: garden.log };
     if (path.startsWith('/log')) return { entries: garden.log, more: false };
     if (path === '/weather') return { revision: 1, updatedAt: at, choice: FIRST_WEATHER };
-    if (path === '/weather/days') return { days: [] };
+    if (path === '/weather/days') return { days: garden.days };
     if (path === '/seasons')
       return {
         plans: Object.fromEntries(planters.map(({ id }) => [id, { revision: 1, plan }])),

@@ -12,7 +12,7 @@ interface DutiesProps {
 }
 
 /** What was put on the list is noted in its own words, and takes its place. */
-const doneOf = ({ instead }: Duty) =>
+export const doneOf = ({ instead }: Duty) =>
   instead?.did.kind === 'todo' ? { text: instead.did.what, instead: instead.id } : {};
 
 /** What else is due, to be noted by a press. */

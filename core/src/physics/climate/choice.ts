@@ -45,12 +45,28 @@ export const measuredDaySchema = z
     tMax: z.number().min(-70).max(60),
     rain: z.number().min(0).max(1),
     et: z.number().min(0).max(1e-6).optional(),
+    forecast: z
+      .literal(true)
+      .optional()
+      .describe('Expected and not measured: it counts until the day is over'),
   })
   .refine(({ tMin, tMax }) => tMin <= tMax, {
     message: 'The night is warmer than the day: see which is which.',
     path: ['tMin'],
   });
 export type MeasuredDay = z.infer<typeof measuredDaySchema>;
+
+/** Days that count on a day: what was only expected of days that are over was never seen by anybody. @param today ISO date */
+export const daysThatCount = (days: readonly MeasuredDay[], today: string): MeasuredDay[] =>
+  days.filter(({ date, forecast }) => !forecast || date >= today);
+
+/** The last day of a forecast, ISO date; null where none reaches beyond today. */
+export const forecastUntil = (days: readonly MeasuredDay[], today: string): string | null =>
+  days.reduce<string | null>(
+    (last, { date, forecast }) =>
+      forecast && date > today && (last === null || date > last) ? date : last,
+    null,
+  );
 
 export const weatherChoiceSchema = z
   .strictObject({

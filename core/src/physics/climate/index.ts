@@ -23,6 +23,8 @@ export {
 } from './et0';
 export {
   FIRST_WEATHER,
+  daysThatCount,
+  forecastUntil,
   measuredDaySchema,
   POLAR,
   siteOf,

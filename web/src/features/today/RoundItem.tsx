@@ -4,7 +4,6 @@ import { TILL_IT_RAN, type TendedState } from '@huerta/core/journal';
 import { Link } from 'react-router';
 import { useWriteLog } from '../../data/api/log';
 import { useWords } from '../../ui/preferences';
-import { Duties } from '../../ui/Duties';
 import { notify } from '../../ui/notices';
 import { UnexplainedReadings } from '../../ui/UnexplainedReadings';
 import { sayLevel, sayNext } from '../../ui/tended';
@@ -32,9 +31,6 @@ export function RoundItem({ planter, state }: { planter: PlanterResource; state:
         <Text fontSize="sm" color="faint">
           {sayLevel(state, write)}
         </Text>
-        {state.duties.length > 0 && (
-          <Duties planter={id} name={design.name} duties={state.duties} />
-        )}
         <UnexplainedReadings planter={id} surprises={state.thirst.surprises} />
       </div>
       <Button

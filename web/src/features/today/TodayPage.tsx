@@ -28,10 +28,12 @@ import { useView, Views } from '../../ui/Views';
 import { WANTS } from '../../ui/tended';
 import '../../ui/tended.css';
 import { useRound, warmRound, type Round } from '../../compute/round';
+import { RoundDuties } from './RoundDuties';
 import { RoundItem } from './RoundItem';
 import { Tank } from './Tank';
 import { WeeksView } from './WeeksView';
 import { Walk } from './Walk';
+import { WeatherNotes } from './WeatherNotes';
 import './today.css';
 
 /** The round: what wants water today, what can wait, how much it takes and how sure that is. */
@@ -112,21 +114,25 @@ function RoundView({ planters, walked, entries, choice, plan }: ViewProps) {
   const plans = useSeasonPlans(planters.map(({ id }) => id));
   const { value, working, trouble } = useRound({ planters, plans, entries, choice });
   const round = value ?? {};
+  const section = (wants: TendedState['wants']) => (
+    <Section
+      key={wants}
+      wants={wants}
+      planters={walked}
+      round={round}
+      ordered={plan.order.length > 0}
+    />
+  );
   return (
     <>
       <Lead round={round} working={working} />
       {trouble && <Text role="alert">{trouble}</Text>}
+      <WeatherNotes planters={walked} round={round} />
       <Tank plan={plan} round={round} choice={choice} entries={entries} ready={!working} />
       <Together planters={walked} round={round} />
-      {(['now', 'look', 'soon', 'later'] as const).map((wants) => (
-        <Section
-          key={wants}
-          wants={wants}
-          planters={walked}
-          round={round}
-          ordered={plan.order.length > 0}
-        />
-      ))}
+      {(['now', 'look', 'soon'] as const).map(section)}
+      <RoundDuties planters={walked} round={round} />
+      {section('later')}
       <NotYet planters={walked} round={round} />
       <Box className="not-printed" display="flex" flexWrap="wrap" gap="3" mt="6">
         <Button onClick={() => window.print()}>

@@ -98,6 +98,47 @@ test('what was put on the list stands there until it is done, which takes its pl
   });
 });
 
+test('what is due at several is said once, done at all by a press, or put off for a week', async () => {
+  const todo = { kind: 'todo', what: 'Look for slugs.', then: 'note' } as const;
+  garden.log = [
+    filled(1, idAt(1), 1),
+    { ...filled(2, idAt(1), 0), did: todo },
+    { ...filled(3, idAt(2), 0), did: todo },
+  ];
+  const user = open('/today');
+  const later = await screen.findByRole('button', { name: 'In a week: Look for slugs.' });
+  expect(screen.getAllByText('Look for slugs.')).toHaveLength(1);
+  const [group] = screen
+    .getAllByRole('listitem')
+    .filter(({ textContent }) => textContent?.startsWith('Look for slugs.'));
+  expect(within(group!).getByText('By the step, By the well')).toBeTruthy();
+  await user.click(later);
+  await waitFor(() => expect(screen.queryByText('Look for slugs.')).toBeNull());
+  await user.click(await screen.findByText('Undo'));
+  await user.click(await screen.findByRole('button', { name: 'Done: Look for slugs.' }));
+  await waitFor(() => expect(garden.log).toHaveLength(5));
+  expect(garden.log.slice(3).map(({ planter, instead }) => [planter, instead])).toEqual([
+    [idAt(1), idAt(902)],
+    [idAt(2), idAt(903)],
+  ]);
+  localStorage.removeItem('huerta.put-off');
+});
+
+test('an expected frost is told above the round with whom it is about, and how far the forecast reaches', async () => {
+  const expected = (ago: number, tMin: number) => ({
+    ...{ date: daysAgo(-ago), tMin, tMax: 20, rain: 0 },
+    forecast: true as const,
+  });
+  garden.days = [expected(0, 12), expected(1, 1), expected(6, 10)];
+  garden.log = [filled(1, idAt(1), 1)];
+  open('/today');
+  const weather = within(await screen.findByRole('region', { name: 'The weather' }));
+  expect((await weather.findByText(/too cold for what grows there/)).textContent).toMatch(
+    /^Tomorrow: .*All planters\.$/,
+  );
+  expect(weather.getByText(/forecast until/)).toBeTruthy();
+});
+
 test('in the order of the walk, once that is set', async () => {
   garden.plan = { ...garden.plan, order: [idAt(2), idAt(1)] };
   open('/today');
@@ -209,7 +250,7 @@ test('trouble: from what is seen through checks to a remedy on today’s list', 
   await screen.findByRole('region', { name: 'Look' });
   const causes = () => within(screen.getByRole('region', { name: 'Likely causes' }));
   const told = [
-    'Slimy, thin or torn',
+    'Slimy, thin, torn or sunken',
     'Nearly full',
     'Dry',
     'Much better',

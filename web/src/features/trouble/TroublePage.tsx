@@ -20,7 +20,7 @@ import {
   type TendedState,
   type TroublePlace,
 } from '@huerta/core/journal';
-import { dayAfter, siteOf } from '@huerta/core/physics/climate';
+import { dayAfter, daysThatCount, siteOf } from '@huerta/core/physics/climate';
 import { evaluate } from '@huerta/core/assessment';
 import type { PlanterDesign } from '@huerta/core/document';
 import { section } from '@huerta/core/drawing';
@@ -61,7 +61,7 @@ function useKnown(
     if (state === undefined || !measured) return [];
     const { design } = resource;
     const { figures, findings } = evaluate(design).assessment;
-    const days = [...(choice.days?.days ?? []), ...measured];
+    const days = [...(choice.days?.days ?? []), ...daysThatCount(measured, today)];
     const site = siteOf(choice);
     // Only what was measured: made-up days say nothing of what it went through.
     const since = dayAfter(today, -BACK);

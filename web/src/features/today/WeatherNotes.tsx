@@ -1,0 +1,71 @@
+import { Box, Text } from '@chakra-ui/react';
+import type { PlanterResource } from '@huerta/contract';
+import { weatherAdvice, type ExposedPlanter, type WeatherHazard } from '@huerta/core/journal';
+import { dayAfter, daysThatCount, forecastUntil } from '@huerta/core/physics/climate';
+import { CloudRain, Snowflake, Sun, ThermometerSnowflake } from 'lucide-react';
+import type { ReactNode } from 'react';
+import { useMeasuredDays } from '../../data/api/weather';
+import { useGardenDay } from '../../data/gardenDay';
+import { writeDate } from '../../ui/dates';
+import { useWords } from '../../ui/preferences';
+import type { Round } from '../../compute/round';
+
+const ICONS: Readonly<Record<WeatherHazard, ReactNode>> = {
+  frost: <ThermometerSnowflake size={20} aria-hidden />,
+  ice: <Snowflake size={20} aria-hidden />,
+  heat: <Sun size={20} aria-hidden />,
+  storm: <CloudRain size={20} aria-hidden />,
+};
+
+/** What the weather of the next days asks for, and how far a forecast reaches. */
+export function WeatherNotes({
+  planters,
+  round,
+}: {
+  planters: readonly PlanterResource[];
+  round: Round;
+}) {
+  const { tell } = useWords();
+  const today = useGardenDay();
+  const days = daysThatCount(useMeasuredDays() ?? [], today);
+  const exposed = planters.flatMap(({ id, design }): ExposedPlanter[] => {
+    const state = round[id];
+    if (!state) return [];
+    const young = state.duties.some((duty) => duty.id === 'top');
+    return [{ id, design, planted: state.planted, daysLeft: state.daysLeft.likely, young }];
+  });
+  const advice = weatherAdvice(exposed, days, today);
+  const until = forecastUntil(days, today);
+  const named = new Map(planters.map(({ id, design }) => [id, design.name]));
+  if (advice.length === 0 && until === null) return null;
+  const when = (date: string, hazard: WeatherHazard): string => {
+    const night = hazard === 'frost' || hazard === 'ice';
+    if (date === today) return night ? 'Tonight' : 'Today';
+    return date === dayAfter(today, 1) ? 'Tomorrow' : writeDate(date, 'short');
+  };
+  return (
+    <Box as="section" aria-label="The weather" mb="4">
+      <ul className="weather-notes">
+        {advice.map(({ hazard, date, forecast, text, planters: those }) => (
+          <li key={hazard} data-hazard={hazard}>
+            {ICONS[hazard]}
+            <Text>
+              <b>{when(date, hazard)}:</b> {tell(text)}{' '}
+              <span className="weather-who">
+                {those.length === exposed.length && those.length > 1
+                  ? 'All planters.'
+                  : `${those.map((id) => named.get(id)).join(', ')}.`}
+                {!forecast && ' As it was measured last.'}
+              </span>
+            </Text>
+          </li>
+        ))}
+      </ul>
+      {until && (
+        <Text fontSize="sm" color="faint">
+          Days are reckoned with the forecast until {writeDate(until, 'short')}.
+        </Text>
+      )}
+    </Box>
+  );
+}
