@@ -1,5 +1,5 @@
 import { SITES } from '../catalog';
-import { dayAfter } from '../physics/climate';
+import { dayAfter, daysBetween } from '../physics/climate';
 import { applyPatch, STARTING_POINTS, usualPlanted } from '../document';
 import { tell } from '../units';
 import { logEntry, uuidOf } from '../testing/entries';
@@ -48,6 +48,26 @@ test('what is filled, planted and picked comes as whole days, each event once', 
   // Lettuce is already there: it is picked, and not planted again.
   expect(all.has(`plant-0-${ID}`)).toBe(false);
   expect(all.has(`pick-0-${ID}`)).toBe(true);
+});
+
+test('all likely fillings of four weeks stand in it, one after the other, as often as it empties', () => {
+  const asked = {
+    ...question([entry(1, 56, planted), entry(2, 1, ran)]),
+    design: STARTING_POINTS.find(({ id }) => id === 'cloth-pail')!.design,
+  };
+  const all = calendarOf([{ id: ID, question: asked }], null);
+  const fills = all.filter(({ kind }) => kind === 'fill');
+  const days = fills.map(({ likely }) => likely!);
+  expect(days.length).toBeGreaterThan(3);
+  expect([...days].sort()).toEqual(days);
+  expect(new Set(days).size).toBe(days.length);
+  const gaps = days.slice(1).map((day, i) => daysBetween(days[i]!, day));
+  const first = daysBetween(TODAY, days[0]!);
+  // Filled to the brim, each lasts about as long as this one; it grows on meanwhile.
+  for (const gap of gaps) expect(Math.abs(gap - first)).toBeLessThanOrEqual(Math.max(2, first / 2));
+  for (const { from, until, likely } of fills)
+    expect(from <= likely! && likely! < until).toBe(true);
+  expect(tell(fills[1]!.about, 'metric')).toMatch(/It takes about [1-5](\.\d)?.L then/);
 });
 
 test('duties stand on the day on which they are due, also those of the weeks to come', () => {

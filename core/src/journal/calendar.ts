@@ -4,7 +4,7 @@ import { yearOf } from '../simulation/season';
 import { gardenAway } from './away';
 import { dutiesOf, type Duty } from './duties';
 import type { GardenAbsence } from './plan';
-import { stateOf, tendedOf, type TendedQuestion, type TendedState } from './state';
+import { fillingsOf, stateOf, tendedOf, type TendedQuestion, type TendedState } from './state';
 
 /** What a garden's calendar has in it: whole days, each under a name of its own that stays the same. */
 
@@ -44,7 +44,12 @@ export function calendarOf(
   const events = planters.flatMap(({ id, question }) => {
     const state = stateOf(question);
     return state
-      ? [...filling(id, question, state), ...duties(id, question), ...plants(id, question)]
+      ? [
+          ...filling(id, question, state),
+          ...later(id, question, state),
+          ...duties(id, question),
+          ...plants(id, question),
+        ]
       : [];
   });
   if (away) {
@@ -116,6 +121,34 @@ function filling(
         : say`How high its water stands is not known. Full it holds ${q(room.high, 'volume')} more at most.`,
     },
   ];
+}
+
+/** Fillings ahead that are likely sooner than so many days one after the other say no more than that it is filled daily. */
+const DAILY = 1;
+
+/** The fillings after the next one, as far as it is looked ahead, if it is filled whenever it reads low. */
+function later(id: string, question: TendedQuestion, state: TendedState): CalendarEvent[] {
+  const { design, today } = question;
+  if (!state.certain) return [];
+  const fillings = fillingsOf(question, AHEAD).slice(1);
+  let last = state.forecast.next.likely < today ? today : state.forecast.next.likely;
+  return fillings.flatMap(({ early, likely, late, volume }, i): CalendarEvent[] => {
+    if (likely < dayAfter(last, DAILY)) return [];
+    last = likely;
+    return [
+      {
+        uid: `fill-${id}-${i + 2}`,
+        kind: 'fill',
+        planter: id,
+        from: early,
+        until: dayAfter(late < early ? early : late, 1),
+        likely,
+        task: say`Fill`,
+        title: say`Fill ${design.name}`,
+        about: say`Likely on ${likely}, if it is filled to the brim each time it reads low. It takes about ${q(volume, 'volume')} then.`,
+      },
+    ];
+  });
 }
 
 /** What is due now and in the weeks ahead, each from the day on which it is. */

@@ -29,6 +29,8 @@ import {
   type Estimate,
   type UnexplainedReading,
   type WeatherEnsemble,
+  fillingsAhead,
+  type FillingAhead,
 } from './estimator';
 import { cacheKeyOf } from './cacheKey';
 
@@ -245,6 +247,19 @@ export function stateOf(question: TendedQuestion): TendedState | null {
       filled: story.evenings.map(({ filled }) => filled),
     },
   };
+}
+
+/**
+ * The fillings of the weeks ahead, if it is filled whenever it reads low.
+ *
+ * @param days that are looked ahead
+ * @returns none before it is planted
+ */
+export function fillingsOf(question: TendedQuestion, days: number): FillingAhead[] {
+  const ready = tendedOf(question);
+  if (!ready) return [];
+  const { particles } = estimateOf(question, ready);
+  return fillingsAhead(ready.setting, particles, question.today, days, ready.seed);
 }
 
 /** Days from which on a filling is soon; and days in which a wick that fails may be mended before plants go short. */

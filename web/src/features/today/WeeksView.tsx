@@ -50,7 +50,7 @@ export function WeeksView({ walked, entries, choice, plan }: WeeksViewProps) {
       <Text maxW="44rem" mt="4" mb="4">
         {none
           ? 'Nothing is due in these weeks. What is planted shows up here: open a planter’s log and note it.'
-          : 'The next filling of each planter stands on its likeliest day, in usual weather. Look again after you have filled or dipped it.'}
+          : 'Each filling stands on its likeliest day, if you fill to the brim whenever a planter reads low. Look again after you have filled or dipped it.'}
       </Text>
       <Weeks weeks={weeks} today={today} names={names} />
       <Now events={now} names={names} />
