@@ -78,6 +78,19 @@ test('lettuce, then pepper: timed on the bench and moved on the year’s strip',
   await expect(page.getByRole('button', { name: /1 × Sweet pepper after 67.days/ })).toBeVisible();
 });
 
+test('what to sow now is offered by room and season, and planned by a press', async ({ page }) => {
+  const id = await openBench(
+    page,
+    growing('trough-pipes', usualPlanted('cut-lettuce', 2, { stays: 40 })),
+  );
+  await page.goto(`/planters/${id}/season?view=year`);
+  await page.getByText('What to sow or plant now').click();
+  const plan = page.getByRole('button', { name: /^Plan / }).first();
+  const name = (await plan.getAttribute('aria-label'))!.replace('Plan ', '');
+  await plan.click();
+  await expect(page.getByRole('button', { name: new RegExp(`^${name}, `) })).toBeVisible();
+});
+
 test('a bar that was moved outlives a window closed before the server answers', async ({
   page,
 }) => {

@@ -202,6 +202,13 @@ const FINE = 1 / 8;
 /** Nobody sets a plant more exactly, metres. */
 const LEAST_STEP = 0.004;
 
+/** Whether a place keeps clear of those placed before it; the latest, which is likeliest in the way, is asked first. */
+function clears(one: Circle, placed: readonly Circle[]): boolean {
+  for (let i = placed.length - 1; i >= 0; i -= 1)
+    if (!apart(one, placed[i] as Circle)) return false;
+  return true;
+}
+
 /** All places that are free for one kind, in rows from the back to the front. */
 function inRows(
   outline: Outline,
@@ -211,21 +218,23 @@ function inRows(
 ): Circle[][] {
   const stems = grown(outline, -FROM_EDGE);
   const rows: Circle[][] = [];
-  const placed: Circle[] = [];
+  /** Places of the rows before that are near enough to be in the way, the latest last. */
+  let near: Circle[] = [];
   const down = Math.max(Math.min(r * ROW, stems.b * FINE), LEAST_STEP);
   const along = Math.max(Math.min(r * ALONG, stems.a * FINE), LEAST_STEP);
   for (let y = stems.b; y >= -stems.b - 1e-9; y -= down) {
     const row: Circle[] = [];
+    near = near.filter((other) => other.y - y < 2 * r);
     for (let x = -stems.a; x <= stems.a + 1e-9;) {
       const one = { x, y, r };
       const fits =
         holds(stems, x, y) &&
         clear(one) &&
         taken.every((other) => apart(one, other)) &&
-        placed.every((other) => apart(one, other));
+        clears(one, near);
       if (fits) {
         row.push(one);
-        placed.push(one);
+        near.push(one);
       }
       x += fits ? 2 * r + 1e-7 : along;
     }

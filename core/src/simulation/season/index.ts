@@ -60,3 +60,4 @@ export {
   type PlanterYear,
   type YearBar,
 } from './year';
+export { sowNow, type SowNow } from './sowNow';

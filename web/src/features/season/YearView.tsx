@@ -6,6 +6,7 @@ import { useMemo } from 'react';
 import { useWords } from '../../ui/preferences';
 import { writeDate } from '../../ui/dates';
 import { YearStrip } from '../../ui/year/YearStrip';
+import { SowNow } from './SowNow';
 
 interface YearViewProps {
   design: PlanterDesign;
@@ -22,7 +23,12 @@ export function YearView({ design, planted, site, onChange }: YearViewProps) {
   const strip = useMemo(() => stripOf(year, planted), [year, planted]);
   const warnings = year.bars.flatMap(({ says }) => says.map((one) => tell(one)));
   if (year.bars.length === 0) {
-    return <Text my="4">Nothing grows in it yet. Add crops in the soil room of the bench.</Text>;
+    return (
+      <>
+        <Text my="4">Nothing grows in it yet. Add crops in the soil room of the bench.</Text>
+        <SowNow design={design} planted={planted} site={site} onChange={onChange} />
+      </>
+    );
   }
   return (
     <Box className="year" my="3">
@@ -53,6 +59,7 @@ export function YearView({ design, planted, site, onChange }: YearViewProps) {
         Drag a bar to move it, its right end to keep it longer; or choose one and use the arrow
         keys: a day each, a week with Shift. Hatched is harvest, dotted the time in a pot.
       </Text>
+      <SowNow design={design} planted={planted} site={site} onChange={onChange} />
     </Box>
   );
 }
