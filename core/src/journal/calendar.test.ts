@@ -70,6 +70,21 @@ test('all likely fillings of four weeks stand in it, one after the other, as oft
   expect(tell(fills[1]!.about, 'metric')).toMatch(/It takes about [1-5](\.\d)?.L then/);
 });
 
+test('after the next filling nothing is to be filled while nobody is at home, and a neighbour comes instead', () => {
+  const asked = {
+    ...question([entry(1, 56, planted), entry(2, 1, ran)]),
+    design: STARTING_POINTS.find(({ id }) => id === 'cloth-pail')!.design,
+  };
+  const away = { from: dayAfter(TODAY, 2), until: dayAfter(TODAY, 20) };
+  const all = calendarOf([{ id: ID, question: asked }], away);
+  const fills = all
+    .filter(({ kind, uid }) => kind === 'fill' && uid !== `fill-${ID}`)
+    .map(({ likely }) => likely!);
+  expect(fills.filter((day) => day >= away.from && day < away.until)).toEqual([]);
+  expect(fills.some((day) => day >= away.until)).toBe(true);
+  expect(all.some(({ kind }) => kind === 'visit')).toBe(true);
+});
+
 test('duties stand on the day on which they are due, also those of the weeks to come', () => {
   const all = events([entry(1, 10, planted), entry(2, 1, ran)]);
   expect(all.get(`overflow-${ID}`)).toMatchObject({ from: dayAfter(TODAY, 20) });

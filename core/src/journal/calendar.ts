@@ -41,12 +41,15 @@ export function calendarOf(
   planters: readonly { id: string; question: TendedQuestion }[],
   away: GardenAbsence | null,
 ): CalendarEvent[] {
+  // The next filling is told in any case; after it nobody fills while nobody is at home, and visits stand there.
+  const atHome = ({ likely }: CalendarEvent): boolean =>
+    !away || likely === null || likely < away.from || likely >= away.until;
   const events = planters.flatMap(({ id, question }) => {
     const state = stateOf(question);
     return state
       ? [
           ...filling(id, question, state),
-          ...later(id, question, state),
+          ...later(id, question, state).filter(atHome),
           ...duties(id, question),
           ...plants(id, question),
         ]

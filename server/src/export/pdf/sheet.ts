@@ -84,7 +84,7 @@ function top(flow: Flow, { planter, assessment, sheet, shopping, words }: Printe
       value === null ? none : words.write(value, kind),
     ]),
     [
-      'Cost of all, and of that used',
+      'Cost, and used',
       `${words.money(shopping.total, shopping.currency)}, ${words.money(shopping.used, shopping.currency)}`,
     ],
     ...(own?.perUsable != null
