@@ -46,7 +46,8 @@ test('a full disk is no end for a photo, a note or the price book: all wait, and
     .getByLabel('A photo for the log')
     .setInputFiles({ name: 'a.png', mimeType: 'image/png', buffer: PIXEL });
   await note(page, 'the drill slipped');
-  await expect(page.getByText(/the drill slipped/)).toBeVisible();
+  const noted = page.getByRole('list', { name: 'Entries, latest first' });
+  await expect(noted.getByText(/the drill slipped/)).toBeVisible();
   await page.goto('/prices');
   // The garden is shared with other journeys, so the other of both is chosen.
   const mix = page.getByLabel('Growing mix');
