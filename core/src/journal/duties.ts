@@ -37,7 +37,7 @@ const FLUSH_EVERY = 60;
 const LOOK_EVERY = 30;
 const WORMS_EVERY = 10;
 /** Days for which young plants are watered from the top where roots have no way down; at most, and between two. */
-const YOUNG = 14;
+export const YOUNG = 14;
 const TOP_EVERY = 2;
 /** Days before the frost on which it is thought of, and before a planting. */
 const AHEAD_OF_FROST = 14;

@@ -65,10 +65,5 @@ export {
 export { rainTankSchema, usualTank, type RainTank } from './rainTank';
 export { TANK_AHEAD, tankStands, type TankOutlook } from './tank';
 export * from './trouble';
-export {
-  weatherAdvice,
-  type ExposedPlanter,
-  type WeatherAdvice,
-  type WeatherHazard,
-} from './weatherAdvice';
+export { exposedOf, weatherAdvice, type WeatherAdvice, type WeatherHazard } from './weatherAdvice';
 export { LEAVE_ALONE, pourWords } from './neighbour';

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import type { CropId } from '../catalog';
 import { applyPatch, STARTING_POINTS, usualPlanted } from '../document';
 import { daysThatCount, forecastUntil, type MeasuredDay } from '../physics/climate';
-import { weatherAdvice, type ExposedPlanter } from './weatherAdvice';
+import { exposedOf, weatherAdvice, type ExposedPlanter } from './weatherAdvice';
 
 const TODAY = '2026-05-10';
 const day = (date: string, tMin: number, tMax: number, rain = 0, forecast = true): MeasuredDay => ({
@@ -59,6 +59,17 @@ test('heat is told for what has little water or short roots, a storm for what st
   expect(about(all, [day('2026-05-13', 12, 20, 0.05)])).toEqual([
     ['storm', '2026-05-13', ['low', 'young', 'well']],
   ]);
+});
+
+test('a planter is young for its first two weeks, whether it was watered from the top lately or not', () => {
+  const young = (planted: string) =>
+    exposedOf(
+      'a',
+      STARTING_POINTS[0]!.design,
+      { planted, daysLeft: { early: 3, likely: 5 } },
+      TODAY,
+    ).young;
+  expect(['2026-05-09', '2026-04-27', '2026-04-26'].map(young)).toEqual([true, true, false]);
 });
 
 test('without a forecast last night stands for the next one; older ones and later ones say nothing', () => {

@@ -2,6 +2,8 @@ import { FROSTS } from '../catalog';
 import { cropIn, type PlanterDesign } from '../document';
 import { dayAfter, daysBetween, type MeasuredDay } from '../physics/climate';
 import { q, say, type Message } from '../units';
+import { YOUNG } from './duties';
+import type { TendedState } from './state';
 
 /** What the weather of the next days asks for: frost, heat, storm; from what was measured last and what is expected. */
 
@@ -41,6 +43,17 @@ export interface WeatherAdvice {
   /** Planters that it is about, by id. */
   planters: string[];
 }
+
+/** A planter as the weather finds it. @param today ISO date */
+export const exposedOf = (
+  id: string,
+  design: PlanterDesign,
+  { planted, daysLeft }: Pick<TendedState, 'planted' | 'daysLeft'>,
+  today: string,
+): ExposedPlanter => ({
+  ...{ id, design, planted, daysLeft: daysLeft.likely },
+  young: daysBetween(planted, today) < YOUNG,
+});
 
 const outdoors = ({ design }: ExposedPlanter): boolean => design.place.rain !== 'indoors';
 

@@ -1,6 +1,6 @@
 import { Box, Text } from '@chakra-ui/react';
 import type { PlanterResource } from '@huerta/contract';
-import { weatherAdvice, type ExposedPlanter, type WeatherHazard } from '@huerta/core/journal';
+import { exposedOf, weatherAdvice, type WeatherHazard } from '@huerta/core/journal';
 import { dayAfter, daysThatCount, forecastUntil } from '@huerta/core/physics/climate';
 import { CloudRain, Snowflake, Sun, ThermometerSnowflake } from 'lucide-react';
 import type { ReactNode } from 'react';
@@ -28,11 +28,9 @@ export function WeatherNotes({
   const { tell } = useWords();
   const today = useGardenDay();
   const days = daysThatCount(useMeasuredDays() ?? [], today);
-  const exposed = planters.flatMap(({ id, design }): ExposedPlanter[] => {
+  const exposed = planters.flatMap(({ id, design }) => {
     const state = round[id];
-    if (!state) return [];
-    const young = state.duties.some((duty) => duty.id === 'top');
-    return [{ id, design, planted: state.planted, daysLeft: state.daysLeft.likely, young }];
+    return state ? [exposedOf(id, design, state, today)] : [];
   });
   const advice = weatherAdvice(exposed, days, today);
   const until = forecastUntil(days, today);
