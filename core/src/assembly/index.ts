@@ -24,7 +24,7 @@ export {
 export { bitOf, platformOpenings, drilledSheet, drilledTo, type Opening } from './platformOpenings';
 export { cutAcross, PLATFORM_PLAY } from './floor';
 export { FLOOR, GROUND } from './joining';
-export { BEARERS, SHEET_BEARERS } from './joints';
+export { BEARERS, SHEET_BEARERS, WICK_KINDS } from './joints';
 export { PART_DEFINITIONS, nameOf, sizeOf } from './parts';
 export { GIVEN_UP_AT } from './parts/column';
 export { radiiOf } from './parts/cup';

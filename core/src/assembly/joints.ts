@@ -2,6 +2,9 @@ import type { Planter } from './assemble';
 import { PART_DEFINITIONS, PLACING_ORDER } from './parts';
 import type { JointsOf, Joint, PartKind } from './part';
 
+/** Kinds of parts that lift the water. */
+export const WICK_KINDS: readonly PartKind[] = ['cloth', 'cup', 'column'];
+
 /** Kinds that keep the water's room open and bear what lies over it. */
 export const BEARERS: readonly PartKind[] = PLACING_ORDER.filter(
   (kind) => PART_DEFINITIONS[kind].bears,

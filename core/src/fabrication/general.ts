@@ -1,7 +1,7 @@
 import { overflowCapacity } from '../assessment';
 import { FEED_WAYS, FEEDS, ingredientWord, catalogMix } from '../catalog';
 import { FIELDS } from '../document';
-import { soilBeds, type Planter } from '../assembly';
+import { soilBeds, WICK_KINDS, type Planter } from '../assembly';
 import { mixOf } from '../physics/soil';
 import { q, say } from '../units';
 import { feedingOf, ingredientsOf } from './amounts';
@@ -136,7 +136,7 @@ export function fill(builder: BuildSheetBuilder): void {
 /** What lifts the water, in words; null where roots alone fetch it. */
 function lifterOf({ partGroups, design }: Planter): string | null {
   const wicks = partGroups
-    .filter(({ kind }) => kind === 'cloth' || kind === 'cup' || kind === 'column')
+    .filter(({ kind }) => WICK_KINDS.includes(kind))
     .reduce(
       (sum, { kind, parts }) => sum + (kind === 'cloth' ? Math.min(parts.length, 1) : parts.length),
       0,

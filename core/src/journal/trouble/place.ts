@@ -1,4 +1,4 @@
-import { halfAt, type Planter } from '../../assembly';
+import { halfAt, WICK_KINDS, type Planter } from '../../assembly';
 import type { TroublePlace } from './causes';
 
 /** A point of the section: right of its middle, and above the inside floor. Metres. */
@@ -17,8 +17,7 @@ export function troublePoint(planter: Planter, at: TroublePlace): TroublePoint {
   const plant = bed.places[0]?.x ?? 0;
   const beside = (z: number): number => -WITHIN * halfAt(planter, z);
   const wick = planter.partGroups.find(
-    ({ kind, parts }) =>
-      parts.length > 0 && (kind === 'cloth' || kind === 'cup' || kind === 'column'),
+    ({ kind, parts }) => parts.length > 0 && WICK_KINDS.includes(kind),
   )?.parts[0];
   const tube = planter.of('tube')[0]?.parts[0];
   switch (at) {
