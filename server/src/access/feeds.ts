@@ -2,6 +2,7 @@ import { createHash, randomBytes, randomUUID } from 'node:crypto';
 import type { Feed, FeedKind } from '@huerta/contract';
 import { notFound, problem } from '../services/problems';
 import type { FeedRow, FeedTable } from '../storage/feeds';
+import { rowCacheOf } from './rowCache';
 
 /** Addresses with a secret of their own, for programs that have no cookie: a calendar, a station, a float. */
 export interface Feeds {
@@ -20,10 +21,9 @@ const hashOf = (secret: string): string => createHash('sha256').update(secret).d
 
 export function feedsOf(table: FeedTable, now: () => Date = () => new Date()): Feeds {
   /** They are few, and asked about with every request. */
-  let rows: Promise<FeedRow[]> | null = null;
-  const all = () => (rows ??= table.all());
+  const cache = rowCacheOf(() => table.all());
   return {
-    list: async () => (await all()).map(toFeed),
+    list: async () => (await cache.rows()).map(toFeed),
     async make(wish) {
       const secret = randomBytes(SECRET_BYTES).toString('base64url');
       const row: FeedRow = {
@@ -33,13 +33,12 @@ export function feedsOf(table: FeedTable, now: () => Date = () => new Date()): F
         createdAt: now().toISOString(),
         lastAt: null,
       };
-      await table.add(row);
-      rows = null;
+      await cache.change(() => table.add(row));
       return { feed: toFeed(row), secret };
     },
     async known(secret, kind) {
       const hash = hashOf(secret);
-      const row = (await all()).find((one) => one.hash === hash && one.kind === kind);
+      const row = (await cache.rows()).find((one) => one.hash === hash && one.kind === kind);
       if (!row)
         throw problem(
           'not-let-in',
@@ -55,8 +54,7 @@ export function feedsOf(table: FeedTable, now: () => Date = () => new Date()): F
       return toFeed(row);
     },
     async withdraw(id) {
-      rows = null;
-      if (!(await table.remove(id))) throw notFound('This address was withdrawn already.');
+      if (!(await cache.change(() => table.remove(id)))) throw notFound('This address was withdrawn already.');
     },
   };
 }

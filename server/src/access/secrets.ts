@@ -2,6 +2,7 @@ import { createHash, randomBytes, randomUUID, timingSafeEqual } from 'node:crypt
 import type { Device } from '@huerta/contract';
 import type { DeviceTable } from '../storage/devices';
 import { notFound, problem } from '../services/problems';
+import { rowCacheOf } from './rowCache';
 
 /** Who is let in: one-time codes, and the devices that came by one. Secrets are random and kept hashed. */
 
@@ -30,8 +31,7 @@ export function secretsOf(table: DeviceTable, now: () => Date = () => new Date()
   /** Codes that serve, by their hash; they end with the program. */
   const codes = new Map<string, number>();
   /** The devices are few and asked about with every request. */
-  let rows: ReturnType<DeviceTable['all']> | null = null;
-  const all = () => (rows ??= table.all());
+  const cache = rowCacheOf(() => table.all());
 
   return {
     makeCode() {
@@ -55,14 +55,14 @@ export function secretsOf(table: DeviceTable, now: () => Date = () => new Date()
       }
       const [id, secret] = [randomUUID(), random(SECRET_BYTES)];
       const time = now().toISOString();
-      await table.add({ id, name, hash: hashOf(secret), createdAt: time, lastAt: time });
-      rows = null;
+      const row = { id, name, hash: hashOf(secret), createdAt: time, lastAt: time };
+      await cache.change(() => table.add(row));
       return `${id}.${secret}`;
     },
 
     async known(said) {
       const [id = '', secret = ''] = said.split('.');
-      const row = (await all()).find((one) => one.id === id);
+      const row = (await cache.rows()).find((one) => one.id === id);
       if (!row || !timingSafeEqual(Buffer.from(row.hash), Buffer.from(hashOf(secret)))) return null;
       const time = now();
       if (time.getTime() - Date.parse(row.lastAt) > NOTED_MS) {
@@ -73,12 +73,11 @@ export function secretsOf(table: DeviceTable, now: () => Date = () => new Date()
     },
 
     async devices() {
-      return (await all()).map(toDevice);
+      return (await cache.rows()).map(toDevice);
     },
 
     async shutOut(id) {
-      rows = null;
-      if (!(await table.remove(id))) throw notFound('This device was shut out already.');
+      if (!(await cache.change(() => table.remove(id)))) throw notFound('This device was shut out already.');
     },
   };
 }
