@@ -3,6 +3,7 @@ import { q, say, type Message } from '../units';
 import { yearOf } from '../simulation/season';
 import { gardenAway } from './away';
 import { dutiesOf, type Duty } from './duties';
+import { currentEntries } from './entry';
 import type { GardenAbsence } from './plan';
 import { fillingsOf, stateOf, tendedOf, type TendedQuestion, type TendedState } from './state';
 
@@ -23,6 +24,19 @@ export interface CalendarEvent {
   task: Message;
   title: Message;
   about: Message;
+}
+
+/** Hour at which one is reminded where no filling is noted yet. */
+const USUAL_HOUR = 8;
+
+/** The hour of the day at which somebody usually fills, by the log's own times: the middle one of the fillings noted. */
+export function usualHour(questions: readonly Pick<TendedQuestion, 'entries'>[]): number {
+  const hours = questions
+    .flatMap(({ entries }) => currentEntries(entries))
+    .filter(({ did }) => did.kind === 'filled')
+    .map(({ at }) => Number(at.slice(11, 13)))
+    .sort((a, b) => a - b);
+  return hours[Math.floor(hours.length / 2)] ?? USUAL_HOUR;
 }
 
 /** How far ahead duties are looked for, days, and in which steps. */
@@ -101,10 +115,10 @@ function visits(
 function filling(
   id: string,
   { design, today }: TendedQuestion,
-  { forecast: { next }, room, certain }: TendedState,
+  { forecast: { next, until: farthest }, room, certain }: TendedState,
 ): CalendarEvent[] {
   // Nothing to fill as far as it is looked ahead.
-  if (certain && next.late === null && next.early === next.likely && next.likely > today) return [];
+  if (certain && next.likely >= farthest) return [];
   const from = next.early < today || !certain ? today : next.early;
   const last = next.late ?? next.likely;
   // One of which nothing is known is dipped today.
@@ -211,12 +225,13 @@ function plants(id: string, question: TendedQuestion): CalendarEvent[] {
       kind: 'pick',
       planter: id,
       from: bar.harvest,
-      until: dayAfter(bar.to, 1),
+      until: dayAfter(bar.picked, 1),
       likely: bar.harvest < today ? today : bar.harvest,
       task: say`Pick ${bar.name.toLowerCase()}`,
       title: say`${design.name}: pick ${bar.name.toLowerCase()}`,
       about: what,
     };
-    return bar.from > today ? [planting, harvest] : [harvest];
+    const picks = bar.picked > today ? [harvest] : [];
+    return bar.from > today ? [planting, ...picks] : picks;
   });
 }

@@ -234,7 +234,7 @@ const PICKS = 5;
 function harvest({ design, planted, today, site, entries }: DutyQuestion): Duty[] {
   const last = lastOf(entries, ({ kind }) => kind === 'harvested');
   return yearOf(design, planted, site).bars.flatMap((bar): Duty[] => {
-    if (bar.count === 0 || today < bar.harvest || today > bar.to) return [];
+    if (bar.count === 0 || today < bar.harvest || today > bar.picked) return [];
     const again = last !== null && last >= bar.harvest ? dayAfter(last, PICKS) : bar.harvest;
     return [
       {

@@ -1,4 +1,4 @@
-export { calendarOf, type CalendarEvent } from './calendar';
+export { calendarOf, usualHour, type CalendarEvent } from './calendar';
 export { partedAt, WEEK_STARTS, weeksOf, type CalendarDay, type WeekStart } from './weeks';
 export { dutiesOf, type Duty } from './duties';
 export {
@@ -35,6 +35,7 @@ export {
 export {
   followedFrom,
   plantedInLog,
+  notComingUp,
   stateOf,
   measuredOf,
   weathersThere,

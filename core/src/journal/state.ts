@@ -219,8 +219,9 @@ export function stateOf(question: TendedQuestion): TendedState | null {
   const { setting, figures, entries, began, seed } = ready;
   const story = estimateOf(question, ready);
   const { particles } = story;
-  const lasts = Number.isFinite(figures.lastsMild.days) ? figures.lastsMild.days : FARTHEST;
-  const far = Math.round(Math.min(Math.max(lasts * 2 + NEAREST, NEAREST), FARTHEST));
+  const { days: low, short } = figures.lastsMild;
+  const lasts = Math.max(2 * low, 1.5 * short);
+  const far = Math.round(Math.min(Math.max(lasts + NEAREST, NEAREST), FARTHEST));
   const forecast = forecastFrom(setting, particles, today, far, seed);
   const early = daysBetween(today, forecast.next.early);
   const likely = daysBetween(today, forecast.next.likely);
@@ -266,12 +267,16 @@ export function fillingsOf(question: TendedQuestion, days: number): FillingAhead
 const SOON = 2;
 const TO_MEND = 7;
 
+/** Whether plants likely go short before the water can read low: it is there, and does not come up. */
+export const notComingUp = ({ next, short }: Pick<Forecast, 'next' | 'short'>): boolean =>
+  short.likely !== null && short.likely < next.early;
+
 function wantsOf({ next, short }: Forecast, today: string, certain: boolean): TendedState['wants'] {
   const until = (date: string): number => daysBetween(today, date);
   if (!certain) return 'look';
   if (until(next.likely) <= 0) return 'now';
   if (until(next.early) <= 0) return 'look';
-  // Water is there and does not come up.
-  if (short !== null && short < next.early && until(short) <= TO_MEND) return 'look';
+  // Water is there and likely does not come up; what one story in ten says is no reason to look at a wick.
+  if (notComingUp({ next, short }) && until(short.likely as string) <= TO_MEND) return 'look';
   return until(next.likely) <= SOON ? 'soon' : 'later';
 }

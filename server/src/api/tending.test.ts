@@ -230,6 +230,12 @@ describe('the calendar', () => {
     expect(fill.startDate.toString() >= today).toBe(true);
     expect(fill.endDate.toString() > fill.startDate.toString()).toBe(true);
     expect(fill.description).toMatch(/cups? today/);
+    // Reminded on one of its days, at the hour of the filling that is noted; of what takes no water not at all.
+    const alarms = (event: typeof fill) => event.component.getAllSubcomponents('valarm');
+    const after = alarms(fill)[0]!.getFirstPropertyValue('trigger') as ICAL.Duration;
+    expect(after.toSeconds() % 86_400).toBe(6 * 3600);
+    expect(after.toSeconds()).toBeLessThan(fill.endDate.subtractDate(fill.startDate).toSeconds());
+    expect(alarms(all.find(({ uid }) => uid.startsWith('pick-'))!)).toHaveLength(0);
     const absent = all.find(({ uid }) => uid === 'away@huerta')!;
     expect(absent.startDate.toString()).toBe(away.from);
     expect(absent.endDate.toString()).toBe(away.until);

@@ -1,4 +1,9 @@
-import type { UnexplainedReading, TendedState, Thirst } from '@huerta/core/journal';
+import {
+  notComingUp,
+  type UnexplainedReading,
+  type TendedState,
+  type Thirst,
+} from '@huerta/core/journal';
 import type { Words } from '@huerta/core/units';
 import { writeDate } from './dates';
 
@@ -38,15 +43,18 @@ export function sayNext(state: TendedState): string {
   const { forecast, certain } = state;
   const { short, next } = forecast;
   const told = sayFilling(state);
-  if (!certain || short === null || short < next.early) return told;
-  return `${told} Unfilled, plants may go short from ${writeDate(short, 'short')} on.`;
+  if (!certain || short.likely === null || notComingUp(forecast)) return told;
+  const likely = writeDate(short.likely, 'short');
+  return short.early === null || short.early < next.early
+    ? `${told} Unfilled, plants likely go short about ${likely}.`
+    : `${told} Unfilled, plants may go short from ${writeDate(short.early, 'short')} on, likely about ${likely}.`;
 }
 
 /** The filling as a day with a range: what four times of five holds. */
 function sayFilling({ forecast, daysLeft, wants }: TendedState): string {
   const { early, likely, late } = forecast.next;
-  if (forecast.short !== null && forecast.short < early)
-    return `Look at wick and roots: plants may go short from ${writeDate(forecast.short, 'short')} on, though there is water below.`;
+  if (forecast.short.likely !== null && notComingUp(forecast))
+    return `Look at wick and roots: plants likely go short from ${writeDate(forecast.short.likely, 'short')} on, though there is water below.`;
   if (wants === 'look') return 'Dip it: it may be low.';
   if (daysLeft.likely <= 0) return 'It is low: fill it today.';
   const day = writeDate(likely, 'short');

@@ -48,7 +48,8 @@ export function fillingsAhead(
         (particles.barrel[i] as number) <= emptyBarrel;
       if (!low) continue;
       (filled[i] as { day: number; volume: number }[]).push({
-        day: d,
+        // It came to read low in the course of the day before, as the forecast says it.
+        day: Math.max(d - 1, 0),
         volume: freeVolume(setting, particles, i),
       });
       particles.water[i] = full.water[i] as number;

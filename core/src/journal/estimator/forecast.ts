@@ -15,10 +15,12 @@ export interface Forecast {
   water: Quantiles;
   /** The day on which it is to be filled again; null where that lies beyond the days that are looked at. */
   next: { early: string; likely: string; late: string | null };
+  /** The last day that is looked at; what is likely on it may as well be later. */
+  until: string;
   /** Days of the level to come, metres. */
   fan: readonly Quantiles[];
-  /** The day on which plants begin to go short if nobody fills; null where none does. */
-  short: string | null;
+  /** The day on which plants begin to go short if nobody fills; null where that lies beyond the days. */
+  short: { early: string | null; likely: string | null };
   /** What plants and surface ask for on a day of the next week, m³. */
   daily: number;
 }
@@ -105,6 +107,7 @@ export function forecastFrom(
   const low = quantilesOf(particles, (i) => Math.min(paths.low[i] as number, days + 1));
   const short = quantilesOf(particles, (i) => Math.min(paths.short[i] as number, days + 1));
   const on = (at: number): string => dayAfter(today, Math.floor(Math.min(at, days)));
+  const within = (at: number): string | null => (at > days ? null : on(at));
   return {
     level: levelSpreadOf(setting, particles),
     water: quantilesOf(particles, (i) => fullOf(setting) - freeVolume(setting, particles, i)),
@@ -113,8 +116,9 @@ export function forecastFrom(
       likely: on(low.middle),
       late: low.high > days ? null : on(low.high),
     },
+    until: dayAfter(today, days),
     fan: paths.fan,
-    short: short.low > days ? null : on(short.low),
+    short: { early: within(short.low), likely: within(short.middle) },
     daily: quantilesOf(particles, (i) => paths.daily[i] as number).middle,
   };
 }
