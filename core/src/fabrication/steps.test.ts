@@ -261,3 +261,17 @@ describe('where a builder would stumble', () => {
     expect(says('bottle-pail', 'supports')).toMatch(/Drill each bottle/);
   });
 });
+
+test('the overflow’s mark is found from outside, too: down the slant from the rim', () => {
+  const { steps, planter } = sheetOf('cloth-pail');
+  const words = steps
+    .find(({ id }) => id === 'overflow')!
+    .doing.map((one) => plain(tell(one, 'metric')));
+  const { vessel } = planter;
+  const [hole] = planter.of('hole');
+  const z = (hole!.parts[0]!.from + hole!.parts[0]!.to) / 2;
+  const slant = Math.hypot(vessel.depth - z, vessel.halfAt(vessel.depth) - vessel.halfAt(z));
+  expect(words.join(' ')).toContain(
+    `From outside, its middle is ${Math.round(slant * 1000)} mm down the wall`,
+  );
+});

@@ -13,6 +13,7 @@ import {
   lengths,
   volumes,
   fewDecimals,
+  trickle,
   oneDecimal,
   tenths,
   whole,
@@ -216,8 +217,19 @@ export const KINDS = {
       ...spelled('gal/h gph', US_GALLON / 3600),
     },
     style: {
-      metric: { unit: 'l/min', symbol: 'L/min', decimals: fewDecimals },
-      us: { unit: 'gal/min', symbol: 'gal/min', decimals: fewDecimals },
+      // What only trickles is told by the hour, so that it does not read as nothing.
+      metric: {
+        unit: 'l/min',
+        symbol: 'L/min',
+        decimals: fewDecimals,
+        less: { below: 1e-3 / 120, unit: 'l/h', symbol: 'L/h', decimals: trickle },
+      },
+      us: {
+        unit: 'gal/min',
+        symbol: 'gal/min',
+        decimals: fewDecimals,
+        less: { below: US_GALLON / 480, unit: 'gal/h', symbol: 'gal/h', decimals: trickle },
+      },
     },
     example: { metric: '10 L/min', us: '2.6 gal/min' },
   },

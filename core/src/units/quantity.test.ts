@@ -251,3 +251,16 @@ describe('the decimal comma', () => {
     );
   });
 });
+
+test('a flow that only trickles is told by the hour and never as nothing', () => {
+  fc.assert(
+    fc.property(
+      fc.constantFrom('metric' as const, 'us' as const),
+      fc.double({ min: 1e-8, max: 1e-3, noNaN: true }),
+      (units, flow) => {
+        expect(Number.parseFloat(writeQuantity(flow, 'flow', units))).toBeGreaterThan(0);
+      },
+    ),
+  );
+  expect(plain(writeQuantity(1e-6, 'flow', 'us'))).toBe('0.95 gal/h');
+});

@@ -35,6 +35,10 @@ export const volumes = {
   ...spelled('in3 in³ cuin', INCH ** 3),
 };
 
+export const trickle = [
+  { below: 1, places: 2 },
+  { below: Infinity, places: 1 },
+];
 export const fewDecimals = [
   { below: 10, places: 1 },
   { below: Infinity, places: 0 },

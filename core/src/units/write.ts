@@ -74,10 +74,11 @@ const TENTH = 0.1;
 
 type Amount = { value: number; kind: QuantityKind };
 
-/** In which two units a kind is told by how much it is: scooped or poured, loose in bags, or null for one only. */
-function pairOf(kind: QuantityKind, system: UnitSystem): 'scooped' | 'loose' | null {
+/** In which two units a kind is told by how much it is: scooped or poured, loose in bags, flowing by minute or hour, or null for one only. */
+function pairOf(kind: QuantityKind, system: UnitSystem): 'scooped' | 'loose' | 'flowing' | null {
   const { small, less } = kindOf(kind).style[system];
-  return small ? 'scooped' : less ? 'loose' : null;
+  if (small) return 'scooped';
+  return less ? (kind === 'flow' ? 'flowing' : 'loose') : null;
 }
 
 /**

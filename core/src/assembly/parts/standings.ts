@@ -2,8 +2,8 @@ import type { PlanterDesign, Vents } from '../../document';
 import { holdsCircle, shared, type Outline } from '../../geometry/vessels';
 import { arrange, beside, fullest, spread, type Circle, type Free } from '../../geometry/packing';
 import { waterUnderTrappedAir } from '../../physics/overflow';
-import type { Displacement, ChosenSpots } from '../part';
-import type { Solid } from '../solid';
+import type { ChosenSpots, Displacement, Part } from '../part';
+import { cylinder, type Solid } from '../solid';
 
 /** What kinds that stand upright have in common. */
 
@@ -36,6 +36,31 @@ export function hollows(
     hollowBelow: (z) => (bore ? n * share * bore.below(Math.min(z, height)) : 0),
     areaAt: (z) => n * outer.areaAt(z),
   };
+}
+
+/** The wall alone of something hollow that is open: what is inside it stands in the same water. */
+export const wallOnly = (
+  outer: Solid,
+  bore: Solid,
+  height: number,
+): Displacement & { height: number } => ({
+  height,
+  levelInside: (z) => Math.min(z, height),
+  outerBelow: (z) => outer.below(z) - bore.below(z),
+  waterBelow: () => 0,
+  hollowBelow: () => 0,
+  areaAt: (z) => outer.areaAt(z) - bore.areaAt(z),
+});
+
+/** A hollow thing about the middle, round what hangs and stands there. @param r its radius, metres */
+export function roundMiddle(id: string, r: number, wall: number, top: number): Part {
+  const whole = cylinder({ x: 0, y: 0, r }, 0, top);
+  const bore = cylinder({ x: 0, y: 0, r: r - wall }, 0, top);
+  const body = {
+    ...whole,
+    holds: (x: number, y: number, z: number) => whole.holds(x, y, z) && !bore.holds(x, y, z),
+  };
+  return { id, x: 0, y: 0, from: 0, to: top, foot: { form: 'ring', r, wall }, body, bore: null };
 }
 
 /** A cut end slides in with a little play all round, metres. */

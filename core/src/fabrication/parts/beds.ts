@@ -1,4 +1,4 @@
-import { BEARERS, nameOf } from '../../assembly';
+import { BEARERS, goesThrough, nameOf } from '../../assembly';
 import { isOwnEnd } from '../../document';
 import { q, say, type Message } from '../../units';
 import { SMALL_GOODS, vesselGood } from '../goods';
@@ -18,11 +18,19 @@ function sets(builder: BuildSheetBuilder, step: 'set' | 'stand', words: Message)
     step,
     legs === 0
       ? say`${words}.`
-      : say`${words}, the cloth hanging down through it: ${legs === 1 ? 'its end' : 'every end'} ${reaches}.`,
+      : say`${words}, the cloth hanging down through it${throughSupport(builder)}: ${legs === 1 ? 'its end' : 'every end'} ${reaches}.`,
     5,
   );
   hangCups(builder, step);
   packColumns(builder, step);
+}
+
+/** The support that cloth goes down through, where one stands round it. */
+function throughSupport({ planter }: BuildSheetBuilder): Message {
+  const round = planter
+    .of('standing')
+    .find((group) => goesThrough(group, planter.partGroups).some(({ kind }) => kind === 'cloth'));
+  return round ? say` and through the ${nameOf(round, 1)}` : say``;
 }
 
 /** Cups are hung when the sheet is in: packed, they are heavy, and would swing and spill. */

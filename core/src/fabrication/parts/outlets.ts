@@ -122,6 +122,10 @@ function drill(builder: BuildSheetBuilder, spec: Opening): Hole | null {
   );
 }
 
+/** How far down the outside of the wall a height above the inside floor is found, from the rim. Metres. */
+const fromRim = ({ planter: { design, vessel } }: BuildSheetBuilder, height: number): number =>
+  upTheWall(design, vessel, vessel.depth) - upTheWall(design, vessel, height);
+
 /** Marks and drills it, with what is checked before. */
 function open(builder: BuildSheetBuilder, spec: Opening): Hole | null {
   const { design, heights, partGroups } = builder.planter;
@@ -136,6 +140,13 @@ function open(builder: BuildSheetBuilder, spec: Opening): Hole | null {
     'overflow',
     say`Mark the ${hole.where}, ${spec.kind === 'rows' ? 'beginning ' : ''}${side}, or stick the template to the outside.`,
     10,
+  );
+  const height = hole.marks[0]?.height ?? 0;
+  const down = fromRim(builder, height);
+  builder.say(
+    'overflow',
+    say`From outside, ${spec.kind === 'rows' ? 'the lowest row is' : spec.count > 1 ? 'their middles are' : 'its middle is'} ${q(down, 'length')} down the wall from the rim.`,
+    0,
   );
   builder.say(
     'overflow',

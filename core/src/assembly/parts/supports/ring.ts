@@ -1,8 +1,8 @@
 import { q, say } from '../../../units';
 import { cutFromVessel, standing } from '../../joining';
-import { requestsWhere, partGroup, type PartDefinition, type Part } from '../../part';
+import { requestsWhere, partGroup, type PartDefinition } from '../../part';
 import { cylinder } from '../../solid';
-import { DENSITY, hollows, RING_SLACK } from '../standings';
+import { DENSITY, hollows, RING_SLACK, roundMiddle, wallOnly } from '../standings';
 import { partSizes } from '../sizes';
 
 /** A ring of pipe about the middle, or the vessel's own cut end turned over. */
@@ -16,16 +16,7 @@ export const ring: PartDefinition<'ring'> = {
     const fits = taken.ring(r, wall);
     const whole = cylinder({ x: 0, y: 0, r: diameter / 2 }, 0, top);
     const bore = cylinder({ x: 0, y: 0, r: diameter / 2 - wall }, 0, top);
-    const piece: Part = {
-      id: `ring-${index}`,
-      x: 0,
-      y: 0,
-      from: 0,
-      to: top,
-      foot: { form: 'ring', r, wall },
-      body: { ...whole, holds: (x, y, z) => whole.holds(x, y, z) && !bore.holds(x, y, z) },
-      bore: null,
-    };
+    const piece = roundMiddle(`ring-${index}`, r, wall, top);
     // Water, wicks and supports go on inside a ring that is open; only its wall is taken out then.
     const n = fits ? 1 : 0;
     const room = hollows(vents, whole, bore, n, top);
@@ -40,13 +31,6 @@ export const ring: PartDefinition<'ring'> = {
         ).length;
         return mine > 0 ? sum + (other.outerBelow(z) * mine) / other.parts.length : sum;
       }, 0);
-    const wallOnly = {
-      ...room,
-      outerBelow: (z: number) => n * (whole.below(z) - bore.below(z)),
-      waterBelow: () => 0,
-      hollowBelow: () => 0,
-      areaAt: (z: number) => n * (whole.areaAt(z) - bore.areaAt(z)),
-    };
     // A ring that is shut holds its contents already.
     const shut = {
       ...room,
@@ -58,7 +42,7 @@ export const ring: PartDefinition<'ring'> = {
       'ring',
       { spec, index },
       {
-        ...(open ? wallOnly : shut),
+        ...(open && fits ? wallOnly(whole, bore, top) : shut),
         wanted: 1,
         parts: fits ? [piece] : [],
         mass: n * (whole.below(top) - bore.below(top)) * DENSITY.plastic,
