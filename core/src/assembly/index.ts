@@ -32,7 +32,7 @@ export { archLength, archProfile, riseOf } from './parts/supports/arch';
 export { BENDS, tightest } from './parts/supports/lying';
 export { supplyMass } from './parts/outlets';
 export { PIPE_PROUD, PIPE_WALL } from './parts/pipes';
-export { isSolid } from './parts/supports/standing';
+export { goesThrough, isSolid } from './parts/supports/standing';
 export { levelsOf, moveLevel, type Level } from './levels';
 export type { Storage } from './litres';
 export {
@@ -72,6 +72,7 @@ export {
 export { soilBeds, wetsTo, type SoilBed } from './soilBeds';
 export { asideOf, lengthOf, type Run, type Solid } from './solid';
 export { freeWaterBelow } from './freeWater';
+export { changeCrop } from './cropChange';
 export { plantingPlan, type PlantingPlan, type PlantPlace } from './plants';
 export { rootPace, rootsDownAfter, rootSupply, rootWays, wayBrings, type RootWay } from './roots';
 export { BASE_SUCTION, resolveWicks, totalDelivery, type Wick } from './wicks';

@@ -5,6 +5,8 @@ export * from './aggregates';
 export * from './cloths';
 export * from './bags';
 export * from './crops';
+export * from './cropDates';
+export { cropsFor, plainName } from './cropSearch';
 export * from './drills';
 export * from './ingredients';
 export * from './sold';

@@ -40,12 +40,14 @@ export {
   ownCropSchema,
   ownFrom,
   usualPlanted,
+  usualStart,
   type OwnCrop,
   type OwnCrops,
   type Planted,
   type PlantingDesign,
 } from './plantingSchema';
 export { MAX_SPOTS } from './spots';
+export { changeMaterial } from './material';
 export { isOwnEnd, SUPPORT_KINDS, partsToAdd, runsAlong, USUAL_LYING } from './parts/supports';
 export { vesselDesignSchema } from './vesselSchema';
 export { migrate, STEPS, type AnyDocument, type MigrationStep } from './migrations';

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import {
   CROP_IDS,
   cropOf,
+  datesOf,
   FROST_IDS,
   HABIT_IDS,
   LIKES_IDS,
@@ -101,6 +102,10 @@ export type PlantingDesign = z.infer<typeof plantingSchema>;
 /** The crop of a planting, of the catalogue or one's own. */
 export const cropIn = ({ crop, own }: Pick<Planted, 'crop' | 'own'>): Crop =>
   own ? { ...own, kcFrom: 'typical' } : cropOf(crop);
+
+/** How a crop usually comes in: sown where it is never planted, else bought. */
+export const usualStart = (crop: CropId): Planted['start'] =>
+  datesOf(crop).plant === null ? 'seed' : 'bought';
 
 /** A planting of a crop as it is usual: from the first day to the end. */
 export function usualPlanted(

@@ -1,6 +1,7 @@
 import { applyPatch, STARTING_POINTS, type Patch, type PlanterDesign } from '@huerta/core/document';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
-import userEvent from '@testing-library/user-event';
+import { screen } from '@testing-library/react';
+import userEvent, { type UserEvent } from '@testing-library/user-event';
 import type { ReactNode } from 'react';
 import { MemoryRouter } from 'react-router';
 import { Outbox } from '../app/Outbox';
@@ -47,4 +48,17 @@ export function answers(bodies: Record<string, unknown>): void {
       json: () => Promise.resolve(key === undefined ? null : bodies[key]),
     } as Response);
   }) as typeof fetch;
+}
+
+/** Types as fast as hands do: a list that is searched takes a moment for each letter. */
+export async function typeSlowly(user: UserEvent, field: Element, text: string): Promise<void> {
+  for (const letter of text) await user.type(field, letter, { skipClick: true });
+}
+
+/** Chooses a crop by typing what it is called. */
+export async function chooseCrop(user: UserEvent, label: string, crop: string): Promise<void> {
+  const field = await screen.findByRole('combobox', { name: label });
+  await user.clear(field);
+  await typeSlowly(user, field, crop);
+  await user.click(await screen.findByRole('option', { name: new RegExp(`^${crop}`, 'i') }));
 }

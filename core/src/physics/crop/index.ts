@@ -1,3 +1,4 @@
+export { behind, firstHarvest, lastPick, lifeOf, standsFor } from './dates';
 export {
   ROOT_FLOW,
   ROOTS_A_DAY,

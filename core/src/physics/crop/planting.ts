@@ -1,5 +1,6 @@
 import type { Crop } from '../../catalog';
 import { cropIn, type Planted, type PlantingDesign } from '../../document';
+import { behind, lastPick } from './dates';
 import { rootLimit } from './roots';
 import { stageIn, type Stage } from './stages';
 
@@ -41,11 +42,12 @@ export const together = (one: Planted, other: Planted): boolean =>
 
 /**
  * What a planting asks on a day, counted from the planter's first. A plant that was raised in a pot has its
- * first stage behind it only in part: stages count from the day on which it comes into the planter, as FAO-56's do.
+ * first stage behind it only in part: stages count from the day on which a bought one comes into the planter, as
+ * FAO-56's do, and what is sown there or set out smaller is young for longer.
  */
 export function growthOf(planted: Planted, day: number): Growth {
   if (!standsOn(planted, day)) return NOTHING;
-  const { kc, cover, name } = stageIn(cropIn(planted), day - planted.from);
+  const { kc, cover, name } = stageIn(cropIn(planted), day - planted.from - behind(planted));
   const foliage = foliageOf(planted) * cover;
   return { thirst: Math.max(kc - SOIL_PART_OF_KC, 0) * foliage, foliage, stage: name };
 }
@@ -78,7 +80,7 @@ const QUARTERS = [0.25, 0.5, 0.75];
 function turningDays({ crops }: PlantingDesign): number[] {
   const days = crops.flatMap((planted) => {
     const { from, stays } = planted;
-    let at = from;
+    let at = from + behind(planted);
     const ends = cropIn(planted).stages.map((stage) => (at += stage));
     const gone = stays === null ? Infinity : from + Math.max(stays - 1, 0);
     return [from, ...ends, gone]
@@ -150,7 +152,7 @@ export const countOf = ({ crops }: PlantingDesign): number =>
 
 /** Days until the last planting is over: cleared, or ripe. */
 export const plantingLength = ({ crops }: PlantingDesign): number =>
-  crops.reduce((most, planted) => {
-    const ripe = cropIn(planted).stages.reduce((sum, days) => sum + days, 0);
-    return Math.max(most, planted.from + (planted.stays ?? ripe));
-  }, 0);
+  crops.reduce(
+    (most, planted) => Math.max(most, planted.from + (planted.stays ?? lastPick(planted))),
+    0,
+  );

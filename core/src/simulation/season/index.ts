@@ -50,8 +50,6 @@ export {
   type WhatIfAnswer,
 } from './questions';
 export {
-  daysIn,
-  daysToHarvest,
   frostFreeIn,
   moveBar,
   stretchBar,

@@ -1,5 +1,5 @@
 import { evaluate, type Figures } from '../../assessment';
-import { dayAfter, roomDay, weatherOf, type WeatherDay } from '../../physics/climate';
+import { dayAfter, daysBetween, roomDay, weatherOf, type WeatherDay } from '../../physics/climate';
 import type { Site } from '../../catalog';
 import { applyPatch, type Patch, type PlanterDesign } from '../../document';
 import { contradictions, type Planter } from '../../assembly';
@@ -290,19 +290,30 @@ export function changesOf(design: PlanterDesign): Try[] {
   }));
 }
 
+/** Days before leaving on which it is filled each morning, so that its soil is as wet as it is then, as in the absence of the garden. */
+const KEPT_FULL = 2;
+
 function absence(question: AwayQuestion, design: PlanterDesign): Absence {
-  const { from, away, seeds } = question;
+  const { from, away, seeds, planted, waterings } = question;
   const count = 'site' in question.weather ? seeds : 1;
   const made = ready(design);
+  const kept = Math.min(Math.max(daysBetween(planted, from), 0), KEPT_FULL);
+  const before = Array.from({ length: kept }, (_, i): Watering => {
+    return { where: 'tube', date: dayAfter(from, i - kept), volume: null };
+  });
+  const leaving: Watering = { where: 'tube', date: from, volume: null };
+  const asked = { ...question, waterings: [...before, leaving, ...waterings] };
   const lasted = Array.from({ length: count }, (_, seed) => {
-    const weather = weatherFrom(question, from, MOST_AWAY, seed);
-    const alone = { filling: { kind: 'never' }, until: plantsSuffer } as const;
-    return daysLasted(season(question, made, weather, alone));
+    const weather = weatherFrom(question, dayAfter(from, -kept), kept + MOST_AWAY, seed);
+    const { days } = season(asked, made, weather, {
+      filling: { kind: 'never' },
+      until: (day) => day.date >= from && plantsSuffer(day),
+    });
+    return daysLasted({ days: days.filter(({ date }) => date >= from) });
   });
   return absenceOf(lasted, away, MOST_AWAY);
 }
 
-/** Days of weather: made up for a site, or of one's own from a date on. */
 function weatherFrom(
   { weather }: SeasonQuestion,
   from: string,

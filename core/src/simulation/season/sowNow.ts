@@ -1,9 +1,9 @@
-import { cropOf, CROP_IDS, type Crop, type CropId, type Site } from '../../catalog';
+import { cropOf, CROP_IDS, datesOf, type Crop, type CropId, type Site } from '../../catalog';
 import { cropIn, usualPlanted, type Patch, type Planted } from '../../document';
 import { plantingPlan, surfaceArea, type Planter } from '../../assembly';
 import { dayAfter, daysBetween } from '../../physics/climate';
-import { together } from '../../physics/crop';
-import { daysIn, daysToHarvest, yearOf } from './year';
+import { standsFor, together } from '../../physics/crop';
+import { yearOf } from './year';
 
 /** What can be sown or planted in a planter now, or when what grows there is cleared: by room, roots, frost and heat. */
 
@@ -38,7 +38,7 @@ export interface SowNow {
 function free({ design }: Planter, day: number): { from: number; after: string | null }[] {
   const cleared = design.planting.crops
     .filter(({ count }) => count > 0)
-    .map((one) => ({ from: one.from + daysIn(one), after: cropIn(one).name.toLowerCase() }))
+    .map((one) => ({ from: one.from + standsFor(one), after: cropIn(one).name.toLowerCase() }))
     .filter(({ from }) => from > day && from <= day + SOON)
     .sort((a, b) => a.from - b.from);
   return [{ from: day, after: null }, ...cleared];
@@ -47,7 +47,9 @@ function free({ design }: Planter, day: number): { from: number; after: string |
 /** Plantings with those cleared that are over by a day; one that nobody has said the end of would stand there for ever. */
 const clearedBy = (crops: readonly Planted[], day: number): Planted[] =>
   crops.map((one) =>
-    one.stays === null && one.from + daysIn(one) <= day ? { ...one, stays: daysIn(one) } : one,
+    one.stays === null && one.from + standsFor(one) <= day
+      ? { ...one, stays: standsFor(one) }
+      : one,
   );
 
 /** Surface that a planting asks for, m². */
@@ -75,17 +77,18 @@ export function sowNow(planter: Planter, planted: string, today: string, site: S
   const day = Math.max(daysBetween(planted, today), 0);
   const depth = heights.surface - heights.base;
   const there = new Set(
-    design.planting.crops.filter((one) => one.from + daysIn(one) > day).map(({ crop }) => crop),
+    design.planting.crops.filter((one) => one.from + standsFor(one) > day).map(({ crop }) => crop),
   );
   const times = free(planter, day);
   return CROP_IDS.flatMap((id): SowNow[] => {
     const crop = cropOf(id);
     if (crop.roots > depth + LITTLE || crop.habit === 'tree') return [];
-    const sown = SOWN.includes(crop.habit) || daysToHarvest(crop) <= QUICK;
-    const start = crop.sowing !== null && sown ? 'seed' : 'bought';
+    const { seed, plant, life } = datesOf(id);
+    const sown = SOWN.includes(crop.habit) || (seed ?? Infinity) <= QUICK;
+    const start = seed !== null && (plant === null || sown) ? 'seed' : 'bought';
     for (const { from, after } of times) {
       const one = usualPlanted(id, 1, { from, start });
-      if (daysIn(one) > SEASONAL) return [];
+      if (life?.first !== 1 && standsFor(one) > SEASONAL) return [];
       const alone = { ...design, planting: { crops: [one] } };
       const bar = yearOf(alone, planted, site).bars[0];
       // Too cold, too hot, or no time left before the frost.

@@ -1,8 +1,8 @@
-import { CROPS, SITES } from '../../catalog';
+import { SITES } from '../../catalog';
 import { coldChance, dayAfter, daysBetween, weatherOf } from '../../physics/climate';
 import { applyPatch, STARTING_POINTS, usualPlanted, type Planted } from '../../document';
 import { tell } from '../../units';
-import { daysToHarvest, frostFreeIn, moveBar, stretchBar, stripOf, yearOf } from '.';
+import { frostFreeIn, moveBar, stretchBar, stripOf, yearOf } from '.';
 
 const grow = (...crops: Planted[]) =>
   applyPatch(STARTING_POINTS[0]!.design, [{ path: ['planting', 'crops'], value: crops }]);
@@ -93,10 +93,19 @@ test('lettuce then pepper: bars follow one another, move, and stretch', () => {
   expect(applyPatch(design, stretchBar(design, 1, -5)).planting.crops[1]!.stays).toBe(120);
 });
 
-test('every crop bears before it is over', () => {
-  for (const crop of Object.values(CROPS)) {
-    const all = crop.stages.reduce((sum, days) => sum + days, 0);
-    expect(daysToHarvest(crop)).toBeGreaterThan(0);
-    expect(daysToHarvest(crop)).toBeLessThan(all);
+test('what stays for years does not end in autumn, and bears in its year', () => {
+  const bar = (id: Planted['crop']) =>
+    yearOf(grow(usualPlanted(id, 1)), '2027-04-10', SITES.vallesol).bars[0]!;
+  for (const id of ['strawberry', 'mint', 'rosemary', 'sorrel'] as const) {
+    const { harvest, to, stays } = bar(id);
+    expect(harvest.slice(0, 4)).toBe('2027');
+    expect(to >= '2028-04-09').toBe(true);
+    expect(tell(stays!, 'metric')).toMatch(/^stays about \d+ years/);
   }
+  expect(bar('rhubarb').harvest).toBe('2028-04-09');
+  expect(bar('asparagus').harvest).toBe('2029-04-09');
+  expect(tell(bar('raspberry').stays!, 'metric')).toBe(
+    'First harvest in year 2; stays about 10 years and rests in winter.',
+  );
+  expect(bar('tomato').stays).toBeNull();
 });

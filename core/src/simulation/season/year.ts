@@ -1,6 +1,7 @@
 import { FROSTS, type Crop, type Site } from '../../catalog';
 import { coldChance, dayAfter, daysBetween, dayOfYear, normalOn } from '../../physics/climate';
 import { cropIn, type Patch, type Planted, type PlanterDesign } from '../../document';
+import { firstHarvest, lastPick, lifeOf, standsFor } from '../../physics/crop';
 import { q, say, type Message } from '../../units';
 
 /** A planter's year: when each crop is sown, planted, harvested and gone, and what its site forbids. */
@@ -13,9 +14,12 @@ export interface YearBar {
   /** Sown in a pot before it comes into the planter; null where it is not. */
   raised: string | null;
   from: string;
-  /** First harvest, and the last day. */
+  /** First harvest, the end of that, and the last day. */
   harvest: string;
+  picked: string;
   to: string;
+  /** What stays for years: when it first bears, and how long it lives. */
+  stays: Message | null;
   says: Message[];
 }
 
@@ -35,24 +39,9 @@ const RARE = 0.025;
 const BOLTS = 29;
 /** Nights with frost at all. */
 const FROST = 0;
-/** Share of its third stage after which a crop bears, or is cut, by habit. Typical. */
-const BEARS = 0.25;
-const CUT_WHOLE = 0.75;
-
 /** A crop that wants it cool: it bears frost, and is eaten for its leaves, pods or root. */
 const likesCool = ({ frost, feet, habit }: Crop): boolean =>
   frost !== 'tender' && feet !== 'dry' && ['rosette', 'root', 'climbing'].includes(habit);
-
-/** Days from planting to the first harvest. */
-export function daysToHarvest({ stages, habit }: Pick<Crop, 'stages' | 'habit'>): number {
-  const [young, growing, grown] = stages;
-  const whole = habit === 'root' || habit === 'grassy';
-  return Math.round(young + growing + grown * (whole ? CUT_WHOLE : BEARS));
-}
-
-/** Days until a planting is over: cleared, or ripe. */
-export const daysIn = (planted: Planted): number =>
-  planted.stays ?? cropIn(planted).stages.reduce((sum, days) => sum + days, 0);
 
 /**
  * The year of a planter.
@@ -65,7 +54,7 @@ export function yearOf(design: PlanterDesign, planted: string, site: Site): Plan
   const bars = design.planting.crops.map((one, of): YearBar => {
     const crop = cropIn(one);
     const from = dayAfter(planted, one.from);
-    const days = daysIn(one);
+    const days = standsFor(one);
     const young = crop.stages[0];
     const before = Math.min(Math.max(young * 1.4, RAISED.least), RAISED.most);
     return {
@@ -74,11 +63,13 @@ export function yearOf(design: PlanterDesign, planted: string, site: Site): Plan
       count: one.count,
       raised: one.start === 'raised' ? dayAfter(from, -Math.round(before)) : null,
       from,
-      harvest: dayAfter(from, Math.min(daysToHarvest(crop), days)),
+      harvest: dayAfter(from, Math.min(firstHarvest(one), days)),
+      picked: dayAfter(from, Math.min(lastPick(one), days)),
       to: dayAfter(from, days),
+      stays: one.stays === null ? stayIn(one) : null,
       says: [
         ...coldIn(site, crop, from, days, indoors),
-        ...hotIn(site, crop, from, days, indoors),
+        ...(lifeOf(one) ? [] : hotIn(site, crop, from, days, indoors)),
         ...shortIn(one),
       ],
     };
@@ -156,10 +147,19 @@ function hotIn(site: Site, crop: Crop, from: string, days: number, indoors: bool
     : [];
 }
 
+/** What is said of a planting that stays for years. */
+function stayIn(planted: Planted): Message | null {
+  const life = lifeOf(planted);
+  if (!life) return null;
+  const bears = say`First harvest in year ${q(life.first, 'count')}`;
+  const first = life.first === 1 ? say`` : say`${bears}; `;
+  return say`${first}stays about ${q(life.years, 'count')} years${life.rests ? ' and rests in winter' : ''}.`;
+}
+
 /** A planting that is cleared before it bears. */
 function shortIn(planted: Planted): Message[] {
   const crop = cropIn(planted);
-  const needs = daysToHarvest(crop);
+  const needs = firstHarvest(planted);
   return planted.stays !== null && planted.stays < needs
     ? [
         say`Leave ${crop.name.toLowerCase()} ${q(needs - planted.stays, 'days')} longer: it is cleared before it bears.`,
@@ -182,9 +182,12 @@ export function moveBar({ planting }: PlanterDesign, of: number, days: number): 
 export function stretchBar({ planting }: PlanterDesign, of: number, days: number): Patch {
   const planted = planting.crops[of];
   if (!planted) return [];
-  const stays = Math.min(Math.max(daysIn(planted) + days, 1), LAST);
+  const stays = Math.min(Math.max(standsFor(planted) + days, 1), LAST);
   return [{ path: ['planting', 'crops', of, 'stays'], value: stays }];
 }
+
+/** Longest strip, days: of what bears in its third year the end is not on it. */
+const LONGEST_STRIP = 750;
 
 /** Days that a year's strip covers: from the first sowing to the last harvest, at least a year. */
 export function stripOf({ bars }: PlanterYear, planted: string): { from: string; days: number } {
@@ -194,5 +197,5 @@ export function stripOf({ bars }: PlanterYear, planted: string): { from: string;
   }, planted);
   const from = `${first.slice(0, 8)}01`;
   const last = bars.reduce((most, { to }) => (to > most ? to : most), planted);
-  return { from, days: Math.max(daysBetween(from, last) + 15, 366) };
+  return { from, days: Math.min(Math.max(daysBetween(from, last) + 15, 366), LONGEST_STRIP) };
 }

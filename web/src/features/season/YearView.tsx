@@ -18,7 +18,7 @@ interface YearViewProps {
 
 /** The year of a planter as a strip of months: what is sown, planted, harvested, and what follows. */
 export function YearView({ design, planted, site, onChange }: YearViewProps) {
-  const { tell } = useWords();
+  const { say, tell } = useWords();
   const year = useMemo(() => yearOf(design, planted, site), [design, planted, site]);
   const strip = useMemo(() => stripOf(year, planted), [year, planted]);
   const warnings = year.bars.flatMap(({ says }) => says.map((one) => tell(one)));
@@ -55,6 +55,14 @@ export function YearView({ design, planted, site, onChange }: YearViewProps) {
           onStretch={(of, days) => onChange(stretchBar(design, of, days))}
         />
       </div>
+      {year.bars.map(
+        ({ of, name, stays }) =>
+          stays && (
+            <Text key={of} fontSize="sm">
+              {say(name)}: {tell(stays)}
+            </Text>
+          ),
+      )}
       <Text fontSize="sm" color="faint">
         Drag a bar to move it, its right end to keep it longer; or choose one and use the arrow
         keys: a day each, a week with Shift. Hatched is harvest, dotted the time in a pot.

@@ -125,7 +125,12 @@ function Row({ bar, strip, onMove, onStretch }: RowProps) {
   const end = at(bar.to, shift?.end ? shift.days : 0);
   const left = at(bar.from);
   const width = Math.max(end - left, 0.5);
-  const harvest = Math.min(Math.max(((at(bar.harvest) - left) / width) * 100, 0), 100);
+  const within = (date: string) => Math.min(Math.max(((at(date) - left) / width) * 100, 0), 100);
+  // What stays for years is not picked all the while.
+  const picked = {
+    left: `${within(bar.harvest)}%`,
+    right: `${bar.picked >= bar.to ? 0 : 100 - within(bar.picked)}%`,
+  };
   const when = `${writeDate(bar.from, 'short')} to ${writeDate(bar.to, 'short')}`;
   const name = say(bar.name);
   const words = `${name}, ${when}, harvest from ${writeDate(bar.harvest, 'short')}`;
@@ -153,7 +158,7 @@ function Row({ bar, strip, onMove, onStretch }: RowProps) {
           aria-roledescription="moves by arrow keys"
           onKeyDown={keys(onMove)}
         >
-          <span className="year-harvest" style={{ left: `${harvest}%` }} />
+          <span className="year-harvest" style={picked} />
         </button>
       ) : (
         <span
@@ -162,7 +167,7 @@ function Row({ bar, strip, onMove, onStretch }: RowProps) {
           style={{ left: `${left}%`, width: `${width}%` }}
           aria-label={words}
         >
-          <span className="year-harvest" style={{ left: `${harvest}%` }} />
+          <span className="year-harvest" style={picked} />
         </span>
       )}
       {onStretch && (

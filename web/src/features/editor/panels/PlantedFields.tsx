@@ -1,14 +1,7 @@
 import { Button, Text } from '@chakra-ui/react';
-import { closeness } from '@huerta/core/physics/crop';
-import {
-  cropIn,
-  FIELDS,
-  ownFrom,
-  usualPlanted,
-  type Patch,
-  type Planted,
-} from '@huerta/core/document';
-import { plantingPlan } from '@huerta/core/assembly';
+import { closeness, firstHarvest, lastPick, lifeOf } from '@huerta/core/physics/crop';
+import { cropIn, FIELDS, ownFrom, type Patch, type Planted } from '@huerta/core/document';
+import { changeCrop, plantingPlan } from '@huerta/core/assembly';
 import { STARTS, SUPPORTS, type Crop } from '@huerta/core/catalog';
 import type { Words } from '@huerta/core/units';
 import { useMemo } from 'react';
@@ -22,6 +15,9 @@ import { Choice, Measure, Pair } from './parts';
 
 /** Plants whose places are shown as numbers; more are moved in the plan. */
 const MOST_BY_NUMBER = 12;
+
+const ALL_BEDS = 'all';
+const bedKey = (bed: number | ''): string => `bed-${bed}`;
 
 interface PlantedFieldsProps {
   planted: Planted;
@@ -47,12 +43,7 @@ export function PlantedFields({ planted, of, onGone }: PlantedFieldsProps) {
         label="What grows"
         value={planted}
         help={wantsOf(crop, write)}
-        onChoose={(id, own) => {
-          // Where plants were put by hand and how they are held belongs to what stood there before.
-          const next = usualPlanted(id, planted.count, {}, own);
-          const { start, from, stays, bed } = planted;
-          change([{ path, value: { ...next, start, from, stays, bed } }]);
-        }}
+        onChoose={(id, own) => change(changeCrop(design, of, id, own))}
       />
       <Pair>
         <Measure
@@ -104,14 +95,21 @@ export function PlantedFields({ planted, of, onGone }: PlantedFieldsProps) {
       {beds > 1 && (
         <ChoiceField
           label="In which of the row"
-          value={planted.bed === null ? 'all' : String(planted.bed)}
+          value={planted.bed === null ? ALL_BEDS : bedKey(planted.bed)}
           choices={{
-            all: { name: 'Spread over all' },
+            // The keys are words: keys that are numbers would come first.
+            [ALL_BEDS]: { name: 'Spread over all' },
             ...Object.fromEntries(
-              Array.from({ length: beds }, (_, i) => [String(i), { name: `Number ${i + 1}` }]),
+              Array.from({ length: beds }, (_, i) => [bedKey(i), { name: `Number ${i + 1}` }]),
             ),
           }}
-          onChoose={(value) => change(set('bed', value === 'all' ? null : Number(value)))}
+          onChoose={(value) =>
+            change(
+              value === ALL_BEDS
+                ? [...set('bed', null), ...set('count', Math.max(planted.count, beds))]
+                : set('bed', Number(value.slice(bedKey('').length))),
+            )
+          }
         />
       )}
       {planted.places?.slice(0, MOST_BY_NUMBER).map((spot, i) => (
@@ -194,8 +192,8 @@ interface StaysProps {
 
 /** Until when it stands there. */
 function Stays({ planted, onStays }: StaysProps) {
-  const { stages } = cropIn(planted);
-  const usual = stages.reduce((sum, days) => sum + days, 0);
+  const usual = lastPick(planted);
+  const first = firstHarvest(planted);
   return (
     <>
       <TickField
@@ -207,12 +205,17 @@ function Stays({ planted, onStays }: StaysProps) {
         <QuantityField
           spec={FIELDS.planting.stays}
           value={planted.stays}
-          help={`From seed or young plant to the last harvest it takes about ${usual} days.`}
+          help={`It takes about ${usual} days to the ${lifeOf(planted) ? 'end of its first harvest' : 'last harvest'}.`}
           onCommit={(days) => {
             onStays(days);
             return null;
           }}
         />
+      )}
+      {planted.count > 0 && (
+        <Text fontSize="sm" color="faint">
+          First harvest about {first} days after it comes in.
+        </Text>
       )}
       {planted.stays !== null && (
         <Text fontSize="sm" color="faint">

@@ -1,5 +1,12 @@
 import { Box, Button, Text } from '@chakra-ui/react';
-import { cropIn, FIELDS, MAX_PLANTINGS, usualPlanted, type Planted } from '@huerta/core/document';
+import {
+  cropIn,
+  FIELDS,
+  MAX_PLANTINGS,
+  usualPlanted,
+  usualStart,
+  type Planted,
+} from '@huerta/core/document';
 import { peakOf } from '@huerta/core/physics/crop';
 import { plantingPlan } from '@huerta/core/assembly';
 import { plantingView } from '@huerta/core/drawing';
@@ -147,7 +154,10 @@ function Another({ onAdded }: { onAdded(): void }) {
         value={null}
         onChoose={(crop, own) => {
           const refused = change([
-            { path: ['planting', 'crops'], value: [...crops, usualPlanted(crop, 1, {}, own)] },
+            {
+              path: ['planting', 'crops'],
+              value: [...crops, usualPlanted(crop, 1, { start: usualStart(crop) }, own)],
+            },
           ]);
           setRefusal(refused ? tell(refused) : '');
           if (!refused) {

@@ -12,10 +12,17 @@ import {
   vesselName,
   type VesselGroup,
 } from '@huerta/core/catalog';
-import { FIELDS, putVessel, vesselIn, type VesselDesign } from '@huerta/core/document';
+import {
+  changeMaterial,
+  FIELDS,
+  putVessel,
+  vesselIn,
+  type VesselDesign,
+} from '@huerta/core/document';
 import { useState } from 'react';
 import { useWords } from '../../../ui/preferences';
 import { useKeepVessel, useVessels } from '../../../data/api/vessels';
+import { ChoiceField } from '../../../ui/ChoiceField';
 import { GroupedChoice, type ChoiceGroup } from '../../../ui/GroupedChoice';
 import { notify } from '../../../ui/notices';
 import { TextField } from '../../../ui/TextField';
@@ -52,11 +59,11 @@ export function VesselPanel() {
           choices={FORMER_CONTENTS}
           path={['vessel', 'formerContents']}
         />
-        <Choice
+        <ChoiceField
           label="Made of"
           value={vessel.material}
           choices={MATERIALS}
-          path={['vessel', 'material']}
+          onChoose={(material) => change(changeMaterial(vessel, material))}
         />
         <Choice
           label="Colour"

@@ -4,7 +4,7 @@ import { applyPatch, STARTING_POINTS } from '@huerta/core/document';
 import { buildSheet } from '@huerta/core/fabrication';
 import { evaluate, propose, tradeCurve } from '@huerta/core/assessment';
 import { tell } from '@huerta/core/units';
-import { answers, designOf, openPart } from '../../../testing/editor';
+import { answers, chooseCrop, designOf, openPart } from '../../../testing/editor';
 import { show } from '../../../testing/render';
 import { Practices } from '../Practices';
 import { BedGroup } from './BedGroup';
@@ -126,7 +126,7 @@ describe('wicks', () => {
 test('plants: how many the surface takes, what the crop likes, and where each stands', async () => {
   const { now, user } = openPart(designOf('tank-crates'), <SoilPanel />);
   expect(screen.getByText(/The surface takes \d+/)).toBeTruthy();
-  await user.selectOptions(screen.getByLabelText('What grows'), 'blueberry');
+  await chooseCrop(user, 'What grows', 'Blueberry');
   expect(now().planting.crops[0]).toMatchObject({
     crop: 'blueberry',
     spacing: 0.6,

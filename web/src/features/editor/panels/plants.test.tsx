@@ -1,7 +1,7 @@
 /** @jest-environment jsdom */
-import { screen, waitFor, within } from '@testing-library/react';
+import { screen, within } from '@testing-library/react';
 import { usualPlanted, type OwnCrops } from '@huerta/core/document';
-import { designOf, openPart } from '../../../testing/editor';
+import { chooseCrop, designOf, openPart, typeSlowly } from '../../../testing/editor';
 import { serveWith } from '../../../testing/worker';
 import { SoilPanel } from './SoilPanel';
 
@@ -26,7 +26,7 @@ test('lettuce, then a pepper where it stood: added, timed and taken out again', 
   await user.click(screen.getByRole('checkbox', { name: 'Cleared before the end' }));
   expect(now().planting.crops[0]!.stays).toBe(75);
   await user.click(screen.getByRole('button', { name: 'Add a crop' }));
-  await user.selectOptions(screen.getByLabelText('Which one'), 'pepper');
+  await chooseCrop(user, 'Which one', 'Sweet pepper');
   expect(now().planting.crops[1]).toMatchObject({ crop: 'pepper', count: 1, from: 0 });
   const after = screen.getByLabelText('Days after the first');
   await user.clear(after);
@@ -37,7 +37,7 @@ test('lettuce, then a pepper where it stood: added, timed and taken out again', 
   expect(now().planting.crops.map(({ crop }) => crop)).toEqual(['lettuce']);
 });
 
-test('another crop in its place keeps the time, and takes the places and the stake away', async () => {
+test('another crop in its place keeps the time and the share of the surface, not the places and the stake', async () => {
   const { now, user } = grow(
     usualPlanted('tomato', 2, {
       from: 10,
@@ -48,10 +48,10 @@ test('another crop in its place keeps the time, and takes the places and the sta
       ],
     }),
   );
-  await user.selectOptions(screen.getByLabelText('What grows'), 'basil');
+  await chooseCrop(user, 'What grows', 'Basil');
   expect(now().planting.crops[0]).toMatchObject({
     crop: 'basil',
-    count: 2,
+    count: 10,
     from: 10,
     support: 'none',
     places: null,
@@ -74,11 +74,23 @@ test('a crop of one’s own is made from the nearest one and kept for other plan
   await user.click(mine.getByRole('button', { name: 'Keep it for other planters' }));
   expect(await mine.findByText(/is kept in the garden/)).toBeTruthy();
   await user.click(screen.getByRole('button', { name: 'Add a crop' }));
-  await waitFor(() =>
-    expect(
-      within(screen.getByLabelText('Which one')).getByRole('option', { name: 'Aunt’s tomato' }),
-    ).toBeTruthy(),
-  );
+  await user.click(await screen.findByRole('combobox', { name: 'Which one' }));
+  expect(await screen.findByRole('option', { name: 'Aunt’s tomato' })).toBeTruthy();
+});
+
+test('crops are found by other names, and what is not found becomes a crop of one’s own', async () => {
+  const { now, user } = grow(usualPlanted('tomato', 1));
+  const field = () => screen.getByRole<HTMLInputElement>('combobox', { name: 'What grows' });
+  await screen.findByRole('combobox', { name: 'What grows' });
+  await user.clear(field());
+  await typeSlowly(user, field(), 'zucchinis');
+  const found = await screen.findByRole('option', { name: /^Courgette.*zucchini/ });
+  await user.click(found);
+  expect(now().planting.crops[0]!.crop).toBe('courgette');
+  await user.clear(field());
+  await typeSlowly(user, field(), 'Oca');
+  await user.click(await screen.findByRole('option', { name: 'Make “Oca” a crop of your own' }));
+  expect(now().planting.crops[0]!.own?.name).toBe('Oca');
 });
 
 test('feed by the cup: what is typed is weighed, what is weighed is told in cups', async () => {
