@@ -14,9 +14,11 @@ export default {
     testMatch: ['<rootDir>/src/**/*.test.{ts,tsx}'],
     testEnvironment: 'node',
     setupFiles: [join(import.meta.dirname, 'jest.setup.cjs')],
+    // A package that comes as a module alone, which Jest cannot load as it is.
+    transformIgnorePatterns: ['/node_modules/(?!property-graph/)'],
     moduleNameMapper: { '\\.css$': join(import.meta.dirname, 'jest.css.cjs') },
     transform: {
-      '\\.[tj]sx?$': [
+      '\\.([tj]sx?|mjs)$': [
         join(import.meta.dirname, 'jest.transform.cjs'),
         {
           jsc: {

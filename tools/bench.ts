@@ -311,6 +311,40 @@ function cutting(core: Core) {
   return { ms: round(median(times.slice(1))), bought, bound, proven };
 }
 
+/** Pictures in the round: a turn of the whole by hand, and all pictures of a build sheet. */
+function inTheRound(core: Core) {
+  const timed = (draw: () => unknown, times: number): number => {
+    draw();
+    return median(
+      Array.from({ length: times }, () => {
+        const begin = performance.now();
+        draw();
+        return performance.now() - begin;
+      }),
+    );
+  };
+  const families = core.STARTING_POINTS.filter(({ id }) => id !== 'blank').map(({ id, design }) => {
+    const { planter, assessment } = core.evaluate(design);
+    const order = core
+      .buildSheet(planter, assessment.figures, 'metric')
+      .steps.map((step) => step.id);
+    const cut = { bearing: core.viewOf(planter).wedge, half: 1.15 };
+    const { brim: water } = planter.heights;
+    const scene = () => core.sceneOf(planter, { standing: () => 'plain', cut, water });
+    return {
+      id,
+      facesMs: round(timed(scene, 9)),
+      turnMs: round(timed(() => core.roundPicture(planter, { turn: 0.3 }), 9)),
+      sheetMs: round(timed(() => order.map((step) => core.stepPicture(planter, order, step)), 3)),
+    };
+  });
+  const of = (key: 'facesMs' | 'turnMs' | 'sheetMs') => ({
+    median: round(median(families.map((one) => one[key]))),
+    heaviest: sortedBy(families, (one) => -one[key])[0]?.[key],
+  });
+  return { facesMs: of('facesMs'), turnMs: of('turnMs'), sheetMs: of('sheetMs') };
+}
+
 const { folder, remove } = scratchFolder();
 await startTime(folder);
 const starts: number[] = [];
@@ -326,6 +360,7 @@ try {
     tradeCurveInWorkerMs: async () => round(await tradeInWorker(browser)),
     compareFourMs: async () => round(await comparing(browser)),
     buildSheet: () => sheets(core),
+    inTheRound: () => inTheRound(core),
     pdf: () => pdfs(),
     cutSixty: () => cutting(core),
     season: () => seasons(core),

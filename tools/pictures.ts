@@ -34,7 +34,12 @@ const PICTURES: Picture[] = [
   { file: 'garden', at: '/', size: DESK },
   { file: 'start', at: '/new', size: DESK },
   { file: 'bench', at: { planter: 'Tomato on the roof', room: 'wick' }, size: DESK, us: true },
-  { file: 'bench-trough', at: { planter: 'Peppers in the trough', room: 'water' }, size: DESK },
+  {
+    file: 'round',
+    at: { planter: 'Barrel at the stairs', room: 'water' },
+    size: DESK,
+    press: ['button', 'In the round'],
+  },
   {
     file: 'bench-move',
     at: { planter: 'Cabbages in the half tank', room: 'wick' },

@@ -18,3 +18,4 @@ export * from '@huerta/core/journal';
 export * from '@huerta/core/fabrication';
 export * from '@huerta/core/planning';
 export * from '@huerta/core/drawing';
+export * from '@huerta/core/drawing/round';

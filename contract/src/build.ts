@@ -35,6 +35,20 @@ export const labelQuerySchema = fileQuerySchema.extend({
 });
 export type LabelQuery = z.infer<typeof labelQuerySchema>;
 
+/** Query of a picture in the round. */
+export const roundQuerySchema = z.object({
+  turn: z.coerce
+    .number()
+    .min(-360)
+    .max(360)
+    .default(0)
+    .describe('Degrees that it is turned from its usual view; of the whole planter only'),
+  units: z.enum(['metric', 'us']).default('metric'),
+  step: z.string().max(40).optional().describe('A step of its build sheet; the whole without one'),
+  width: z.coerce.number().int().min(64).max(2000).default(640).describe('Pixels at most'),
+});
+export type RoundQuery = z.infer<typeof roundQuerySchema>;
+
 export const BUILD = routes({
   progress: {
     method: 'get',
@@ -55,6 +69,14 @@ export const BUILD = routes({
     method: 'get',
     path: '/planters/:id/build/sheet.pdf',
     about: 'The build sheet on paper.',
+    query: fileQuerySchema,
+    file: PDF,
+    problems: GONE,
+  },
+  bookletPdf: {
+    method: 'get',
+    path: '/planters/:id/build/booklet.pdf',
+    about: 'Its build in pictures, step by step.',
     query: fileQuerySchema,
     file: PDF,
     problems: GONE,
@@ -89,6 +111,22 @@ export const BUILD = routes({
     about: 'Its cut list.',
     query: fileQuerySchema,
     file: CSV,
+    problems: GONE,
+  },
+  round: {
+    method: 'get',
+    path: '/planters/:id/round.svg',
+    about: 'The planter in the round, or one step of its build.',
+    query: roundQuerySchema,
+    file: 'image/svg+xml',
+    problems: GONE,
+  },
+  roundGlb: {
+    method: 'get',
+    path: '/planters/:id/round.glb',
+    about:
+      'The planter as a solid: glTF 2.0 in one piece, metres, each group of parts under its name.',
+    file: 'model/gltf-binary',
     problems: GONE,
   },
   template: {

@@ -67,6 +67,7 @@ test('marks that there are not, and planters that there are not, are refused wit
 
 test.each([
   ['sheet.pdf', 'application/pdf', 'inline'],
+  ['booklet.pdf?paper=letter&units=us', 'application/pdf', 'inline'],
   ['templates.pdf?paper=letter&units=us', 'application/pdf', 'inline'],
   ['label.pdf?at=http://localhost:4700&day=2026-05-01', 'application/pdf', 'inline'],
   ['templates/platform.svg', 'image/svg+xml', 'inline'],
@@ -78,6 +79,27 @@ test.each([
   expect(response.type).toBe(type);
   expect(response.headers['content-disposition']).toMatch(
     new RegExp(`^${how}; filename="Pail with a cloth wick`),
+  );
+});
+
+test('a planter and its steps come as pictures', async () => {
+  const svg = async (query: string) =>
+    (await api.get(`/api/planters/${planter}/round.svg${query}`).buffer().expect(200))
+      .body as Buffer;
+  const whole = String(await svg(''));
+  expect(whole).toContain('<title>Pail with a cloth wick</title>');
+  expect(String(await svg('?turn=40'))).not.toBe(whole);
+  const step = String(await svg('?step=set&width=300'));
+  // The platform comes down, and an arrow says so.
+  expect(step).toContain('fill="#a3441f"');
+  expect(Number(/width="([\d.]+)"/.exec(step)![1])).toBeLessThanOrEqual(300);
+  const none = await api.get(`/api/planters/${planter}/round.svg?step=fly`).expect(404);
+  expect(problemOf(none).detail).toBe('This planter’s build sheet has no such step.');
+  await api.get(`/api/planters/${planter}/round.svg?turn=much`).expect(400);
+  const solid = await api.get(`/api/planters/${planter}/round.glb`).buffer().expect(200);
+  expect(solid.type).toBe('model/gltf-binary');
+  expect(solid.headers['content-disposition']).toMatch(
+    /^attachment; filename="Pail with a cloth wick solid.glb/,
   );
 });
 

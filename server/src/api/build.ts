@@ -10,10 +10,23 @@ export function buildRoutes(router: Routing, { progress, files }: Services): voi
   registerRoute(router, BUILD.mark, ({ id, body }) => progress.send(id, body.entries));
 
   const shown = ({ name, content }: NamedFile<Buffer | string>, type: string) =>
-    new FileAnswer(name, content, type, !/csv|dxf/.test(type));
-  const { sheetPdf, templatesPdf, labelPdf, partsCsv, cutsCsv, template } = BUILD;
+    new FileAnswer(name, content, type, !/csv|dxf|gltf/.test(type));
+  const {
+    sheetPdf,
+    bookletPdf,
+    templatesPdf,
+    labelPdf,
+    partsCsv,
+    cutsCsv,
+    round,
+    roundGlb,
+    template,
+  } = BUILD;
   registerRoute(router, sheetPdf, async ({ id, query }) =>
     shown(await files.sheet(id, query), sheetPdf.file),
+  );
+  registerRoute(router, bookletPdf, async ({ id, query }) =>
+    shown(await files.booklet(id, query), bookletPdf.file),
   );
   registerRoute(router, templatesPdf, async ({ id, query }) =>
     shown(await files.templates(id, query), templatesPdf.file),
@@ -27,6 +40,10 @@ export function buildRoutes(router: Routing, { progress, files }: Services): voi
   registerRoute(router, cutsCsv, async ({ id, query }) =>
     shown(await files.cuts(id, query), cutsCsv.file),
   );
+  registerRoute(router, round, async ({ id, query }) =>
+    shown(await files.round(id, query), round.file),
+  );
+  registerRoute(router, roundGlb, async ({ id }) => shown(await files.solid(id), roundGlb.file));
   registerRoute(router, template, async ({ id, query, request }) => {
     const [, name, as] = /^([a-z-]+)\.(svg|dxf)$/.exec(String(request.params.file)) ?? [];
     if (!name || (as !== 'svg' && as !== 'dxf')) {

@@ -13,13 +13,14 @@ import { wordsIn, type DecimalMark, type UnitSystem } from '@huerta/core/units';
 import type { PlanterDesign } from '@huerta/core/document';
 import { calendarFile, type CalendarJob } from './ics/calendar';
 import { neighbourPdf, type NeighbourJob } from './pdf/neighbour';
+import { bookletPdf } from './pdf/booklet';
 import { sheetPdf } from './pdf/sheet';
 import { templatesPdf } from './pdf/templates';
 
 /** Paper, and what else takes long to make, from what can be sent to another thread. */
 
 export interface BuildJob {
-  what: 'sheet' | 'templates';
+  what: 'sheet' | 'booklet' | 'templates';
   design: PlanterDesign;
   book: PriceBook;
   units: UnitSystem;
@@ -61,10 +62,11 @@ async function drawBuild(job: BuildJob): Promise<PdfResult> {
   const words = wordsIn(units, job.decimal);
   const { planter, assessment } = evaluate(design);
   const sheet = buildSheet(planter, assessment.figures, units);
-  if (what === 'sheet') {
+  if (what !== 'templates') {
     const shopper = asShopper(design.name, sheet, assessment.figures);
     const shopping = shoppingFor([shopper], book, units);
-    const pdf = await sheetPdf({ planter, assessment, sheet, shopping, words, paper });
+    const draw = what === 'sheet' ? sheetPdf : bookletPdf;
+    const pdf = await draw({ planter, assessment, sheet, shopping, words, paper });
     return { ok: true, file: pdf };
   }
   const marked = sheet.templates.map((one) => markedWith(one, words.mark));

@@ -1,4 +1,4 @@
-import type { FileQuery, LabelQuery } from '@huerta/contract';
+import type { FileQuery, LabelQuery, RoundQuery } from '@huerta/contract';
 import {
   asShopper,
   buildSheet,
@@ -7,6 +7,8 @@ import {
   type PriceBook,
   type Template,
 } from '@huerta/core/fabrication';
+import { assemble } from '@huerta/core/assembly';
+import { roundPicture, stepPicture } from '@huerta/core/drawing/round';
 import { evaluate } from '@huerta/core/assessment';
 import { wordsIn } from '@huerta/core/units';
 import type { PlanterDesign } from '@huerta/core/document';
@@ -14,6 +16,8 @@ import { cutsCsv, partsCsv } from '../export/csv/csv';
 import { templateDxf } from '../export/dxf/dxf';
 import { labelPdf } from '../export/pdf/labels';
 import type { BuildJob } from '../export/pdfRenderer';
+import { planterGlb } from '../export/gltf/gltf';
+import { roundSvg } from '../export/svg/round';
 import { templateSvg } from '../export/svg/svg';
 import type { Documents } from './documents';
 import { ONLY } from './kinds';
@@ -23,6 +27,7 @@ import { notFound, problem } from './problems';
 /** The files of a planter's build sheet. */
 export interface FileService {
   sheet(id: string, query: FileQuery): Promise<NamedFile<Buffer>>;
+  booklet(id: string, query: FileQuery): Promise<NamedFile<Buffer>>;
   templates(id: string, query: FileQuery): Promise<NamedFile<Buffer>>;
   template(
     id: string,
@@ -30,10 +35,19 @@ export interface FileService {
     as: 'svg' | 'dxf',
     query: FileQuery,
   ): Promise<NamedFile<string>>;
+  round(id: string, query: RoundQuery): Promise<NamedFile<string>>;
+  solid(id: string): Promise<NamedFile<Buffer>>;
   label(id: string, query: LabelQuery): Promise<NamedFile<Buffer>>;
   parts(id: string, query: FileQuery): Promise<NamedFile<string>>;
   cuts(id: string, query: FileQuery): Promise<NamedFile<string>>;
 }
+
+/** What the papers of a build are called after the planter's name. */
+const NAMES: Readonly<Record<BuildJob['what'], string>> = {
+  sheet: 'build sheet.pdf',
+  booklet: 'build in pictures.pdf',
+  templates: 'templates.pdf',
+};
 
 export interface NamedFile<T> {
   name: string;
@@ -69,11 +83,7 @@ export function fileService(
     const { units, decimal, paper } = query;
     const result = await papers.draw({ what, design, book, units, decimal, paper });
     if (result.ok) {
-      return named(
-        design,
-        what === 'sheet' ? 'build sheet.pdf' : 'templates.pdf',
-        Buffer.from(result.file),
-      );
+      return named(design, NAMES[what], Buffer.from(result.file));
     }
     if (result.why === 'none') throw notFound('Nothing of this planter needs a template.');
     throw problem(
@@ -85,6 +95,7 @@ export function fileService(
   };
   return {
     sheet: (id, query) => drawn('sheet', id, query),
+    booklet: (id, query) => drawn('booklet', id, query),
     templates: (id, query) => drawn('templates', id, query),
     async template(id, wanted, as, query) {
       const { design, sheet } = await work(id, query);
@@ -93,6 +104,24 @@ export function fileService(
       const marked = markedWith(template, query.decimal ?? 'point');
       const content = as === 'svg' ? templateSvg(marked) : templateDxf(marked);
       return named(design, `${template.title.toLowerCase()}.${as}`, content);
+    },
+    async round(id, { turn, step, width, units }) {
+      const { design, planter, sheet } = await work(id, { units, paper: 'a4' });
+      const words = wordsIn(units);
+      const page = { width, height: width };
+      if (step === undefined) {
+        const picture = roundPicture(planter, { turn: (turn * Math.PI) / 180 });
+        return named(design, 'in the round.svg', roundSvg(picture, design.name, page, words));
+      }
+      const found = sheet.steps.find((one) => one.id === step);
+      if (!found) throw notFound('This planter’s build sheet has no such step.');
+      const order = sheet.steps.map((one) => one.id);
+      const picture = stepPicture(planter, order, step);
+      return named(design, `${step}.svg`, roundSvg(picture, found.title, page, words));
+    },
+    async solid(id) {
+      const { value: design } = await planters.get(id);
+      return named(design, 'solid.glb', Buffer.from(await planterGlb(assemble(design))));
     },
     async label(id, query) {
       const { design, planter, assessment } = await work(id, query);

@@ -1,5 +1,11 @@
-import ical, { ICalCalendarMethod } from 'ical-generator';
-import { calendarOf, type GardenAbsence, type TendedQuestion } from '@huerta/core/journal';
+import ical, { ICalAlarmType, ICalCalendarMethod } from 'ical-generator';
+import { daysBetween } from '@huerta/core/physics/climate';
+import {
+  calendarOf,
+  usualHour,
+  type GardenAbsence,
+  type TendedQuestion,
+} from '@huerta/core/journal';
 import { tell, type UnitSystem } from '@huerta/core/units';
 
 /** What a calendar is made from. */
@@ -13,7 +19,10 @@ export interface CalendarJob {
 /** Every so often a calendar that subscribes asks again, seconds. */
 const ASK_AGAIN = 6 * 3600;
 
-/** The garden's calendar (RFC 5545): whole days, each event under an id that stays. */
+/**
+ * The garden's calendar (RFC 5545): whole days, each event under an id that stays. Of fillings and visits one is
+ * reminded on the likely day, at the hour at which one usually fills.
+ */
 export function calendarFile({ planters, away, units }: CalendarJob): string {
   const calendar = ical({
     name: 'Huerta',
@@ -21,8 +30,9 @@ export function calendarFile({ planters, away, units }: CalendarJob): string {
     method: ICalCalendarMethod.PUBLISH,
     ttl: ASK_AGAIN,
   });
-  for (const { uid, from, until, title, about } of calendarOf(planters, away)) {
-    calendar.createEvent({
+  const hour = usualHour(planters.map(({ question }) => question));
+  for (const { uid, kind, from, until, likely, title, about } of calendarOf(planters, away)) {
+    const event = calendar.createEvent({
       id: `${uid}@huerta`,
       start: from,
       end: until,
@@ -31,6 +41,12 @@ export function calendarFile({ planters, away, units }: CalendarJob): string {
       description: tell(about, units),
       stamp: new Date(),
     });
+    if ((kind === 'fill' || kind === 'visit') && likely !== null)
+      event.createAlarm({
+        type: ICalAlarmType.display,
+        triggerAfter: daysBetween(from, likely) * 86_400 + hour * 3600,
+        description: tell(title, units),
+      });
   }
   return calendar.toString();
 }

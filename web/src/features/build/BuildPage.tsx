@@ -62,7 +62,7 @@ function Sheet({ resource }: { resource: PlanterResource }) {
     ({ severity }) => severity === 'danger' || severity === 'fault',
   ).length;
   const pages: Record<View, React.ReactNode> = {
-    steps: <Steps sheet={sheet} marking={marking} />,
+    steps: <Steps planter={planter} sheet={sheet} marking={marking} />,
     parts: <Parts sheet={sheet} list={list} />,
     cuts: <Cuts sheet={sheet} list={list} />,
     holes: <Holes sheet={sheet} />,

@@ -49,6 +49,11 @@ export function Paper({ id, name, paper, hasTemplates, hasCuts, onPaper }: Paper
             <Printer size={18} aria-hidden /> The whole sheet (PDF)
           </a>
         </li>
+        <li>
+          <a className="file-link" href={fileAddress(id, 'booklet.pdf', query)} target="_blank">
+            <Printer size={18} aria-hidden /> Step by step in pictures (PDF)
+          </a>
+        </li>
         {hasTemplates && (
           <li>
             <a className="file-link" href={fileAddress(id, 'templates.pdf', query)} target="_blank">
@@ -81,7 +86,10 @@ export function Paper({ id, name, paper, hasTemplates, hasCuts, onPaper }: Paper
                 Cuts (CSV)
               </a>
             </>
-          )}
+          )}{' '}
+          <a className="file-link" href={`/api/planters/${id}/round.glb`} download>
+            Solid (glTF)
+          </a>
         </li>
       </Box>
     </Box>

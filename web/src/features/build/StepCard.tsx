@@ -7,7 +7,7 @@ import {
   type Step,
 } from '@huerta/core/fabrication';
 import { ChevronDown, ChevronUp, Clock, TriangleAlert, Wrench } from 'lucide-react';
-import { useId } from 'react';
+import { useId, type ReactNode } from 'react';
 import { useWords } from '../../ui/preferences';
 import { TextField } from '../../ui/TextField';
 import { CheckRow } from './CheckRow';
@@ -17,6 +17,8 @@ interface StepCardProps {
   step: Step;
   number: number;
   sheet: BuildSheet;
+  /** Its drawing, while it is open. */
+  picture: ReactNode;
   progress: Progress;
   open: boolean;
   /** Title of the step whose failed check holds this one up. */
@@ -30,6 +32,7 @@ export function StepCard({
   step,
   number,
   sheet,
+  picture,
   progress,
   open,
   heldBy,
@@ -93,12 +96,17 @@ export function StepCard({
             ))}
           </Box>
         )}
-        <Box as="ol" className="step-doing">
-          {step.doing.map((words, i) => (
-            <li key={i}>{tell(words)}</li>
-          ))}
+        <Box className="step-main">
+          {picture}
+          <Box>
+            <Box as="ol" className="step-doing">
+              {step.doing.map((words, i) => (
+                <li key={i}>{tell(words)}</li>
+              ))}
+            </Box>
+            <Takes step={step} sheet={sheet} />
+          </Box>
         </Box>
-        <Takes step={step} sheet={sheet} />
         {step.checks.map((check) => (
           <CheckRow
             key={check.id}

@@ -1,11 +1,23 @@
 import { Box, Text } from '@chakra-ui/react';
 import { buildTimeText, heldUpAt, timeLeft, type BuildSheet } from '@huerta/core/fabrication';
-import { useState } from 'react';
+import type { Planter } from '@huerta/core/assembly';
+import { Suspense, useState } from 'react';
+import { onDemand } from '../../ui/onDemand';
+import { usePrinting } from '../../ui/usePrinting';
 import { StepCard } from './StepCard';
 import type { Marking } from './useProgress';
 
+const StepPicture = onDemand(() => import('./StepPicture').then((part) => part.StepPicture));
+
+interface StepsProps {
+  planter: Planter;
+  sheet: BuildSheet;
+  marking: Marking;
+}
+
 /** The steps in their order; the first that is not done stands open. */
-export function Steps({ sheet, marking }: { sheet: BuildSheet; marking: Marking }) {
+export function Steps({ planter, sheet, marking }: StepsProps) {
+  const printing = usePrinting();
   const { progress, mark, waiting, trouble, unseen } = marking;
   const { steps } = sheet;
   const [opened, setOpened] = useState<Readonly<Record<string, boolean>>>({});
@@ -40,19 +52,29 @@ export function Steps({ sheet, marking }: { sheet: BuildSheet; marking: Marking 
         </Text>
       )}
       <Box as="ol" className="steps" aria-label="Steps">
-        {steps.map((step, i) => (
-          <StepCard
-            key={step.id}
-            step={step}
-            number={i + 1}
-            sheet={sheet}
-            progress={progress}
-            open={opened[step.id] ?? (step === current || step === held)}
-            heldBy={held && i > heldFrom ? held.title : null}
-            onOpen={(open) => setOpened((now) => ({ ...now, [step.id]: open }))}
-            onMark={mark}
-          />
-        ))}
+        {steps.map((step, i) => {
+          const open = opened[step.id] ?? (step === current || step === held);
+          return (
+            <StepCard
+              key={step.id}
+              picture={
+                (open || printing) && (
+                  <Suspense fallback={null}>
+                    <StepPicture planter={planter} steps={steps} step={step} />
+                  </Suspense>
+                )
+              }
+              step={step}
+              number={i + 1}
+              sheet={sheet}
+              progress={progress}
+              open={open}
+              heldBy={held && i > heldFrom ? held.title : null}
+              onOpen={(open) => setOpened((now) => ({ ...now, [step.id]: open }))}
+              onMark={mark}
+            />
+          );
+        })}
       </Box>
     </Box>
   );

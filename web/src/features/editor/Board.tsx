@@ -1,17 +1,20 @@
 import { Box, Button } from '@chakra-ui/react';
 import { pictureTurned } from '@huerta/core/simulation/moisture';
 import { plan, plantingView, planTurned, sectionBounds } from '@huerta/core/drawing';
-import { memo, useMemo, useState, type ReactNode } from 'react';
+import { memo, Suspense, useMemo, useState, type ReactNode } from 'react';
 import { useWords } from '../../ui/preferences';
 import { FieldPaint } from '../../drawing/FieldPaint';
 import { PlanDrawing } from '../../drawing/PlanDrawing';
 import type { View } from '../../drawing/view';
 import { planGoes, planHeight, planWidth } from './arrange';
 import { EvaluationBehind, useEditor } from './editorState';
+import { onDemand } from '../../ui/onDemand';
 import { Enlarged } from './Enlarged';
 import { useMoisture, type MoistureShown } from './moisture';
 import { PlanStage } from './PlanStage';
 import { useSize } from '../../ui/useSize';
+
+const RoundView = onDemand(() => import('./RoundView').then((part) => part.RoundView));
 
 /** Narrower than this there is no room for a plan beside or under the section, pixels. */
 const ROOM_FOR_PLAN = 560;
@@ -31,6 +34,7 @@ export function Board({ children }: { children: ReactNode }) {
   const [view, setView] = useState<PlanView>('floor');
   const [moving, setMoving] = useState(false);
   const [large, setLarge] = useState(false);
+  const [round, setRound] = useState(false);
   const { left, right, bottom, top } = sectionBounds(planter);
   const goes = planGoes({ width: right - left, height: top - bottom }, size, units);
   const under = goes === 'under';
@@ -40,6 +44,7 @@ export function Board({ children }: { children: ReactNode }) {
     <div className={moving ? 'board-tools is-over' : 'board-tools'}>
       <Tool onPress={() => setMoving(!moving)}>{moving ? 'Section' : 'Move parts'}</Tool>
       <Tool onPress={() => setLarge(true)}>Enlarge</Tool>
+      <Tool onPress={() => setRound(true)}>In the round</Tool>
     </div>
   );
   const stage = moving ? <PlanStage /> : children;
@@ -50,6 +55,13 @@ export function Board({ children }: { children: ReactNode }) {
       {large && (
         <Enlarged title={moving ? 'Seen from above' : 'Section'} onClose={() => setLarge(false)}>
           {stage}
+        </Enlarged>
+      )}
+      {round && (
+        <Enlarged title="In the round" whole onClose={() => setRound(false)}>
+          <Suspense fallback={null}>
+            <RoundView onClose={() => setRound(false)} />
+          </Suspense>
         </Enlarged>
       )}
       {withPlan && (

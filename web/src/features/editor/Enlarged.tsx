@@ -4,6 +4,8 @@ import { useLayoutEffect, useRef, useState, type ReactNode } from 'react';
 
 interface EnlargedProps {
   title: string;
+  /** Whether it fills the window in both directions, as what has controls of its own does. */
+  whole?: boolean;
   onClose(): void;
   children: ReactNode;
 }
@@ -12,7 +14,7 @@ interface EnlargedProps {
 const ZOOMS = [1, 1.5, 2.5, 4];
 
 /** A drawing over the whole window, to be drawn larger still and moved about in it. */
-export function Enlarged({ title, onClose, children }: EnlargedProps) {
+export function Enlarged({ title, whole = false, onClose, children }: EnlargedProps) {
   const [step, setStep] = useState(0);
   const zoom = ZOOMS[step] ?? 1;
   const frame = useRef<HTMLDivElement>(null);
@@ -67,7 +69,7 @@ export function Enlarged({ title, onClose, children }: EnlargedProps) {
                 className="enlarged-drawing"
                 style={{
                   width: `${zoom * 100}%`,
-                  height: `min(${zoom * 100}%, ${zoom * 110}vw)`,
+                  height: whole ? `${zoom * 100}%` : `min(${zoom * 100}%, ${zoom * 110}vw)`,
                 }}
               >
                 {children}

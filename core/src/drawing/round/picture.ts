@@ -1,0 +1,368 @@
+import { type PartGroup, type PartKind, type Planter } from '../../assembly';
+import { linesOf } from './lines';
+import { PLANTS, sceneOf, SOIL, WATER, type RoundStyle, type Scene, type Standing } from './scene';
+import { grown, type Vessel } from '../../geometry/vessels';
+import { dot, loopOf } from './cell';
+import {
+  axesOf,
+  fillsOf,
+  projected,
+  type Axes,
+  type Camera,
+  type Fill,
+  type Line,
+  type Point2,
+} from './view';
+
+/** Pictures of a planter in the round: as it stands, and as it grows step by step. */
+
+/** An arrow on the page that says where what is new comes from. */
+export interface Arrow {
+  from: Point2;
+  to: Point2;
+}
+
+/** A height above the inside floor that a picture gives, beside the vessel or on what it is marked on. */
+interface Measure {
+  from: Point2;
+  to: Point2;
+  /** Metres. */
+  value: number;
+}
+
+/** A picture on the page: metres, y up. */
+export interface RoundPicture {
+  /** Back to front. */
+  fills: readonly Fill[];
+  lines: readonly Line[];
+  arrows: readonly Arrow[];
+  measures: readonly Measure[];
+  styles: readonly RoundStyle[];
+  bounds: { left: number; right: number; low: number; top: number };
+}
+
+/** Heights of the eye, radians: at the planter, into it, and on a piece that lies flat. */
+const LOW = 0.42;
+const INTO = 0.56;
+const FLAT = 1.0;
+/** Half of the wedge that is cut away, radians. */
+const HALF_CUT = 1.15;
+/** How far the wedge's middle and the eye are from before the overflow, so that both are seen. */
+const WEDGE_ASIDE = 1.45;
+const EYE_ASIDE = 1.1;
+
+/** The way an eye looks at a bearing: see `axesOf`. */
+const turnTo = (bearing: number): number => bearing + Math.PI / 2;
+
+/** Bearing of the first of some kinds from the middle; null where none stands off it. */
+function bearingOf(groups: readonly PartGroup[], ...kinds: PartKind[]): number | null {
+  for (const group of groups) {
+    if (!kinds.includes(group.kind)) continue;
+    const [part] = group.parts;
+    if (part && Math.hypot(part.x, part.y) > 1e-3) return Math.atan2(part.y, part.x);
+  }
+  return null;
+}
+
+/** Bearings of the eye and of the wedge that is cut away, from which overflow and tube are both seen. */
+export function viewOf({ partGroups }: Pick<Planter, 'partGroups'>): {
+  eye: number;
+  wedge: number;
+} {
+  const out = bearingOf(partGroups, 'hole', 'fitting', 'rows');
+  const tube = bearingOf(partGroups, 'tube', 'inspection', 'worm');
+  if (out === null) return { eye: FRONT, wedge: FRONT };
+  const side = (sign: 1 | -1) => ({ eye: out + sign * EYE_ASIDE, wedge: out + sign * WEDGE_ASIDE });
+  const [one, other] = [side(1), side(-1)];
+  // What stands behind the wedge is seen through it, what stands beside it is in the soil.
+  const before = ({ eye }: typeof one): number => (tube === null ? 0 : Math.cos(eye - tube));
+  return before(one) <= before(other) ? one : other;
+}
+
+/** Where one looks from where nothing says otherwise. */
+const FRONT = -Math.PI / 3;
+
+/** What is asked of a picture of the whole planter. */
+export interface WholeOptions {
+  /** How far it is turned from its usual view, and how high the eye is, radians. */
+  turn?: number;
+  height?: number;
+  /** Half of the wedge that is cut away, radians; 0 for none. */
+  open?: number;
+  /** How far it is taken apart, 0 to 1. */
+  apart?: number;
+  /** How high water stands, metres; the full mark where it is left out. */
+  water?: number;
+}
+
+/** The planter as it stands, cut open. */
+export function roundPicture(planter: Planter, options: WholeOptions = {}): RoundPicture {
+  const { turn = 0, height = LOW, open = HALF_CUT, apart = 0, water } = options;
+  const view = viewOf(planter);
+  const lifts = apart > 0 ? liftsOf(planter, apart) : null;
+  const scene = sceneOf(planter, {
+    standing: () => 'plain',
+    cut: open > 0.02 ? { bearing: view.wedge + turn, half: Math.min(open, 1.5) } : null,
+    water: apart > 0.02 ? null : (water ?? planter.heights.brim),
+    ...(lifts ? { lift: (id: string) => lifts.get(id) ?? 0 } : {}),
+  });
+  return pictureOf(scene, { turn: turnTo(view.eye) + turn, height });
+}
+
+/** The order in which things come to a planter, from below. */
+const LAYERS_UP: readonly (readonly PartKind[])[] = [
+  ['vessel', 'liner', 'patch', 'hole', 'fitting', 'rows', 'rim', 'supply'],
+  ['ring', 'standing', 'crates', 'arch', 'lying', 'sticks', 'fill'],
+  ['platform', 'cloth', 'cup', 'column'],
+  ['nested', 'neck', 'row', 'bag'],
+  ['layer'],
+  ['tube', 'inspection', 'worm'],
+];
+
+/** How far each is lifted when the planter is taken apart, metres. */
+function liftsOf({ partGroups, heights }: Planter, apart: number): Map<string, number> {
+  const step = apart * 0.4 * Math.max(heights.rim, 0.1);
+  const lifts = new Map<string, number>();
+  for (const { id, kind } of partGroups) {
+    const level = LAYERS_UP.findIndex((kinds) => kinds.includes(kind));
+    lifts.set(id, step * (level < 0 ? LAYERS_UP.length : level));
+  }
+  lifts.set(SOIL, step * LAYERS_UP.length);
+  lifts.set(PLANTS, step * (LAYERS_UP.length + 0.5));
+  return lifts;
+}
+
+/** The steps in which things of each kind come to their places; the first of them that a sheet has counts. */
+const COMES: Partial<Record<PartKind, readonly string[]>> = {
+  liner: ['line'],
+  hole: ['overflow', 'pierce'],
+  fitting: ['overflow', 'pierce'],
+  rows: ['overflow', 'pierce'],
+  ring: ['supports'],
+  standing: ['supports'],
+  crates: ['supports', 'lay'],
+  lying: ['lay', 'supports'],
+  arch: ['lay', 'supports'],
+  sticks: ['lay', 'supports'],
+  platform: ['set', 'stand', 'platform'],
+  nested: ['stand', 'set'],
+  neck: ['stand', 'set'],
+  row: ['stand', 'set'],
+  bag: ['stand', 'set'],
+  tube: ['tube'],
+  inspection: ['tube'],
+  worm: ['tube', 'fill'],
+  fill: ['base'],
+  layer: ['layers'],
+  mulch: ['close'],
+};
+/** Wicks that hang in a sheet come with it; others stand when they are made. */
+const HUNG = ['set', 'stand', 'wick'];
+const SET_UP = ['wick', 'base'];
+
+/** The place in the order of steps at which each comes; -1 for what is there from the beginning. */
+function comesAt({ partGroups }: Planter, order: readonly string[]): Map<string, number> {
+  const first = (steps: readonly string[]): number => {
+    const found = steps.find((step) => order.includes(step));
+    return found === undefined ? -1 : order.indexOf(found);
+  };
+  const deck = order.includes('set') || order.includes('stand');
+  const at = new Map<string, number>();
+  for (const { id, kind } of partGroups) {
+    const wick = kind === 'cloth' || kind === 'cup' || kind === 'column';
+    at.set(id, wick ? first(deck ? HUNG : SET_UP) : first(COMES[kind] ?? []));
+  }
+  at.set(SOIL, order.includes('fill') ? order.indexOf('fill') : order.length);
+  at.set(PLANTS, order.includes('plant') ? order.indexOf('plant') : order.length);
+  return at;
+}
+
+/** Steps in which one looks at the wall from outside. */
+const OUTSIDE = ['inspect', 'saw', 'seal', 'measure', 'overflow', 'pierce', 'box', 'dig'];
+/** Steps in which water stands in it. */
+const POURED = ['test', 'water'];
+
+/**
+ * A step's picture: what stands already is pale, what the step adds stands out, with an arrow that says where it comes
+ * from; a sheet that is made lies by itself.
+ *
+ * @param order ids of the sheet's steps in their order
+ * @param step one of them
+ */
+export function stepPicture(
+  planter: Planter,
+  order: readonly string[],
+  step: string,
+): RoundPicture {
+  const at = comesAt(planter, order);
+  const now = order.indexOf(step);
+  const sheet = planter.partGroups.find(({ kind }) => kind === 'platform');
+  if (sheet && (step === 'platform' || step === 'wick')) return pieces(planter, sheet.id, step);
+  const outside = OUTSIDE.includes(step);
+  const view = viewOf(planter);
+  const adds = [...at.values()].includes(now);
+  const wet = POURED.includes(step);
+  const standing = (id: string): Standing | null => {
+    const comes = id === WATER ? now : (at.get(id) ?? -1);
+    if (comes > now) return null;
+    // Where nothing comes, the vessel itself is what one looks at.
+    if (comes === now || (!adds && !wet && id.startsWith('vessel'))) return 'now';
+    return 'before';
+  };
+  const out = bearingOf(planter.partGroups, 'hole', 'fitting', 'rows');
+  const scene = sceneOf(planter, {
+    standing,
+    cut: outside ? null : { bearing: view.wedge, half: HALF_CUT },
+    water: wet ? planter.heights.brim : null,
+  });
+  const turn = turnTo(outside && out !== null ? out + EYE_ASIDE / 2 : view.eye);
+  return pictureOf(
+    scene,
+    { turn, height: outside ? LOW : INTO },
+    outside ? [] : null,
+    wet ? tubeTop(planter, (id) => (at.get(id) ?? -1) <= now) : null,
+    heightOf(planter, step),
+  );
+}
+
+/** A height in a picture: where it is marked, or null beside the vessel. */
+interface MarkedHeight {
+  z: number;
+  at: { x: number; y: number } | null;
+  vessel: Vessel;
+}
+
+/** The height that a step is about; null where it is about none. */
+function heightOf(
+  { design, heights, partGroups, vessel }: Planter,
+  step: string,
+): MarkedHeight | null {
+  const beside = (z: number): MarkedHeight => ({ z, at: null, vessel });
+  switch (step) {
+    case 'overflow': {
+      const hole = partGroups.find(
+        ({ kind }) => kind === 'hole' || kind === 'fitting' || kind === 'rows',
+      );
+      const part = hole?.parts[0];
+      if (!part) return null;
+      const out = 1 + (vessel.wall + 0.004) / Math.max(Math.hypot(part.x, part.y), 0.01);
+      return { z: (part.from + part.to) / 2, at: { x: part.x * out, y: part.y * out }, vessel };
+    }
+    case 'supports':
+    case 'lay':
+      return beside(design.reservoir.top);
+    case 'set':
+      return beside(heights.base);
+    case 'test':
+    case 'water':
+      return beside(heights.brim);
+    case 'fill':
+      return beside(heights.surface);
+    default:
+      return null;
+  }
+}
+
+/** How far a height beside the vessel stands off it, as a share of the picture. */
+const OFF = 0.05;
+/** Room for its number, likewise. */
+const NUMBER = 0.26;
+
+/** The line of a height on the page. */
+function measured({ z, at, vessel }: MarkedHeight, axes: Axes, off: number): Measure {
+  const place = (height: number): Point2 => {
+    if (at) return projected(axes, [at.x, at.y, height]);
+    const outline = grown(vessel.outlineAt(height), vessel.wall);
+    const [x, y] = loopOf(outline, 8).reduce((left, one) =>
+      dot(axes.right, [one[0], one[1], 0]) < dot(axes.right, [left[0], left[1], 0]) ? one : left,
+    );
+    const [u, v] = projected(axes, [x, y, height]);
+    return [u - off, v];
+  };
+  return { from: place(0), to: place(z), value: z };
+}
+
+/** The sheet by itself, and with its wicks once they are pulled through. */
+function pieces(planter: Planter, sheet: string, step: string): RoundPicture {
+  const wicks = planter.partGroups.filter(({ kind }) => kind === 'cloth' || kind === 'cup');
+  const shown = step === 'wick' ? wicks.map(({ id }) => id) : [];
+  const scene = sceneOf(planter, {
+    standing: (id) =>
+      id === sheet ? (step === 'wick' ? 'before' : 'now') : shown.includes(id) ? 'now' : null,
+    cut: null,
+    water: null,
+  });
+  return pictureOf(
+    scene,
+    { turn: turnTo(viewOf(planter).eye), height: step === 'wick' ? LOW : FLAT },
+    [],
+  );
+}
+
+/** Where one pours. */
+function tubeTop(
+  { partGroups, heights }: Planter,
+  stands: (id: string) => boolean,
+): readonly [number, number, number] {
+  const tube = partGroups.find(({ id, kind }) => kind === 'tube' && stands(id))?.parts[0];
+  return tube ? [tube.x, tube.y, tube.to] : [0, 0, heights.rim];
+}
+
+/** Length of an arrow and its distance from what it means, as shares of the picture. */
+const ARROW = 0.16;
+const GAP = 0.02;
+
+/** @param marks where arrows point, in space; of what is new where null @param pour where water is poured */
+function pictureOf(
+  scene: Scene,
+  camera: Camera,
+  marks: readonly (readonly [number, number, number])[] | null = [],
+  pour: readonly [number, number, number] | null = null,
+  height: MarkedHeight | null = null,
+): RoundPicture {
+  const axes = axesOf(camera);
+  const fills = fillsOf(scene.faces, camera);
+  const lines = linesOf(scene.faces, camera);
+  const bounds = boundsOf(fills);
+  const span = Math.max(bounds.right - bounds.left, bounds.top - bounds.low, 0.01);
+  const tips = pour ? [pour] : (marks ?? newTops(scene));
+  const arrows = tips.map((tip): Arrow => {
+    const [x, y] = projected(axes, tip);
+    return { from: [x, y + (ARROW + GAP) * span], to: [x, y + GAP * span] };
+  });
+  const top = arrows.reduce((most, { from }) => Math.max(most, from[1]), bounds.top);
+  const measures = height ? [measured(height, axes, OFF * span)] : [];
+  const left = measures.reduce(
+    (least, { from, to }) => Math.min(least, Math.min(from[0], to[0]) - NUMBER * span),
+    bounds.left,
+  );
+  return {
+    ...{ fills, lines, arrows, measures, styles: scene.styles },
+    bounds: { ...bounds, top, left },
+  };
+}
+
+/** The top of all that is new, in its middle. */
+function newTops({ faces, styles }: Scene): (readonly [number, number, number])[] {
+  const fresh = faces.filter(
+    ({ style, twoSided }) => styles[style]?.standing === 'now' && !twoSided,
+  );
+  const points = fresh.flatMap(({ points: all }) => all);
+  if (points.length === 0) return [];
+  const top = points.reduce((most, [, , z]) => Math.max(most, z), -Infinity);
+  const high = points.filter(([, , z]) => z > top - 1e-3);
+  const middle = (k: 0 | 1): number => high.reduce((sum, p) => sum + p[k], 0) / high.length;
+  return [[middle(0), middle(1), top]];
+}
+
+function boundsOf(fills: readonly Fill[]): RoundPicture['bounds'] {
+  const bounds = { left: Infinity, right: -Infinity, low: Infinity, top: -Infinity };
+  for (const { points } of fills)
+    for (const [x, y] of points) {
+      bounds.left = Math.min(bounds.left, x);
+      bounds.right = Math.max(bounds.right, x);
+      bounds.low = Math.min(bounds.low, y);
+      bounds.top = Math.max(bounds.top, y);
+    }
+  return fills.length > 0 ? bounds : { left: 0, right: 0.1, low: 0, top: 0.1 };
+}
