@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import type { Locator, Page } from '@playwright/test';
-import { designOf, expect, figure, openBench, saved, test } from './bench';
+import { chooseCrop, designOf, expect, figure, openBench, saved, test } from './bench';
 
 /** What is told by its colour, and so another thing in the dark. */
 const COLOURS = ['color-contrast', 'link-in-text-block'];
@@ -97,7 +97,7 @@ test('at phone width the drawing stays in sight above the work', async ({ page }
   await page.setViewportSize({ width: 390, height: 844 });
   await openBench(page, designOf('bottle-pail'));
   await page.getByRole('button', { name: 'Soil', exact: true }).click();
-  await page.getByLabel('What grows', { exact: true }).selectOption('Lettuce');
+  await chooseCrop(page, 'What grows', 'Lettuce');
   await page.getByLabel('Freeboard', { exact: true }).scrollIntoViewIfNeeded();
   await expect(page.getByRole('img', { name: /Section through the planter/ })).toBeInViewport();
   const wide = await page.evaluate(() => document.documentElement.scrollWidth);

@@ -59,3 +59,9 @@ export async function fill(page: Page, label: string, text: string): Promise<voi
   await field.fill(text);
   await field.press('Enter');
 }
+
+/** Chooses a crop by typing its name. */
+export async function chooseCrop(page: Page, label: string, crop: string): Promise<void> {
+  await page.getByRole('combobox', { name: label, exact: true }).fill(crop);
+  await page.getByRole('option', { name: crop, exact: true }).click();
+}

@@ -158,3 +158,40 @@ test('one shopping list for three planters, with an own price, and nothing that 
     ]).toEqual([address, []]);
   }
 });
+
+test('each step shows its picture, and the bench shows the planter in the round', async ({
+  page,
+}) => {
+  const id = await openBench(page, designOf('cloth-pail'));
+  await page.getByRole('button', { name: 'In the round' }).click();
+  const picture = page.getByRole('img', { name: /in the round, cut open/ });
+  await expect(picture).toBeVisible();
+  const before = await picture.innerHTML();
+  await page.getByRole('group', { name: /^Turn it/ }).focus();
+  await page.keyboard.press('Shift+ArrowRight');
+  await expect.poll(() => picture.innerHTML()).not.toBe(before);
+  const whole = (await picture.boundingBox())!;
+  // A press on the middle of the soil says what it is, and leads to its fields.
+  await page.mouse.click(whole.x + whole.width / 2, whole.y + 0.7 * whole.height);
+  await expect(page.getByText(/^Growing mix, from /)).toBeVisible();
+  await expect(page.getByRole('button', { name: 'To its fields: Soil' })).toBeVisible();
+  await page.getByLabel('Taken apart').fill('100');
+  await expect
+    .poll(async () => {
+      const box = (await picture.boundingBox())!;
+      return box.height / box.width;
+    })
+    .toBeGreaterThan((1.3 * whole.height) / whole.width);
+  await page.getByText('Its parts, from the floor up').click();
+  await expect(page.getByRole('listitem').filter({ hasText: /^platform: / })).toBeVisible();
+  await page.getByRole('button', { name: 'To its fields: Soil' }).click();
+  await expect(page.getByRole('combobox', { name: 'Mix', exact: true })).toBeVisible();
+
+  await page.goto(`/planters/${id}/build`);
+  await page.getByRole('button', { name: 'Open Mark and drill the overflow' }).click();
+  const step = page.getByRole('img', { name: 'Picture of the step: mark and drill the overflow' });
+  await expect(step.getByText(/^86.mm$/)).toBeVisible();
+  const booklet = page.getByRole('link', { name: 'Step by step in pictures (PDF)' });
+  const answer = await page.request.get((await booklet.getAttribute('href'))!);
+  expect(answer.headers()['content-type']).toContain('application/pdf');
+});

@@ -3,7 +3,7 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
 import type { Page } from '@playwright/test';
-import { expect, test } from './bench';
+import { chooseCrop, expect, test } from './bench';
 
 /** A person who never saw Huerta before, in a garden with nothing in it, from three countries. */
 
@@ -116,7 +116,7 @@ for (const country of COUNTRIES) {
       await depth.press('Enter');
       await expect(page.getByText('Saved', { exact: true })).toBeVisible();
       await press('button', /^\d Soil/);
-      await page.getByLabel('What grows', { exact: true }).selectOption({ label: country.crop });
+      await chooseCrop(page, 'What grows', country.crop);
 
       await press('link', /Build/);
       const sheet = page.getByRole('link', { name: 'The whole sheet (PDF)' });

@@ -1,7 +1,7 @@
 import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
 import { usualPlanted, type PlanterDesign } from '@huerta/core/document';
-import { designOf, expect, fill, openBench, saved, test } from './bench';
+import { chooseCrop, designOf, expect, fill, openBench, saved, test } from './bench';
 
 const growing = (id: string, ...crops: ReturnType<typeof usualPlanted>[]): PlanterDesign => ({
   ...designOf(id),
@@ -10,7 +10,7 @@ const growing = (id: string, ...crops: ReturnType<typeof usualPlanted>[]): Plant
 
 async function add(page: Page, crop: string): Promise<void> {
   await page.getByRole('button', { name: 'Add a crop' }).click();
-  await page.getByLabel('Which one').selectOption({ label: crop });
+  await chooseCrop(page, 'Which one', crop);
 }
 
 test('three herbs in one pot, drawn by how they grow, moved in the plan, and planted by the sheet', async ({
@@ -40,6 +40,25 @@ test('three herbs in one pot, drawn by how they grow, moved in the plan, and pla
   await page.getByRole('button', { name: 'Open Plant' }).click();
   for (const herb of ['thyme', 'parsley', 'chives'])
     await expect(page.getByText(`Set the ${herb} where the plan shows.`)).toBeVisible();
+});
+
+test('a crop is found by another name, by keys alone; what is typed and left changes nothing', async ({
+  page,
+}) => {
+  await openBench(page, growing('cup-pail', usualPlanted('thyme', 1)), 'soil');
+  const field = page.getByRole('combobox', { name: 'What grows', exact: true });
+  await field.fill('rutab');
+  await page.keyboard.press('Tab');
+  await expect(field).toHaveValue('Thyme');
+  await field.fill('');
+  await field.pressSequentially('romaine');
+  await page.keyboard.press('ArrowDown');
+  await page.keyboard.press('Enter');
+  await expect(field).toHaveValue(/^(Cos|Romaine) lettuce$/);
+  await field.fill('oca');
+  await page.getByRole('option', { name: 'Make “oca” a crop of your own' }).click();
+  await expect(page.getByRole('group', { name: 'A crop of your own' })).toBeVisible();
+  await saved(page);
 });
 
 test('a row with five different plants, one in each pail', async ({ page }) => {
