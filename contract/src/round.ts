@@ -12,11 +12,26 @@ export const roundResourceSchema = z.object({ ...ONLY_DOCUMENT, plan: roundPlanS
 export type RoundResource = z.infer<typeof roundResourceSchema>;
 export const saveRoundSchema = z.strictObject({ ...SAVE_MARK, plan: roundPlanSchema });
 
+/** Query of GET /api/round/standing. */
+export const readySinceSchema = z.strictObject({
+  since: z.coerce
+    .number()
+    .int()
+    .min(0)
+    .default(0)
+    .describe('The `last` of an earlier answer: only what became ready since then is answered'),
+});
+
 /**
  * Answer to GET /api/round/standing: how planters stand, as far as it lies ready, each with the mark of what that hangs
- * on. Another mark than the asker's own is of another day or an older log.
+ * on. Another mark than the asker's own is of another day or an older log. Asking begins the work; while there is more
+ * to come the answer waits a moment for it and says so.
  */
 export const readyStatesSchema = z.object({
+  /** Number of the latest state here. */
+  last: z.int().min(0),
+  /** Whether the server is still at it. */
+  working: z.boolean(),
   standing: z.array(
     z.object({
       planter: z.string(),
@@ -70,7 +85,8 @@ export const ROUND = routes({
     method: 'get',
     path: '/round/standing',
     about:
-      'How planters stand today: level, thirst, days left and what is due, as far as it lies ready.',
+      'How planters stand today: level, thirst, days left and what is due, as far as it lies ready. Waits up to 0.4 s for more.',
+    query: readySinceSchema,
     answer: readyStatesSchema,
   },
   neighbour: {

@@ -54,7 +54,8 @@ export function feedsOf(table: FeedTable, now: () => Date = () => new Date()): F
       return toFeed(row);
     },
     async withdraw(id) {
-      if (!(await cache.change(() => table.remove(id)))) throw notFound('This address was withdrawn already.');
+      if (!(await cache.change(() => table.remove(id))))
+        throw notFound('This address was withdrawn already.');
     },
   };
 }

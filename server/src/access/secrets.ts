@@ -77,7 +77,8 @@ export function secretsOf(table: DeviceTable, now: () => Date = () => new Date()
     },
 
     async shutOut(id) {
-      if (!(await cache.change(() => table.remove(id)))) throw notFound('This device was shut out already.');
+      if (!(await cache.change(() => table.remove(id))))
+        throw notFound('This device was shut out already.');
     },
   };
 }

@@ -4,17 +4,13 @@ import { ofRound } from '../services/round';
 import { registerRoute, type Routing } from './registerRoute';
 
 /** The log and the readings of sensors. */
-export function logRoutes(
-  router: Routing,
-  { log, planters, standing, tending, today }: Services,
-): void {
+export function logRoutes(router: Routing, { log, planters, tending, today }: Services): void {
   registerRoute(router, LOG.all, ({ query }) => log.of(query));
   registerRoute(router, LOG.of, async ({ id, query }) => {
     await planters.get(id);
     return log.of({ planter: id, ...query });
   });
   registerRoute(router, LOG.tended, async ({ query }) => {
-    standing.later();
     if (query.of === 'garden') return { entries: await log.tended(null, today()) };
     const ids = (await ofRound(planters)).slice(0, MOST_OF_A_ROUND).map(({ id }) => id);
     return { entries: await log.tended(ids, today()) };

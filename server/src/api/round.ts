@@ -11,7 +11,7 @@ export function roundRoutes(router: Routing, { round, standing, tending }: Servi
     const kept = await round.save(kinds.ONLY, saveOf(mark), { name: 'The round', value: plan });
     return answering(kinds.ROUND)(kept);
   });
-  registerRoute(router, ROUND.states, async () => ({ standing: standing.ready() }));
+  registerRoute(router, ROUND.states, ({ query }) => standing.readySince(query.since));
   registerRoute(router, ROUND.calendar, async ({ query }) => {
     const file = await tending.calendar(query.units);
     return new FileAnswer('huerta.ics', file, ROUND.calendar.file, true);

@@ -31,6 +31,7 @@ beforeEach(async () => {
   planter = (await api.post('/api/planters').send({ design }).expect(201)).body.id;
 });
 afterEach(async () => {
+  await services.standing.stop();
   await database.close();
   await rm(folder, { recursive: true });
 });
@@ -75,6 +76,23 @@ describe('how planters stand, kept ready', () => {
     expect(state).not.toBeNull();
     // As a whole: nothing in it is lost on its way through JSON.
     expect(await ready()).toEqual([{ planter, mark: planterStateKey(asked), state }]);
+  });
+
+  test('asking begins the work, and each state is answered once to whoever asks for what is new', async () => {
+    await log([planted('2026-05-01'), filled(1, '2026-07-01')]);
+    const since = async (last: number) =>
+      (await api.get(`/api/round/standing?since=${last}`).expect(200)).body;
+    let [last, working] = [0, true];
+    const told: string[] = [];
+    while (working) {
+      const answer = await since(last);
+      told.push(...answer.standing.map((one: { planter: string }) => one.planter));
+      ({ last, working } = answer);
+    }
+    expect(told).toEqual([planter]);
+    expect((await since(0)).standing).toHaveLength(1);
+    expect((await since(last)).standing).toEqual([]);
+    await api.get('/api/round/standing?since=-1').expect(400);
   });
 
   test('anew after another entry, not after none, and not for what nobody planted', async () => {

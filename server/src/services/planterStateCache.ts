@@ -1,3 +1,4 @@
+import { setTimeout as setTimeoutAsync } from 'node:timers/promises';
 import {
   currentEntries,
   tendedQuestionOf,
@@ -13,18 +14,26 @@ import { ONLY } from './kinds';
 import type { LogService, WeatherDayService } from './log';
 import type { PdfRenderer } from './pdfRenderer';
 
+/** A state that lies ready, with the mark of what it hangs on. */
+interface ReadyState {
+  planter: string;
+  mark: string;
+  state: TendedState | null;
+}
+
 /** How planters stand today, kept ready: a phone need not work out what the house's machine can. */
 export interface PlanterStateCache {
-  /** What lies ready, each with the mark of what it hangs on. */
-  ready(): { planter: string; mark: string; state: TendedState | null }[];
+  /**
+   * What became ready after the state of a number, with the number of the latest. Begins what is not ready or no longer
+   * true, and waits up to WAIT_MS for more while that goes on.
+   */
+  readySince(number: number): Promise<{ last: number; working: boolean; standing: ReadyState[] }>;
   /** Works out what is not ready or no longer true, one planter after the other, in the papers' thread. */
   refresh(): Promise<void>;
   /** Begins to keep it ready: now, soon after every change, and every hour. */
   begin(): void;
   /** Something that it hangs on has changed. */
   soon(): void;
-  /** Somebody works it out at this moment: not before they have is it begun here. */
-  later(): void;
   /** Ends it, once what is under way has come to an end. */
   stop(): Promise<void>;
 }
@@ -39,15 +48,15 @@ interface Parts {
   today(): string;
 }
 
-interface Ready {
-  mark: string;
-  state: TendedState | null;
+interface Ready extends ReadyState {
+  number: number;
 }
 
 /** How long after a change it is worked out, so that several at once count as one. Milliseconds. */
 const REST_MS = 250;
-/** How long a page that opens is given to work it out by itself, milliseconds. */
-const LEFT_MS = 12_000;
+/** How long an answer waits for more, and how often it looks, milliseconds. */
+const WAIT_MS = 400;
+const LOOK_MS = 40;
 const HOUR_MS = 3_600_000;
 /** Planters that are kept ready. */
 const MOST = 200;
@@ -59,13 +68,17 @@ export function planterStateCache(parts: Parts): PlanterStateCache {
   let timer: NodeJS.Timeout | undefined;
   let under: Promise<void> | null = null;
   let again = false;
+  /** States that were worked out so far, which numbers them. */
+  let count = 0;
 
-  const one = async (id: string, question: TendedQuestion, mark: string): Promise<void> => {
-    if (ready.get(id)?.mark === mark) return;
+  /** @returns whether it had to be worked out */
+  const one = async (id: string, question: TendedQuestion, mark: string): Promise<boolean> => {
+    if (ready.get(id)?.mark === mark) return false;
     const told = await parts.papers.draw({ what: 'standing', question });
-    if (!told.ok) return;
+    if (!told.ok) return true;
     const state = JSON.parse(Buffer.from(told.file).toString()) as TendedState | null;
-    ready.set(id, { mark, state });
+    ready.set(id, { planter: id, mark, state, number: (count += 1) });
+    return true;
   };
   const all = async (): Promise<void> => {
     const { value: choice } = await parts.weather.get(ONLY);
@@ -75,11 +88,6 @@ export function planterStateCache(parts: Parts): PlanterStateCache {
     for (const id of ready.keys()) if (!there.has(id)) ready.delete(id);
     for (const { id, value: design } of kept.slice(0, MOST)) {
       if (stopped) return;
-      // Two on one machine would take each other's time: the rest is for later.
-      if (Date.now() < left) {
-        soon();
-        return;
-      }
       const { value: plan } = await parts.seasons.get(id);
       const entries = currentEntries(await parts.log.tended([id], parts.today()));
       if (entries.length === 0 && plan.planted === null) continue;
@@ -91,7 +99,9 @@ export function planterStateCache(parts: Parts): PlanterStateCache {
         measured,
         today: parts.today(),
       };
-      await one(id, tendedQuestionOf(asked), planterStateKey(asked));
+      const worked = await one(id, tendedQuestionOf(asked), planterStateKey(asked));
+      // What has changed meanwhile comes first: the rest may no longer be there, or be another.
+      if (worked && again) return;
     }
   };
   const refresh = (): Promise<void> => {
@@ -110,23 +120,26 @@ export function planterStateCache(parts: Parts): PlanterStateCache {
   };
   // What cannot be worked out just now is worked out by whoever asks.
   const attempt = (): void => void refresh().catch(() => undefined);
-  /** Before this time it is left to whoever asked. Milliseconds. */
-  let left = 0;
   const soon = (): void => {
-    if (!begun) return;
+    // A change while it goes on is for the next time, not for a time of its own.
+    if (under) again = true;
+    if (!begun || under) return;
     clearTimeout(timer);
-    timer = setTimeout(attempt, Math.max(REST_MS, left - Date.now()));
+    timer = setTimeout(attempt, REST_MS);
     timer.unref();
   };
-  const later = (): void => {
-    left = Date.now() + LEFT_MS;
-    if (under !== null || timer !== undefined) soon();
-  };
   return {
-    ready: () => [...ready].map(([planter, { mark, state }]) => ({ planter, mark, state })),
+    async readySince(number) {
+      if (!under) attempt();
+      for (let waited = 0; under && count <= number && waited < WAIT_MS; waited += LOOK_MS)
+        await setTimeoutAsync(LOOK_MS);
+      const standing = [...ready.values()]
+        .filter((one) => one.number > number)
+        .map(({ planter, mark, state }) => ({ planter, mark, state }));
+      return { last: count, working: under !== null, standing };
+    },
     refresh,
     soon,
-    later,
     async stop() {
       begun = false;
       stopped = true;

@@ -34,7 +34,7 @@ const ASKED_FIRST: Readonly<Partial<Record<PagePath, readonly string[]>>> = {
     '/weather',
     '/weather/days',
     '/round',
-    '/round/standing',
+    '/round/standing?since=0',
     '/seasons',
   ],
 };

@@ -3,7 +3,7 @@ import { siteOf, type WeatherChoice } from '@huerta/core/physics/climate';
 import { useMemo } from 'react';
 import { useMeasuredDays } from '../data/api/weather';
 import { useGardenDay } from '../data/gardenDay';
-import type { Round } from './round';
+import type { Round } from './roundStates';
 
 interface TankInputs {
   round: Round;

@@ -5,6 +5,29 @@ import { WorkerBroke } from './workerPool';
 /** How long an answer that nobody looks at is kept. */
 const KEPT_MS = 60_000;
 
+/** Time between two pictures of what is told bit by bit: a page that is drawn anew each time holds the workers up. */
+const TELL_MS = 250;
+
+/** Tells the first value at once, and from then on the latest, at most once in TELL_MS. */
+function throttled<T>(tell: (value: T) => void) {
+  let timer: ReturnType<typeof setTimeout> | undefined;
+  let waiting: { value: T } | null = null;
+  const next = (): void => {
+    timer = undefined;
+    if (!waiting) return;
+    tell(waiting.value);
+    waiting = null;
+    timer = setTimeout(next, TELL_MS);
+  };
+  return {
+    tell(value: T): void {
+      waiting = { value };
+      if (timer === undefined) next();
+    },
+    end: (): void => clearTimeout(timer),
+  };
+}
+
 /** What is known of an answer. */
 export interface Known<T> {
   value: T | null;
@@ -34,10 +57,12 @@ export function useWorkerQuery<T>({ key, ask, broke }: Telling<T>): Known<T> {
   const queryKey = ['worker', ...(key ?? [])];
   const { data, isFetching, isError, error } = useQuery({
     queryKey,
-    queryFn: ({ signal }) =>
-      ask(signal, (value) => {
+    queryFn: ({ signal }) => {
+      const telling = throttled<T>((value) => {
         if (!signal.aborted) client.setQueryData(queryKey, value);
-      }),
+      });
+      return ask(signal, telling.tell).finally(telling.end);
+    },
     enabled: key !== null,
     staleTime: Infinity,
     gcTime: KEPT_MS,

@@ -24,8 +24,19 @@ const tell = (): void => listeners.forEach((listener) => listener());
 /** The time zone of the garden, as the IANA names it. */
 export const gardenZone = (): string => zone ?? ownZone();
 
+const MINUTE_MS = 60_000;
+
+/** The day by its zone and minute: every component that shows a day asks with every render. */
+let lastDay = { zone: '', minute: -1, day: '' };
+
 /** The day that it is in the garden, as an ISO date. */
-export const gardenDay = (): string => dayIn(gardenZone());
+export function gardenDay(): string {
+  const minute = Math.floor(Date.now() / MINUTE_MS);
+  if (lastDay.minute !== minute || lastDay.zone !== (zone ?? '')) {
+    lastDay = { zone: zone ?? '', minute, day: dayIn(gardenZone()) };
+  }
+  return lastDay.day;
+}
 
 /** Takes down which time zone the garden has; null where nobody has said. */
 export function setGardenZone(name: string | null): void {
@@ -41,7 +52,7 @@ export function setGardenZone(name: string | null): void {
 }
 
 /** How often it is looked whether a new day has begun, milliseconds. */
-const LOOKS_MS = 60_000;
+const LOOKS_MS = MINUTE_MS;
 
 function subscribe(listener: () => void): () => void {
   listeners.add(listener);

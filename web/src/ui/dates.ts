@@ -45,14 +45,23 @@ const KINDS = {
   time: { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit', hour12: false },
 } as const satisfies Record<string, Intl.DateTimeFormatOptions>;
 
+/** Formatters by what they write: making one takes far longer than writing with it. */
+const formatters = new Map<string, Intl.DateTimeFormat>();
+
+function formatterOf(kind: keyof typeof KINDS, isDay: boolean): Intl.DateTimeFormat {
+  const { locale } = DATE_ORDERS[order];
+  const key = `${locale} ${kind} ${isDay}`;
+  const known =
+    formatters.get(key) ??
+    new Intl.DateTimeFormat(locale, { ...KINDS[kind], ...(isDay ? { timeZone: 'UTC' } : {}) });
+  formatters.set(key, known);
+  return known;
+}
+
 /** A day, or a moment with 'time'. A day is an ISO date, the same in every time zone. */
 export function writeDate(date: string | Date, kind: keyof typeof KINDS): string {
-  const { locale } = DATE_ORDERS[order];
   const isDay = typeof date === 'string' && date.length === 10;
-  const words = new Intl.DateTimeFormat(locale, {
-    ...KINDS[kind],
-    ...(isDay ? { timeZone: 'UTC' } : {}),
-  }).format(new Date(date));
+  const words = formatterOf(kind, isDay).format(new Date(date));
   // Day and month, in either order, stay on one line.
   return words.replace(' ', '\u00a0');
 }

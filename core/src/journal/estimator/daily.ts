@@ -21,7 +21,7 @@ import {
   weightOf,
   type Particles,
 } from './particles';
-import { WEATHERS, weatherEnsemble, type WeatherEnsemble } from './weathers';
+import { WEATHERS, weatherEnsemble, type DayInAll, type WeatherEnsemble } from './weathers';
 
 /** Carries the particles of a planter from day to day. */
 
@@ -161,19 +161,19 @@ function weathersFor(
   { weathers, rain }: FilterSetting,
   date: string,
   luck: RandomSource,
-): { et: Float64Array; rain: Float64Array } {
-  const et = new Float64Array(WEATHERS);
-  const falls = new Float64Array(WEATHERS);
+): DayInAll {
   const noted = rain.get(date);
-  for (let which = 0; which < WEATHERS; which += 1) {
-    let day = weathers.on(date, which);
-    falls[which] = noted ?? day.rain;
-    if (noted !== undefined && !weathers.measured(date))
+  const all = weathers.inAll(date);
+  if (noted === undefined) return all;
+  const et = Float64Array.from(all.et);
+  if (!weathers.measured(date))
+    for (let which = 0; which < WEATHERS; which += 1) {
+      let day = { et: all.et[which] as number, rain: all.rain[which] as number };
       for (let k = 0; k < 4 && day.rain > 1e-3 !== noted > 1e-3; k += 1)
         day = weathers.on(date, Math.floor(luck.uniform() * WEATHERS));
-    et[which] = day.et;
-  }
-  return { et, rain: falls };
+      et[which] = day.et;
+    }
+  return { et, rain: new Float64Array(WEATHERS).fill(noted) };
 }
 
 /** What a day looked like in each particle, where it is asked. */
@@ -288,6 +288,14 @@ function beginFaults(particles: Particles, luck: RandomSource): void {
   beginFault(particles, 'torn', WICK_TEARS, luck);
 }
 
+/** The particle that weighs least from one to before another, the first of several. */
+function lightest(weight: Float64Array, from: number, to: number): number {
+  let best = from;
+  for (let i = from + 1; i < to; i += 1)
+    if ((weight[i] as number) < (weight[best] as number)) best = i;
+  return best;
+}
+
 function beginFault(
   particles: Particles,
   bank: 'leak' | 'torn',
@@ -299,10 +307,12 @@ function beginFault(
   const well = weightOf(particles, 'well');
   const had = weightOf(particles, bank);
   // Those that weigh least give way, and their weight goes to the rest.
-  const order = Array.from({ length: to - from }, (_, k) => from + k).sort(
-    (a, b) => (weight[a] as number) - (weight[b] as number),
-  );
-  const least = order.slice(0, BEGIN);
+  const least: number[] = [];
+  while (least.length < BEGIN) {
+    const i = lightest(weight, from, to);
+    least.push(i);
+    weight[i] = Infinity;
+  }
   for (const i of least) weight[i] = 0;
   reweigh(particles, bank, had);
   for (const i of least) {

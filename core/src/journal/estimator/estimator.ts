@@ -334,23 +334,23 @@ function named(story: Estimate, entry: LogEntry, heard: Observed): UnexplainedRe
   return fault ? { kind: SHOWN_BY[fault], entry, read, expected } : null;
 }
 
-/** Steps of the level in which its middle is told. */
+/** Steps of the water in which its middle is told. */
 const BINS = 240;
 const bins = new Float64Array(BINS + 1);
 
-/** The level that half of what is believed lies below, metres, to a part of its height. */
-function middling({ table, model }: FilterSetting, { water, weight }: Particles): number {
-  const brim = Math.max(model.brim, 1e-6);
+/** The level that half of what is believed lies below, metres, to a part of what the reservoir holds. */
+function middling({ table }: FilterSetting, { water, weight }: Particles): number {
+  const full = Math.max(table.full, 1e-9);
   bins.fill(0);
   for (let i = 0; i < PARTICLE_COUNT; i += 1) {
-    const at = Math.round((table.level(water[i] as number) / brim) * BINS);
+    const at = Math.round(((water[i] as number) / full) * BINS);
     const bin = Math.min(Math.max(at, 0), BINS);
     bins[bin] = (bins[bin] as number) + (weight[i] as number);
   }
   let sum = 0;
   let bin = -1;
   while (sum < 0.5 && bin < BINS) sum += bins[(bin += 1)] as number;
-  return (brim * Math.max(bin, 0)) / BINS;
+  return table.level((full * Math.max(bin, 0)) / BINS);
 }
 
 /** The level over the particles, metres. */

@@ -10,12 +10,23 @@ export const WEATHERS = 30;
 /** The days of a month in each made-up weather, by what the site is. Made once: all planters of a garden ask the same. */
 const made = new Map<string, Map<string, WeatherDay[]>>();
 
+/** Made-up days in all weathers, by site and by whether it is indoors. */
+const daysMade = new Map<string, Map<string, DayInAll>>();
+
 const DAYS_IN_MONTH = 31;
+
+/** A day in all weathers, by their numbers. */
+export interface DayInAll {
+  et: Float64Array;
+  rain: Float64Array;
+}
 
 /** What is known of the weather of days. */
 export interface WeatherEnsemble {
   /** A day in one of the weathers: as it was measured, or as that weather has it. */
   on(date: string, which: number): WeatherDay;
+  /** A day in all weathers: what evaporates, m/s, and rain, metres. Not to be written into. */
+  inAll(date: string): DayInAll;
   /** Whether the day was measured, so that it is the same in all. */
   measured(date: string): boolean;
 }
@@ -51,13 +62,29 @@ export function weatherEnsemble(
     inside.set(day, known);
     return known;
   };
+  const on = (date: string, which: number): WeatherDay => {
+    const own = measured.get(date);
+    if (own) return placed(own);
+    const days = month(date.slice(0, 7), which);
+    return placed(days[Number(date.slice(8)) - 1] as WeatherDay);
+  };
+  const place = `${key} ${indoors}`;
+  const kept = daysMade.get(place) ?? new Map<string, DayInAll>();
+  daysMade.set(place, kept);
   return {
     measured: (date) => measured.has(date),
-    on(date, which) {
-      const own = measured.get(date);
-      if (own) return placed(own);
-      const days = month(date.slice(0, 7), which);
-      return placed(days[Number(date.slice(8)) - 1] as WeatherDay);
+    on,
+    inAll(date) {
+      // Days that were measured are this garden's own; made-up ones are the same for all that ask.
+      const known = measured.has(date) ? undefined : kept.get(date);
+      if (known) return known;
+      const days = Array.from({ length: WEATHERS }, (_, which) => on(date, which));
+      const made = {
+        et: Float64Array.from(days, ({ et }) => et),
+        rain: Float64Array.from(days, ({ rain }) => rain),
+      };
+      if (!measured.has(date)) kept.set(date, made);
+      return made;
     },
   };
 }

@@ -29,6 +29,23 @@ export function columnCells(planter: Planter, count: number): Cells {
 
 const ENTRIES = 200;
 
+/**
+ * Where to begin to look in a rising table, by the share of its last value (Chen and Asau 1974): one entry a share, the
+ * last index whose value is at most the share's lower end.
+ */
+function guideTable(table: Float64Array, shares: number): Uint16Array {
+  const whole = table[table.length - 1] as number;
+  const guide = new Uint16Array(shares + 1);
+  let at = 0;
+  for (let k = 0; k <= shares; k += 1) {
+    const from = (whole * k) / shares;
+    while (at < table.length - 2 && (table[at + 1] as number) <= from) at += 1;
+    // Rounding may put a value into the share above its own.
+    guide[k] = Math.max(at - 1, 0);
+  }
+  return guide;
+}
+
 /** The reservoir: its level by what it holds, and what runs over. */
 export function seasonReservoir(planter: Planter, clogged: boolean) {
   const { heights, design } = planter;
@@ -39,6 +56,8 @@ export function seasonReservoir(planter: Planter, clogged: boolean) {
   const holds = (z: number): number => freeWaterBelow(planter, z);
   const table = Float64Array.from({ length: ENTRIES + 1 }, (_, i) => holds((most * i) / ENTRIES));
   const whole = table[ENTRIES] as number;
+  const guides = whole > 0 ? ENTRIES / whole : 0;
+  const guide = guideTable(table, ENTRIES);
   const runs = bag || (invert !== null && !clogged);
   const lip = invert !== null && !clogged ? min(invert, most) : most;
   const room = runs ? holds(lip) : whole;
@@ -48,14 +67,10 @@ export function seasonReservoir(planter: Planter, clogged: boolean) {
     level(volume: number): number {
       if (volume <= 0) return 0;
       if (volume >= whole) return most;
-      let a = 0;
-      let b = ENTRIES;
-      while (b - a > 1) {
-        const middle = (a + b) >> 1;
-        if ((table[middle] as number) <= volume) a = middle;
-        else b = middle;
-      }
-      const [v0, v1] = [table[a] as number, table[b] as number];
+      let a = guide[(volume * guides) | 0] as number;
+      while ((table[a + 1] as number) <= volume) a += 1;
+      const v0 = table[a] as number;
+      const v1 = table[a + 1] as number;
       return (most * (a + (v1 > v0 ? (volume - v0) / (v1 - v0) : 0))) / ENTRIES;
     },
     over: (volume: number): number => (runs ? max(volume - room, 0) : 0),

@@ -87,11 +87,20 @@ const canBe = (site: Site, day: number, degrees: number): boolean =>
  */
 const A_YEAR_IN = 0.08;
 
+/** Frost-free days by year and by what they follow from: all planters of a garden ask the same. */
+const frostFreeKnown = new Map<string, { from: string; to: string } | null>();
+
 /**
  * The days without frost about midsummer, in the year of a date: outside them frost comes in one year of ten at the
  * most. Null where it freezes never, or always.
  */
 export function frostFreeIn(site: Site, date: string): { from: string; to: string } | null {
+  const key = `${date.slice(0, 4)} ${site.latitude} ${site.tMin.join()}`;
+  if (!frostFreeKnown.has(key)) frostFreeKnown.set(key, findFrostFree(site, date));
+  return frostFreeKnown.get(key) ?? null;
+}
+
+function findFrostFree(site: Site, date: string): { from: string; to: string } | null {
   const year = Number(date.slice(0, 4));
   // South of the equator the summer lies about New Year's Day.
   const summer = site.latitude < 0 ? `${year}-01-15` : `${year}-07-15`;

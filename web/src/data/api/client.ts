@@ -16,6 +16,8 @@ interface Asked {
   body?: object | Blob;
   /** Let the request outlive the page. */
   keepalive?: boolean;
+  /** Of this moment only: neither remembered nor answered as it was last seen. */
+  passing?: boolean;
 }
 
 type Answer<R extends Route> = R['answer'] extends z.ZodType<infer T> ? T : undefined;
@@ -111,7 +113,7 @@ function checked<R extends Route>(route: R, answer: unknown): Answer<R> {
  */
 export async function callRoute<R extends Route>(route: R, asked: Asked = {}): Promise<Answer<R>> {
   const path = pathOf(route, asked);
-  const reads = route.method === 'get' && route.answer !== undefined;
+  const reads = route.method === 'get' && route.answer !== undefined && !asked.passing;
   try {
     const response = await send(path, route.method, asked);
     const answer = route.answer

@@ -6,7 +6,7 @@ import { useGardenDay } from '../../data/gardenDay';
 import { useWords } from '../../ui/preferences';
 import { doneOf } from '../../ui/Duties';
 import { notify } from '../../ui/notices';
-import type { Round } from '../../compute/round';
+import type { Round } from '../../compute/roundStates';
 import { usePutOff } from './putOff';
 
 /** A duty of one planter. */

@@ -1,6 +1,7 @@
 import { Button, Text } from '@chakra-ui/react';
 import type { PlanterResource } from '@huerta/contract';
 import { TILL_IT_RAN, type TendedState } from '@huerta/core/journal';
+import { memo } from 'react';
 import { Link } from 'react-router';
 import { useWriteLog } from '../../data/api/log';
 import { useWords } from '../../ui/preferences';
@@ -8,8 +9,17 @@ import { notify } from '../../ui/notices';
 import { UnexplainedReadings } from '../../ui/UnexplainedReadings';
 import { sayLevel, sayNext } from '../../ui/tended';
 
-/** A planter of the round: how it stands, what else is due, and one press for what is done most. */
-export function RoundItem({ planter, state }: { planter: PlanterResource; state: TendedState }) {
+/**
+ * A planter of the round: how it stands, what else is due, and one press for what is done most. It is drawn anew only when
+ * its own planter or state is another: a round is told bit by bit.
+ */
+export const RoundItem = memo(function RoundItem({
+  planter,
+  state,
+}: {
+  planter: PlanterResource;
+  state: TendedState;
+}) {
   const { id, design } = planter;
   const { write } = useWords();
   const log = useWriteLog();
@@ -43,4 +53,4 @@ export function RoundItem({ planter, state }: { planter: PlanterResource; state:
       </Button>
     </li>
   );
-}
+});

@@ -15,7 +15,7 @@ import { useWords } from '../../ui/preferences';
 import { writeDate } from '../../ui/dates';
 import { notify } from '../../ui/notices';
 import { QuantityField } from '../../ui/QuantityField';
-import type { Round } from '../../compute/round';
+import type { Round } from '../../compute/roundStates';
 import { useTankOutlook } from '../../compute/tank';
 
 interface TankProps {

@@ -10,7 +10,7 @@ import {
 } from '@huerta/core/journal';
 import type { WeatherChoice } from '@huerta/core/physics/climate';
 import { Download, Printer } from 'lucide-react';
-import { useEffect, useMemo } from 'react';
+import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { useGardenDay } from '../../data/gardenDay';
 import { useRoundLog, useWriteLog, wholeLog } from '../../data/api/log';
@@ -27,7 +27,8 @@ import { PageHead } from '../../ui/PageHead';
 import { useView, Views } from '../../ui/Views';
 import { WANTS } from '../../ui/tended';
 import '../../ui/tended.css';
-import { useRound, warmRound, type Round } from '../../compute/round';
+import { useRound } from '../../compute/round';
+import type { Round } from '../../compute/roundStates';
 import { RoundDuties } from './RoundDuties';
 import { RoundItem } from './RoundItem';
 import { Tank } from './Tank';
@@ -38,7 +39,6 @@ import './today.css';
 
 /** The round: what wants water today, what can wait, how much it takes and how sure that is. */
 export default function TodayPage() {
-  useEffect(warmRound, []);
   // What the round needs besides comes along with the rest.
   useMeasuredDays();
   useAllSeasonPlans();

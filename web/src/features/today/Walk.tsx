@@ -19,10 +19,15 @@ import {
 } from '@dnd-kit/sortable';
 import type { PlanterResource } from '@huerta/contract';
 import { GripVertical } from 'lucide-react';
+import { memo } from 'react';
 import { useChangeRound } from '../../data/api/round';
 
+interface WalkProps {
+  planters: readonly PlanterResource[];
+}
+
 /** The order in which one walks past the planters, set once by dragging, or by keys. */
-export function Walk({ planters }: { planters: readonly PlanterResource[] }) {
+export const Walk = memo(function Walk({ planters }: WalkProps) {
   const change = useChangeRound();
   const ids = planters.map(({ id }) => id);
   const sensors = useSensors(
@@ -71,7 +76,7 @@ export function Walk({ planters }: { planters: readonly PlanterResource[] }) {
       </DndContext>
     </details>
   );
-}
+});
 
 function Stop({ planter, place }: { planter: PlanterResource; place: number }) {
   const { id, design } = planter;

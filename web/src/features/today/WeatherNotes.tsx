@@ -8,7 +8,7 @@ import { useMeasuredDays } from '../../data/api/weather';
 import { useGardenDay } from '../../data/gardenDay';
 import { writeDate } from '../../ui/dates';
 import { useWords } from '../../ui/preferences';
-import type { Round } from '../../compute/round';
+import type { Round } from '../../compute/roundStates';
 
 const ICONS: Readonly<Record<WeatherHazard, ReactNode>> = {
   frost: <ThermometerSnowflake size={20} aria-hidden />,

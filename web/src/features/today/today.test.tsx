@@ -111,7 +111,7 @@ test('what is due at several is said once, done at all by a press, or put off fo
   const [group] = screen
     .getAllByRole('listitem')
     .filter(({ textContent }) => textContent?.startsWith('Look for slugs.'));
-  expect(within(group!).getByText('By the step, By the well')).toBeTruthy();
+  expect(await within(group!).findByText('By the step, By the well')).toBeTruthy();
   await user.click(later);
   await waitFor(() => expect(screen.queryByText('Look for slugs.')).toBeNull());
   await user.click(await screen.findByText('Undo'));
@@ -133,9 +133,9 @@ test('an expected frost is told above the round with whom it is about, and how f
   garden.log = [filled(1, idAt(1), 1)];
   open('/today');
   const weather = within(await screen.findByRole('region', { name: 'The weather' }));
-  expect((await weather.findByText(/too cold for what grows there/)).textContent).toMatch(
-    /^Tomorrow: .*All planters\.$/,
-  );
+  const cold = await weather.findByText(/too cold for what grows there/);
+  // The second planter is told a moment after the first.
+  await waitFor(() => expect(cold.textContent).toMatch(/^Tomorrow: .*All planters\.$/));
   expect(weather.getByText(/forecast until/)).toBeTruthy();
 });
 
