@@ -14,6 +14,11 @@ globalThis.ResizeObserver ??= class {
   unobserve() {}
   disconnect() {}
 };
+// Nothing comes into view where nothing is laid out.
+globalThis.IntersectionObserver ??= class {
+  observe() {}
+  disconnect() {}
+};
 
 // React notes a trace for every element it makes, and Jest asks for a hundred frames of each.
 Error.stackTraceLimit = 10;

@@ -16,6 +16,7 @@ const ROOMS = [
   KINDS,
   'core/src/assembly/parts/supports',
   'core/src/drawing/parts/supports',
+  'core/src/drawing/round/parts/supports',
   'core/src/fabrication/parts/supports',
   'web/src/features/editor/parts/supports',
 ];

@@ -22,6 +22,8 @@ export {
   type Pour,
 } from './assemble';
 export { bitOf, platformOpenings, drilledSheet, drilledTo, type Opening } from './platformOpenings';
+export { DRAIN, drainHoles, perforationOf, type Perforation } from './perforations';
+export { boardPieces, frameBuild, POST, type FrameBuild } from './frame';
 export { cutAcross, PLATFORM_PLAY } from './floor';
 export { FLOOR, GROUND } from './joining';
 export { BEARERS, SHEET_BEARERS, WICK_KINDS } from './joints';

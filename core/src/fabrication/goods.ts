@@ -18,6 +18,7 @@ import {
   MATERIALS,
   STANDING,
 } from '../catalog';
+import { POST } from '../assembly';
 import { q, say, type Message } from '../units';
 
 /**
@@ -179,22 +180,31 @@ export function drainPipe(outside: number, sock: boolean): Good {
 
 /** Lengths in which boards and posts are sold, metres. */
 const BOARD_LENGTHS = [2.4, 3, 3.6];
-/** Boards by their thickness and the height of the side that they make. */
-export function boardGood(thickness: number, height: number, timber = true): Good {
-  const [t, h] = [Math.round(thickness * MM), Math.round(height * MM)];
-  const name = say`${timber ? 'Boards' : 'Panels'} ${q(thickness, timber ? 'lumber' : 'length')} thick, to make ${q(height, 'length')} of height`;
-  const perMetre = height * (8 + 450 * thickness);
-  const packs = BOARD_LENGTHS.map((size) => ({ size, price: cents(size * perMetre) }));
-  return good(`board:${t}x${h}`, name, 'length', ...packs);
+/** Boards by thickness and width. Metres. */
+export function boardGood(thickness: number, width: number): Good {
+  const name = say`Boards ${q(thickness, 'lumber')} thick, ${q(width, 'length')} wide`;
+  return sideGood('board', thickness, width, name);
 }
 
-/** Width of a floor board and side of a square leg, metres. */
+/** Panels by thickness and the height of the side that they make. Metres. */
+export function panelGood(thickness: number, height: number): Good {
+  const name = say`Panels ${q(thickness, 'length')} thick, to make ${q(height, 'length')} of height`;
+  return sideGood('panel', thickness, height, name);
+}
+
+function sideGood(kind: string, thickness: number, height: number, name: Message): Good {
+  const [t, h] = [Math.round(thickness * MM), Math.round(height * MM)];
+  const perMetre = height * (8 + 450 * thickness);
+  const packs = BOARD_LENGTHS.map((size) => ({ size, price: cents(size * perMetre) }));
+  return good(`${kind}:${t}x${h}`, name, 'length', ...packs);
+}
+
+/** Width of a floor board, metres. */
 export const FLOOR_BOARD = 0.145;
-export const LEG = 0.07;
-export const legGood = (): Good =>
+export const postGood = (): Good =>
   good(
     'post',
-    say`Square post of ${q(LEG, 'length')} or thicker`,
+    say`Square post of ${q(POST, 'length')} or thicker`,
     'length',
     ...BOARD_LENGTHS.map((size) => ({ size, price: cents(3.75 * size) })),
   );

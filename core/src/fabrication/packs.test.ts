@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { readQuantity, writeQuantity } from '../units';
-import { ingredientGood, mixGood, pipeGood, drainPipe, legGood, SMALL_GOODS } from './goods';
+import { ingredientGood, mixGood, pipeGood, drainPipe, postGood, SMALL_GOODS } from './goods';
 import { boughtOf, packKind } from './buying';
 import { NEW_BOOK, packsIn } from './priceBook';
 import { soldIn } from './packs';
@@ -20,7 +20,7 @@ test.each<[string, Good, string[], string[]]>([
   ['sand', ingredientGood('sand'), ['25 kg', '1000 kg'], ['50 lb', '2000 lb']],
   ['lime', SMALL_GOODS.lime, ['2.5 kg'], ['5 lb']],
   ['feed', SMALL_GOODS.organic, ['1 kg'], ['2 lb']],
-  ['posts', legGood(), ['2.4 m', '3 m', '3.6 m'], ['8 ft', '10 ft', '12 ft']],
+  ['posts', postGood(), ['2.4 m', '3 m', '3.6 m'], ['8 ft', '10 ft', '12 ft']],
   ['metric pipe', pipeGood('mm-50'), ['2 m'], ['10 ft']],
   ['inch pipe', pipeGood('in-1'), ['3.05 m'], ['10 ft']],
   ['drain pipe', drainPipe(0.1, true), ['3 m'], ['10 ft']],

@@ -121,13 +121,19 @@ test('a tube is as long as the design says, its bevel as deep as it is wide', ()
   expect(tee.find(({ label }) => label === 'Fill tube')!.note).toBeNull();
 });
 
-test('a box takes two long boards that cover the ends of two short ones, and a liner with laps', () => {
-  const { cuts, sheets } = sheetOf('box-legs');
-  const boards = cuts.find(({ good }) => good.id === 'board:25x350')!;
+test('a box is built of courses as boards are sold, lapped in turn at the corners, and a liner with laps', () => {
+  const { cuts, sheets, steps } = sheetOf('box-legs');
+  // 350 mm: two of 195 mm are the narrowest that make it; the floor's boards are others.
+  const boards = cuts.find(({ good }) => good.id === 'board:25x195')!;
   expect(boards.pieces.map(({ label, length, count }) => [label, length, count])).toEqual([
     ['Long side', 1.25, 2],
     ['Short side', 0.5, 2],
+    ['Long side', 1.2, 2],
+    ['Short side', 0.55, 2],
   ]);
+  const said = steps.find(({ id }) => id === 'box')!.doing.map((one) => plain(tell(one, 'metric')));
+  expect(said.join(' ')).toMatch(/screw a leg to the outside of each corner/);
+  expect(said.join(' ')).toMatch(/other 1 course on it, ends lapped the other way/);
   // Floor, two walls of 350 mm and 150 mm of lap on each side: 1200 + 1000 by 500 + 1000.
   expect(sheets.find(({ id }) => id === 'liner')).toMatchObject({
     length: expect.closeTo(2.2, 9),

@@ -21,13 +21,15 @@ import { createApp } from './app';
 const design = STARTING_POINTS[0]!.design;
 
 let folder: string;
+let services: ReturnType<typeof servicesOf>;
 let database: Database;
 let api: ReturnType<typeof request>;
 
 async function open(): Promise<void> {
   database = await openDatabase(join(folder, 'huerta.sqlite'));
   const logger = pino({ level: 'silent' });
-  const app = createApp({ services: servicesOf(database), logger });
+  services = servicesOf(database);
+  const app = createApp({ services, logger });
   api = request(app);
 }
 
@@ -36,6 +38,7 @@ beforeEach(async () => {
   await open();
 });
 afterEach(async () => {
+  await Promise.all([services.garden.stop(), services.standing.stop()]);
   await database.close();
   await rm(folder, { recursive: true });
 });

@@ -31,7 +31,7 @@ beforeEach(async () => {
   planter = (await api.post('/api/planters').send({ design }).expect(201)).body.id;
 });
 afterEach(async () => {
-  await services.standing.stop();
+  await Promise.all([services.garden.stop(), services.standing.stop()]);
   await database.close();
   await rm(folder, { recursive: true });
 });

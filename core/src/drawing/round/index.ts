@@ -6,7 +6,8 @@ export {
   type RoundPicture,
   type WholeOptions,
 } from './picture';
-export { sceneOf, type RoundInk, type RoundStyle, type Standing } from './scene';
+export { sceneOf, type RoundStyle, type Standing } from './scene';
+export type { RoundInk } from './partRound';
 export { fillsOf, type Fill, type Line } from './view';
 export { linesOf } from './lines';
 export { partAt, pathsOf, type FillPath, type RoundPaths } from './paths';

@@ -1,5 +1,6 @@
 import type { RoundPicture } from './picture';
-import type { RoundInk, Standing } from './scene';
+import type { RoundInk } from './partRound';
+import type { Standing } from './scene';
 import { contains } from './lines';
 import type { Line, Point2 } from './view';
 

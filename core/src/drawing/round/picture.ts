@@ -1,5 +1,7 @@
-import { type PartGroup, type PartKind, type Planter } from '../../assembly';
+import type { PartGroup, Planter } from '../../assembly';
 import { linesOf } from './lines';
+import { TIERS } from './partRound';
+import { lookOf } from './parts';
 import { PLANTS, sceneOf, SOIL, WATER, type RoundStyle, type Scene, type Standing } from './scene';
 import { grown, type Vessel } from '../../geometry/vessels';
 import { dot, loopOf } from './cell';
@@ -54,10 +56,15 @@ const EYE_ASIDE = 1.1;
 /** The way an eye looks at a bearing: see `axesOf`. */
 const turnTo = (bearing: number): number => bearing + Math.PI / 2;
 
-/** Bearing of the first of some kinds from the middle; null where none stands off it. */
-function bearingOf(groups: readonly PartGroup[], ...kinds: PartKind[]): number | null {
-  for (const group of groups) {
-    if (!kinds.includes(group.kind)) continue;
+const isOutlet = (group: PartGroup): boolean => lookOf(group).outlet === true;
+const isPipe = (group: PartGroup): boolean => lookOf(group).tier === 'pipe';
+
+/** Bearing of the first of some groups from the middle; null where none stands off it. */
+function bearingOf(
+  groups: readonly PartGroup[],
+  wanted: (group: PartGroup) => boolean,
+): number | null {
+  for (const group of groups.filter(wanted)) {
     const [part] = group.parts;
     if (part && Math.hypot(part.x, part.y) > 1e-3) return Math.atan2(part.y, part.x);
   }
@@ -69,8 +76,8 @@ export function viewOf({ partGroups }: Pick<Planter, 'partGroups'>): {
   eye: number;
   wedge: number;
 } {
-  const out = bearingOf(partGroups, 'hole', 'fitting', 'rows');
-  const tube = bearingOf(partGroups, 'tube', 'inspection', 'worm');
+  const out = bearingOf(partGroups, isOutlet);
+  const tube = bearingOf(partGroups, isPipe);
   if (out === null) return { eye: FRONT, wedge: FRONT };
   const side = (sign: 1 | -1) => ({ eye: out + sign * EYE_ASIDE, wedge: out + sign * WEDGE_ASIDE });
   const [one, other] = [side(1), side(-1)];
@@ -109,56 +116,16 @@ export function roundPicture(planter: Planter, options: WholeOptions = {}): Roun
   return pictureOf(scene, { turn: turnTo(view.eye) + turn, height });
 }
 
-/** The order in which things come to a planter, from below. */
-const LAYERS_UP: readonly (readonly PartKind[])[] = [
-  ['vessel', 'liner', 'patch', 'hole', 'fitting', 'rows', 'rim', 'supply'],
-  ['ring', 'standing', 'crates', 'arch', 'lying', 'sticks', 'fill'],
-  ['platform', 'cloth', 'cup', 'column'],
-  ['nested', 'neck', 'row', 'bag'],
-  ['layer'],
-  ['tube', 'inspection', 'worm'],
-];
-
 /** How far each is lifted when the planter is taken apart, metres. */
 function liftsOf({ partGroups, heights }: Planter, apart: number): Map<string, number> {
   const step = apart * 0.4 * Math.max(heights.rim, 0.1);
   const lifts = new Map<string, number>();
-  for (const { id, kind } of partGroups) {
-    const level = LAYERS_UP.findIndex((kinds) => kinds.includes(kind));
-    lifts.set(id, step * (level < 0 ? LAYERS_UP.length : level));
-  }
-  lifts.set(SOIL, step * LAYERS_UP.length);
-  lifts.set(PLANTS, step * (LAYERS_UP.length + 0.5));
+  for (const group of partGroups) lifts.set(group.id, step * TIERS.indexOf(lookOf(group).tier));
+  const top = TIERS.indexOf('top');
+  lifts.set(SOIL, step * top);
+  lifts.set(PLANTS, step * (top + 0.5));
   return lifts;
 }
-
-/** The steps in which things of each kind come to their places; the first of them that a sheet has counts. */
-const COMES: Partial<Record<PartKind, readonly string[]>> = {
-  liner: ['line'],
-  hole: ['overflow', 'pierce'],
-  fitting: ['overflow', 'pierce'],
-  rows: ['overflow', 'pierce'],
-  ring: ['supports'],
-  standing: ['supports'],
-  crates: ['supports', 'lay'],
-  lying: ['lay', 'supports'],
-  arch: ['lay', 'supports'],
-  sticks: ['lay', 'supports'],
-  platform: ['set', 'stand', 'platform'],
-  nested: ['stand', 'set'],
-  neck: ['stand', 'set'],
-  row: ['stand', 'set'],
-  bag: ['stand', 'set'],
-  tube: ['tube'],
-  inspection: ['tube'],
-  worm: ['tube', 'fill'],
-  fill: ['base'],
-  layer: ['layers'],
-  mulch: ['close'],
-};
-/** Wicks that hang in a sheet come with it; others stand when they are made. */
-const HUNG = ['set', 'stand', 'wick'];
-const SET_UP = ['wick', 'base'];
 
 /** The place in the order of steps at which each comes; -1 for what is there from the beginning. */
 function comesAt({ partGroups }: Planter, order: readonly string[]): Map<string, number> {
@@ -166,12 +133,9 @@ function comesAt({ partGroups }: Planter, order: readonly string[]): Map<string,
     const found = steps.find((step) => order.includes(step));
     return found === undefined ? -1 : order.indexOf(found);
   };
-  const deck = order.includes('set') || order.includes('stand');
+  const sheet = order.includes('set') || order.includes('stand');
   const at = new Map<string, number>();
-  for (const { id, kind } of partGroups) {
-    const wick = kind === 'cloth' || kind === 'cup' || kind === 'column';
-    at.set(id, wick ? first(deck ? HUNG : SET_UP) : first(COMES[kind] ?? []));
-  }
+  for (const group of partGroups) at.set(group.id, first(lookOf(group).comes(sheet)));
   at.set(SOIL, order.includes('fill') ? order.indexOf('fill') : order.length);
   at.set(PLANTS, order.includes('plant') ? order.indexOf('plant') : order.length);
   return at;
@@ -196,7 +160,7 @@ export function stepPicture(
 ): RoundPicture {
   const at = comesAt(planter, order);
   const now = order.indexOf(step);
-  const sheet = planter.partGroups.find(({ kind }) => kind === 'platform');
+  const sheet = planter.of('platform')[0];
   if (sheet && (step === 'platform' || step === 'wick')) return pieces(planter, sheet.id, step);
   const outside = OUTSIDE.includes(step);
   const view = viewOf(planter);
@@ -209,7 +173,7 @@ export function stepPicture(
     if (comes === now || (!adds && !wet && id.startsWith('vessel'))) return 'now';
     return 'before';
   };
-  const out = bearingOf(planter.partGroups, 'hole', 'fitting', 'rows');
+  const out = bearingOf(planter.partGroups, isOutlet);
   const scene = sceneOf(planter, {
     standing,
     cut: outside ? null : { bearing: view.wedge, half: HALF_CUT },
@@ -240,10 +204,7 @@ function heightOf(
   const beside = (z: number): MarkedHeight => ({ z, at: null, vessel });
   switch (step) {
     case 'overflow': {
-      const hole = partGroups.find(
-        ({ kind }) => kind === 'hole' || kind === 'fitting' || kind === 'rows',
-      );
-      const part = hole?.parts[0];
+      const part = partGroups.find(isOutlet)?.parts[0];
       if (!part) return null;
       const out = 1 + (vessel.wall + 0.004) / Math.max(Math.hypot(part.x, part.y), 0.01);
       return { z: (part.from + part.to) / 2, at: { x: part.x * out, y: part.y * out }, vessel };
@@ -284,7 +245,7 @@ function measured({ z, at, vessel }: MarkedHeight, axes: Axes, off: number): Mea
 
 /** The sheet by itself, and with its wicks once they are pulled through. */
 function pieces(planter: Planter, sheet: string, step: string): RoundPicture {
-  const wicks = planter.partGroups.filter(({ kind }) => kind === 'cloth' || kind === 'cup');
+  const wicks = planter.partGroups.filter((group) => lookOf(group).hangs);
   const shown = step === 'wick' ? wicks.map(({ id }) => id) : [];
   const scene = sceneOf(planter, {
     standing: (id) =>
@@ -301,11 +262,11 @@ function pieces(planter: Planter, sheet: string, step: string): RoundPicture {
 
 /** Where one pours. */
 function tubeTop(
-  { partGroups, heights }: Planter,
+  planter: Planter,
   stands: (id: string) => boolean,
 ): readonly [number, number, number] {
-  const tube = partGroups.find(({ id, kind }) => kind === 'tube' && stands(id))?.parts[0];
-  return tube ? [tube.x, tube.y, tube.to] : [0, 0, heights.rim];
+  const tube = planter.of('tube').find(({ id }) => stands(id))?.parts[0];
+  return tube ? [tube.x, tube.y, tube.to] : [0, 0, planter.heights.rim];
 }
 
 /** Length of an arrow and its distance from what it means, as shares of the picture. */

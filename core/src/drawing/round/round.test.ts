@@ -1,13 +1,13 @@
 import fc from 'fast-check';
-import { assemble, type Planter } from '../../assembly';
+import { assemble, type PartGroup, type PartKind, type Planter } from '../../assembly';
 import { evaluate } from '../../assessment';
 import { STARTING_POINTS } from '../../document';
-import { buildSheet } from '../../fabrication';
+import { buildSheet, platformSheetOf } from '../../fabrication';
 import { randomSource } from '../../numerics';
 import { changedDesign } from '../../testing/changed';
 import { dot, planeOf, type Cell, type Vec3 } from './cell';
 import { pathsOf, roundPicture, sceneOf, stepPicture, viewOf } from '.';
-import { cellsOf } from './solids';
+import { cellsOf, lookOf } from './parts';
 import { axesOf, fillsOf, projected, seenFrom, type Fill, type Point2 } from './view';
 
 const points = STARTING_POINTS.filter(({ id }) => id !== 'blank');
@@ -166,6 +166,27 @@ test.each(points)('$id: all that stands is seen in some step', ({ design }) => {
   // Of many alike the first few are before the others.
   const missing = bodies.filter((id) => !seen.has(id) && !groups.has(id.replace(/-\d+$/, '')));
   expect(missing).toEqual([]);
+});
+
+test.each(points)('$id: small holes are drawn as many as the sheet drills', ({ design }) => {
+  const { planter, assessment } = evaluate(design);
+  const { holes } = buildSheet(planter, assessment.figures, 'metric');
+  const drawn = (group: PartGroup): number =>
+    group.parts.reduce((sum, part) => {
+      const marks = lookOf(group).marks?.(group as PartGroup<PartKind>, part, planter) ?? [];
+      return sum + marks.length;
+    }, 0);
+  for (const group of planter.partGroups) {
+    const vents = holes.find(({ id }) => id === `${group.id}-vents`);
+    if (vents) expect([group.id, drawn(group)]).toEqual([group.id, vents.count]);
+  }
+  const sheet = platformSheetOf(planter, 'metric');
+  const [platform] = planter.of('platform');
+  // Both its faces show them.
+  if (sheet?.kind === 'platform' && platform)
+    expect(drawn(platform as PartGroup)).toBe(
+      2 * sheet.holes.reduce((sum, { spots }) => sum + spots.length, 0),
+    );
 });
 
 test('turned by a whole turn it is the same picture, taken apart a higher one', () => {

@@ -1,7 +1,5 @@
 import { cropIn, type PlanterDesign } from '../../document';
 import {
-  drilledTo,
-  platformOpenings,
   plantingPlan,
   soilBeds,
   type PartGroup,
@@ -9,28 +7,12 @@ import {
   type Planter,
 } from '../../assembly';
 import { frustumCell, loopOf, withoutWedge, type Cell, type Plane, type Vec3 } from './cell';
-import { cellsOf, filling, floorOf } from './solids';
+import type { RoundInk } from './partRound';
+import { cellsOf, lookOf } from './parts';
+import { filling } from './solids';
 import type { SceneFace } from './view';
 
 /** What stands in a planter, ready to be looked at. */
-
-/** What a face is inked as. */
-export type RoundInk =
-  | 'wall'
-  | 'support'
-  | 'clear'
-  | 'platform'
-  | 'pipe'
-  | 'cloth'
-  | 'stone'
-  | 'sand'
-  | 'soil'
-  | 'straw'
-  | 'wood'
-  | 'leaf'
-  | 'water'
-  | 'film'
-  | 'opening';
 
 /** How what is drawn stands in a picture: as it is, as it was there before, or as what comes now. */
 export type Standing = 'plain' | 'before' | 'now';
@@ -61,65 +43,6 @@ export interface Scene {
 export const SOIL = 'soil';
 export const PLANTS = 'plants';
 export const WATER = 'water';
-
-/** What is cut open with the vessel; wicks, tubes and what stands on the floor stay whole. */
-const CUT_OPEN: readonly PartKind[] = [
-  'vessel',
-  'liner',
-  'platform',
-  'layer',
-  'mulch',
-  'fill',
-  'nested',
-  'neck',
-  'row',
-  'bag',
-  'ring',
-];
-
-const STONES = ['gravel', 'pea-gravel', 'crushed', 'rock', 'brick'];
-
-function inkOf(group: PartGroup): RoundInk {
-  switch (group.kind) {
-    case 'vessel':
-    case 'nested':
-    case 'neck':
-    case 'row':
-      return group.kind === 'vessel' && group.spec.kind === 'frame' ? 'wood' : 'wall';
-    case 'liner':
-      return 'film';
-    case 'platform':
-      return 'platform';
-    case 'cloth':
-    case 'bag':
-      return 'cloth';
-    case 'tube':
-    case 'inspection':
-    case 'worm':
-    case 'lying':
-      return 'pipe';
-    case 'column':
-      return group.spec.medium === 'mix' ? 'soil' : 'sand';
-    case 'cup':
-      return 'support';
-    case 'sticks':
-      return 'wood';
-    case 'mulch':
-      return 'straw';
-    case 'fill':
-      return group.spec.medium === 'mix'
-        ? 'soil'
-        : STONES.some((one) => group.spec.medium.includes(one))
-          ? 'stone'
-          : 'sand';
-    case 'layer':
-      return 'sand';
-    case 'standing':
-      return group.spec.what === 'bottle' || group.spec.what === 'jug' ? 'clear' : 'support';
-    default:
-      return 'support';
-  }
-}
 
 /** Planes of an upright wedge about the middle, its inner side within both. */
 function wedgeOf({ bearing, half }: { bearing: number; half: number }): [Plane, Plane] {
@@ -186,21 +109,10 @@ class Gatherer {
   }
 }
 
-/** How far a mark lies over what it marks, metres. */
-const OVER = 0.0004;
-
 /** Everything of a planter that is to be seen. */
 export function sceneOf(planter: Planter, options: SceneOptions): Scene {
   const gatherer = new Gatherer(options);
-  for (const group of planter.partGroups) {
-    const opened = CUT_OPEN.includes(group.kind);
-    for (const part of group.parts)
-      gatherer.cells(part.id, group.id, inkOf(group), cellsOf(group, part, planter), opened);
-    floorsOf(planter, group).forEach((cells, i) =>
-      gatherer.cells(`${group.id}-floor-${i}`, group.id, inkOf(group), cells),
-    );
-  }
-  openings(planter, gatherer);
+  for (const group of planter.partGroups) groupOf(planter, group, gatherer);
   soil(planter, gatherer);
   plants(planter, gatherer);
   if (options.water !== null && options.water > 1e-4)
@@ -213,59 +125,29 @@ export function sceneOf(planter: Planter, options: SceneOptions): Scene {
   return { faces: gatherer.faces, styles: gatherer.styles };
 }
 
-/** Floors of the vessel, or of beds of their own: they stay whole where the walls are cut open. */
-function floorsOf({ vessel, bed }: Planter, group: PartGroup): Cell[][] {
-  switch (group.kind) {
-    case 'vessel':
-      return vessel.flat && (group.spec.kind !== 'frame' || group.spec.legs > 0)
-        ? [floorOf(vessel)]
-        : [];
-    case 'nested':
-    case 'row':
-    case 'bag':
-      return bed.places.map(({ x, y }) => floorOf(bed.inside, { x, y, z: bed.floor }));
-    default:
-      return [];
-  }
-}
-
-/** Holes of the sheet and of the wall, as marks on both their faces. */
-function openings(planter: Planter, gatherer: Gatherer): void {
-  const sheet = planter.partGroups.find(({ kind }) => kind === 'platform');
-  if (sheet && planter.platformOutline) {
-    platformOpenings(planter).forEach((hole, i) => {
-      if (gatherer.cutAwayAt(hole.x, hole.y)) return;
-      const r = drilledTo(hole) / 2;
-      for (const z of [sheet.parts[0]!.to + OVER, sheet.parts[0]!.from - OVER])
-        gatherer.sheet(
-          `${sheet.id}-hole-${i}-${z > sheet.parts[0]!.from}`,
-          sheet.id,
-          'opening',
-          discAt(hole.x, hole.y, z, r),
-        );
+/** A group of parts: their bodies, floors and what lies on their faces. */
+function groupOf(planter: Planter, group: PartGroup, gatherer: Gatherer): void {
+  const look = lookOf(group);
+  const any = group as PartGroup<PartKind>;
+  const ink = look.ink(any);
+  for (const part of group.parts) {
+    gatherer.cells(part.id, group.id, ink, cellsOf(group, part, planter), look.opened);
+    look.marks?.(any, part, planter).forEach(({ points }, i) => {
+      const [x, y] = middleOf(points);
+      // What is cut open has no marks where it is cut away.
+      if (!look.opened || !gatherer.cutAwayAt(x, y))
+        gatherer.sheet(`${part.id}-mark-${i}`, group.id, 'opening', points);
     });
   }
-  for (const group of planter.partGroups) {
-    if (group.kind !== 'hole' && group.kind !== 'fitting' && group.kind !== 'rows') continue;
-    for (const part of group.parts) {
-      const r = (part.to - part.from) / 2;
-      const away = Math.hypot(part.x, part.y) || 1;
-      const [ux, uy] = [part.x / away, part.y / away];
-      for (const out of [planter.vessel.wall + 2 * OVER + 0.0025, -2 * OVER]) {
-        const [x, y] = [part.x + ux * out, part.y + uy * out];
-        const z = (part.from + part.to) / 2;
-        const points = Array.from({ length: 14 }, (_, i): Vec3 => {
-          const t = (2 * Math.PI * i) / 14;
-          return [x - uy * r * Math.cos(t), y + ux * r * Math.cos(t), z + r * Math.sin(t)];
-        });
-        gatherer.sheet(`${part.id}-${out > 0}`, group.id, 'opening', points);
-      }
-    }
-  }
+  look
+    .floors?.(any, planter)
+    .forEach((cells, i) => gatherer.cells(`${group.id}-floor-${i}`, group.id, ink, cells));
 }
 
-const discAt = (x: number, y: number, z: number, r: number): Vec3[] =>
-  loopOf({ a: r, b: r, c: r }, 4).map(([u, v]): Vec3 => [x + u, y + v, z]);
+const middleOf = (points: readonly Vec3[]): [number, number] => [
+  points.reduce((sum, [x]) => sum + x, 0) / points.length,
+  points.reduce((sum, [, y]) => sum + y, 0) / points.length,
+];
 
 /** Growing mix in all beds. */
 function soil(planter: Planter, gatherer: Gatherer): void {

@@ -1,13 +1,10 @@
 import { FIELDS } from '../../document';
-import { nameOf, type PartGroup, type PartKind, type Planter } from '../../assembly';
+import { nameOf, perforationOf, type PartGroup, type PartKind, type Planter } from '../../assembly';
 import { q, say } from '../../units';
 import type { BuildSheetBuilder } from '../buildSheetBuilder';
 import { measure, type StepId } from '../step';
 
 /** What supports have in common: how they are made, and set in. */
-
-/** Holes of a support or a panel are about this wide, metres. */
-const VENT = 0.008;
 
 /** Supports are made at their own step, and set in where nothing has to be brought up to them first. */
 export const bears = ({ design }: Planter): string =>
@@ -47,21 +44,26 @@ export function level(builder: BuildSheetBuilder): void {
     builder.measure('supports', measure('top', FIELDS.reservoir.top, top, ['reservoir', 'top']));
 }
 
-/** Holes that let water in and air out, so many in each. */
+/**
+ * Holes that let water in and air out, where the parts have them.
+ *
+ * @param part what they are called, one or several
+ */
 export function vents(
   builder: BuildSheetBuilder,
   group: PartGroup,
   part: string,
-  each: number,
   { clay = false, step = 'supports' }: { clay?: boolean; step?: StepId } = {},
 ): void {
+  const made = perforationOf(group);
+  if (made?.kind !== 'holes') return;
   builder.hole(
     {
       id: `${group.id}-vents`,
       step,
-      part,
-      count: group.parts.length * each,
-      diameter: VENT,
+      part: group.parts.length === 1 ? part : `${part}, ${made.each} in each`,
+      count: group.parts.length * made.each,
+      diameter: made.diameter,
       where: say`half of them close to the foot, half close under the top at ${q(group.height, 'length')}`,
       why: say`lets water in and air out`,
     },

@@ -73,8 +73,9 @@ function trianglesOf(planter: Planter): Map<string, Map<RoundInk, number[]>> {
   });
   const groups = new Map<string, Map<RoundInk, number[]>>();
   for (const { points, kind, of, style } of faces) {
-    if (kind === 'inner') continue;
     const ink = styles[style]?.ink ?? 'support';
+    // Marks of holes and joints are ink on a drawing, and no part of a solid.
+    if (kind === 'inner' || ink === 'opening') continue;
     const byInk = groups.get(of) ?? new Map<RoundInk, number[]>();
     groups.set(of, byInk);
     const triangles = byInk.get(ink) ?? [];

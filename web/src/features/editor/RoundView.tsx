@@ -1,5 +1,5 @@
 import { Button } from '@chakra-ui/react';
-import { nameOf, sizeOf, type PartKind, type Planter } from '@huerta/core/assembly';
+import { nameOf, sizeOf, type Planter } from '@huerta/core/assembly';
 import { partAt, roundPicture } from '@huerta/core/drawing/round';
 import { useDrag } from '@use-gesture/react';
 import { useDeferredValue, useMemo, useState, type KeyboardEvent } from 'react';
@@ -7,6 +7,7 @@ import { RoundArt } from '../../drawing/RoundArt';
 import { useWords } from '../../ui/preferences';
 import { useSize } from '../../ui/useSize';
 import { useEditor } from './editorState';
+import { PANEL_OF } from './parts/panelOf';
 import { PANELS, usePanel, type PanelId } from './usePanel';
 
 /** Degrees that a press of an arrow key turns it by, with and without Shift; and a pixel of a drag. */
@@ -21,33 +22,6 @@ const HALF_OPEN = 66;
 
 const radians = (degrees: number): number => (degrees * Math.PI) / 180;
 const kept = (height: number): number => Math.min(Math.max(height, LOWEST), HIGHEST);
-
-/** The panel in which a kind of part has its fields. */
-function panelOf(kind: PartKind): PanelId {
-  switch (kind) {
-    case 'vessel':
-    case 'liner':
-    case 'patch':
-      return 'vessel';
-    case 'cloth':
-    case 'cup':
-    case 'column':
-      return 'wick';
-    case 'tube':
-    case 'inspection':
-    case 'worm':
-      return 'tube';
-    case 'layer':
-    case 'mulch':
-    case 'nested':
-    case 'neck':
-    case 'row':
-    case 'bag':
-      return 'soil';
-    default:
-      return 'water';
-  }
-}
 
 interface RoundViewProps {
   /** Goes to the fields behind the drawing. */
@@ -162,7 +136,7 @@ type Write = ReturnType<typeof useWords>['write'];
 
 const fieldsOf = ({ partGroups }: Planter, id: string): PanelId => {
   const group = partGroups.find((one) => one.id === id);
-  return group ? panelOf(group.kind) : 'soil';
+  return group ? PANEL_OF[group.kind] : 'soil';
 };
 
 /** What a part is, and between which heights it stands. */

@@ -4,9 +4,6 @@ import { layerGood } from '../../goods';
 import type { PartBuilder } from '../../buildSheetBuilder';
 import { laid, vents } from '../bearing';
 
-/** So many holes are drilled in it. */
-const VENTS_A_PANEL = 8;
-
 /** What a panel of the vessel's own curve is cut from. */
 const PANEL_FROM: Readonly<Record<string, string>> = {
   windows: 'what comes out of an opening',
@@ -63,7 +60,7 @@ export const arch: PartBuilder<'arch'> = (group, builder) => {
     good: layerGood('fabric'),
     quantity: cover.length * cover.width,
   });
-  if (spec.vents === 'both') vents(builder, group, 'Panel', VENTS_A_PANEL, { step: 'lay' });
+  vents(builder, group, 'Panel', { step: 'lay' });
   laid(builder);
   builder.tools('lay', 'Tape');
   builder.say(

@@ -5,9 +5,6 @@ import { crateGood } from '../../goods';
 import type { PartBuilder } from '../../buildSheetBuilder';
 import { level, vents } from '../bearing';
 
-/** So many holes are drilled in a box with closed walls. */
-const VENTS_A_BOX = 8;
-
 export const crates: PartBuilder<'crates'> = (group, builder) => {
   const { spec, id, height } = group;
   const n = group.parts.length;
@@ -42,8 +39,7 @@ export const crates: PartBuilder<'crates'> = (group, builder) => {
     );
   }
   if (spec.what === 'former') {
-    const label = n === 1 ? 'Void box' : `Void boxes, ${VENTS_A_BOX} in each`;
-    vents(builder, group, label, VENTS_A_BOX);
+    vents(builder, group, n === 1 ? 'Void box' : 'Void boxes');
     builder.say(
       'supports',
       say`Drill ${n === 1 ? 'the box' : 'each box'} near the foot and near the top, all round, so that ${n === 1 ? 'it fills and does' : 'they fill and do'} not float.`,

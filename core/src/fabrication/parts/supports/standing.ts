@@ -2,7 +2,7 @@ import { STANDING, type STANDING_IDS } from '../../../catalog';
 import {
   drilledTo,
   goesThrough,
-  isSolid,
+  perforationOf,
   nameOf,
   platformOpenings,
   type PartGroup,
@@ -12,10 +12,7 @@ import { plainPipe, standingGood } from '../../goods';
 import type { BuildSheetBuilder, PartBuilder } from '../../buildSheetBuilder';
 import { level, vents } from '../bearing';
 
-/** So many holes are drilled in each. */
-const VENTS_A_SUPPORT = 4;
-/** Pipe is slotted while it is sawn, which is sooner done than drilling; how deep, metres, and minutes for both ends. */
-const SLOT = 0.015;
+/** Minutes for the slots at both ends of a pipe. */
 const SLOT_MINUTES = 1.5;
 
 export const standing: PartBuilder<'standing'> = (group, builder) => {
@@ -37,22 +34,21 @@ export const standing: PartBuilder<'standing'> = (group, builder) => {
     quantity: pipe ? length : n,
   });
   const name = nameOf(group);
-  const drilled = spec.vents === 'both' && !isSolid(spec.what);
+  const made = perforationOf(group);
   if (pipe) {
     builder.say(
       'supports',
       say`Saw ${q(n, 'count')} ${plural(n, 'piece')} of ${q(height, 'length')}, and deburr them.`,
     );
   }
-  if (drilled && pipe) {
+  if (made?.kind === 'slots') {
     builder.say(
       'supports',
-      say`Saw a slot ${q(SLOT, 'length')} deep across both ends of ${n === 1 ? 'it' : 'each'}: water comes in at the foot, and air goes out at the top.`,
+      say`Saw a slot ${q(made.depth, 'length')} deep across both ends of ${n === 1 ? 'it' : 'each'}: water comes in at the foot, and air goes out at the top.`,
       SLOT_MINUTES * n,
     );
-  } else if (drilled) {
-    const label = `${STANDING[spec.what].name}, ${VENTS_A_SUPPORT} in each`;
-    vents(builder, group, label, VENTS_A_SUPPORT, { clay: spec.what === 'pot' });
+  } else if (made) {
+    vents(builder, group, STANDING[spec.what].name, { clay: spec.what === 'pot' });
     builder.say(
       'supports',
       say`Drill ${n === 1 ? `the ${name}` : `each ${nameOf(group, 1)}`} near the foot and near the top, so that ${n === 1 ? 'it fills and does' : 'they fill and do'} not float${HOLED[spec.what] ?? ''}.`,

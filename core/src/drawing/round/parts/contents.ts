@@ -1,0 +1,36 @@
+import { filling, SHEET } from '../solids';
+import { inSteps, type PartRound } from '../partRound';
+
+/** What is poured or laid into the vessel: stone, sand, layers, mulch. */
+
+const STONES = ['gravel', 'pea-gravel', 'crushed', 'rock', 'brick'];
+
+export const fill: PartRound<'fill'> = {
+  ink({ spec }) {
+    if (spec.medium === 'mix') return 'soil';
+    return STONES.some((one) => spec.medium.includes(one)) ? 'stone' : 'sand';
+  },
+  cells: (_, { from, to }, { vessel }) => filling(vessel, from, to),
+  opened: true,
+  tier: 'base',
+  comes: inSteps('base'),
+};
+
+export const layer: PartRound<'layer'> = {
+  ink: () => 'sand',
+  // Cloth that lies between base and soil has no height of its own.
+  cells: (_, { from, to }, { vessel, design }) =>
+    design.bed ? [] : filling(vessel, from, Math.max(to, from + SHEET)),
+  opened: true,
+  tier: 'layer',
+  comes: inSteps('layers'),
+};
+
+/** Drawn with the soil that it lies on. */
+export const mulch: PartRound<'mulch'> = {
+  ink: () => 'straw',
+  cells: () => [],
+  opened: true,
+  tier: 'top',
+  comes: inSteps('close'),
+};
