@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { STARTING_POINTS } from '../document';
+import { assemble } from './assemble';
 import { boardPieces, frameBuild, POST } from './frame';
 
 const spec = STARTING_POINTS.map(({ design }) => design.vessel).find(
@@ -68,3 +69,42 @@ test('a board that is pieced makes its side, meets on posts and never over the j
   );
   expect(boardPieces(3.6, 1)).toEqual([3.6]);
 });
+
+test.each(['gutter-pails'])(
+  '%s: bearers carry the pails, and covers lie where none stands',
+  (id) => {
+    const { design } = STARTING_POINTS.find((one) => one.id === id)!;
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0.8, max: 3, noNaN: true }),
+        fc.integer({ min: 1, max: 6 }),
+        (length, count) => {
+          const bed = { ...design.bed!, count } as typeof design.bed;
+          const vessel = { ...design.vessel, topLength: length, bottomLength: length };
+          const planter = assemble({ ...design, bed, vessel } as typeof design);
+          const [group] = planter.of('bearers');
+          const [front, back, ...covers] = group!.parts;
+          const pailFloor = planter.bed.floor - planter.bed.wall;
+          for (const board of [front!, back!]) {
+            expect(board.to).toBeCloseTo(pailFloor, 9);
+            expect(board.from).toBeCloseTo(-planter.vessel.wall, 9);
+          }
+          const half = planter.bed.inside.outlineAt(0).a + planter.bed.wall;
+          for (const { x, foot } of covers) {
+            const a = foot.form === 'box' ? foot.a : 0;
+            for (const place of planter.bed.places)
+              expect(Math.abs(place.x - x)).toBeGreaterThanOrEqual(half + a - 1e-9);
+          }
+          const joints = planter.joints.filter(({ a }) => a === 'row-0' || a === 'bearers-0');
+          expect(joints).toEqual(
+            expect.arrayContaining([
+              { kind: 'rests-on', a: 'row-0', b: 'bearers-0' },
+              { kind: 'stands-on', a: 'bearers-0', b: 'ground' },
+            ]),
+          );
+        },
+      ),
+      { numRuns: 40 },
+    );
+  },
+);

@@ -52,7 +52,7 @@ export interface FrameBuild {
 export function frameBuild(spec: FrameDesign, set: UnitSystem): FrameBuild {
   const { depth, length, wall, width, legs, material } = spec;
   const timber = material === 'wood' || material === 'treated-wood';
-  const board = timber ? boardFor(depth, WIDTHS[set]) : depth;
+  const board = timber ? boardFor(depth, set) : depth;
   const count = Math.max(Math.ceil(depth / board - 1e-6), 1);
   const courses = Array.from({ length: count }, (_, i): Course => ({
     from: i * board,
@@ -81,7 +81,8 @@ export function frameBuild(spec: FrameDesign, set: UnitSystem): FrameBuild {
 }
 
 /** The board of which the fewest make a height, and of those the narrowest. */
-function boardFor(depth: number, widths: readonly number[]): number {
+export function boardFor(depth: number, set: UnitSystem): number {
+  const widths = WIDTHS[set];
   const widest = widths.at(-1) as number;
   const count = Math.max(Math.ceil(depth / widest - 1e-6), 1);
   return widths.find((one) => one * count >= depth - 1e-6) ?? widest;

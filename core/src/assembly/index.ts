@@ -23,11 +23,12 @@ export {
 } from './assemble';
 export { bitOf, platformOpenings, drilledSheet, drilledTo, type Opening } from './platformOpenings';
 export { DRAIN, drainHoles, perforationOf, type Perforation } from './perforations';
-export { boardPieces, frameBuild, POST, type FrameBuild } from './frame';
+export { boardFor, boardPieces, frameBuild, POST, type FrameBuild } from './frame';
 export { cutAcross, PLATFORM_PLAY } from './floor';
 export { FLOOR, GROUND } from './joining';
 export { BEARERS, SHEET_BEARERS, WICK_KINDS } from './joints';
 export { PART_DEFINITIONS, nameOf, sizeOf } from './parts';
+export { BEARER, COVER } from './parts/bearers';
 export { GIVEN_UP_AT } from './parts/column';
 export { radiiOf } from './parts/cup';
 export { archLength, archProfile, riseOf } from './parts/supports/arch';

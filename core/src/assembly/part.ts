@@ -52,6 +52,7 @@ export interface PartSpecs extends SupportSpecs {
   nested: BedOf<'nested'>;
   neck: BedOf<'neck'>;
   row: BedOf<'row'>;
+  bearers: BedOf<'row'>;
   bag: BedOf<'bag'>;
   layer: LayerDesign;
   hole: Overflow<'hole'>;

@@ -7,7 +7,7 @@ import { platform } from './parts/platform';
 import type { Shape } from './shape';
 import * as supports from './parts/supports/all';
 import { inspection, tube, worm } from './parts/tube';
-import { liner, bag, nested, neck, row, supply, vessel } from './walls';
+import { bearers, liner, bag, nested, neck, row, supply, vessel } from './walls';
 import { cloth, column, cup } from './parts/wicks';
 
 const nothing = (): Shape[] => [];
@@ -37,6 +37,7 @@ const LOOKS: { readonly [K in PartKind]: PartDrawing<K> } = {
   rows: { phase: 'outlets', section: rows, plan: above.outlet },
   rim: { phase: 'outlets', section: nothing, plan: nothing },
   supply: { phase: 'outlets', section: supply, plan: nothing },
+  bearers: { phase: 'walls', section: bearers, plan: nothing },
 };
 
 /** The section's shapes of all part groups that are painted in a phase. */

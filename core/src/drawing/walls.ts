@@ -48,6 +48,14 @@ const ofInk =
 export const nested: InSection<'nested'> = ofInk('wall');
 export const neck: InSection<'neck'> = ofInk('wall');
 export const bag: InSection<'bag'> = ofInk('cloth');
+/** What covers the channel between pails is cut in the section; the boards that carry them stand before and behind. */
+export const bearers: InSection<'bearers'> = ({ parts }) =>
+  parts.flatMap(({ id, x, y, from, to, foot }) =>
+    foot.form === 'box' && Math.abs(y) < foot.b
+      ? [box(id, 'leg', x - foot.a, from, x + foot.a, to)]
+      : [],
+  );
+
 export const row: InSection<'row'> = (_lot, planter) => {
   const { vessel: shape } = planter;
   const half = shape.halfAt(shape.depth) + shape.wall;

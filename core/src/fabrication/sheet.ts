@@ -51,7 +51,7 @@ function titlesOf(planter: Planter, deck: PlatformSheet | null): Record<StepId, 
     saw: vessel.sawing === 'neck' ? 'Cut the bottle' : 'Saw the vessel',
     seal: vessel.bungs > 0 ? 'Close what must not leak' : 'Patch it',
     dig: 'Dig the bed out',
-    box: 'Build the box',
+    box: box ? 'Build the box' : 'Build what carries the pails',
     measure: 'Measure it',
     supports: 'Build the reservoir supports',
     overflow: overflow?.kind === 'rows' ? 'Drill the rows of holes' : 'Mark and drill the overflow',
@@ -74,7 +74,7 @@ function titlesOf(planter: Planter, deck: PlatformSheet | null): Record<StepId, 
       bed?.kind === 'bag'
         ? 'Stand the bags in the tray'
         : bed?.kind === 'row'
-          ? 'Stand the pails on the channel'
+          ? 'Stand the pails over the channel'
           : bed?.kind === 'neck'
             ? 'Turn the upper part over'
             : 'Set the upper vessel in',

@@ -72,7 +72,11 @@ export const neck: PartDefinition<'neck'> = {
 export const row: PartDefinition<'row'> = {
   asked: bedOf('row'),
   place: (asked, site) => standingBeds('row', asked, site),
-  joints: onVessel,
+  // On the bearers beside the channel, or on the channel's own rim.
+  joints(group, { partGroups }) {
+    const carried = partGroups.find(({ kind, parts }) => kind === 'bearers' && parts.length > 0);
+    return carried ? [{ kind: 'rests-on', a: group.id, b: carried.id }] : onVessel(group);
+  },
   name: (_spec, count) => plural(count, 'pail'),
 };
 export const bag: PartDefinition<'bag'> = {

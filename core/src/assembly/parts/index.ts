@@ -1,5 +1,6 @@
 import { SUPPORT_KINDS } from '../../document';
 import type { PartDefinition, PartKind, PartGroup, PartSize } from '../part';
+import { bearers } from './bearers';
 import { bag, neck, nested, row } from './beds';
 import { cloth } from './cloth';
 import { column } from './column';
@@ -14,7 +15,21 @@ import { liner, patch, vessel } from './vessel';
 
 const WALLS = { vessel, liner, patch, bag };
 const UPRIGHT = { tube, inspection, worm, column, cup, cloth };
-const REST = { fill, platform, nested, neck, row, layer, hole, fitting, rows, rim, supply, mulch };
+const REST = {
+  fill,
+  platform,
+  nested,
+  neck,
+  row,
+  bearers,
+  layer,
+  hole,
+  fitting,
+  rows,
+  rim,
+  supply,
+  mulch,
+};
 
 /** Every kind of thing with all its faces. A kind without one does not compile. */
 export const PART_DEFINITIONS: { readonly [K in PartKind]: PartDefinition<K> } = {

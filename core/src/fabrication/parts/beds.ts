@@ -1,7 +1,16 @@
-import { BEARERS, goesThrough, nameOf } from '../../assembly';
+import {
+  BEARER,
+  BEARERS,
+  boardFor,
+  COVER,
+  goesThrough,
+  nameOf,
+  type Part,
+  type Planter,
+} from '../../assembly';
 import { isOwnEnd } from '../../document';
 import { q, say, type Message } from '../../units';
-import { SMALL_GOODS, vesselGood } from '../goods';
+import { boardGood, SMALL_GOODS, vesselGood } from '../goods';
 import { packColumns } from './wicks';
 import type { BuildSheetBuilder, PartBuilder } from '../buildSheetBuilder';
 
@@ -186,7 +195,7 @@ export const row: PartBuilder<'row'> = ({ spec, id }, builder) => {
   );
   builder.say(
     'stand',
-    say`${spec.count === 1 ? 'Cover the channel beside the pail, and stand it on it' : 'Cover the channel between the pails, and stand them in a row on it'}: floors ${q(bed.floor, 'length')} above the channel’s.`,
+    say`${standsOn(builder, spec.count)}: floors ${q(bed.floor, 'length')} above the channel’s.`,
     3 * spec.count,
   );
   hangCups(builder, 'stand');
@@ -198,6 +207,97 @@ export const row: PartBuilder<'row'> = ({ spec, id }, builder) => {
   });
   setIn(builder, 'stand');
 };
+
+/** Where the pails stand, by whether bearers carry them. */
+function standsOn({ planter }: BuildSheetBuilder, count: number): string {
+  const carried = planter.of('bearers').some(({ parts }) => parts.length > 0);
+  if (carried)
+    return count === 1
+      ? 'Stand the pail on the bearers'
+      : 'Stand the pails in a row on the bearers';
+  return count === 1
+    ? 'Cover the channel beside the pail, and stand it on it'
+    : 'Cover the channel between the pails, and stand them in a row on it';
+}
+
+/** Screws of a cover board. */
+const SCREWS_A_COVER = 4;
+
+/** Two boards on edge that carry the pails, and what covers the channel between them. */
+export const bearers: PartBuilder<'bearers'> = (group, builder) => {
+  const { parts, spec } = group;
+  const [board, , ...covers] = parts;
+  if (board?.foot.form !== 'box') return;
+  const { id } = group;
+  const [length, height] = [2 * board.foot.a, board.to - board.from];
+  const wide = boardFor(height, builder.set);
+  const good = boardGood(BEARER, wide);
+  builder.cut('box', id, good, 'Bearer', length, 2, say`${q(height, 'length')} high`);
+  builder.part('box', {
+    id,
+    what: 'Bearers',
+    amount: say`2 of ${q(length, 'span')}, ${q(BEARER, 'lumber')} thick, ${q(wide, 'length')} wide${height < wide - 5e-4 ? say`, sawn along to ${q(height, 'length')}` : say``}`,
+    use: 'Carry the pails on both sides of the channel',
+    good,
+    quantity: 2 * length,
+  });
+  coverBoards(builder, id, covers);
+  builder.tools('box', 'Saw', 'Screwdriver', 'Level');
+  builder.warn('box', 'cutting');
+  const between = asideOfBearers(builder.planter);
+  builder.say(
+    'box',
+    say`Stand the two bearers on edge where the row will be, ${q(between, 'length')} apart inside, on firm level ground, and lay the channel between them: it carries only its water.`,
+    15,
+  );
+  if (covers.length > 0)
+    builder.say(
+      'box',
+      say`Screw the cover boards across both bearers where no pail will stand: at the ends, and between each two${spec.count > 1 ? '' : ' of them'}. Cut them to the gaps that the pails leave.`,
+      3 * covers.length,
+    );
+  builder.check('box', {
+    id: 'bears',
+    must: say`The bearers do not rock, and their tops are level all along.`,
+    mend: say`Pack under the low one with slate or tile, not with loose soil.`,
+  });
+  for (const first of ['measure', 'overflow', 'platform'] as const) builder.after(first, 'box');
+  for (const then of ['tube', 'test'] as const) builder.after('box', then);
+};
+
+/** The boards that lie across both bearers where no pail stands. */
+function coverBoards(builder: BuildSheetBuilder, id: string, covers: readonly Part[]): void {
+  const [first] = covers;
+  if (first?.foot.form !== 'box') return;
+  const widths = covers.map(({ foot }) => (foot.form === 'box' ? 2 * foot.a : 0));
+  const across = 2 * first.foot.b;
+  const [from, to] = [Math.min(...widths), Math.max(...widths)];
+  const good = boardGood(COVER, boardFor(Math.min(to, across), builder.set));
+  builder.cut('box', `${id}-covers`, good, 'Cover board', across, covers.length);
+  builder.part('box', {
+    id: `${id}-covers`,
+    what: 'Cover boards',
+    amount: say`${q(covers.length, 'count')} of ${q(across, 'length')}, ${to - from < 1e-3 ? q(to, 'length') : say`${q(from, 'length')} to ${q(to, 'length')}`} wide`,
+    use: 'Keep light out of the channel, and the bearers upright',
+    good,
+    quantity: across * covers.length,
+  });
+  const screws = SCREWS_A_COVER * covers.length;
+  builder.part('box', {
+    id: `${id}-screws`,
+    what: 'Screws',
+    amount: say`${q(screws, 'count')}`,
+    use: 'Covers to bearers',
+    good: SMALL_GOODS.screws,
+    quantity: screws,
+  });
+}
+
+/** From one bearer's inner face to the other's, metres. */
+function asideOfBearers({ partGroups }: Planter): number {
+  const board = partGroups.find(({ id }) => id === 'bearers-0')?.parts[0];
+  return board?.foot.form === 'box' ? 2 * (Math.abs(board.y) - board.foot.b) : 0;
+}
 
 export const neck: PartBuilder<'neck'> = ({ id }, builder) => {
   const { vessel, bed, design } = builder.planter;

@@ -17,6 +17,7 @@ const THEN = {
   nested: beds.nested,
   neck: beds.neck,
   row: beds.row,
+  bearers: beds.bearers,
   bag: beds.bag,
   cloth: wicks.cloth,
   cup: wicks.cup,

@@ -6,13 +6,13 @@ import { fitting, hole, rim, rows, supply } from './outlets';
 import { platform } from './platform';
 import * as supports from './supports/all';
 import { inspection, tube, worm } from './tube';
-import { bag, liner, neck, nested, patch, row, vessel } from './walls';
+import { bag, bearers, liner, neck, nested, patch, row, vessel } from './walls';
 import { cloth, column, cup } from './wicks';
 
 /** How every kind is drawn in the round. A kind without a look does not compile. */
 const LOOKS: { readonly [K in PartKind]: PartRound<K> } = {
   ...supports,
-  ...{ vessel, liner, patch, nested, neck, row, bag },
+  ...{ vessel, liner, patch, nested, neck, row, bag, bearers },
   ...{ fill, layer, mulch, platform, cloth, cup, column },
   ...{ tube, inspection, worm, hole, fitting, rows, rim, supply },
 };

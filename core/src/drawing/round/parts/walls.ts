@@ -88,6 +88,15 @@ const ownBed = <K extends PartKind>(): PartRound<K> => ({
 export const nested = ownBed<'nested'>();
 export const row = ownBed<'row'>();
 export const bag: PartRound<'bag'> = { ...ownBed<'bag'>(), ink: () => 'cloth' };
+/** Boards that carry a row of pails, and those that cover the channel between them. */
+export const bearers: PartRound<'bearers'> = {
+  ink: () => 'wood',
+  cells: (_, { foot, x, y, from, to }) =>
+    foot.form === 'box' ? [boxCell(x, y, foot.a, foot.b, from, to)] : [],
+  opened: true,
+  tier: 'shell',
+  comes: inSteps('box'),
+};
 /** A bottle's neck hangs open: it has no floor. */
 export const neck: PartRound<'neck'> = {
   ink: () => 'wall',
