@@ -63,27 +63,29 @@ export function weatherEnsemble(
     return known;
   };
   const on = (date: string, which: number): WeatherDay => {
-    const own = measured.get(date);
-    if (own) return placed(own);
+    const known = measured.get(date);
+    if (known) return placed(known);
     const days = month(date.slice(0, 7), which);
     return placed(days[Number(date.slice(8)) - 1] as WeatherDay);
   };
   const place = `${key} ${indoors}`;
-  const kept = daysMade.get(place) ?? new Map<string, DayInAll>();
-  daysMade.set(place, kept);
+  const madeUp = daysMade.get(place) ?? new Map<string, DayInAll>();
+  daysMade.set(place, madeUp);
+  const own = new Map<string, DayInAll>();
   return {
     measured: (date) => measured.has(date),
     on,
     inAll(date) {
       // Days that were measured are this garden's own; made-up ones are the same for all that ask.
-      const known = measured.has(date) ? undefined : kept.get(date);
+      const kept = measured.has(date) ? own : madeUp;
+      const known = kept.get(date);
       if (known) return known;
       const days = Array.from({ length: WEATHERS }, (_, which) => on(date, which));
       const made = {
         et: Float64Array.from(days, ({ et }) => et),
         rain: Float64Array.from(days, ({ rain }) => rain),
       };
-      if (!measured.has(date)) kept.set(date, made);
+      kept.set(date, made);
       return made;
     },
   };
