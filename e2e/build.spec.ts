@@ -1,5 +1,5 @@
 import AxeBuilder from '@axe-core/playwright';
-import type { Page } from '@playwright/test';
+import type { Locator, Page } from '@playwright/test';
 import { designOf, expect, openBench, test } from './bench';
 
 const PHONE = { width: 390, height: 844 };
@@ -48,6 +48,20 @@ test('from the design to the paper: sheet, templates and label come as PDF', asy
   expect(printed.length).toBeGreaterThan(10_000);
 });
 
+/** A finger that goes to the side below a heading. @param by to the right, pixels */
+async function sweep(page: Page, head: Locator, by: number): Promise<void> {
+  await head.scrollIntoViewIfNeeded();
+  const box = (await head.boundingBox())!;
+  const touch = await page.context().newCDPSession(page);
+  const [x, y] = [PHONE.width / 2 - by / 2, box.y + box.height + 60];
+  const at = (share: number) => [{ x: x + share * by, y }];
+  await touch.send('Input.dispatchTouchEvent', { type: 'touchStart', touchPoints: at(0) });
+  for (const share of [0.25, 0.5, 0.75, 1])
+    await touch.send('Input.dispatchTouchEvent', { type: 'touchMove', touchPoints: at(share) });
+  await touch.send('Input.dispatchTouchEvent', { type: 'touchEnd', touchPoints: [] });
+  await touch.detach();
+}
+
 test('at the bench on a phone: ticks, a leak that is put right, a reload, a second device', async ({
   page,
   browser,
@@ -59,6 +73,19 @@ test('at the bench on a phone: ticks, a leak that is put right, a reload, a seco
     await tick(page, step).check({ force: true });
   }
   await expect(page.getByText(/^2 of 14 steps done/)).toBeVisible();
+  // A finger turns to the next step and back; so does a press.
+  await sweep(page, page.getByRole('button', { name: 'Close Build the reservoir supports' }), -160);
+  await expect(
+    page.getByRole('button', { name: 'Close Mark and drill the overflow' }),
+  ).toBeVisible();
+  await sweep(page, page.getByRole('button', { name: 'Close Mark and drill the overflow' }), 160);
+  await expect(
+    page.getByRole('button', { name: 'Close Build the reservoir supports' }),
+  ).toBeVisible();
+  await page.getByRole('button', { name: 'Next: Mark and drill the overflow' }).click();
+  await expect(
+    page.getByRole('button', { name: 'Close Mark and drill the overflow' }),
+  ).toBeVisible();
   await page.getByRole('button', { name: 'Open Level it and test it with water' }).click();
   await leakTest(page).getByRole('radio', { name: 'No' }).click();
   await expect(page.getByText(/patch or seal it from the inside/)).toBeVisible();

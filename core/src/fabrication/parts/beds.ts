@@ -236,7 +236,7 @@ export const bearers: PartBuilder<'bearers'> = (group, builder) => {
   builder.part('box', {
     id,
     what: 'Bearers',
-    amount: say`2 of ${q(length, 'span')}, ${q(BEARER, 'lumber')} thick, ${q(wide, 'length')} wide${height < wide - 5e-4 ? say`, sawn along to ${q(height, 'length')}` : say``}`,
+    amount: say`2 of ${q(length, 'length')}, ${q(BEARER, 'lumber')} thick, ${q(wide, 'length')} wide${height < wide - 5e-4 ? say`, sawn along to ${q(height, 'length')}` : say``}`,
     use: 'Carry the pails on both sides of the channel',
     good,
     quantity: 2 * length,

@@ -6,12 +6,21 @@ import {
   type ProgressEntry,
   type Step,
 } from '@huerta/core/fabrication';
-import { ChevronDown, ChevronUp, Clock, TriangleAlert, Wrench } from 'lucide-react';
+import {
+  ArrowLeft,
+  ArrowRight,
+  ChevronDown,
+  ChevronUp,
+  Clock,
+  TriangleAlert,
+  Wrench,
+} from 'lucide-react';
 import { useId, type ReactNode } from 'react';
 import { useWords } from '../../ui/preferences';
 import { TextField } from '../../ui/TextField';
 import { CheckRow } from './CheckRow';
 import { MeasureField } from './MeasureField';
+import { useSwipe } from './useSwipe';
 
 interface StepCardProps {
   step: Step;
@@ -24,6 +33,10 @@ interface StepCardProps {
   /** Title of the step whose failed check holds this one up. */
   heldBy: string | null;
   onOpen(open: boolean): void;
+  /** The steps before and after it, and what turns to one of them. */
+  before: Step | null;
+  after: Step | null;
+  onTurn(to: Step): void;
   onMark(key: string, value: ProgressEntry['value']): void;
 }
 
@@ -37,8 +50,15 @@ export function StepCard({
   open,
   heldBy,
   onOpen,
+  before,
+  after,
+  onTurn,
   onMark,
 }: StepCardProps) {
+  const swipe = useSwipe((way) => {
+    const to = way === 'on' ? after : before;
+    if (to) onTurn(to);
+  });
   const { tell } = useWords();
   const done = progress.done(step);
   const failed = step.checks.some(({ id }) => progress.check(step, id) === 'bad');
@@ -59,7 +79,7 @@ export function StepCard({
           </Checkbox.Control>
         </Checkbox.Root>
         <Box className="step-name">
-          <Text as="h2" className="step-title">
+          <Text as="h2" className="step-title" id={headIdOf(step.id)} tabIndex={-1}>
             {number}. {step.title}
           </Text>
           <Text as="span" className="step-time">
@@ -78,7 +98,7 @@ export function StepCard({
           {open ? <ChevronUp size={20} aria-hidden /> : <ChevronDown size={20} aria-hidden />}
         </Button>
       </Box>
-      <Box id={body} className="step-body" data-open={open}>
+      <Box id={body} className="step-body" data-open={open} {...swipe()}>
         {heldBy !== null && (
           <Text color="harm" fontWeight="medium">
             Waits until ‘{heldBy}’ is put right.
@@ -138,7 +158,29 @@ export function StepCard({
           long
           onCommit={(words) => onMark(`note/${step.id}`, words)}
         />
+        <Turns before={before} after={after} onTurn={onTurn} />
       </Box>
+    </Box>
+  );
+}
+
+/** The heading of a step, to bring it into view. */
+export const headIdOf = (step: string): string => `step-${step}`;
+
+/** To the step before and after: what a swipe does, for keys and presses. */
+function Turns({ before, after, onTurn }: Pick<StepCardProps, 'before' | 'after' | 'onTurn'>) {
+  return (
+    <Box className="step-turns not-printed">
+      {before && (
+        <Button variant="ghost" px="2" onClick={() => onTurn(before)}>
+          <ArrowLeft size={18} aria-hidden /> Back to: {before.title}
+        </Button>
+      )}
+      {after && (
+        <Button variant="ghost" px="2" ms="auto" onClick={() => onTurn(after)}>
+          Next: {after.title} <ArrowRight size={18} aria-hidden />
+        </Button>
+      )}
     </Box>
   );
 }

@@ -1,10 +1,16 @@
 import { Box, Text } from '@chakra-ui/react';
-import { buildTimeText, heldUpAt, timeLeft, type BuildSheet } from '@huerta/core/fabrication';
+import {
+  buildTimeText,
+  heldUpAt,
+  timeLeft,
+  type BuildSheet,
+  type Step,
+} from '@huerta/core/fabrication';
 import type { Planter } from '@huerta/core/assembly';
-import { Suspense, useState } from 'react';
+import { Suspense, useCallback, useLayoutEffect, useState } from 'react';
 import { onDemand } from '../../ui/onDemand';
 import { usePrinting } from '../../ui/usePrinting';
-import { StepCard } from './StepCard';
+import { headIdOf, StepCard } from './StepCard';
 import type { Marking } from './useProgress';
 
 const StepPicture = onDemand(() => import('./StepPicture').then((part) => part.StepPicture));
@@ -21,6 +27,7 @@ export function Steps({ planter, sheet, marking }: StepsProps) {
   const { progress, mark, waiting, trouble, unseen } = marking;
   const { steps } = sheet;
   const [opened, setOpened] = useState<Readonly<Record<string, boolean>>>({});
+  const turnTo = useTurning();
   const current = steps.find((step) => !progress.done(step));
   const held = heldUpAt(steps, progress);
   const heldFrom = held ? steps.indexOf(held) : Infinity;
@@ -71,6 +78,12 @@ export function Steps({ planter, sheet, marking }: StepsProps) {
               open={open}
               heldBy={held && i > heldFrom ? held.title : null}
               onOpen={(open) => setOpened((now) => ({ ...now, [step.id]: open }))}
+              before={steps[i - 1] ?? null}
+              after={steps[i + 1] ?? null}
+              onTurn={(to) => {
+                setOpened((now) => ({ ...now, [step.id]: false, [to.id]: true }));
+                turnTo(to);
+              }}
               onMark={mark}
             />
           );
@@ -78,4 +91,16 @@ export function Steps({ planter, sheet, marking }: StepsProps) {
       </Box>
     </Box>
   );
+}
+
+/** Brings a step to the top of the window once it stands open, and the focus to it. */
+function useTurning(): (step: Step) => void {
+  const [target, setTarget] = useState<{ id: string } | null>(null);
+  useLayoutEffect(() => {
+    if (!target) return;
+    const head = document.getElementById(headIdOf(target.id));
+    head?.scrollIntoView({ block: 'start' });
+    head?.focus({ preventScroll: true });
+  }, [target]);
+  return useCallback(({ id }: Step) => setTarget({ id }), []);
 }
