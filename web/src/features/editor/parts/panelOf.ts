@@ -9,5 +9,13 @@ export const PANEL_OF: Readonly<Record<PartKind, PanelId>> = {
   ...{ hole: 'water', fitting: 'water', rows: 'water', rim: 'water', supply: 'water' },
   ...{ cloth: 'wick', cup: 'wick', column: 'wick' },
   ...{ tube: 'tube', inspection: 'tube', worm: 'tube' },
-  ...{ nested: 'soil', neck: 'soil', row: 'soil', bag: 'soil', bearers: 'soil', layer: 'soil', mulch: 'soil' },
+  ...{
+    nested: 'soil',
+    neck: 'soil',
+    row: 'soil',
+    bag: 'soil',
+    bearers: 'soil',
+    layer: 'soil',
+    mulch: 'soil',
+  },
 };
