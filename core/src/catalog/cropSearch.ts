@@ -58,3 +58,10 @@ export function cropsFor(text: string): CropId[] {
     .sort((a, b) => a.rank - b.rank)
     .map(({ id }) => id);
 }
+
+/** The crop of which a text is a name, its own or another, in singular or plural; null for no crop's. */
+export function cropCalled(text: string): CropId | null {
+  const typed = plainName(text);
+  const own = CROP_IDS.find((id) => namesOf(id)[0] === typed);
+  return own ?? CROP_IDS.find((id) => namesOf(id).includes(typed)) ?? null;
+}

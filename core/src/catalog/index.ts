@@ -6,7 +6,7 @@ export * from './cloths';
 export * from './bags';
 export * from './crops';
 export * from './cropDates';
-export { cropsFor, plainName } from './cropSearch';
+export { cropCalled, cropsFor, plainName } from './cropSearch';
 export * from './drills';
 export * from './ingredients';
 export * from './sold';

@@ -1,6 +1,7 @@
 export { calendarOf, usualHour, type CalendarEvent } from './calendar';
 export { partedAt, WEEK_STARTS, weeksOf, type CalendarDay, type WeekStart } from './weeks';
 export { dutiesOf, type Duty } from './duties';
+export { logYears, sameTime, type LogYear } from './yearly';
 export {
   ACTIVITY_IDS,
   ACTIVITIES,

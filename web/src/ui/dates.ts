@@ -41,6 +41,7 @@ const KINDS = {
   short: { day: 'numeric', month: 'short' },
   long: { day: 'numeric', month: 'long' },
   weekday: { weekday: 'long' },
+  month: { month: 'short' },
   year: { day: 'numeric', month: 'long', year: 'numeric' },
   time: { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit', hour12: false },
 } as const satisfies Record<string, Intl.DateTimeFormatOptions>;
@@ -65,6 +66,10 @@ export function writeDate(date: string | Date, kind: keyof typeof KINDS): string
   // Day and month, in either order, stay on one line.
   return words.replace(' ', '\u00a0');
 }
+
+/** A month by its number, 0 for January. */
+export const writeMonth = (month: number): string =>
+  writeDate(`2026-${String(month + 1).padStart(2, '0')}-01`, 'month');
 
 const STEPS = [
   ['year', 31_557_600],

@@ -3,16 +3,38 @@
 /** How long is waited before each further try, milliseconds. */
 const WAITS_MS = [300, 1500];
 
-/** Imports something, and again if that fails. @throws what the last try threw */
-export async function fetchAgain<T>(load: () => Promise<T>, waits = WAITS_MS): Promise<T> {
-  for (const wait of waits) {
+/** The address of a module that could not be fetched, as browsers say it in their error; null where they do not. */
+function addressIn(error: unknown): string | null {
+  const [address] = /https?:\/\/\S+\.js$/.exec(error instanceof Error ? error.message : '') ?? [];
+  return address ?? null;
+}
+
+const fromAddress = (address: string): Promise<unknown> => import(/* @vite-ignore */ address);
+
+/**
+ * Imports something, and again if that fails. A browser may remember that an address failed: after that the module is asked
+ * for by another one of the same file; what it imports is the same as ever.
+ *
+ * @throws what the last try threw
+ */
+export async function fetchAgain<T>(
+  load: () => Promise<T>,
+  waits = WAITS_MS,
+  importFrom = fromAddress,
+): Promise<T> {
+  let next = load;
+  let address: string | null = null;
+  for (const [tries, wait] of waits.entries()) {
     try {
-      return await load();
-    } catch {
+      return await next();
+    } catch (error) {
       await new Promise((done) => setTimeout(done, wait));
+      address ??= addressIn(error);
+      const other = address && `${address}?again=${tries}`;
+      if (other !== null) next = () => load().catch(() => importFrom(other) as Promise<T>);
     }
   }
-  return load();
+  return next();
 }
 
 /** Puts a stylesheet into the page that did not come at first. */

@@ -23,7 +23,8 @@ interface Asked {
 type Answer<R extends Route> = R['answer'] extends z.ZodType<infer T> ? T : undefined;
 
 function pathOf({ path }: Route, { id = '', params = {}, query }: Asked): string {
-  const search = query ? `?${new URLSearchParams(query).toString()}` : '';
+  const asked = new URLSearchParams(query).toString();
+  const search = asked === '' ? '' : `?${asked}`;
   const named = { id, ...params } as Readonly<Record<string, string>>;
   const filled = path.replace(/:(\w+)/g, (_, name: string) =>
     encodeURIComponent(named[name] ?? ''),

@@ -1,5 +1,6 @@
 import { Box, Button, Text } from '@chakra-ui/react';
 import { describeEntry, linePlanterOf, TILL_IT_RAN } from '@huerta/core/journal';
+import { siteOf } from '@huerta/core/physics/climate';
 import { Droplets } from 'lucide-react';
 import { lazy, Suspense, useDeferredValue, useMemo } from 'react';
 import { useWriteLog, type Written } from '../../data/api/log';
@@ -7,6 +8,7 @@ import { useWords } from '../../ui/preferences';
 import { writeDate } from '../../ui/dates';
 import { Duties } from '../../ui/Duties';
 import { LogLine } from '../../ui/LogLine';
+import { LogYears } from '../../ui/LogYears';
 import { notify } from '../../ui/notices';
 import { PageHead } from '../../ui/PageHead';
 import { UnexplainedReadings } from '../../ui/UnexplainedReadings';
@@ -83,6 +85,7 @@ function Log({ resource, entries, choice, plan }: Tending) {
         </Box>
       )}
       <Entries planter={id} name={design.name} entries={entries} tended={planter} />
+      <LogYears planter={id} name={design.name} latitude={siteOf(choice).latitude} />
       <Box maxW="20rem" mt="6">
         <AuthorField />
       </Box>

@@ -2,6 +2,7 @@
 import { configure, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { usualPlanted } from '@huerta/core/document';
+import type { LogEntry } from '@huerta/core/journal';
 import { Route, Routes } from 'react-router';
 import { Notices } from '../../ui/notices';
 import { Around, designOf } from '../../testing/editor';
@@ -176,3 +177,34 @@ test.each([
     Reflect.deleteProperty(globalThis, 'createImageBitmap');
   },
 );
+
+test('this year stands beside the last one to the same day, read when it is opened', async () => {
+  const today = daysAgo(0);
+  const ago = `${Number(today.slice(0, 4)) - 1}${today.slice(4)}`;
+  const fill = (volume: number) => ({ kind: 'filled', where: 'tube', volume, ran: true }) as const;
+  const pick = (mass: number) =>
+    ({ kind: 'harvested', what: 'peppers', mass, count: null }) as const;
+  const entry = (n: number, day: string, did: LogEntry['did']): LogEntry => ({
+    ...{ id: idAt(100 + n), planter: id, at: `${day}T00:30:00.000Z`, did },
+    ...{ by: '', text: '', typed: '', instead: null, gone: false },
+  });
+  garden.log = [
+    entry(1, today, fill(0.006)),
+    entry(2, today, pick(0.5)),
+    entry(3, ago, fill(0.004)),
+    entry(4, ago, pick(2)),
+  ];
+  const user = open(`/planters/${id}/log`);
+  const years = await screen.findByRole('button', { name: 'This year and the years before' });
+  expect(garden.asked.some(({ path }) => /^.planters.[^/]+.log/.test(path))).toBe(false);
+  await user.click(years);
+  const table = within(await screen.findByRole('table'));
+  const cells = (title: string) =>
+    [...table.getByRole('cell', { name: title }).parentElement!.children].map(({ textContent }) =>
+      textContent?.replaceAll('\u00a0', ' '),
+    );
+  expect(cells('Fillings')).toEqual(['Fillings', '1', '1', '1']);
+  expect(cells('Water, measured')).toEqual(['Water, measured', '6 L', '4 L', '4 L']);
+  expect(cells('peppers')).toEqual(['peppers', '0.5 kg', '2 kg', '2 kg']);
+  expect(cells('Water for a kilogram')[1]).toBe('12 L');
+});

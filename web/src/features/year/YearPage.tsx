@@ -13,6 +13,7 @@ import { useWeather } from '../../data/api/weather';
 import { Fetched, Page } from '../../ui/Page';
 import { PageHead } from '../../ui/PageHead';
 import { writeDate } from '../../ui/dates';
+import { LogYears } from '../../ui/LogYears';
 import { YearStrip } from '../../ui/year/YearStrip';
 
 /** The year of the whole garden: every planter's strip over the same months. */
@@ -102,6 +103,7 @@ function Years({ planters, choice, entries }: YearsProps) {
           Show {Math.min(growing.length - most, AT_ONCE)} more
         </Button>
       )}
+      <LogYears planter={null} name="Garden" latitude={site.latitude} planters={shown} />
     </>
   );
 }

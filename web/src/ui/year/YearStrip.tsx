@@ -54,7 +54,7 @@ function Months({ from, days }: Strip) {
     <div className="year-months" aria-hidden>
       {months.map((at) => (
         <span key={at} style={{ left: `${share({ from, days }, at)}%` }}>
-          {new Intl.DateTimeFormat('en', { month: 'short', timeZone: 'UTC' }).format(new Date(at))}
+          {writeDate(at, 'month')}
         </span>
       ))}
     </div>
