@@ -35,7 +35,10 @@ export default function LogMonths({ years }: { years: readonly LogYear[] }) {
             width={56}
             tickFormatter={(value: number) => `${value} ${symbol}`}
           />
-          <Legend wrapperStyle={{ fontSize: 14 }} />
+          <Legend
+            wrapperStyle={{ fontSize: 14 }}
+            formatter={(name) => <span style={{ color: 'var(--hu-colors-ink)' }}>{name}</span>}
+          />
           {[...shown].reverse().map(({ name }) => (
             <Bar
               key={name}

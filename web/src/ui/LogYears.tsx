@@ -108,7 +108,7 @@ function Compared({
         : write(units === 'us' ? perKilogram * POUND : perKilogram, 'volume'),
     ),
     ...crops.map((crop) => row(crop, (year) => pickedOf(year, crop, write))),
-  ];
+  ].filter(([, , ...cells]) => cells.some((cell) => cell !== DASH));
   return (
     <Box mt="3">
       <Text fontSize="sm" color="faint" mb="2">

@@ -1,7 +1,7 @@
 /** A part of the application that is lost on its way from the server is fetched again before anything is said of it. */
 
 /** How long is waited before each further try, milliseconds. */
-const WAITS_MS = [300, 1500];
+const WAITS_MS = [300, 1500, 4000];
 
 /** The address of a module that could not be fetched, as browsers say it in their error; null where they do not. */
 function addressIn(error: unknown): string | null {
