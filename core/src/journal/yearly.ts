@@ -5,7 +5,7 @@ import type { LogEntry } from './entry';
 /** What a log says of a year, to stand beside another one. */
 
 /** What was picked of one thing. */
-export interface Picked {
+interface Picked {
   /** As the crop is called, or as it was written. */
   what: string;
   /** Kilograms that were weighed, and pieces that were counted. */
