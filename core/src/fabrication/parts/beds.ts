@@ -253,7 +253,7 @@ export const bearers: PartBuilder<'bearers'> = (group, builder) => {
   if (covers.length > 0)
     builder.say(
       'box',
-      say`Screw the cover boards across both bearers where no pail will stand: at the ends, and between each two${spec.count > 1 ? '' : ' of them'}. Cut them to the gaps that the pails leave.`,
+      say`Cut the cover boards to the gaps that the ${spec.count === 1 ? 'pail leaves' : 'pails leave'}, and screw them across both bearers: at the ends${spec.count === 1 ? '' : ' and between the pails'}.`,
       3 * covers.length,
     );
   builder.check('box', {
