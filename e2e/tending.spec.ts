@@ -150,8 +150,11 @@ test('a photo is taken at the planter and shown along its time line', async ({ p
     })
     .toBe(200);
   await page.reload();
-  await expect(photo).toBeVisible();
-  expect(await photo.evaluate((img: HTMLImageElement) => img.naturalWidth)).toBe(8);
+  // It is read only when it comes near the window, and then takes a moment.
+  await photo.scrollIntoViewIfNeeded();
+  await expect
+    .poll(() => photo.evaluate((img: HTMLImageElement) => img.naturalWidth))
+    .toBe(8);
 });
 
 test.describe('in the demo garden', () => {
