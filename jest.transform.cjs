@@ -9,7 +9,8 @@ const NAMES = [
   ...['Float64Array', 'Infinity', 'NaN'],
 ];
 const OWN = `const ${NAMES.map((name) => `${name} = globalThis.${name}`).join(', ')};`;
-const STRICT = /^"use strict";/;
+/** The directive that a module begins with, after the comments before it. */
+const STRICT = /^(?:\s|\/\*[\s\S]*?\*\/|\/\/[^\n]*\n)*"use strict";/;
 
 module.exports = {
   createTransformer(options) {
@@ -18,13 +19,13 @@ module.exports = {
       ...swc,
       process(source, file, asked) {
         const { code, ...rest } = swc.process(source, file, asked);
-        // On the first line, so that all others keep their numbers.
+        // On the line of the directive, so that all others keep their numbers.
         return { ...rest, code: code.replace(STRICT, (strict) => `${strict}${OWN}`) };
       },
       getCacheKey: (...asked) =>
         createHash('sha256')
           .update(swc.getCacheKey(...asked))
-          .update(OWN)
+          .update(OWN + STRICT)
           .digest('hex'),
     };
   },

@@ -1,6 +1,7 @@
 import { createRequire } from 'node:module';
 import { PAPERS, type PaperId } from '@huerta/core/fabrication';
 import PDFDocument from 'pdfkit';
+import { fontIn } from './woff';
 
 /** A PDF under the pen: lengths in metres become points, y runs down from the top of the sheet. */
 export type Pdf = PDFKit.PDFDocument;
@@ -57,8 +58,8 @@ export async function makePdf(
     displayTitle: true,
     info: { Title: title, Creator: 'Huerta', Producer: 'Huerta' },
   });
-  for (const [name, file] of Object.entries(FONTS)) pdf.registerFont(name, file);
-  for (const [name, file] of Object.entries(WIDER)) pdf.registerFont(widerOf(name), file);
+  for (const [name, file] of Object.entries(FONTS)) pdf.registerFont(name, fontIn(file));
+  for (const [name, file] of Object.entries(WIDER)) pdf.registerFont(widerOf(name), fontIn(file));
   writeAnyName(pdf);
   const parts: Buffer[] = [];
   pdf.on('data', (part: Buffer) => parts.push(part));
