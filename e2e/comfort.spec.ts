@@ -6,6 +6,7 @@ import { expect, test } from './bench';
 const PAGES = [
   '/',
   '/new',
+  '/plans',
   '/today',
   '/today?view=weeks',
   '/year',

@@ -152,9 +152,7 @@ test('a photo is taken at the planter and shown along its time line', async ({ p
   await page.reload();
   // It is read only when it comes near the window, and then takes a moment.
   await photo.scrollIntoViewIfNeeded();
-  await expect
-    .poll(() => photo.evaluate((img: HTMLImageElement) => img.naturalWidth))
-    .toBe(8);
+  await expect.poll(() => photo.evaluate((img: HTMLImageElement) => img.naturalWidth)).toBe(8);
 });
 
 test.describe('in the demo garden', () => {

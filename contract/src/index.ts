@@ -10,6 +10,7 @@ export * from './log';
 export * from './pages';
 export * from './photos';
 export * from './planters';
+export * from './plans';
 export * from './prices';
 export * from './problem';
 export * from './refusal';

@@ -2,6 +2,7 @@
 export const PAGES = [
   '/',
   '/new',
+  '/plans',
   '/today',
   '/year',
   '/away',

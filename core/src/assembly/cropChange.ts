@@ -1,4 +1,4 @@
-import { cropOf, type CropId } from '../catalog';
+import { cropOf, type Crop, type CropId } from '../catalog';
 import {
   applyPatch,
   usualPlanted,
@@ -15,6 +15,10 @@ import { plantingPlan } from './plants';
 /** Tall ones of more than this want a stake, metres. */
 const TALL = 1;
 
+/** What usually holds a crop up. */
+export const usualSupport = ({ habit, height }: Pick<Crop, 'habit' | 'height'>) =>
+  habit === 'climbing' ? 'mesh' : habit === 'upright' && height > TALL ? 'stake' : 'none';
+
 /**
  * What puts another crop in the place of one: it takes the same share of the surface, begins at the same time, in
  * the way that is usual for it, and is held up as it usually is.
@@ -30,7 +34,6 @@ export function changeCrop(
   const before = design.planting.crops[of];
   if (!before) return [];
   const path = ['planting', 'crops', of];
-  const { height, habit } = own ?? cropOf(crop);
   const next = usualPlanted(
     crop,
     1,
@@ -38,8 +41,7 @@ export function changeCrop(
       start: usualStart(crop),
       from: before.from,
       bed: before.bed,
-      support:
-        habit === 'climbing' ? 'mesh' : habit === 'upright' && height > TALL ? 'stake' : 'none',
+      support: usualSupport(own ?? cropOf(crop)),
     },
     own,
   );

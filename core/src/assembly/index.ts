@@ -75,7 +75,7 @@ export {
 export { soilBeds, wetsTo, type SoilBed } from './soilBeds';
 export { asideOf, lengthOf, type Run, type Solid } from './solid';
 export { freeWaterBelow } from './freeWater';
-export { changeCrop } from './cropChange';
+export { changeCrop, usualSupport } from './cropChange';
 export { plantingPlan, type PlantingPlan, type PlantPlace } from './plants';
 export { rootPace, rootsDownAfter, rootSupply, rootWays, wayBrings, type RootWay } from './roots';
 export { BASE_SUCTION, resolveWicks, totalDelivery, type Wick } from './wicks';

@@ -61,7 +61,14 @@ export {
 } from './differences';
 export { applyPatch, type Change, type Patch } from './patch';
 export { baseChanges, baseOf, BASES, fillsFloor, standsOnFloor, type BaseId } from './builds';
-export { inInches, STARTING_POINTS, vesselFrom, vesselIn, type StartingPoint } from './presets';
+export {
+  inInches,
+  STARTING_POINTS,
+  USUAL_PLACE,
+  vesselFrom,
+  vesselIn,
+  type StartingPoint,
+} from './presets';
 export {
   airCeiling,
   baseStyle,

@@ -17,6 +17,8 @@ export interface Stock {
   kerf: number;
   /** Lengths at hand, metres. */
   offcuts?: readonly number[];
+  /** Whether of plans with as few new lengths the one that leaves the longest offcut is looked for; it is by default. */
+  tidy?: boolean;
 }
 
 /** One length with the pieces that come out of it. */
@@ -99,7 +101,7 @@ export function planCuts(pieces: readonly Cut[], stock: Stock): CutPlan {
     if (!search.whole) break;
     proven = bought + 1 >= greedy.bought;
   }
-  const places = tidied(sizes, rooms, full, best, patience);
+  const places = stock.tidy === false ? best.places : tidied(sizes, rooms, full, best, patience);
   const lengths = [...offcuts, ...Array<number>(best.bought).fill(stock.length)];
   return {
     bars: barsOf(items, places, lengths, offcuts.length, stock.kerf),

@@ -61,11 +61,16 @@ interface Demand {
   pieces: Cut[];
 }
 
-/** Everything that some planters take together, in packs on sale where people measure so, with what lies at hand used first. */
+/**
+ * Everything that some planters take together, in packs on sale where people measure so, with what lies at hand used first.
+ *
+ * @param tidy whether cuts leave the longest offcut that they can, which changes no cost
+ */
 export function shoppingFor(
   planters: readonly Shopper[],
   book: PriceBook,
   units: UnitSystem,
+  tidy = true,
 ): ShoppingList {
   const demands = new Map<string, Demand>();
   const want = (good: Good, planter: number, amount: number, pieces: readonly Cut[] = []) => {
@@ -91,7 +96,7 @@ export function shoppingFor(
       want(good, i, length, named);
     }
   });
-  const lines = [...demands.values()].map((demand) => lineOf(demand, book, units));
+  const lines = [...demands.values()].map((demand) => lineOf(demand, book, units, tidy));
   return {
     currency: book.currency,
     lines,
@@ -111,6 +116,7 @@ function lineOf(
   { good, amounts, pieces }: Demand,
   book: PriceBook,
   units: UnitSystem,
+  tidy: boolean,
 ): ShoppingLine {
   const wanted = amounts.reduce((sum, amount) => sum + amount, 0);
   const { packs, typical } = packsIn(book, good, units);
@@ -118,7 +124,7 @@ function lineOf(
   if (pieces.length > 0) {
     const offcuts = book.offcuts[good.id] ?? [];
     const plans = packs.map((pack) => {
-      const plan = planCuts(pieces, { length: pack.size, kerf: book.kerf, offcuts });
+      const plan = planCuts(pieces, { length: pack.size, kerf: book.kerf, offcuts, tidy });
       return { plan, pack, cost: plan.bought * pack.price };
     });
     // A length that takes all pieces before one that does not; then the cheaper.

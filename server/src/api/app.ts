@@ -22,6 +22,7 @@ import { openApi } from './openapi';
 import { withPrefix } from './registerRoute';
 import { planterRoutes } from './planters';
 import { vesselRoutes } from './vessels';
+import { planRoutes } from './plans';
 import { priceRoutes } from './prices';
 import { weatherRoutes } from './weather';
 import { cropRoutes } from './crops';
@@ -114,6 +115,7 @@ const RESOURCES = [
   planterRoutes,
   vesselRoutes,
   priceRoutes,
+  planRoutes,
   weatherRoutes,
   cropRoutes,
   roundRoutes,

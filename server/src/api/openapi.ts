@@ -6,6 +6,7 @@ import {
   GARDEN,
   LOG,
   PHOTOS,
+  PLANS,
   PLANTERS,
   PRICES,
   problemSchema,
@@ -20,6 +21,7 @@ import { z } from 'zod';
 /** A description of the API for other programs (OpenAPI 3.1), made from the very routes that are served. */
 
 const TABLES = {
+  PLANS,
   PLANTERS,
   GARDEN,
   BACKUPS,

@@ -22,6 +22,7 @@ const {
   GARDEN,
   LOG,
   PHOTOS,
+  PLANS,
   PLANTERS,
   PRICES,
   ROUND,
@@ -30,6 +31,7 @@ const {
   WEATHER,
 } = contract;
 const TABLES = {
+  PLANS,
   PLANTERS,
   GARDEN,
   BACKUPS,

@@ -9,6 +9,7 @@ import {
 } from '@huerta/core/fabrication';
 import { evaluate } from '@huerta/core/assessment';
 import { stateOf, type TendedQuestion } from '@huerta/core/journal';
+import { plansFor, type PlanSetting, type PlanWish } from '@huerta/core/planning/plans';
 import { wordsIn, type DecimalMark, type UnitSystem } from '@huerta/core/units';
 import type { PlanterDesign } from '@huerta/core/document';
 import { calendarFile, type CalendarJob } from './ics/calendar';
@@ -34,7 +35,14 @@ interface PlanterStateJob {
   question: TendedQuestion;
 }
 
-export type PdfJob = BuildJob | CalendarJob | NeighbourJob | PlanterStateJob;
+/** Whole plans for a wish, as JSON. */
+interface PlansJob {
+  what: 'plans';
+  wish: PlanWish;
+  setting: PlanSetting;
+}
+
+export type PdfJob = BuildJob | CalendarJob | NeighbourJob | PlanterStateJob | PlansJob;
 
 /** The file, or why there is none. */
 export type PdfResult =
@@ -50,6 +58,11 @@ export async function renderPdf(job: PdfJob): Promise<PdfResult> {
       return { ok: true, file: Buffer.from(calendarFile(job)) };
     case 'standing':
       return { ok: true, file: Buffer.from(JSON.stringify(stateOf(job.question))) };
+    case 'plans':
+      return {
+        ok: true,
+        file: Buffer.from(JSON.stringify([...plansFor(job.wish, job.setting)].at(-1))),
+      };
     case 'neighbour':
       return { ok: true, file: await neighbourPdf(job) };
     default:

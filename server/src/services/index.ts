@@ -11,7 +11,8 @@ import { gardenService, type GardenService } from './garden';
 import { gardenFileService, type GardenFileService } from './gardenFile';
 import { ONLY, OWN_CROPS, PLANTER, PRICES, ROUND, SEASON, VESSEL, WEATHER } from './kinds';
 import { logService, weatherDayService, type LogService, type WeatherDayService } from './log';
-import { pdfRenderer } from './pdfRenderer';
+import { OF_PLANS, pdfRenderer } from './pdfRenderer';
+import { planService, type PlanService } from './plans';
 import { photoService, type PhotoService } from './photos';
 import { progressService, type ProgressService } from './progress';
 import { reportService, type ReportService } from './reports';
@@ -35,6 +36,7 @@ export interface Services {
   standing: PlanterStateCache;
   files: FileService;
   reports: ReportService;
+  plans: PlanService;
   garden: GardenService;
   gardenFile: GardenFileService;
   /** The day that it is, as an ISO date. */
@@ -108,5 +110,10 @@ export function servicesOf(database: Database, by = 'development', day?: () => s
     }),
     files: fileService(planters, prices, papers),
     reports: reportService(planters),
+    // A thread of their own: no paper waits for them.
+    plans: planService({
+      ...{ prices, weather, today },
+      thread: pdfRenderer(undefined, undefined, OF_PLANS),
+    }),
   };
 }

@@ -22,20 +22,19 @@ export interface PdfRenderer {
   draw(job: PdfJob): Promise<PdfResult>;
 }
 
-const busy = () =>
-  problem(
-    'too-much-work',
-    503,
-    'Too much at once',
-    'Many papers are being drawn just now. Try again in a minute.',
-  );
-const long = () =>
-  problem(
-    'too-much-work',
-    422,
-    'Takes too long',
-    'This paper takes longer to draw than half a minute. Take its templates one by one, as SVG or DXF.',
-  );
+/** What is said where too many wait, and where one takes too long. */
+interface Refusals {
+  busy: string;
+  long: string;
+}
+const OF_PAPER: Refusals = {
+  busy: 'Many papers are being drawn just now. Try again in a minute.',
+  long: 'This paper takes longer to draw than half a minute. Take its templates one by one, as SVG or DXF.',
+};
+export const OF_PLANS: Refusals = {
+  busy: 'Plans are being looked for for others just now. Try again in a minute.',
+  long: 'Looking for plans took longer than half a minute. Ask for fewer crops or vessels.',
+};
 
 /** Where the thread's program lies beside the built server; it is not there in tests. */
 const PROGRAM = join(dirname(process.argv[1] ?? ''), 'pdf.js');
@@ -44,8 +43,13 @@ const PROGRAM = join(dirname(process.argv[1] ?? ''), 'pdf.js');
  * The papers' thread; where its program was not built they are drawn here.
  *
  * @param longest how long one is waited for, milliseconds
+ * @param refusals what is said where it cannot be waited for
  */
-export function pdfRenderer(program = PROGRAM, longest = LONGEST_MS): PdfRenderer {
+export function pdfRenderer(
+  program = PROGRAM,
+  longest = LONGEST_MS,
+  refusals = OF_PAPER,
+): PdfRenderer {
   if (!existsSync(program)) return { draw: renderPdf };
   const queue: Waiting[] = [];
   let worker: Worker | null = null;
@@ -97,14 +101,14 @@ export function pdfRenderer(program = PROGRAM, longest = LONGEST_MS): PdfRendere
     timer = setTimeout(() => {
       void worker?.terminate();
       worker = null;
-      end(({ fail }) => fail(long()));
+      end(({ fail }) => fail(problem('too-much-work', 422, 'Takes too long', refusals.long)));
     }, ms);
   };
   return {
     draw: (job) =>
       new Promise((done, fail) => {
         if (queue.length >= MOST_WAITING) {
-          fail(busy());
+          fail(problem('too-much-work', 503, 'Too much at once', refusals.busy));
           return;
         }
         queue.push({ id: (count += 1), job, done, fail });

@@ -6,6 +6,7 @@ type PageModule = () => Promise<{ default: ComponentType }>;
 /** The module of each page but the first, fetched when its address is opened. */
 export const PAGE_MODULES: Readonly<Record<Exclude<PagePath, '/'>, PageModule>> = {
   '/new': () => import('../features/start/StartPage'),
+  '/plans': () => import('../features/plans/PlansPage'),
   '/vessels': () => import('../features/vessels/VesselsPage'),
   '/today': () => import('../features/today/TodayPage'),
   '/away': () => import('../features/away/AwayPage'),

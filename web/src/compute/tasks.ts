@@ -36,6 +36,12 @@ import {
   type Scored,
   type Shop,
 } from '@huerta/core/planning';
+import {
+  plansFor,
+  type PlansFound,
+  type PlanSetting,
+  type PlanWish,
+} from '@huerta/core/planning/plans';
 import { faultsOf, tradeCurve, type TradePoint } from '@huerta/core/assessment';
 import {
   goodsOf,
@@ -144,6 +150,11 @@ export const tasks = {
       units,
     ),
   goods: (designs: readonly PlanterDesign[], units: UnitSystem): Good[] => goodsOf(designs, units),
+  /** Whole plans, told as they are found. */
+  plans: (wish: PlanWish, setting: PlanSetting, tell: Tell<PlansFound>): Promise<void> =>
+    heard(tell, (say) => {
+      for (const found of plansFor(wish, setting)) say(found);
+    }),
   /** The designs that a search tries. */
   candidates: (design: PlanterDesign): Candidate[] => candidatesOf(design),
   /** Scores candidates one after the other and tells of each; null for what brings a fault or cannot be worked out. */

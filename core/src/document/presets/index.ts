@@ -7,6 +7,7 @@ import { BLANK, BOTTLE_PAIL, CLOTH_PAIL, CUP_PAIL } from './pails';
 import { BOTTLE, NESTED, POT_OFFCUTS, STICKS_PAIL, TOTE } from './small';
 
 export { inInches, vesselIn } from './inches';
+export { USUAL_PLACE } from './pails';
 export { vesselFrom } from './parts';
 
 /** A design to begin from, and the words to choose it by. */

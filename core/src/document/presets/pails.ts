@@ -60,6 +60,9 @@ export const BLANK: PlanterDesign = {
   },
 };
 
+/** The place of a new planter until somebody says otherwise. */
+export const USUAL_PLACE: PlanterDesign['place'] = BLANK.place;
+
 const PAIL_DEPTH = depthOf(BLANK.vessel);
 
 export const CLOTH_PAIL: PlanterDesign = {

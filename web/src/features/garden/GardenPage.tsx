@@ -34,6 +34,9 @@ export function GardenPage() {
         </Text>
         <HStack gap="3" flexWrap="wrap">
           <ImportButton />
+          <Button asChild>
+            <Link to="/plans">What could I make?</Link>
+          </Button>
           <Button asChild variant="solid" order={{ base: -1, md: 0 }}>
             <Link to="/new">
               <Plus size={20} aria-hidden /> New planter

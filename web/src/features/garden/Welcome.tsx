@@ -23,6 +23,9 @@ export function Welcome() {
           <Link to="/new">Begin the first planter</Link>
         </Button>
         <Button asChild>
+          <Link to="/plans">What could I make?</Link>
+        </Button>
+        <Button asChild>
           <Link to="/examples">Look at a garden that is planted</Link>
         </Button>
         <Button asChild variant="ghost">

@@ -11,7 +11,7 @@ import { contradictions, assemble } from '@huerta/core/assembly';
 import { section } from '@huerta/core/drawing';
 import { VESSEL_GROUPS, type VesselGroup } from '@huerta/core/catalog';
 import { useMemo, useState } from 'react';
-import { useNavigate, useSearchParams } from 'react-router';
+import { Link, useNavigate, useSearchParams } from 'react-router';
 import { useCreatePlanter } from '../../data/api/planters';
 import { useVessels } from '../../data/api/vessels';
 import { useWords } from '../../ui/preferences';
@@ -57,7 +57,10 @@ export default function StartPage() {
         {mine ? `What goes into ${mine.name}?` : 'What have you got?'}
       </Text>
       <Text mt="1" mb="4" maxW="40rem">
-        Choose what is nearest. Every measure can be changed on the bench.
+        Choose what is nearest. Every measure can be changed on the bench.{' '}
+        <Link to="/plans" style={{ textDecoration: 'underline' }}>
+          What could I make from what I have?
+        </Link>
       </Text>
       {!mine && (
         <Box

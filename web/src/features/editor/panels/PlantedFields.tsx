@@ -9,7 +9,7 @@ import { useWords } from '../../../ui/preferences';
 import { ChoiceField, TickField } from '../../../ui/ChoiceField';
 import { QuantityField } from '../../../ui/QuantityField';
 import { useEditor } from '../editorState';
-import { CropChoice } from './CropChoice';
+import { CropChoice } from '../../../ui/CropChoice';
 import { OwnCropFields } from './OwnCropFields';
 import { Choice, Measure, Pair } from './parts';
 

@@ -15,7 +15,7 @@ import { useMemo, useState } from 'react';
 import { useWords } from '../../../ui/preferences';
 import { PlanDrawing } from '../../../drawing/PlanDrawing';
 import { useEditor } from '../editorState';
-import { CropChoice } from './CropChoice';
+import { CropChoice } from '../../../ui/CropChoice';
 import { Group, Measure, Pair, Says } from './parts';
 import { PlantedFields } from './PlantedFields';
 import './plants.css';

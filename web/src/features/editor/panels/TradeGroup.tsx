@@ -3,6 +3,7 @@ import { airCeiling, FIELDS, type FieldSpec } from '@huerta/core/document';
 import { cautiousDays, propose, rootRoom, type TradePoint } from '@huerta/core/assessment';
 import { deepest } from '@huerta/core/physics/crop';
 import { useState, type KeyboardEvent } from 'react';
+import { Link, useParams } from 'react-router';
 import { useWords } from '../../../ui/preferences';
 import { QuantityField } from '../../../ui/QuantityField';
 import { useTradeCurve } from '../../../compute/trade';
@@ -15,6 +16,7 @@ const ROOTS: FieldSpec = { label: 'Root room', kind: 'span', min: 0.05, max: 1 }
 
 /** How long must it last, and how much root room: proposes heights, and shows what they trade. */
 export function TradeGroup() {
+  const { id = '' } = useParams();
   const { design, assessment, change } = useEditor();
   const { write, tell } = useWords();
   const { value, trouble } = useTradeCurve(design);
@@ -102,6 +104,12 @@ export function TradeGroup() {
           weather.
         </Text>
       )}
+      <Says>
+        <Link to={`/plans?of=${id}`} style={{ textDecoration: 'underline' }}>
+          Another build for this
+        </Link>
+        : other vessels and bases for what grows here.
+      </Says>
       {(trouble ?? refusal) && (
         <Box role="alert" color="harm" fontSize="sm">
           {trouble ?? refusal}

@@ -10,15 +10,13 @@ import {
 } from '@huerta/core/catalog';
 import { ownFrom, type OwnCrop } from '@huerta/core/document';
 import { Suspense, useCallback, useMemo, type ReactNode } from 'react';
-import { useOwnCrops } from '../../../data/api/crops';
-import { useWords } from '../../../ui/preferences';
-import { onDemand } from '../../../ui/onDemand';
-import type { SearchGroup, SearchOption } from '../../../ui/SearchChoice';
+import { useOwnCrops } from '../data/api/crops';
+import { useWords } from './preferences';
+import { onDemand } from './onDemand';
+import type { SearchGroup, SearchOption } from './SearchChoice';
 
 // A list that is searched is no small thing, and no room but this one has it.
-const SearchChoice = onDemand(() =>
-  import('../../../ui/SearchChoice').then((part) => part.SearchChoice),
-);
+const SearchChoice = onDemand(() => import('./SearchChoice').then((part) => part.SearchChoice));
 
 interface CropChoiceProps {
   label: string;
