@@ -345,6 +345,46 @@ function inTheRound(core: Core) {
   return { facesMs: of('facesMs'), turnMs: of('turnMs'), sheetMs: of('sheetMs') };
 }
 
+/** Plans for two totes, and for five vessels and six crops: the first one, and all; and the longest step between two looks. */
+function planning(core: Core) {
+  const wishes = {
+    twoTotes: {
+      vessels: [{ vessel: 'tote-70' as const, count: 2 }],
+      crops: [
+        { crop: 'lettuce' as const, count: 6 },
+        { crop: 'tomato' as const, count: 2 },
+      ],
+    },
+    fiveVesselsSixCrops: {
+      vessels: [
+        { vessel: 'pail-20' as const, count: 2 },
+        { vessel: 'tote-70' as const, count: 2 },
+        { vessel: 'barrel-half' as const, count: 1 },
+      ],
+      crops: [
+        { crop: 'tomato' as const, count: 2 },
+        { crop: 'lettuce' as const, count: 8 },
+        { crop: 'basil' as const, count: 3 },
+        { crop: 'pepper' as const, count: 2 },
+        { crop: 'chard' as const, count: 3 },
+        { crop: 'radish' as const, count: 12 },
+      ],
+    },
+  };
+  const setting = {
+    ...{ site: core.SITES.vallesol, book: core.NEW_BOOK, units: 'metric' as const, year: 2027 },
+  };
+  return Object.fromEntries(
+    Object.entries(wishes).map(([name, wish]) => {
+      const start = performance.now();
+      let first: number | null = null;
+      for (const { plans } of core.plansFor({ ...core.usualWish(8), ...wish, days: 8 }, setting))
+        if (plans.length > 0) first ??= performance.now() - start;
+      return [name, { firstMs: round(first ?? 0), allMs: round(performance.now() - start) }];
+    }),
+  );
+}
+
 const { folder, remove } = scratchFolder();
 await startTime(folder);
 const starts: number[] = [];
@@ -367,6 +407,7 @@ try {
     moisture: () => fields(core),
     thirtyWeathersOnThePage: () => outlook(browser, base, PAIL),
     search: () => searching(browser, base, PAIL),
+    plans: () => planning(core),
     pageKB: pageKilobytes,
     serverStartMs: () => round(median(starts)),
     saveMs: async () => round(await saves()),

@@ -2,6 +2,7 @@ import { spawnSync } from 'node:child_process';
 import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { chromium, type Browser, type Page } from '@playwright/test';
+import { usualWish } from '@huerta/core/planning/plans';
 import { CHROMIUM } from '../e2e/playwright.config';
 import { plantersAt, root, scratchFolder, serve, type ServedPlanter } from './served';
 
@@ -22,6 +23,8 @@ interface Picture {
   size: { width: number; height: number };
   dark?: boolean;
   us?: boolean;
+  /** Whether something is wished. */
+  wish?: true;
   /** A control to press first, by role and name. */
   press?: ['button' | 'radio', string];
   /** What is folded and opened first, by its words. */
@@ -29,6 +32,25 @@ interface Picture {
   /** Words to bring into view. */
   see?: string;
 }
+
+/** What is wished where plans are shown, as the page keeps it. */
+const WISH = {
+  ...usualWish(8),
+  vessels: [
+    { vessel: 'tote-70', count: 2 },
+    { vessel: 'pail-20', count: 2 },
+  ],
+  means: [
+    { what: 'bottles', amount: 9, across: null },
+    { what: 'cloth', amount: 1.5, across: null },
+    { what: 'mix', amount: 0.12, across: null },
+  ],
+  crops: [
+    { crop: 'tomato', count: 2 },
+    { crop: 'lettuce', count: 8 },
+  ],
+  days: 10,
+};
 
 const PICTURES: Picture[] = [
   { file: 'garden', at: '/', size: DESK },
@@ -40,14 +62,7 @@ const PICTURES: Picture[] = [
     size: DESK,
     press: ['button', 'In the round'],
   },
-  {
-    file: 'bench-move',
-    at: { planter: 'Cabbages in the half tank', room: 'wick' },
-    size: DESK,
-    us: true,
-    press: ['button', 'Move parts'],
-    see: 'Wick 1',
-  },
+  { file: 'plans', at: '/plans', size: { width: 1280, height: 1100 }, wish: true },
   {
     file: 'plants',
     at: { planter: 'Salad box on legs', room: 'soil' },
@@ -254,7 +269,7 @@ try {
   const inchPlanters = await plantersAt(inInches.base);
   const browser = await chromium.launch(CHROMIUM);
   const only = process.argv.slice(2);
-  for (const { file, at, size, dark, us, press, unfold, see } of PICTURES) {
+  for (const { file, at, size, dark, us, press, unfold, see, wish } of PICTURES) {
     if (only.length > 0 && !only.includes(file)) continue;
     const context = await browser.newContext({
       locale: 'en-GB',
@@ -264,6 +279,11 @@ try {
     });
     const page = await context.newPage();
     if (us) await page.addInitScript("localStorage.setItem('huerta.units', 'us')");
+    if (wish)
+      await page.addInitScript(
+        (kept) => localStorage.setItem('huerta.wish', kept),
+        JSON.stringify(WISH),
+      );
     await page.clock.setFixedTime(NOW);
     await page.goto(
       us ? inInches.base + addressOf(at, inchPlanters) : served.base + addressOf(at, planters),
@@ -275,6 +295,10 @@ try {
     await page.waitForLoadState('networkidle', { timeout: 5000 }).catch(() => undefined);
     await page.waitForTimeout(400);
     await page.getByText('Working out').waitFor({ state: 'detached', timeout: 60_000 });
+    if (wish) {
+      await page.getByRole('article').first().waitFor({ timeout: 60_000 });
+      await page.getByRole('progressbar').waitFor({ state: 'detached', timeout: 60_000 });
+    }
     if (press) await page.getByRole(press[0], { name: press[1] }).click();
     if (unfold) {
       await page.getByText(unfold).first().click();

@@ -17,5 +17,6 @@ export * from '@huerta/core/simulation/moisture';
 export * from '@huerta/core/journal';
 export * from '@huerta/core/fabrication';
 export * from '@huerta/core/planning';
+export * from '@huerta/core/planning/plans';
 export * from '@huerta/core/drawing';
 export * from '@huerta/core/drawing/round';

@@ -33,7 +33,7 @@ const FITS: Readonly<Record<string, Fits>> = {
   'stick-pail': { groups: ['pail', 'tote', 'pot'], over: 'crossed sticks' },
   'tote-pipes': { groups: ['tote', 'trough', 'pail'], over: 'short pipes' },
   'nested-totes': { groups: ['tote'], takes: 2, over: 'crates, one in the other' },
-  bottle: { groups: ['bottle'], over: 'its own lower half' },
+  bottle: { groups: ['bottle'], over: 'water in the lower half' },
   'coil-barrel': { groups: ['barrel'], over: 'a coil of pipe' },
   'air-barrel': { groups: ['barrel'], over: 'a coil, with air holes' },
   'panel-barrel': { groups: ['barrel'], over: 'a panel' },

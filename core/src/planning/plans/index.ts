@@ -1,6 +1,6 @@
 export { readMeans, type MeansRead } from './readMeans';
 export { plansFor, MOST_PLANS, type PlansFound } from './plans';
-export { type Plan, type PlanPlanter } from './plan';
+export { type GardenPlan, type PlanPlanter } from './plan';
 export { yearOfMonth, type PlanSetting } from './setting';
 export {
   buildWords,
@@ -10,7 +10,7 @@ export {
   kindOf,
   monthName,
   speaksAgainst,
-  standsFor,
+  reasonFor,
   vesselsOf,
 } from './words';
 export {

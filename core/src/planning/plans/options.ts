@@ -31,7 +31,7 @@ export interface Content {
 }
 
 /** What building an option takes. */
-export interface Work {
+interface Work {
   shopper: Shopper;
   /** Minutes at work the first time, and in practised hands. */
   minutes: number;
@@ -61,10 +61,7 @@ export interface OptionSetting {
 const CAN_BE_TIED = 0.6;
 
 /** What grows, planted as is usual. @param tied what is tall is tied to a wall, so that no wind tips it */
-export const plantingOf = (
-  crops: readonly PlantCount[],
-  tied = false,
-): PlanterDesign['planting'] => ({
+const plantingOf = (crops: readonly PlantCount[], tied = false): PlanterDesign['planting'] => ({
   crops: crops.map(({ crop, count }) => {
     const { height } = cropOf(crop);
     const support = tied && height >= CAN_BE_TIED ? 'tied' : usualSupport(cropOf(crop));
@@ -80,7 +77,7 @@ export function keptApart(a: CropId, b: CropId): boolean {
   return (soils.has('acid') && soils.has('lime')) || (feet.has('dry') && feet.has('wet'));
 }
 
-export const rootsOf = (crops: readonly PlantCount[]): number =>
+const rootsOf = (crops: readonly PlantCount[]): number =>
   Math.max(...crops.map(({ crop }) => cropOf(crop).roots), 0);
 
 /** Whether a build is of the school that somebody insists on. */

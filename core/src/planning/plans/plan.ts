@@ -1,4 +1,4 @@
-import { cropOf, type VesselGroup } from '../../catalog';
+import { cropOf } from '../../catalog';
 import { cautiousDays, figuresOf, type Figures } from '../../assessment';
 import { assemble } from '../../assembly';
 import { dayAfter, roomDay } from '../../physics/climate';
@@ -22,7 +22,8 @@ export interface PlanPlanter {
   takes: number;
   bought: boolean;
   crops: readonly PlantCount[];
-  group: VesselGroup;
+  /** What the vessel is called in a word. */
+  called: string;
   /** The starting point that it is a build of. */
   build: string;
   usable: number;
@@ -30,7 +31,7 @@ export interface PlanPlanter {
   weight: number;
 }
 
-export interface Plan {
+export interface GardenPlan {
   id: string;
   /** The build of the planter that holds most. */
   build: string;
@@ -42,7 +43,7 @@ export interface Plan {
   /** Water to use, m³, and what all weigh full, kg. */
   usable: number;
   weight: number;
-  /** The heaviest empty one, kg, and the greatest load on the floor, Pa. */
+  /** The heaviest empty one of those that are carried, kg, and the greatest load on the floor, Pa. */
   heaviest: number;
   pressure: number;
   /** Root room over what the deepest crop asks, the least of all planters. */
@@ -65,10 +66,10 @@ export interface Chosen {
 }
 
 /** A name that says what it is: crops and vessel. */
-export function nameFor({ vessel, crops }: Content): string {
+function nameFor({ vessel, crops }: Content): string {
   const [first, second, ...more] = crops.map(({ crop }) => cropOf(crop).name);
   const grown = [first, second?.toLowerCase()].filter(Boolean).join(' and ');
-  return more.length > 0 ? `Mixed ${vessel.group}` : `${grown} ${vessel.group}`;
+  return more.length > 0 ? `Mixed ${vessel.called}` : `${grown} ${vessel.called}`;
 }
 
 /** Cells of the column in a plan's season. */
@@ -223,7 +224,7 @@ export function planOf(
   { key, build, chosen, cost, minutes, lacks, uses, roots }: Sketch,
   wish: PlanWish,
   month: PlanMonth,
-): Plan {
+): GardenPlan {
   const each = chosen.map(({ option }) => daysOf(option.design, month));
   const low = Math.min(...each.map((one) => one.low));
   const short = Math.min(...each.map((one) => one.short));
@@ -233,7 +234,7 @@ export function planOf(
     vessel: content.vessel.name,
     takes: option.build.takes ?? 1,
     bought: content.vessel.bought,
-    group: content.vessel.group,
+    called: content.vessel.called,
     crops: option.crops,
     build: option.build.id,
     usable: option.figures.usable,
@@ -252,7 +253,7 @@ export function planOf(
     days: { low, short },
     usable: sum((figures) => figures.usable),
     weight: sum(({ weight }) => weight.full),
-    heaviest: most(({ weight }) => weight.empty),
+    heaviest: most(({ weight }) => (weight.carriers === null ? 0 : weight.empty)),
     pressure: most(({ weight }) => weight.pressure),
     floor: sum(footprint),
     practised: chosen.reduce(

@@ -11,11 +11,11 @@ import {
   planWishSchema,
   plansFor,
   speaksAgainst,
-  standsFor,
+  reasonFor,
   usualWish,
   wishOf,
   yearOfMonth,
-  type Plan,
+  type GardenPlan,
   type PlansFound,
   type PlanSetting,
   type PlanWish,
@@ -53,11 +53,11 @@ const HERBS = wish({
   month: 5,
 });
 
-describe.each([
+describe.each<readonly [string, PlanWish, Partial<PlanSetting>]>([
   ['two totes', TOTES, {}],
-  ['two totes, in inches', TOTES, { units: 'us' as const }],
+  ['two totes, in inches', TOTES, { units: 'us' }],
   ['a pail alone', PAIL, {}],
-  ['nothing but wishes', HERBS, { units: 'us' as const }],
+  ['nothing but wishes', HERBS, { units: 'us' }],
 ])('plans for %s', (_name, asked, more) => {
   const { plans, done, of } = found(asked, more);
 
@@ -66,6 +66,8 @@ describe.each([
     expect(plans.length).toBeGreaterThanOrEqual(3);
     expect(plans.length).toBeLessThanOrEqual(6);
     expect(new Set(plans.map(({ id }) => id)).size).toBe(plans.length);
+    const titles = plans.map((plan) => kindOf(plan, plans));
+    expect(titles.filter((title, i) => titles.indexOf(title) !== i)).toEqual([]);
     const builds = plans.map(({ build }) => build);
     for (const build of builds)
       expect(builds.filter((one) => one === build).length).toBeLessThanOrEqual(3);
@@ -110,8 +112,8 @@ describe.each([
   test('are told with a reason each, and nothing in them is undefined', () => {
     for (const plan of plans) {
       const said = [
-        kindOf(plan),
-        tell(standsFor(plan, plans, asked), 'metric'),
+        kindOf(plan, plans),
+        tell(reasonFor(plan, plans, asked), 'metric'),
         ...[speaksAgainst(plan, plans, asked)].flatMap((one) => (one ? [tell(one, 'us')] : [])),
       ];
       for (const words of said) expect(words).not.toMatch(/undefined|NaN|^$/);
@@ -168,11 +170,12 @@ test('the cost is that of the shopping list of its planters', () => {
 });
 
 test('what there is makes a plan cheaper, and it says how much of it was taken', () => {
-  const cheapest = ({ plans }: PlansFound): Plan => [...plans].sort((a, b) => a.cost - b.cost)[0]!;
+  const cheapest = ({ plans }: PlansFound): GardenPlan =>
+    [...plans].sort((a, b) => a.cost - b.cost)[0]!;
   const [without, given] = [
     found(PAIL),
     found({ ...PAIL, means: [{ what: 'mix', amount: 0.2, across: null }] }),
-  ].map(cheapest) as [Plan, Plan];
+  ].map(cheapest) as [GardenPlan, GardenPlan];
   expect(given.cost).toBeLessThan(without.cost - 5);
   const [used] = given.uses;
   expect(used!.used).toBeGreaterThan(0.008);

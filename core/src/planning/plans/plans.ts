@@ -7,7 +7,15 @@ import {
   type Option,
   type OptionSetting,
 } from './options';
-import { keyOf, planOf, quickDays, sketchOf, type Chosen, type Plan, type Sketch } from './plan';
+import {
+  keyOf,
+  planOf,
+  quickDays,
+  sketchOf,
+  type Chosen,
+  type GardenPlan,
+  type Sketch,
+} from './plan';
 import { monthOf, placeOf, type PlanMonth, type PlanSetting } from './setting';
 import type { PlanWish } from './wish';
 
@@ -22,7 +30,7 @@ export interface PlansFound {
   of: number;
   done: number;
   /** The best first. */
-  plans: readonly Plan[];
+  plans: readonly GardenPlan[];
   /** Most days for which what there is lasts by itself; null where nothing is there or all is placed and lasts. */
   alone: number | null;
 }

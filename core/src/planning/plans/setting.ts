@@ -39,6 +39,8 @@ export interface PlanVessel {
   name: string;
   vessel: VesselDesign;
   group: VesselGroup;
+  /** What it is called in a word. */
+  called: string;
   bought: boolean;
 }
 
@@ -58,6 +60,16 @@ export const KINDS_ON_SALE = BUYABLE.length;
 
 const OUT_OF_SIGHT: readonly VesselDesign['material'][] = ['clay', 'wood', 'metal'];
 
+/** Vessels that are called otherwise than their group, by how their ids begin. */
+const CALLED: readonly (readonly [string, string])[] = [
+  ['tub-', 'tub'],
+  ['window-box', 'window box'],
+  ['box-', 'box'],
+  ['drum-', 'drum'],
+];
+const calledBy = (id: string, group: VesselGroup): string =>
+  CALLED.find(([begins]) => id.startsWith(begins))?.[1] ?? group;
+
 function ofCatalog(id: VesselId, units: UnitSystem, bought: boolean): PlanVessel {
   const vessel = vesselIn(id, units);
   const there = vessel.kind === 'frame' && !bought;
@@ -70,6 +82,7 @@ function ofCatalog(id: VesselId, units: UnitSystem, bought: boolean): PlanVessel
       ...(there ? { stands: true } : {}),
     } as VesselDesign,
     group: groupOfCatalog(id),
+    called: calledBy(id, groupOfCatalog(id)),
     bought,
   };
 }
@@ -86,6 +99,7 @@ export function vesselsHeld(
     Array.from({ length: count }, (): PlanVessel => ({
       ...{ kind: `own:${i}`, name, vessel, bought: false },
       group: groupOf(vessel),
+      called: groupOf(vessel),
     })),
   );
   return [...usual, ...measured].filter(

@@ -43,7 +43,7 @@ function acrossOf({ id }: Good): number | null {
 }
 
 /** Whether a thing that lies about is this good. */
-export function isGood({ what, across }: HeldMeans, good: Good): boolean {
+function isGood({ what, across }: HeldMeans, good: Good): boolean {
   if (!meansOf(what).goods.test(good.id)) return false;
   if (across === null) return true;
   const wide = acrossOf(good);

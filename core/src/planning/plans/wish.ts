@@ -77,8 +77,8 @@ export const WICK_SCHOOLS = {
   cloth: { name: 'Cloth' },
   soil: { name: 'Soil, packed or all around' },
 } as const;
-export const BASE_SCHOOL_IDS = Object.keys(BASE_SCHOOLS) as ['any', 'void', 'stone', 'mix'];
-export const WICK_SCHOOL_IDS = Object.keys(WICK_SCHOOLS) as ['any', 'cloth', 'soil'];
+const BASE_SCHOOL_IDS = Object.keys(BASE_SCHOOLS) as ['any', 'void', 'stone', 'mix'];
+const WICK_SCHOOL_IDS = Object.keys(WICK_SCHOOLS) as ['any', 'cloth', 'soil'];
 
 /** Most vessels of one kind, kinds of vessels, things, crops and plants of one crop. */
 export const MOST_VESSELS = 12;

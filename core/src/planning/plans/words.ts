@@ -2,7 +2,7 @@ import { cropOf } from '../../catalog';
 import { BASES, baseOf, baseStyle, type PlanterDesign } from '../../document';
 import { plural, q, say, type Message } from '../../units';
 import type { PlansFound } from './plans';
-import type { Plan, PlanPlanter } from './plan';
+import type { GardenPlan, PlanPlanter } from './plan';
 import { BUILDS } from './builds';
 import { TOOLS, type PlanWish } from './wish';
 
@@ -20,7 +20,7 @@ const joined = (words: readonly string[]): string =>
     : `${words.slice(0, -1).join(', ')} and ${words[words.length - 1]}`;
 
 /** Vessels of a plan, alike ones together: "2 × 70 L tote". */
-export function vesselsOf({ planters }: Pick<Plan, 'planters'>): string {
+export function vesselsOf({ planters }: Pick<GardenPlan, 'planters'>): string {
   const counts = new Map<string, number>();
   for (const { vessel, count, takes } of planters)
     counts.set(vessel, (counts.get(vessel) ?? 0) + count * takes);
@@ -31,16 +31,23 @@ const SMALL_NUMBERS = ['no', 'a', 'two', 'three', 'four', 'five', 'six'] as cons
 const spelled = (count: number): string => SMALL_NUMBERS[count] ?? `${count}`;
 const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
+const several = (count: number, name: string): string =>
+  plural(count, name, name.endsWith('x') ? `${name}es` : `${name}s`);
+
+type Sort = Pick<GardenPlan, 'planters' | 'usable'>;
+
 /** What sort of plan it is: "Two totes and a pail over crossed sticks". */
-export function kindOf({ planters, build }: Pick<Plan, 'planters' | 'build'>): string {
+function sortOf({ planters }: Sort): string {
   const counts = new Map<string, number>();
-  for (const { group, count, takes } of planters)
-    counts.set(group, (counts.get(group) ?? 0) + count * takes);
+  for (const { called, count, takes } of planters)
+    counts.set(called, (counts.get(called) ?? 0) + count * takes);
   const vessels = joined(
-    [...counts].map(([group, count]) => `${spelled(count)} ${plural(count, group)}`),
+    [...counts].map(([name, count]) => `${spelled(count)} ${several(count, name)}`),
   );
-  const over = BUILDS.find(({ id }) => id === build)?.over;
-  const all = planters.reduce((sum, { count, takes }) => sum + count * takes, 0);
+  const over = new Set(
+    planters.flatMap(({ build }) => BUILDS.find(({ id }) => id === build)?.over ?? []),
+  );
+  const all = [...counts.values()].reduce((sum, count) => sum + count, 0);
   const bought = planters.reduce(
     (sum, { count, takes, bought: is }) => sum + (is ? count * takes : 0),
     0,
@@ -49,14 +56,25 @@ export function kindOf({ planters, build }: Pick<Plan, 'planters' | 'build'>): s
     bought === 0 || bought === all
       ? ''
       : `, ${bought === 1 ? 'one' : spelled(bought)} of them to buy`;
-  return capital(`${vessels}${over ? ` over ${over}` : ''}${buy}`);
+  return capital(`${vessels} over ${joined([...over])}${buy}`);
+}
+
+/** What a plan is called beside others: its sort, and where several are of one sort what sets it apart. */
+export function kindOf(plan: Sort, plans: readonly Sort[] = []): string {
+  const sort = sortOf(plan);
+  const twins = plans.filter((other) => sortOf(other) === sort);
+  if (twins.length < 2) return sort;
+  const byWater = [...twins].sort((a, b) => b.usable - a.usable);
+  const at = byWater.indexOf(plan);
+  if (at === 0) return `${sort}, most water`;
+  return at === byWater.length - 1 ? `${sort}, most soil` : `${sort}, ${at + 1}`;
 }
 
 /** How water comes up, in a word or two. */
 function wickWords(design: PlanterDesign): string {
   const [wick] = design.wicks;
   if (!wick) return baseStyle(design) === 'fill' ? 'soil down to the floor' : '';
-  if (wick.kind === 'cloth') return 'cloth legs';
+  if (wick.kind === 'cloth') return wick.material === 'cotton-rope' ? 'twine' : 'cloth legs';
   const packed = wick.kind === 'cup' ? 'packed cup' : 'packed column';
   return 'count' in wick && wick.count > 1 ? `${packed}s` : packed;
 }
@@ -66,7 +84,8 @@ export function buildWords({ design }: Pick<PlanPlanter, 'design'>): string {
   const base = baseOf(design);
   const one = design.bed?.kind === 'nested' ? 'One in the other, on crates' : null;
   const bags = design.bed?.kind === 'bag' ? 'Bags that stand in water' : null;
-  const name = one ?? bags ?? (base ? BASES[base].name : design.name);
+  const neck = design.bed?.kind === 'neck' ? 'Upper half turned over into the lower' : null;
+  const name = one ?? bags ?? neck ?? (base ? BASES[base].name : design.name);
   const wick = wickWords(design);
   return wick && !name.toLowerCase().includes('soil') ? `${name}, ${wick}` : name;
 }
@@ -80,17 +99,17 @@ const CLEARLY = 0.05;
 /** Reasons that one plan is told with. */
 const MOST_REASONS = 2;
 
-type Measure = (plan: Plan) => number;
+type Measure = (plan: GardenPlan) => number;
 
 /** Whether a plan has clearly the least of something. */
-const leastOf = (plan: Plan, plans: readonly Plan[], of: Measure): boolean =>
+const leastOf = (plan: GardenPlan, plans: readonly GardenPlan[], of: Measure): boolean =>
   plans.length > 1 &&
   plans.every(
     (other) => other === plan || of(plan) < of(other) - CLEARLY * Math.abs(of(other)) - 1e-9,
   );
 
 /** Why a plan stands beside the others. Never empty. */
-export function standsFor(plan: Plan, plans: readonly Plan[], wish: PlanWish): Message {
+export function reasonFor(plan: GardenPlan, plans: readonly GardenPlan[], wish: PlanWish): Message {
   const { short } = plan.days;
   const is = (of: Measure): boolean => leastOf(plan, plans, of);
   const nothing = plan.planters.every(({ bought }) => !bought) && plans.some(buys);
@@ -108,7 +127,7 @@ export function standsFor(plan: Plan, plans: readonly Plan[], wish: PlanWish): M
   return said.length > 0 ? spaced(said) : say`Another way to build it.`;
 }
 
-const buys = ({ planters }: Plan): boolean => planters.some(({ bought }) => bought);
+const buys = ({ planters }: GardenPlan): boolean => planters.some(({ bought }) => bought);
 
 const spaced = (sentences: readonly Message[]): Message =>
   sentences.reduce<Message>((all, one, i) => (i === 0 ? one : say`${all} ${one}`), []);
@@ -119,7 +138,11 @@ const TIGHT = 0.95;
 const OF_FLOOR = 0.85;
 
 /** What speaks against a plan: what is wrong with it first, else where it does worst; null where nothing does. */
-export function speaksAgainst(plan: Plan, plans: readonly Plan[], wish: PlanWish): Message | null {
+export function speaksAgainst(
+  plan: GardenPlan,
+  plans: readonly GardenPlan[],
+  wish: PlanWish,
+): Message | null {
   const { missing, days, lacks, cost, minutes, heaviest, pressure, floor, roots } = plan;
   const room = wish.floor ? OF_FLOOR * wish.floor.length * wish.floor.width : Infinity;
   const is = (of: Measure): boolean => leastOf(plan, plans, (one) => -of(one));
@@ -159,6 +182,13 @@ export function impossible({ plans, alone, done, of }: PlansFound, wish: PlanWis
   const loads = Math.min(...plans.map(({ pressure }) => pressure));
   if (wish.floorLimit !== null && loads > wish.floorLimit)
     return say`Each loads the floor with more than yours bears: at the least ${q(loads, 'pressure')}, not ${q(wish.floorLimit, 'pressure')}. Ask the owner or an engineer, or stand them on the ground.`;
+  if (plans.every(({ lacks }) => lacks.length > 0)) {
+    const [fewest] = [...plans].sort((a, b) => a.lacks.length - b.lacks.length);
+    const tools = joined((fewest?.lacks ?? []).map((tool) => TOOLS[tool].name.toLowerCase()));
+    return say`Your tools alone build none of these: at the least it takes ${tools}.`;
+  }
+  if (wish.budget !== null && plans.every(({ cost }) => cost > (wish.budget ?? 0)))
+    return say`Each costs more than you want to spend. Use more of what lies about, or take fewer plants.`;
   if (alone === null && best) return null;
   const longest = Math.max(...plans.map(({ days }) => days.short));
   if (!best)

@@ -1,11 +1,5 @@
 import { Box, Button } from '@chakra-ui/react';
-import {
-  buildWords,
-  cropWords,
-  kindOf,
-  type Plan,
-  type PlanWish,
-} from '@huerta/core/planning/plans';
+import { buildWords, cropWords, type GardenPlan, type PlanWish } from '@huerta/core/planning/plans';
 import { vesselName } from '@huerta/core/catalog';
 import type { Message } from '@huerta/core/units';
 import { Check, ChevronDown, Minus, Plus } from 'lucide-react';
@@ -15,7 +9,8 @@ import { DaysWedge } from './DaysWedge';
 import { PlanDrawing } from './PlanDrawing';
 
 interface PlanColumnProps {
-  plan: Plan;
+  plan: GardenPlan;
+  title: string;
   wish: PlanWish;
   best: boolean;
   /** Whether all of it is shown on a phone. */
@@ -43,19 +38,32 @@ const hoursOf = (minutes: number): string => {
 
 /** One plan under the ledge. */
 export function PlanColumn(props: PlanColumnProps) {
-  const { plan, wish, best, open, onOpen, scale, days, stands, against, currency, busy, onMake } =
-    props;
+  const {
+    plan,
+    title,
+    wish,
+    best,
+    open,
+    onOpen,
+    scale,
+    days,
+    stands,
+    against,
+    currency,
+    busy,
+    onMake,
+  } = props;
   const words = useWords();
   const { tell, write, money, say } = words;
   return (
-    <article className="plan" data-open={open} aria-label={say(kindOf(plan))}>
+    <article className="plan" data-open={open} aria-label={say(title)}>
       <PlanDrawing plan={plan} scale={scale} />
       <div className="plan-words">
         <h2 className="plan-title">
-          <Box hideBelow="md">{say(kindOf(plan))}</Box>
+          <Box hideBelow="md">{say(title)}</Box>
           <Box asChild hideFrom="md">
             <button type="button" aria-expanded={open} onClick={onOpen}>
-              {say(kindOf(plan))}
+              {say(title)}
               <ChevronDown size={18} aria-hidden className="plan-chevron" />
             </button>
           </Box>
@@ -107,7 +115,7 @@ export function PlanColumn(props: PlanColumnProps) {
 }
 
 /** What there is, ticked where the plan takes it. */
-function Taken({ plan, wish }: { plan: Plan; wish: PlanWish }) {
+function Taken({ plan, wish }: { plan: GardenPlan; wish: PlanWish }) {
   const words = useWords();
   const { units, say } = words;
   const taken = (name: string): number =>

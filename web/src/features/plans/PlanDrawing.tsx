@@ -1,6 +1,6 @@
 import { assemble } from '@huerta/core/assembly';
 import { section } from '@huerta/core/drawing';
-import type { Plan } from '@huerta/core/planning/plans';
+import type { GardenPlan } from '@huerta/core/planning/plans';
 import type { PlanterDesign } from '@huerta/core/document';
 import { memo, useMemo } from 'react';
 import { SmallSection } from '../../drawing/SmallSection';
@@ -11,7 +11,7 @@ const DRAWN = 3;
 const OVER = 6;
 
 interface PlanDrawingProps {
-  plan: Plan;
+  plan: GardenPlan;
   /** Pixels per metre. */
   scale: number;
 }
@@ -43,7 +43,7 @@ const One = memo(function One({ design, scale }: { design: PlanterDesign; scale:
 });
 
 /** How wide and high a plan is when it is drawn, metres. */
-export function drawnSize(plan: Plan): { wide: number; high: number } {
+export function drawnSize(plan: GardenPlan): { wide: number; high: number } {
   let [wide, high] = [0, 0];
   for (const { design, count } of plan.planters) {
     const { bounds } = section(assemble(design));

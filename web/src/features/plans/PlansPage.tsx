@@ -5,11 +5,12 @@ import type { PriceBook } from '@huerta/core/fabrication';
 import {
   headingOf,
   impossible,
+  kindOf,
   speaksAgainst,
-  standsFor,
+  reasonFor,
   wishOf,
   yearOfMonth,
-  type Plan,
+  type GardenPlan,
   type PlansFound,
   type PlanSetting,
   type PlanWish,
@@ -188,7 +189,8 @@ function Ledge({ found: { plans }, wish, currency }: LedgeProps) {
   }, [plans]);
   const days = Math.max(...plans.map((plan) => plan.days.short), wish.days, 1) * 1.08;
   const [first] = plans;
-  const isOpen = ({ id }: Plan): boolean => (opened === null ? id === first?.id : opened === id);
+  const isOpen = ({ id }: GardenPlan): boolean =>
+    opened === null ? id === first?.id : opened === id;
   return (
     <>
       <Made made={making.made} />
@@ -198,10 +200,11 @@ function Ledge({ found: { plans }, wish, currency }: LedgeProps) {
           <PlanColumn
             key={plan.id}
             {...{ plan, wish, scale, days, currency }}
+            title={kindOf(plan, plans)}
             best={i === 0}
             open={isOpen(plan)}
             onOpen={() => setOpened(isOpen(plan) ? '' : plan.id)}
-            stands={standsFor(plan, plans, wish)}
+            stands={reasonFor(plan, plans, wish)}
             against={speaksAgainst(plan, plans, wish)}
             busy={making.busy}
             onMake={() => making.make(plan)}
@@ -223,7 +226,7 @@ function useMaking() {
   const [made, setMade] = useState<readonly MadePlanter[]>([]);
   const [error, setError] = useState<string | null>(null);
   const [busy, setBusy] = useState(false);
-  const make = async ({ planters }: Plan): Promise<void> => {
+  const make = async ({ planters }: GardenPlan): Promise<void> => {
     setBusy(true);
     setError(null);
     const done: MadePlanter[] = [];
@@ -241,7 +244,7 @@ function useMaking() {
     setBusy(false);
     window.scrollTo({ top: 0 });
   };
-  return { made, error, busy, make: (plan: Plan) => void make(plan) };
+  return { made, error, busy, make: (plan: GardenPlan) => void make(plan) };
 }
 
 /** What was made, and what comes next. */

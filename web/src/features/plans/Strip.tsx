@@ -5,7 +5,7 @@ import type { ReactNode } from 'react';
 import { useWords } from '../../ui/preferences';
 import { meansWords } from './counts';
 
-export const QUESTIONS = {
+const QUESTIONS = {
   has: { name: 'What there is' },
   wants: { name: 'What you want' },
   place: { name: 'Where' },
