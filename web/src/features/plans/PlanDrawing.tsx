@@ -1,8 +1,9 @@
 import { assemble } from '@huerta/core/assembly';
-import { section } from '@huerta/core/drawing';
+import { section, type Section } from '@huerta/core/drawing';
+import { shapeOf } from '@huerta/core/geometry/vessels';
 import type { GardenPlan } from '@huerta/core/planning/plans';
 import type { PlanterDesign } from '@huerta/core/document';
-import { memo, useMemo } from 'react';
+import { memo, useEffect, useState } from 'react';
 import { SmallSection } from '../../drawing/SmallSection';
 
 /** So many of one kind are drawn; of more the number stands beside. */
@@ -30,7 +31,9 @@ export function PlanDrawing({ plan, scale }: PlanDrawingProps) {
 }
 
 const One = memo(function One({ design, scale }: { design: PlanterDesign; scale: number }) {
-  const drawing = useMemo(() => section(assemble(design)), [design]);
+  const drawing = useSection(design);
+  const { wide, high } = sizeOf(design);
+  if (!drawing) return <div style={{ width: wide * scale, height: high * scale }} />;
   const { left, right, top, bottom } = drawing.bounds;
   return (
     <SmallSection
@@ -42,15 +45,55 @@ const One = memo(function One({ design, scale }: { design: PlanterDesign; scale:
   );
 });
 
-/** How wide and high a plan is when it is drawn, metres. */
+const drawn = new WeakMap<PlanterDesign, Section>();
+const waiting: (() => void)[] = [];
+
+/** One drawing after the other, with room between them for what else the page has to do. */
+function soon(draw: () => void): () => void {
+  if (waiting.push(draw) === 1) setTimeout(next, 0);
+  return () => {
+    const at = waiting.indexOf(draw);
+    if (at > 0) waiting.splice(at, 1);
+  };
+}
+function next(): void {
+  waiting[0]?.();
+  waiting.shift();
+  if (waiting.length > 0) setTimeout(next, 0);
+}
+
+/** The section of a design, once there was time to draw it. */
+function useSection(design: PlanterDesign): Section | undefined {
+  const [, setDrawn] = useState<PlanterDesign | null>(null);
+  useEffect(() => {
+    if (drawn.has(design)) return undefined;
+    return soon(() => {
+      if (!drawn.has(design)) drawn.set(design, section(assemble(design)));
+      setDrawn(design);
+    });
+  }, [design]);
+  return drawn.get(design);
+}
+
+/** About how wide and high a planter is when it is drawn, metres. */
+function sizeOf({ vessel, planting }: PlanterDesign): { wide: number; high: number } {
+  const shape = shapeOf(vessel);
+  const { a, b } = shape.outlineAt(shape.depth);
+  const legs = vessel.kind === 'frame' ? vessel.legs : 0;
+  const wide = 2 * Math.max(a, b) + ASIDE;
+  return { wide, high: shape.depth + legs + (planting.crops.length > 0 ? FOLIAGE : 0) };
+}
+/** What leaves and tubes take beside and above a vessel, metres. */
+const ASIDE = 0.14;
+const FOLIAGE = 0.22;
+
+/** About how wide and high a plan is when it is drawn, metres. */
 export function drawnSize(plan: GardenPlan): { wide: number; high: number } {
   let [wide, high] = [0, 0];
   for (const { design, count } of plan.planters) {
-    const { bounds } = section(assemble(design));
-    wide += (bounds.right - bounds.left + GAP) * Math.min(count, DRAWN);
-    high = Math.max(high, bounds.top - bounds.bottom);
+    const one = sizeOf(design);
+    wide += one.wide * Math.min(count, DRAWN);
+    high = Math.max(high, one.high);
   }
   return { wide, high };
 }
-/** Between two planters, metres. */
-const GAP = 0.06;
