@@ -56,7 +56,7 @@ export default function StartPage() {
       <Text as="h1" fontSize="2xl">
         {mine ? `What goes into ${mine.name}?` : 'What have you got?'}
       </Text>
-      <Text mt="1" mb="4" maxW="40rem">
+      <Text mt="1" mb="4" maxW="60rem">
         Choose what is nearest. Every measure can be changed on the bench.{' '}
         <Link to="/plans" style={{ textDecoration: 'underline' }}>
           What could I make from what I have?
