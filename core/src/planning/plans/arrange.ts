@@ -1,4 +1,5 @@
 import type { PlanSetting, PlanVessel } from './setting';
+import { ROW } from './builds';
 import { KINDS_ON_SALE, thirstOf, vesselsHeld, vesselsOnSale } from './setting';
 import { keptApart, roomIn, type Content, type OptionSetting } from './options';
 import { SCATTERED, shareCrops, type Share, type ShareCrop, type ShareVessel } from './share';
@@ -7,12 +8,8 @@ import { MOST_VESSELS, type PlanWish } from './wish';
 /** Which vessels a plan takes, and which crops grow in which. */
 export interface Arrangement {
   contents: readonly { content: Content; count: number }[];
-  /** Plants that found no room, by crop of the wish. */
-  missing: readonly number[];
-  /** Vessels that are bought. */
-  bought: { name: string; count: number } | null;
-  /** Whether two vessels make one planter. */
-  paired: boolean;
+  /** Whether a vessel of it is bought. */
+  bought: boolean;
 }
 
 type Room = (vessel: PlanVessel, c: number) => { most: number; water: number };
@@ -65,34 +62,36 @@ class Arranger {
     return this.crops.reduce((sum, { count }) => sum + count, 0);
   }
 
-  arrangement(vessels: readonly PlanVessel[], { counts }: Share, paired: boolean): Arrangement {
+  /** Each vessel with its crops, those that are alike together; where they are joined in a row all as one. */
+  arrangement(
+    vessels: readonly PlanVessel[],
+    { counts }: Share,
+    how: 'pair' | 'row' | null = null,
+  ): Arrangement {
     const { crops } = this.setting.wish;
+    const plantsIn = (row: readonly number[]) =>
+      crops.flatMap(({ crop }, c) => (row[c] ? [{ crop, count: row[c] }] : []));
     const kinds = new Map<string, { content: Content; count: number }>();
-    vessels.forEach((vessel, v) => {
-      const planted = crops.flatMap(({ crop }, c) => {
-        const count = counts[v]?.[c] ?? 0;
-        return count > 0 ? [{ crop, count }] : [];
-      });
+    const add = (vessel: PlanVessel, row: readonly number[], joins: Content['joins']): void => {
+      const planted = plantsIn(row);
       if (planted.length === 0) return;
       const key = `${vessel.kind} ${JSON.stringify(planted)}`;
-      const known = kinds.get(key) ?? { content: { vessel, crops: planted }, count: 0 };
+      const known = kinds.get(key) ?? { content: { vessel, crops: planted, joins }, count: 0 };
       kinds.set(key, { ...known, count: known.count + 1 });
-    });
-    const contents = [...kinds.values()];
-    const missing = crops.map(({ count }, c) =>
-      counts.reduce((left, row) => left - (row[c] ?? 0), count),
-    );
-    const bought = contents.filter(({ content }) => content.vessel.bought);
+    };
+    if (how === 'row' && vessels[0])
+      add(
+        vessels[0],
+        crops.map((_, c) => counts.reduce((sum, row) => sum + (row[c] ?? 0), 0)),
+        { how, count: vessels.length },
+      );
+    else
+      vessels.forEach((vessel, v) =>
+        add(vessel, counts[v] ?? [], how === 'pair' ? { how, count: 2 } : null),
+      );
     return {
-      contents,
-      missing,
-      bought: bought[0]
-        ? {
-            name: bought[0].content.vessel.name,
-            count: bought.reduce((sum, { count }) => sum + count, 0),
-          }
-        : null,
-      paired,
+      contents: [...kinds.values()],
+      bought: [...kinds.values()].some(({ content }) => content.vessel.bought),
     };
   }
 }
@@ -130,14 +129,23 @@ function subsets(vessels: readonly PlanVessel[], k: number): PlanVessel[][] {
   return [...found.values()];
 }
 
-/** Pairs of equal vessels, of which one stands in the other; others stand alone. */
-function paired(vessels: readonly PlanVessel[]): PlanVessel[] {
+/** Vessels of each kind. */
+function kindsOf(vessels: readonly PlanVessel[]): PlanVessel[][] {
   const kinds = new Map<string, PlanVessel[]>();
   for (const one of vessels) kinds.set(one.kind, [...(kinds.get(one.kind) ?? []), one]);
-  return [...kinds.values()].flatMap((all) =>
-    all.slice(0, Math.max(Math.floor(all.length / 2), 1)),
-  );
+  return [...kinds.values()];
 }
+
+/** Equal vessels by twos, of which one stands in the other; one of each two. */
+const pairsIn = (vessels: readonly PlanVessel[]): PlanVessel[] =>
+  kindsOf(vessels).flatMap((all) => all.slice(0, Math.floor(all.length / 2)));
+
+/** Pails of one kind that make a row over one channel; none where there are too few. */
+const rowIn = (vessels: readonly PlanVessel[]): PlanVessel[] =>
+  kindsOf(vessels)
+    .filter((all) => all[0]?.group === 'pail' && all.length >= ROW.least)
+    .map((all) => all.slice(0, ROW.most))
+    .sort((a, b) => b.length - a.length)[0] ?? [];
 
 /**
  * Ways to take vessels and share the crops out, those that need nothing bought first: all vessels there are, the
@@ -153,8 +161,7 @@ export function* arrangementsOf(
   const enough = held.length > 0 && (yield* ofHeld(arranger, held, wish.days));
   const sale = vesselsOnSale(wish, units);
   for (const vessel of enough ? sale.slice(0, FEW_BOUGHT) : sale) {
-    const found = withBought(arranger, held, vessel, wish.days);
-    if (found) yield found;
+    yield* withBought(arranger, held, vessel, wish.days);
   }
 }
 
@@ -166,23 +173,30 @@ function* ofHeld(
 ): Generator<Arrangement, boolean> {
   const whole = arranger.share(held);
   if (whole.placed === 0) return false;
-  yield arranger.arrangement(held, whole, false);
+  yield arranger.arrangement(held, whole);
   const longest = arranger.share(held, 'longest');
-  if (longest.days > whole.days) yield arranger.arrangement(held, longest, false);
+  if (longest.days > whole.days) yield arranger.arrangement(held, longest);
   const few = fewest(arranger, held, whole.placed);
-  if (few) yield arranger.arrangement(few.some, few.share, false);
-  const pairs = paired(held);
-  if (pairs.length < held.length) {
-    const share = arranger.share(pairs);
-    if (share.placed > 0) yield arranger.arrangement(pairs, share, true);
-  }
+  if (few) yield arranger.arrangement(few.some, few.share);
+  yield* joined(arranger, pairsIn(held), 'pair');
+  yield* joined(arranger, rowIn(held), 'row');
   return whole.placed === arranger.wanted && Math.max(whole.days, longest.days) >= days;
+}
+
+/** Vessels that are joined to planters. */
+function* joined(
+  arranger: Arranger,
+  vessels: readonly PlanVessel[],
+  how: 'pair' | 'row',
+): Generator<Arrangement> {
+  const share = arranger.share(vessels);
+  if (share.placed > 0) yield arranger.arrangement(vessels, share, how);
 }
 
 /** Arrangements that there are at most, to tell how far the search is. */
 export const mostArrangements = ({ vessels, own, buys }: PlanWish): number =>
   (vessels.length + own.length > 0 ? OF_HELD : 0) + (buys ? KINDS_ON_SALE : 0);
-const OF_HELD = 4;
+const OF_HELD = 5;
 
 /** Kinds that are bought where what there is would do. */
 const FEW_BOUGHT = 2;
@@ -190,12 +204,12 @@ const FEW_BOUGHT = 2;
 const MOST_BOUGHT = 6;
 
 /** So many of one kind beside what there is that all plants have room and the water is likely to last. */
-function withBought(
+function* withBought(
   arranger: Arranger,
   held: readonly PlanVessel[],
   vessel: PlanVessel,
   days: number,
-): Arrangement | null {
+): Generator<Arrangement> {
   let best: { vessels: PlanVessel[]; share: Share } | null = null;
   for (let more = 1; more <= MOST_BOUGHT && held.length + more <= MOST_VESSELS; more += 1) {
     const vessels = [...held, ...Array.from({ length: more }, () => vessel)];
@@ -204,7 +218,7 @@ function withBought(
     best = { vessels, share };
     if (share.placed === arranger.wanted && share.days >= days) break;
   }
-  return best && best.share.placed > 0
-    ? arranger.arrangement(best.vessels, best.share, false)
-    : null;
+  if (!best || best.share.placed === 0) return;
+  yield arranger.arrangement(best.vessels, best.share);
+  if (held.length === 0) yield* joined(arranger, rowIn(best.vessels), 'row');
 }

@@ -19,8 +19,8 @@ import {
 /** In which vessels a build of the starting points is made, and how many of them one planter takes. */
 interface Fits {
   groups: readonly VesselGroup[];
-  /** Two equal ones, of which one stands in the other. */
-  takes?: number;
+  /** How several vessels make one planter: two equal ones of which one stands in the other, or a row over one channel. */
+  joins?: 'pair' | 'row';
   /** What its soil stands over, in words. */
   over: string;
 }
@@ -32,7 +32,7 @@ const FITS: Readonly<Record<string, Fits>> = {
   'pot-tub': { groups: ['pail', 'tote', 'pot', 'barrel'], over: 'small pots' },
   'stick-pail': { groups: ['pail', 'tote', 'pot'], over: 'crossed sticks' },
   'tote-pipes': { groups: ['tote', 'trough', 'pail'], over: 'short pipes' },
-  'nested-totes': { groups: ['tote'], takes: 2, over: 'crates, one in the other' },
+  'nested-totes': { groups: ['tote'], joins: 'pair', over: 'crates, one in the other' },
   bottle: { groups: ['bottle'], over: 'water in the lower half' },
   'coil-barrel': { groups: ['barrel'], over: 'a coil of pipe' },
   'air-barrel': { groups: ['barrel'], over: 'a coil, with air holes' },
@@ -44,6 +44,7 @@ const FITS: Readonly<Record<string, Fits>> = {
   'film-bed': { groups: ['bed'], over: 'pipe and boxes' },
   'rock-bed': { groups: ['bed', 'tank'], over: 'rounded rock' },
   'tank-crates': { groups: ['tank', 'tote', 'trough', 'bed'], over: 'crates' },
+  'gutter-pails': { groups: ['pail'], joins: 'row', over: 'one gutter' },
   'bag-tray': { groups: ['tray'], over: 'a tray of water' },
 };
 
@@ -105,8 +106,41 @@ export function templateOf({ id, point }: Build, units: UnitSystem): PlanterDesi
   return known;
 }
 
-/** Whether a build's height is that of its vessel and cannot be chosen. */
-export const fixedHeight = ({ point }: Build): boolean => point.design.bed?.kind === 'bag';
+/** Whether a build's height is that of its vessel, or of the channel below, and cannot be chosen. */
+export const fixedHeight = ({ point, joins }: Build): boolean =>
+  point.design.bed?.kind === 'bag' || joins === 'row';
+
+/** Pails that stand over one channel, and the room between two of them, metres. */
+export const ROW = { least: 3, most: 5, between: 0.1 };
+
+/**
+ * The patch that stands so many pails in a row over a channel that is long enough for them.
+ *
+ * @param pail a round vessel, as one of the row
+ */
+export function fitRow(
+  template: PlanterDesign,
+  pail: Extract<VesselDesign, { kind: 'round' }>,
+  count: number,
+): Patch {
+  const { topDiameter, bottomDiameter, depth, wall } = pail;
+  const length = count * (topDiameter + ROW.between);
+  return [
+    { path: ['bed'], value: { kind: 'row', count, topDiameter, bottomDiameter, depth, wall } },
+    {
+      path: ['vessel'],
+      value: {
+        ...template.vessel,
+        ...{ topLength: length, bottomLength: length },
+        formerContents: 'new',
+      },
+    },
+    ...template.wicks.map((wick, i) => ({
+      path: ['wicks', i],
+      value: 'count' in wick ? { ...wick, count } : wick,
+    })),
+  ];
+}
 
 /**
  * The patch that puts a build into another vessel with its base at a height: supports in the sizes and numbers that

@@ -13,7 +13,15 @@ import {
 } from '../../document';
 import { shapeOf } from '../../geometry/vessels';
 import type { UnitSystem } from '../../units';
-import { buildsFor, fitInto, fixedHeight, heightsFor, templateOf, type Build } from './builds';
+import {
+  buildsFor,
+  fitInto,
+  fitRow,
+  fixedHeight,
+  heightsFor,
+  templateOf,
+  type Build,
+} from './builds';
 import type { PlanVessel } from './setting';
 import { TOOL_IDS, TOOLS, type PlanWish, type ToolId } from './wish';
 
@@ -28,6 +36,8 @@ export interface PlantCount {
 export interface Content {
   vessel: PlanVessel;
   crops: readonly PlantCount[];
+  /** How several vessels make one planter, and how many of them. */
+  joins: { how: 'pair' | 'row'; count: number } | null;
 }
 
 /** What building an option takes. */
@@ -95,9 +105,16 @@ const toolsOf = (steps: readonly { tools: readonly string[] }[]): ToolId[] =>
     steps.some(({ tools }) => tools.some((tool) => TOOLS[id].calls.test(tool))),
   );
 
-/** Builds that a wish allows in a vessel. */
-export const buildsOf = ({ vessel, group }: PlanVessel, { wish, units }: OptionSetting): Build[] =>
-  buildsFor(vessel, group).filter((build) => ofSchool(templateOf(build, units), wish));
+/** Builds that a wish allows in a vessel that stands alone, or in several that are joined so. */
+export const buildsOf = (
+  { vessel, group }: PlanVessel,
+  { wish, units }: OptionSetting,
+  joins: Content['joins'] = null,
+): Build[] =>
+  buildsFor(vessel, group).filter(
+    (build) =>
+      (build.joins ?? null) === (joins?.how ?? null) && ofSchool(templateOf(build, units), wish),
+  );
 
 const fits = new WeakMap<PlanterDesign, Map<string, Patch>>();
 
@@ -138,14 +155,18 @@ const NEAR = 0.7;
  * where that cannot be without a fault.
  */
 export function optionOf(
-  { vessel, crops }: Content,
+  content: Content,
   build: Build,
   top: number,
   { wish, place, units }: OptionSetting,
   depth = 0,
 ): Option | null {
+  const { vessel, crops, joins } = content;
   const template = templateOf(build, units);
-  const fit = fitOf(template, vessel, top, units);
+  const fit =
+    joins?.how === 'row' && vessel.vessel.kind === 'round'
+      ? fitRow(template, vessel.vessel, joins.count)
+      : fitOf(template, vessel, top, units);
   const held = ofHeldPipe(applyPatch(template, fit), wish);
   const sound = soundly(template, held.length > 0 ? [[...fit, ...held], fit] : [fit], crops, place);
   if (!sound) return null;
@@ -159,7 +180,7 @@ export function optionOf(
   if (fewer || standing.length < crops.length)
     return depth > 0
       ? null
-      : optionOf({ vessel, crops: standing }, build, top, { wish, place, units }, depth + 1);
+      : optionOf({ ...content, crops: standing }, build, top, { wish, place, units }, depth + 1);
   let work: Work | null = null;
   return {
     ...{ build, design, figures, crops },

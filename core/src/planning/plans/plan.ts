@@ -7,7 +7,7 @@ import { plantsSuffer, runSeason, spreadOf } from '../../simulation/season';
 import type { PlanterDesign } from '../../document';
 import type { Arrangement } from './arrange';
 import { type Content, type Option, type PlantCount } from './options';
-import type { PlanMonth, PlanSetting, PlanVessel } from './setting';
+import type { PlanMonth, PlanSetting } from './setting';
 import { supplied, type Used } from './supplies';
 import type { PlanWish, ToolId } from './wish';
 
@@ -21,6 +21,8 @@ export interface PlanPlanter {
   vessel: string;
   takes: number;
   bought: boolean;
+  /** Whether they stand in a row over a channel, which is bought with its barrel. */
+  row: boolean;
   crops: readonly PlantCount[];
   /** What the vessel is called in a word. */
   called: string;
@@ -66,10 +68,11 @@ export interface Chosen {
 }
 
 /** A name that says what it is: crops and vessel. */
-function nameFor({ vessel, crops }: Content): string {
+function nameFor({ vessel, joins }: Content, crops: readonly PlantCount[]): string {
   const [first, second, ...more] = crops.map(({ crop }) => cropOf(crop).name);
   const grown = [first, second?.toLowerCase()].filter(Boolean).join(' and ');
-  return more.length > 0 ? `Mixed ${vessel.called}` : `${grown} ${vessel.called}`;
+  const called = joins?.how === 'row' ? `${vessel.called}s in a row` : vessel.called;
+  return more.length > 0 ? `Mixed ${called}` : `${grown} ${called}`;
 }
 
 /** Cells of the column in a plan's season. */
@@ -130,16 +133,19 @@ export interface Sketch {
   vessel: string;
 }
 
-const vesselsIn = ({ count, option }: Chosen): number => count * (option.build.takes ?? 1);
+/** Vessels that make one planter. */
+const takesOf = ({ joins }: Content): number => joins?.count ?? 1;
 
 /** Vessels there are that a choice takes, by the good that each would be bought as. */
 function heldVessels(chosen: readonly Chosen[]): Map<string, number> {
   const held = new Map<string, number>();
-  for (const one of chosen) {
-    if (one.content.vessel.bought) continue;
-    for (const { good } of one.option.work().shopper.parts)
-      if (good?.id.startsWith('vessel:'))
-        held.set(good.id, (held.get(good.id) ?? 0) + vesselsIn(one));
+  for (const { content, count, option } of chosen) {
+    if (content.vessel.bought) continue;
+    // The channel under a row is bought: of its vessels only the pails are there.
+    const each = content.joins?.how === 'row' ? content.joins.count : 1;
+    for (const { good, quantity } of option.work().shopper.parts)
+      if (good?.id.startsWith('vessel:') && quantity >= each)
+        held.set(good.id, (held.get(good.id) ?? 0) + count * takesOf(content));
   }
   return held;
 }
@@ -170,7 +176,7 @@ export const keyOf = (chosen: readonly Chosen[]): string =>
   chosen
     .map(({ content, option, count }) =>
       [
-        ...[content.vessel.kind, option.build.id, count],
+        ...[content.vessel.kind, option.build.id, count, takesOf(content)],
         option.design.reservoir.top.toFixed(3),
         option.crops.map(({ crop, count: plants }) => `${plants}${crop}`).join('+'),
       ].join(' '),
@@ -229,10 +235,11 @@ export function planOf(
   const low = Math.min(...each.map((one) => one.low));
   const short = Math.min(...each.map((one) => one.short));
   const planters = chosen.map(({ content, count, option }): PlanPlanter => ({
-    design: named(option, content.vessel, wish),
+    design: named(option, content, wish),
     count,
     vessel: content.vessel.name,
-    takes: option.build.takes ?? 1,
+    takes: takesOf(content),
+    row: content.joins?.how === 'row',
     bought: content.vessel.bought,
     called: content.vessel.called,
     crops: option.crops,
@@ -267,14 +274,14 @@ export function planOf(
 /** The design as it is kept: named, and asked to last what it does of what is wished. */
 function named(
   { design, figures, crops }: Option,
-  vessel: PlanVessel,
+  content: Content,
   wish: PlanWish,
 ): PlanterDesign {
   const lasts = Math.floor(cautiousDays(figures.lastsHot.days));
   const daysAway = Math.min(wish.days, Math.max(lasts, 0));
   return {
     ...design,
-    name: nameFor({ vessel, crops }),
+    name: nameFor(content, crops),
     variant: '',
     place: { ...design.place, daysAway, liftLimit: wish.lift, floorLimit: wish.floorLimit },
   };

@@ -20,6 +20,7 @@ import {
   type PlanSetting,
   type PlanWish,
 } from '.';
+import { arrangementsOf } from './arrange';
 import { buildsOf, optionOf, topsOf } from './options';
 import { monthOf, placeOf, vesselsHeld } from './setting';
 
@@ -133,7 +134,7 @@ test('the best of each aim is within five percent of the best of all builds at a
   const month = monthOf(PAIL, setting);
   const asked = { wish: PAIL, place: placeOf(PAIL, month), units: 'metric' as const };
   const [vessel] = vesselsHeld(PAIL, 'metric');
-  const content = { vessel: vessel!, crops: PAIL.crops };
+  const content = { vessel: vessel!, crops: PAIL.crops, joins: null };
   const all = buildsOf(vessel!, asked).flatMap((build) =>
     topsOf(content, build).flatMap((top) => optionOf(content, build, top, asked) ?? []),
   );
@@ -206,6 +207,46 @@ test('a floor that bears less than any plan puts on it is said before anything e
   expect(tell(impossible(answer, asked)!, 'metric')).toMatch(/^Each loads the floor/);
   for (const plan of answer.plans)
     expect(tell(speaksAgainst(plan, answer.plans, asked)!, 'metric')).toMatch(/^Loads the floor/);
+});
+
+test('pails in a row over one gutter last longest, and the gutter with its barrel is bought', () => {
+  const asked = wish({
+    vessels: [{ vessel: 'pail-20', count: 4 }],
+    crops: [{ crop: 'tomato', count: 4 }],
+    month: 8,
+    days: 12,
+    buys: false,
+  });
+  const { plans } = found(asked);
+  const row = plans.find(({ planters }) => planters.some((one) => one.row))!;
+  expect(kindOf(row, plans)).toBe('Four pails over one gutter');
+  expect(row.planters[0]!.design.bed).toMatchObject({ kind: 'row', count: 4 });
+  for (const other of plans)
+    if (other !== row) expect(row.days.short).toBeGreaterThan(other.days.short);
+  const said = tell(reasonFor(row, plans, asked), 'metric');
+  expect(said).toMatch(/^Lasts longest/);
+  expect(said).not.toContain('no vessel but yours');
+  // The pails are there; what holds the water is not.
+  const list = shoppingFor(
+    row.planters.map(({ design }) => shopperOf(design, 'metric')),
+    NEW_BOOK,
+    'metric',
+  );
+  expect(row.cost).toBeLessThan(list.total - 10);
+  expect(row.cost).toBeGreaterThan(30);
+});
+
+test('two equal totes are tried one in the other', () => {
+  const asked = { ...TOTES, crops: [{ crop: 'lettuce' as const, count: 4 }], buys: false };
+  const tried = [
+    ...arrangementsOf(
+      { wish: asked, place: placeOf(asked, monthOf(asked, setting)), units: 'metric' },
+      setting,
+    ),
+  ];
+  expect(
+    tried.flatMap(({ contents }) => contents).map(({ content }) => content.joins),
+  ).toContainEqual({ how: 'pair', count: 2 });
 });
 
 test('without tools a plan says which it takes', () => {

@@ -120,10 +120,10 @@ class Options {
   }
 
   private *each(content: Content): Generator<Option> {
-    const { vessel, crops } = content;
-    for (const build of buildsOf(vessel, this.setting))
+    const { vessel, crops, joins } = content;
+    for (const build of buildsOf(vessel, this.setting, joins))
       for (const top of topsOf(content, build)) {
-        const key = `${vessel.kind} ${JSON.stringify(crops)} ${build.id} ${top.toFixed(4)}`;
+        const key = `${vessel.kind} ${joins?.count} ${JSON.stringify(crops)} ${build.id} ${top.toFixed(4)}`;
         const before = this.known.get(key);
         const option =
           before === undefined ? tried(() => optionOf(content, build, top, this.setting)) : before;
@@ -169,9 +169,7 @@ function sketchesOf(
   known: Set<string>,
 ): Sketch[] {
   const ready = arrangement.contents.map(({ content, count }): Ready => {
-    const fits = options
-      .of(content)
-      .filter(({ build }) => (build.takes ?? 1) > 1 === arrangement.paired);
+    const fits = options.of(content);
     const costs = new Map<Option, number>();
     return {
       ...{ content, count },
@@ -320,9 +318,7 @@ export function* plansFor(wish: PlanWish, setting: PlanSetting): Generator<Plans
 
 /** Most days that what there is lasts, where that is less than is wished. */
 function aloneOf(sketches: readonly Sketch[], wish: PlanWish, month: PlanMonth): number | null {
-  const held = sketches.filter(
-    ({ arrangement, missing }) => arrangement.bought === null && missing === 0,
-  );
+  const held = sketches.filter(({ arrangement, missing }) => !arrangement.bought && missing === 0);
   const longest = least(held, AIMS.days);
   if (!longest || wish.days === 0) return null;
   const { short } = planOf(longest, wish, month).days;

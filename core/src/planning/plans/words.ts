@@ -84,8 +84,9 @@ export function buildWords({ design }: Pick<PlanPlanter, 'design'>): string {
   const base = baseOf(design);
   const one = design.bed?.kind === 'nested' ? 'One in the other, on crates' : null;
   const bags = design.bed?.kind === 'bag' ? 'Bags that stand in water' : null;
+  const row = design.bed?.kind === 'row' ? 'In a row over one gutter that a barrel fills' : null;
   const neck = design.bed?.kind === 'neck' ? 'Upper half turned over into the lower' : null;
-  const name = one ?? bags ?? neck ?? (base ? BASES[base].name : design.name);
+  const name = one ?? bags ?? row ?? neck ?? (base ? BASES[base].name : design.name);
   const wick = wickWords(design);
   return wick && !name.toLowerCase().includes('soil') ? `${name}, ${wick}` : name;
 }
@@ -112,7 +113,7 @@ const leastOf = (plan: GardenPlan, plans: readonly GardenPlan[], of: Measure): b
 export function reasonFor(plan: GardenPlan, plans: readonly GardenPlan[], wish: PlanWish): Message {
   const { short } = plan.days;
   const is = (of: Measure): boolean => leastOf(plan, plans, of);
-  const nothing = plan.planters.every(({ bought }) => !bought) && plans.some(buys);
+  const nothing = !buys(plan) && plans.some(buys);
   const all: (Message | false)[] = [
     is(({ days }) => -days.short) && say`Lasts longest: ${q(short, 'days')}.`,
     wish.days > 0 && short >= wish.days && say`Lasts the ${q(wish.days, 'days')}.`,
@@ -127,7 +128,8 @@ export function reasonFor(plan: GardenPlan, plans: readonly GardenPlan[], wish: 
   return said.length > 0 ? spaced(said) : say`Another way to build it.`;
 }
 
-const buys = ({ planters }: GardenPlan): boolean => planters.some(({ bought }) => bought);
+const buys = ({ planters }: GardenPlan): boolean =>
+  planters.some(({ bought, row }) => bought || row);
 
 const spaced = (sentences: readonly Message[]): Message =>
   sentences.reduce<Message>((all, one, i) => (i === 0 ? one : say`${all} ${one}`), []);

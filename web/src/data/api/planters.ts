@@ -160,11 +160,15 @@ export function usePlanter(id: string) {
   });
 }
 
-/** One planter as the server has it, always fetched anew: what waits here is laid over it by the bench itself. */
-export function useStoredPlanter(id: string) {
+/**
+ * One planter as the server has it, always fetched anew: what waits here is laid over it by the bench itself.
+ *
+ * @param wanted whether it is fetched yet
+ */
+export function useStoredPlanter(id: string, wanted = true) {
   const changing = usePlanterChanging(id);
   return useQuery({
-    enabled: !changing,
+    enabled: !changing && wanted,
     queryKey: one(id),
     queryFn: () => fetchStored(id),
     staleTime: 0,

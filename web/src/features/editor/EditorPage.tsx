@@ -9,6 +9,7 @@ import { TopBar } from '../../ui/TopBar';
 import { Trouble } from '../../ui/Trouble';
 import { Loading } from '../../ui/Loading';
 import { isOpen, pendingSaves } from '../../data/offline/pendingSaves';
+import { useBenchesClosed } from './closingBenches';
 import { EditorProvider } from './editorState';
 import { EditorLayout } from './EditorLayout';
 import { editorStoreFor } from './editorStores';
@@ -20,8 +21,9 @@ import type { PendingSave } from '../../data/offline/types';
 export default function EditorPage() {
   const { id = '' } = useParams();
   const changing = usePlanterChanging(id);
-  const { data, error, isFetching, refetch } = useStoredPlanter(id);
-  const kept = useKept(id, changing);
+  const closed = useBenchesClosed(id);
+  const { data, error, isFetching, refetch } = useStoredPlanter(id, closed);
+  const kept = useKept(id, changing || !closed);
   // A planter that lies in the cache from before is not begun from: it may be old.
   if (data && !isFetching && kept !== undefined) {
     return <OpenBench key={`${id}`} resource={data} kept={kept} />;

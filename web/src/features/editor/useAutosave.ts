@@ -6,6 +6,7 @@ import { v4 as uuid } from 'uuid';
 import { createPlanter, plantersChanged, savePlanter } from '../../data/api/planters';
 import { onRecovered } from '../../data/offline/connectivity';
 import { holdPlanterOpen, pendingSaves, keyOf } from '../../data/offline/pendingSaves';
+import { closeBench } from './closingBenches';
 import { createAutosave, type Autosave, type SaveState, type Unsaved } from './autosave';
 import type { EditorStore } from './editorStore';
 import type { PendingSave } from '../../data/offline/types';
@@ -76,7 +77,7 @@ export function useAutosave(
       unsubscribe();
       window.removeEventListener('pagehide', leave);
       recovered();
-      void saver.flush().finally(() => {
+      closeBench(id, saver.flush(), () => {
         saver.stop();
         release();
         plantersChanged(client);

@@ -87,7 +87,7 @@ export function PlanColumn(props: PlanColumnProps) {
           <ul className="plan-planters">
             {plan.planters.map((planter) => (
               <li key={`${planter.vessel} ${cropWords(planter.crops)}`}>
-                {planter.count > 1 ? `${planter.count} × ` : ''}
+                {planter.count * planter.takes > 1 ? `${planter.count * planter.takes} × ` : ''}
                 {say(planter.vessel)}
                 {planter.bought ? ' (to buy)' : ''}: {say(cropWords(planter.crops))}.{' '}
                 <span>{say(buildWords(planter))}.</span>
