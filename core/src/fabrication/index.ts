@@ -45,6 +45,7 @@ export {
   heldUpAt,
   merged,
   buildTimeText,
+  durationText,
   stepTimeText,
   timeLeft,
   progressEntrySchema,

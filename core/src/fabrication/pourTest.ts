@@ -9,7 +9,7 @@ import {
   type PartKind,
   type Planter,
 } from '../assembly';
-import { q, say, type Message } from '../units';
+import { listed, q, say, type Message } from '../units';
 import { LAID } from './parts/bearing';
 import { standsOver } from '../geometry/vessels';
 import type { BuildSheetBuilder } from './buildSheetBuilder';
@@ -217,9 +217,3 @@ const inItOf = (group: PartGroup): string =>
     : BEARERS.includes(group.kind)
       ? `the ${nameOf(group)}`
       : '';
-
-/** Names in a row, the last joined by ‘and’. */
-const listed = (names: readonly string[]): string =>
-  names.length < 2
-    ? (names[0] ?? '')
-    : `${names.slice(0, -1).join(', ')} and ${names[names.length - 1] ?? ''}`;

@@ -100,7 +100,7 @@ export function timeLeft(steps: readonly Step[], progress: Progress): BuildTime 
 }
 
 /** Minutes as they are said: to five minutes from a quarter of an hour on, in hours from an hour on. */
-function durationText(minutes: number): string {
+export function durationText(minutes: number): string {
   const whole = minutes < 15 ? Math.round(minutes) : Math.round(minutes / 5) * 5;
   const [hours, rest] = [Math.floor(whole / 60), whole % 60];
   if (hours === 0) return `${rest} min`;

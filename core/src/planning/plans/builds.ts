@@ -122,9 +122,11 @@ export function fitRow(
   template: PlanterDesign,
   pail: Extract<VesselDesign, { kind: 'round' }>,
   count: number,
+  units: UnitSystem,
 ): Patch {
   const { topDiameter, bottomDiameter, depth, wall } = pail;
-  const length = count * (topDiameter + ROW.between);
+  const step = units === 'us' ? INCH : 0.01;
+  const length = Math.ceil((count * (topDiameter + ROW.between)) / step - 1e-6) * step;
   return [
     { path: ['bed'], value: { kind: 'row', count, topDiameter, bottomDiameter, depth, wall } },
     {

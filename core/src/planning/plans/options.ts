@@ -165,7 +165,7 @@ export function optionOf(
   const template = templateOf(build, units);
   const fit =
     joins?.how === 'row' && vessel.vessel.kind === 'round'
-      ? fitRow(template, vessel.vessel, joins.count)
+      ? fitRow(template, vessel.vessel, joins.count, units)
       : fitOf(template, vessel, top, units);
   const held = ofHeldPipe(applyPatch(template, fit), wish);
   const sound = soundly(template, held.length > 0 ? [[...fit, ...held], fit] : [fit], crops, place);

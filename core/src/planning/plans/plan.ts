@@ -210,9 +210,9 @@ export function sketchOf(
         total + option.work().minutes + (count - 1) * option.work().practised,
       0,
     ),
-    weight: sum(({ figures }) => figures.weight.full),
+    weight: sum(({ figures }) => weightOf(figures)),
     roots: Math.min(...chosen.map(rootsRatio)),
-    pressure: Math.max(...chosen.map(({ option }) => option.figures.weight.pressure)),
+    pressure: Math.max(...chosen.map(({ option }) => pressureOf(option.figures))),
     missing: missingOf(wish, chosen).reduce((total, { count }) => total + count, 0),
     lacks: wish.tools ? [...tools].filter((tool) => !wish.tools?.includes(tool)) : [],
     build: main?.option.build.id ?? '',
@@ -220,10 +220,24 @@ export function sketchOf(
   };
 }
 
-/** What stands on the floor, m². */
-const footprint = ({ weight }: Figures): number =>
-  weight.pressure > 0 ? (weight.full * GRAVITY) / weight.pressure : 0;
-const GRAVITY = 9.81;
+/** What stands on the floor: the planter, and the barrel that fills it, where it has one. */
+const loadsOf = ({ weight }: Figures): { full: number; pressure: number }[] =>
+  weight.supply ? [weight, weight.supply] : [weight];
+
+/** What an option weighs full, with its barrel, kg. */
+export const weightOf = (figures: Figures): number =>
+  loadsOf(figures).reduce((sum, { full }) => sum + full, 0);
+
+/** The greatest load on the floor, Pa, and what stands there, m². */
+const pressureOf = (figures: Figures): number =>
+  Math.max(...loadsOf(figures).map(({ pressure }) => pressure));
+const footprint = (figures: Figures): number =>
+  loadsOf(figures).reduce(
+    (sum, { full, pressure }) => sum + (pressure > 0 ? (full * GRAVITY) / pressure : 0),
+    0,
+  );
+/** Standard gravity, m/s². */
+const GRAVITY = 9.80665;
 
 /** A sketch lived through: a whole plan. */
 export function planOf(
@@ -246,7 +260,7 @@ export function planOf(
     build: option.build.id,
     usable: option.figures.usable,
     growingDepth: option.figures.growingDepth,
-    weight: option.figures.weight.full,
+    weight: weightOf(option.figures),
   }));
   const sum = (of: (figures: Figures) => number): number =>
     chosen.reduce((total, { option, count }) => total + count * of(option.figures), 0);
@@ -259,9 +273,9 @@ export function planOf(
     missing: missingOf(wish, chosen),
     days: { low, short },
     usable: sum((figures) => figures.usable),
-    weight: sum(({ weight }) => weight.full),
+    weight: sum(weightOf),
     heaviest: most(({ weight }) => (weight.carriers === null ? 0 : weight.empty)),
-    pressure: most(({ weight }) => weight.pressure),
+    pressure: most(pressureOf),
     floor: sum(footprint),
     practised: chosen.reduce(
       (total, { option, count }) => total + count * option.work().practised,

@@ -226,6 +226,10 @@ test('pails in a row over one gutter last longest, and the gutter with its barre
   const said = tell(reasonFor(row, plans, asked), 'metric');
   expect(said).toMatch(/^Lasts longest/);
   expect(said).not.toContain('no vessel but yours');
+  // The barrel stands on the floor, too.
+  const { weight } = evaluate(row.planters[0]!.design).assessment.figures;
+  expect(row.weight).toBeCloseTo(weight.full + weight.supply!.full, 6);
+  expect(row.pressure).toBe(Math.max(weight.pressure, weight.supply!.pressure));
   // The pails are there; what holds the water is not.
   const list = shoppingFor(
     row.planters.map(({ design }) => shopperOf(design, 'metric')),

@@ -12,6 +12,7 @@ import {
   planOf,
   quickDays,
   sketchOf,
+  weightOf,
   type Chosen,
   type GardenPlan,
   type Sketch,
@@ -84,7 +85,7 @@ const better =
 const AIM_OF: Readonly<Record<Exclude<Aim, 'cost'>, (option: Option) => number>> = {
   days: (option) => -quickDays(option),
   minutes: (option) => option.work().minutes,
-  weight: ({ figures }) => figures.weight.full,
+  weight: ({ figures }) => weightOf(figures),
   roots: ({ figures }) => -figures.growingDepth,
 };
 

@@ -1,7 +1,8 @@
 import { PIPES, VESSEL_IDS, VESSELS, type VesselGroup, type VesselId } from '../../catalog';
 import { vesselFrom } from '../../document';
 import { shapeOf } from '../../geometry/vessels';
-import { FOOT, INCH, POUND } from '../../units';
+import { CUBIC_FOOT, FOOT, INCH, POUND, US_GALLON } from '../../units';
+import { STONE_DENSITY } from './supplies';
 import type { MeansId, PlanWish } from './wish';
 
 /** What somebody has, read from a line as people say it: "2 totes 60 L, 3 m of 100 mm pipe, old shirts". */
@@ -12,10 +13,6 @@ export interface MeansRead {
   /** Parts of the line that were not understood. */
   unread: string[];
 }
-
-const GALLON = 3.785411784e-3;
-const CUBIC_FOOT = 0.028316846592;
-const STONE_DENSITY = 1550;
 
 type Dimension = 'length' | 'volume' | 'mass' | 'area';
 interface Size {
@@ -32,7 +29,7 @@ const UNITS: readonly (readonly [RegExp, number, Dimension])[] = [
   [/^(ft|foot|feet|')$/, FOOT, 'length'],
   [/^(m2|m²|sqm)$/, 1, 'area'],
   [/^(l|lit(er|re)s?)$/, 0.001, 'volume'],
-  [/^(gal|gallons?)$/, GALLON, 'volume'],
+  [/^(gal|gallons?)$/, US_GALLON, 'volume'],
   [/^(ft3|ft³|cuft)$/, CUBIC_FOOT, 'volume'],
   [/^(kg|kilos?|kilograms?)$/, 1, 'mass'],
   [/^(lb|lbs|pounds?)$/, POUND, 'mass'],

@@ -27,7 +27,7 @@ export interface Supplied {
 }
 
 /** Loose density by which stone and sand in litres are set against those that are sold by weight, kg/m³. Typical. */
-const STONE_DENSITY = 1550;
+export const STONE_DENSITY = 1550;
 /** Pipes are the same where they differ by no more than this, metres. */
 const SAME_PIPE = 0.0025;
 

@@ -1,6 +1,7 @@
 import { cropOf } from '../../catalog';
 import { BASES, baseOf, baseStyle, type PlanterDesign } from '../../document';
-import { plural, q, say, type Message } from '../../units';
+import { listed, plural, q, say, type Message } from '../../units';
+import { MONTH_NAMES } from '../../simulation/season';
 import type { PlansFound } from './plans';
 import type { GardenPlan, PlanPlanter } from './plan';
 import { BUILDS } from './builds';
@@ -8,23 +9,14 @@ import { TOOLS, type PlanWish } from './wish';
 
 /** What plans are called, why each stands there, and what speaks against it. */
 
-const MONTH_NAMES = [
-  ...['January', 'February', 'March', 'April', 'May', 'June', 'July'],
-  ...['August', 'September', 'October', 'November', 'December'],
-] as const;
 export const monthName = (month: number): string => MONTH_NAMES[month - 1] ?? '';
-
-const joined = (words: readonly string[]): string =>
-  words.length < 2
-    ? (words[0] ?? '')
-    : `${words.slice(0, -1).join(', ')} and ${words[words.length - 1]}`;
 
 /** Vessels of a plan, alike ones together: "2 × 70 L tote". */
 export function vesselsOf({ planters }: Pick<GardenPlan, 'planters'>): string {
   const counts = new Map<string, number>();
   for (const { vessel, count, takes } of planters)
     counts.set(vessel, (counts.get(vessel) ?? 0) + count * takes);
-  return joined([...counts].map(([name, count]) => `${count} × ${name}`));
+  return listed([...counts].map(([name, count]) => `${count} × ${name}`));
 }
 
 const SMALL_NUMBERS = ['no', 'a', 'two', 'three', 'four', 'five', 'six'] as const;
@@ -41,7 +33,7 @@ function sortOf({ planters }: Sort): string {
   const counts = new Map<string, number>();
   for (const { called, count, takes } of planters)
     counts.set(called, (counts.get(called) ?? 0) + count * takes);
-  const vessels = joined(
+  const vessels = listed(
     [...counts].map(([name, count]) => `${spelled(count)} ${several(count, name)}`),
   );
   const over = new Set(
@@ -56,7 +48,7 @@ function sortOf({ planters }: Sort): string {
     bought === 0 || bought === all
       ? ''
       : `, ${bought === 1 ? 'one' : spelled(bought)} of them to buy`;
-  return capital(`${vessels} over ${joined([...over])}${buy}`);
+  return capital(`${vessels} over ${listed([...over])}${buy}`);
 }
 
 /** What a plan is called beside others: its sort, and where several are of one sort what sets it apart. */
@@ -93,7 +85,7 @@ export function buildWords({ design }: Pick<PlanPlanter, 'design'>): string {
 
 /** Crops with how many of each: "2 × tomato and 6 × lettuce". */
 export const cropWords = (crops: PlanPlanter['crops']): string =>
-  joined(crops.map(({ crop, count }) => `${count}\u00a0×\u00a0${cropOf(crop).name.toLowerCase()}`));
+  listed(crops.map(({ crop, count }) => `${count}\u00a0×\u00a0${cropOf(crop).name.toLowerCase()}`));
 
 /** Of what is less or more than all others' by this share something is said. */
 const CLEARLY = 0.05;
@@ -155,7 +147,7 @@ export function speaksAgainst(
       say`Loads the floor with ${q(pressure, 'pressure')}; yours bears ${q(wish.floorLimit, 'pressure')}.`,
     days.short < wish.days &&
       say`Plants go short after ${q(days.short, 'days')}, not ${q(wish.days, 'days')}.`,
-    lacks.length > 0 && say`Takes ${joined(lacks.map((tool) => TOOLS[tool].name.toLowerCase()))}.`,
+    lacks.length > 0 && say`Takes ${listed(lacks.map((tool) => TOOLS[tool].name.toLowerCase()))}.`,
     floor > room && say`Stands on ${q(floor, 'area')} of floor, more than you have.`,
     heaviest > wish.lift && say`Weighs ${q(heaviest, 'mass')} empty: lift it together.`,
     wish.budget !== null && cost > wish.budget && say`Costs more than you want to spend.`,
@@ -186,7 +178,7 @@ export function impossible({ plans, alone, done, of }: PlansFound, wish: PlanWis
     return say`Each loads the floor with more than yours bears: at the least ${q(loads, 'pressure')}, not ${q(wish.floorLimit, 'pressure')}. Ask the owner or an engineer, or stand them on the ground.`;
   if (plans.every(({ lacks }) => lacks.length > 0)) {
     const [fewest] = [...plans].sort((a, b) => a.lacks.length - b.lacks.length);
-    const tools = joined((fewest?.lacks ?? []).map((tool) => TOOLS[tool].name.toLowerCase()));
+    const tools = listed((fewest?.lacks ?? []).map((tool) => TOOLS[tool].name.toLowerCase()));
     return say`Your tools alone build none of these: at the least it takes ${tools}.`;
   }
   if (wish.budget !== null && plans.every(({ cost }) => cost > (wish.budget ?? 0)))
@@ -196,7 +188,7 @@ export function impossible({ plans, alone, done, of }: PlansFound, wish: PlanWis
   if (!best)
     return say`${q(wish.days, 'days')} are not possible in ${month}: at the most ${q(longest, 'days')}. Fewer plants, half shade, or somebody who fills once would do it.`;
   const more = best.planters.filter(({ bought }) => bought);
-  const named = joined(more.map(({ count, vessel }) => `${count} × ${vessel}`));
+  const named = listed(more.map(({ count, vessel }) => `${count} × ${vessel}`));
   return alone === null || more.length === 0
     ? null
     : say`What you have lasts ${q(alone, 'days')} in ${month}, not ${q(wish.days, 'days')}. With ${named} it is ${q(best.days.short, 'days')}.`;

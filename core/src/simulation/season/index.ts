@@ -37,6 +37,7 @@ export { allOf, whatIfs, type WhatIf } from './whatIf';
 export {
   answersTo,
   changesOf,
+  MONTH_NAMES,
   type AwayAnswer,
   type AwayQuestion,
   type SeasonRemedy,

@@ -259,7 +259,8 @@ function neighbour(
   return null;
 }
 
-const MONTHS = [
+/** Months as they are said. */
+export const MONTH_NAMES = [
   ...['January', 'February', 'March', 'April', 'May', 'June', 'July'],
   ...['August', 'September', 'October', 'November', 'December'],
 ];
@@ -267,7 +268,7 @@ const MONTHS = [
 /** The days of some waterings, in words. */
 const writtenDay = (waterings: readonly Watering[]): string =>
   waterings
-    .map(({ date }) => `${Number(date.slice(8))} ${MONTHS[Number(date.slice(5, 7)) - 1]}`)
+    .map(({ date }) => `${Number(date.slice(8))} ${MONTH_NAMES[Number(date.slice(5, 7)) - 1]}`)
     .join(' and ');
 
 /** Most remedies of the bench that are tried. */

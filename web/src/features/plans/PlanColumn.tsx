@@ -1,5 +1,6 @@
 import { Box, Button } from '@chakra-ui/react';
 import { buildWords, cropWords, type GardenPlan, type PlanWish } from '@huerta/core/planning/plans';
+import { durationText } from '@huerta/core/fabrication';
 import { vesselName } from '@huerta/core/catalog';
 import type { Message } from '@huerta/core/units';
 import { Check, ChevronDown, Minus, Plus } from 'lucide-react';
@@ -25,16 +26,6 @@ interface PlanColumnProps {
   busy: boolean;
   onMake(): void;
 }
-
-/** Hours at work, to the quarter below two and the half above. */
-const hoursOf = (minutes: number): string => {
-  const step = minutes < 120 ? 4 : 2;
-  return `${Math.max(Math.round((minutes / 60) * step) / step, 0.25)}`
-    .replace(/^(\d+)\.25$/, '$1¼')
-    .replace(/^(\d+)\.5$/, '$1½')
-    .replace(/^(\d+)\.75$/, '$1¾')
-    .replace(/^0(?=[¼½¾])/, '');
-};
 
 /** One plan under the ledge. */
 export function PlanColumn(props: PlanColumnProps) {
@@ -77,7 +68,7 @@ export function PlanColumn(props: PlanColumnProps) {
             <b>{money(plan.cost, currency)}</b> to buy
           </span>
           <span>
-            <b>{hoursOf(plan.minutes)} h</b> work
+            <b>{durationText(plan.minutes)}</b> work
           </span>
           <span>
             <b>{write(plan.weight, 'mass')}</b> full
