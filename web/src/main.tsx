@@ -19,7 +19,7 @@ import { fetchPartsWhenIdle } from './ui/onDemand';
 z.config({ jitless: true });
 
 // What these pages ask of workers they ask at once: they start while the page is on its way.
-if (/^\/(today|away)$/.test(window.location.pathname)) warmWorkers(2);
+if (window.location.pathname === '/away') warmWorkers(2);
 if (/\/season$/.test(window.location.pathname)) warmSeason();
 
 fetchStylesheetsAgain();

@@ -10,3 +10,11 @@ export const listed = (names: readonly string[]): string =>
 /** Several of something in words: 1 leg, 2 legs, 0 legs. */
 export const plural = (count: number, one: string, more = `${one}s`): string =>
   RULES.select(count) === 'one' ? one : more;
+
+const SMALL_NUMBERS = [
+  ...['no', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten'],
+  ...['eleven', 'twelve'],
+] as const;
+
+/** A count as one says it: three, twelve, 13. */
+export const spelled = (count: number): string => SMALL_NUMBERS[count] ?? `${count}`;

@@ -85,9 +85,11 @@ export function servicesOf(database: Database, by = 'development', day?: () => s
   const weatherDays = weatherDayService(database.weatherDays, setAside, changed);
   const photos = photoService(database);
   const papers = pdfRenderer();
-  const tended = { planters, seasons, weather, log, weatherDays, papers, today };
-  const standing = planterStateCache(tended);
-  const tending = tendingService({ ...tended, round });
+  // A thread of their own: no paper waits for plans. It works for the states, too, while nobody looks for plans.
+  const planning = pdfRenderer(undefined, undefined, OF_PLANS);
+  const tended = { planters, seasons, weather, log, weatherDays, today };
+  const standing = planterStateCache({ ...tended, threads: [papers, planning] });
+  const tending = tendingService({ ...tended, papers, round });
   return {
     planters,
     prices,
@@ -110,10 +112,6 @@ export function servicesOf(database: Database, by = 'development', day?: () => s
     }),
     files: fileService(planters, prices, papers),
     reports: reportService(planters),
-    // A thread of their own: no paper waits for them.
-    plans: planService({
-      ...{ prices, weather, today },
-      thread: pdfRenderer(undefined, undefined, OF_PLANS),
-    }),
+    plans: planService({ prices, weather, today, thread: planning }),
   };
 }

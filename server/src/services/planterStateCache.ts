@@ -28,7 +28,7 @@ export interface PlanterStateCache {
    * true, and waits up to WAIT_MS for more while that goes on.
    */
   readySince(number: number): Promise<{ last: number; working: boolean; standing: ReadyState[] }>;
-  /** Works out what is not ready or no longer true, one planter after the other, in the papers' thread. */
+  /** Works out what is not ready or no longer true, a planter at a time in each thread. */
   refresh(): Promise<void>;
   /** Begins to keep it ready: now, soon after every change, and every hour. */
   begin(): void;
@@ -44,7 +44,8 @@ interface Parts {
   weather: Documents<WeatherChoice>;
   log: LogService;
   weatherDays: WeatherDayService;
-  papers: PdfRenderer;
+  /** Threads that work it out, the one that is used most first. */
+  threads: readonly [PdfRenderer, ...PdfRenderer[]];
   today(): string;
 }
 
@@ -60,6 +61,8 @@ const LOOK_MS = 40;
 const HOUR_MS = 3_600_000;
 /** Planters that are kept ready. */
 const MOST = 200;
+/** Planters from which on all threads work: of fewer one is done before another has begun. */
+const SEVERAL = 4;
 
 export function planterStateCache(parts: Parts): PlanterStateCache {
   const ready = new Map<string, Ready>();
@@ -68,13 +71,20 @@ export function planterStateCache(parts: Parts): PlanterStateCache {
   let timer: NodeJS.Timeout | undefined;
   let under: Promise<void> | null = null;
   let again = false;
+  /** Whether something has changed since it was begun the last time. */
+  let changed = false;
   /** States that were worked out so far, which numbers them. */
   let count = 0;
 
   /** @returns whether it had to be worked out */
-  const one = async (id: string, question: TendedQuestion, mark: string): Promise<boolean> => {
+  const one = async (
+    thread: PdfRenderer,
+    id: string,
+    question: TendedQuestion,
+    mark: string,
+  ): Promise<boolean> => {
     if (ready.get(id)?.mark === mark) return false;
-    const told = await parts.papers.draw({ what: 'standing', question });
+    const told = await thread.draw({ what: 'standing', question });
     if (!told.ok) return true;
     const state = JSON.parse(Buffer.from(told.file).toString()) as TendedState | null;
     ready.set(id, { planter: id, mark, state, number: (count += 1) });
@@ -86,29 +96,37 @@ export function planterStateCache(parts: Parts): PlanterStateCache {
     const { kept } = await parts.planters.list();
     const there = new Set(kept.map(({ id }) => id));
     for (const id of ready.keys()) if (!there.has(id)) ready.delete(id);
-    for (const { id, value: design } of kept.slice(0, MOST)) {
-      if (stopped) return;
-      const { value: plan } = await parts.seasons.get(id);
-      const entries = currentEntries(await parts.log.tended([id], parts.today()));
-      if (entries.length === 0 && plan.planted === null) continue;
-      const asked = {
-        design,
-        planted: plan.planted,
-        entries,
-        choice,
-        measured,
-        today: parts.today(),
-      };
-      const worked = await one(id, tendedQuestionOf(asked), planterStateKey(asked));
-      // What has changed meanwhile comes first: the rest may no longer be there, or be another.
-      if (worked && again) return;
-    }
+    // Each thread takes the next that nobody has taken.
+    const waiting = kept.slice(0, MOST).values();
+    const work = async (thread: PdfRenderer): Promise<void> => {
+      for (const { id, value: design } of waiting) {
+        if (stopped) return;
+        const { value: plan } = await parts.seasons.get(id);
+        const entries = currentEntries(await parts.log.tended([id], parts.today()));
+        if (entries.length === 0 && plan.planted === null) continue;
+        const asked = {
+          ...{ design, planted: plan.planted, entries, choice, measured },
+          today: parts.today(),
+        };
+        const worked = await one(thread, id, tendedQuestionOf(asked), planterStateKey(asked));
+        // What has changed meanwhile comes first: the rest may no longer be there, or be another.
+        if (worked && again) return;
+      }
+    };
+    const [first] = parts.threads;
+    const ends = await Promise.allSettled(
+      (kept.length < SEVERAL ? [first] : parts.threads).map(work),
+    );
+    const broke = ends.find((end) => end.status === 'rejected');
+    if (broke) throw broke.reason;
   };
   const refresh = (): Promise<void> => {
     if (under) {
       again = true;
       return under;
     }
+    clearTimeout(timer);
+    changed = false;
     under = all().finally(() => {
       under = null;
       if (again) {
@@ -121,6 +139,7 @@ export function planterStateCache(parts: Parts): PlanterStateCache {
   // What cannot be worked out just now is worked out by whoever asks.
   const attempt = (): void => void refresh().catch(() => undefined);
   const soon = (): void => {
+    changed = true;
     // A change while it goes on is for the next time, not for a time of its own.
     if (under) again = true;
     if (!begun || under) return;
@@ -131,12 +150,15 @@ export function planterStateCache(parts: Parts): PlanterStateCache {
   return {
     async readySince(number) {
       if (!under) attempt();
-      for (let waited = 0; under && count <= number && waited < WAIT_MS; waited += LOOK_MS)
+      for (let waited = 0; under && count <= number && waited < WAIT_MS; waited += LOOK_MS) {
         await setTimeoutAsync(LOOK_MS);
+        // What changed while it went on is not over before that is worked out, too.
+        if (!under && changed) attempt();
+      }
       const standing = [...ready.values()]
         .filter((one) => one.number > number)
         .map(({ planter, mark, state }) => ({ planter, mark, state }));
-      return { last: count, working: under !== null, standing };
+      return { last: count, working: under !== null || changed, standing };
     },
     refresh,
     soon,

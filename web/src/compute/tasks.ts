@@ -42,7 +42,8 @@ import {
   type PlanSetting,
   type PlanWish,
 } from '@huerta/core/planning/plans';
-import { faultsOf, tradeCurve, type TradePoint } from '@huerta/core/assessment';
+import { faultsOf, figuresOf, tradeCurve, type TradePoint } from '@huerta/core/assessment';
+import { section, type Section } from '@huerta/core/drawing';
 import {
   goodsOf,
   shopperOf,
@@ -62,6 +63,18 @@ export interface FieldAsked {
   /** The level as a share of the full reservoir, and the kind of day. */
   share: number;
   day: 'hot' | 'mild';
+}
+
+/** A planter, and the level at which its water is drawn, metres. */
+export interface WaterDrawingAsked {
+  design: PlanterDesign;
+  level: number;
+}
+/** A section with its water; full, and read as low, at these levels, metres. */
+export interface WaterDrawing {
+  section: Section;
+  brim: number;
+  low: number;
 }
 
 /** A planter of a round. */
@@ -122,6 +135,13 @@ export const tasks = {
     return picturesOf(planter, field, readField(planter, field));
   },
   carries: (asked: FieldAsked): Carry[] => carries(asked.design, fieldQuestion(asked)),
+  /** The section of a planter with its water at a level, and the heights that the water is read against. */
+  waterDrawing({ design, level }: WaterDrawingAsked): WaterDrawing {
+    const planter = assemble(design);
+    const { brim } = planter.heights;
+    const low = figuresOf(planter).usableLevel;
+    return { section: section(planter, Math.min(level, brim)), brim, low };
+  },
   /** How planters stand, told one by one. */
   round: (planters: readonly RoundPlanter[], tell: Tell<RoundState>): Promise<void> =>
     heard(tell, (say) => {

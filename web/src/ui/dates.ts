@@ -41,6 +41,8 @@ const KINDS = {
   short: { day: 'numeric', month: 'short' },
   long: { day: 'numeric', month: 'long' },
   weekday: { weekday: 'long' },
+  day: { weekday: 'short', day: 'numeric', month: 'short' },
+  shortDay: { weekday: 'short' },
   month: { month: 'short' },
   year: { day: 'numeric', month: 'long', year: 'numeric' },
   time: { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit', hour12: false },
@@ -64,7 +66,14 @@ export function writeDate(date: string | Date, kind: keyof typeof KINDS): string
   const isDay = typeof date === 'string' && date.length === 10;
   const words = formatterOf(kind, isDay).format(new Date(date));
   // Day and month, in either order, stay on one line.
-  return words.replace(' ', '\u00a0');
+  return kind === 'day' ? words.replaceAll(' ', '\u00a0') : words.replace(' ', '\u00a0');
+}
+
+/** A day of the next weeks as one says it: 'today', 'Wed 8', 'Sat, 1 Aug' of another month. @param today ISO date */
+export function writeDayAhead(date: string, today: string): string {
+  if (date === today) return 'today';
+  if (date.slice(0, 7) !== today.slice(0, 7)) return writeDate(date, 'day');
+  return `${writeDate(date, 'shortDay')}\u00a0${Number(date.slice(8))}`;
 }
 
 /** A month by its number, 0 for January. */

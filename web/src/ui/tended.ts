@@ -5,7 +5,7 @@ import {
   type Thirst,
 } from '@huerta/core/journal';
 import type { Words } from '@huerta/core/units';
-import { writeDate } from './dates';
+import { writeDate, writeDayAhead } from './dates';
 
 /** How a tended planter stands, in sentences. */
 
@@ -123,9 +123,55 @@ function saySurprise(
   }
 }
 
-export const WANTS = {
-  now: 'Fill it today',
-  look: 'Dip it today: not sure',
-  soon: 'Within two days',
-  later: 'Later',
-} as const;
+/** What a planter wants today, in as few words as there can be. */
+export interface Verdict {
+  /** What to do at its tube: fill it, dip it, see why nothing comes up, or nothing. */
+  sign: 'fill' | 'dip' | 'look' | null;
+  /** What it wants, or until when it is fine. */
+  head: string;
+  /** Why, or until when it likely is. */
+  sub: string;
+}
+
+/** What it wants today, and why. @param today ISO date */
+export function verdictOf(state: TendedState, today: string, write: Write): Verdict {
+  const { forecast, wants, certain, room } = state;
+  const { next, short, until } = forecast;
+  const day = (date: string): string => writeDayAhead(date, today);
+  if (!certain) return { sign: 'dip', head: 'Dip it', sub: 'Its water is not known.' };
+  if (short.likely !== null && notComingUp(forecast) && wants === 'look')
+    return {
+      sign: 'look',
+      head: 'Look at it',
+      sub: `Water is there; plants go short ${day(short.likely)}.`,
+    };
+  if (wants === 'look')
+    return {
+      sign: 'dip',
+      head: 'Dip it',
+      sub: `It reads low today or ${next.late ? `by ${day(next.late)}` : 'later'}.`,
+    };
+  if (wants === 'now')
+    return { sign: 'fill', head: `Fill ${write(room.middle, 'volume')}`, sub: lowSince(state) };
+  const likely =
+    next.late === null && next.likely >= until
+      ? `likely beyond ${day(until)}`
+      : `likely ${day(next.likely)}`;
+  return {
+    sign: null,
+    head: `Fine until ${day(next.early)}`,
+    sub: next.likely > next.early ? likely : '',
+  };
+}
+
+/** Levels so near to the low mark count as low, metres. */
+const AT_LOW = 0.002;
+
+/** Since which evening it likely has read low: as low as it stands now. */
+function lowSince({ past, forecast }: TendedState): string {
+  const now = forecast.level.middle + AT_LOW;
+  let first = past.levels.length;
+  while (first > 0 && (past.levels[first - 1] as number) <= now) first -= 1;
+  const evenings = past.levels.length - first;
+  return evenings < 2 ? 'It reads low.' : `It has read low for ${evenings} days.`;
+}

@@ -12,13 +12,40 @@ import { axesOf, fillsOf, projected, seenFrom, type Fill, type Point2 } from './
 
 const points = STARTING_POINTS.filter(({ id }) => id !== 'blank');
 
+/** A face on the page with corners that run to the left, and the box around it. */
+interface OnPage {
+  corners: readonly Point2[];
+  box: readonly [left: number, low: number, right: number, top: number];
+}
+
+function onPage(points: readonly Point2[]): OnPage {
+  let area = 0;
+  points.forEach(([x, y], i) => {
+    const [u, v] = points[(i + 1) % points.length] as Point2;
+    area += x * v - u * y;
+  });
+  const [xs, ys] = [points.map(([x]) => x), points.map(([, y]) => y)];
+  return {
+    corners: area < 0 ? [...points].reverse() : points,
+    box: [Math.min(...xs), Math.min(...ys), Math.max(...xs), Math.max(...ys)],
+  };
+}
+
+/** Whether a point lies so far outside a face's box that it is neither within nor near its edge. */
+const isFar = ({ box: [left, low, right, top] }: OnPage, [x, y]: Point2, edge: number): boolean =>
+  x < left - edge || x > right + edge || y < low - edge || y > top + edge;
+
 /** How far inside an edge a point of the page lies; negative outside. @param corners run to the left */
 function insideBy(corners: readonly Point2[], [x, y]: Point2): number {
-  return corners.reduce((least, [ax, ay], i) => {
-    const [bx, by] = corners[(i + 1) % corners.length] as Point2;
-    const long = Math.hypot(bx - ax, by - ay) || 1;
-    return Math.min(least, ((bx - ax) * (y - ay) - (by - ay) * (x - ax)) / long);
-  }, Infinity);
+  let least = Infinity;
+  let [ax, ay] = corners[corners.length - 1] as Point2;
+  for (const [bx, by] of corners) {
+    const [dx, dy] = [bx - ax, by - ay];
+    const long = Math.sqrt(dx * dx + dy * dy) || 1;
+    least = Math.min(least, (dx * (y - ay) - dy * (x - ax)) / long);
+    [ax, ay] = [bx, by];
+  }
+  return least;
 }
 
 /** Points of the page at which what is painted last is the nearest that a ray meets, and all that were looked at. */
@@ -33,8 +60,9 @@ function agreement(planter: Planter, turn: number, grid: number): { same: number
   const fills = fillsOf(faces, camera);
   const hit = seenFrom(faces, axes.eye).map((poly) => ({
     ...poly,
-    page: poly.points.map((p) => projected(axes, p)),
+    page: onPage(poly.points.map((p) => projected(axes, p))),
   }));
+  const painting = fills.map((fill) => ({ fill, page: onPage(fill.points) }));
   const xs = fills.flatMap(({ points: all }) => all.map(([x]) => x));
   const ys = fills.flatMap(({ points: all }) => all.map(([, y]) => y));
   const [left, right] = [Math.min(...xs), Math.max(...xs)];
@@ -46,12 +74,11 @@ function agreement(planter: Planter, turn: number, grid: number): { same: number
       left + ((right - left) * ((i % grid) + 0.5)) / grid,
       low + ((top - low) * (Math.floor(i / grid) + 0.5)) / grid,
     ];
-    const painted = lastAt(fills, at, edge);
+    const painted = lastAt(painting, at, edge);
     if (painted === 'edge') continue;
     let [nearest, part] = [-Infinity, ''];
     for (const { plane, page, face } of hit) {
-      if (Math.abs(signedInside(page, at)) < edge) continue;
-      if (signedInside(page, at) < 0) continue;
+      if (isFar(page, at, edge) || insideBy(page.corners, at) < edge) continue;
       const slope = dot(plane.n, axes.eye);
       if (Math.abs(slope) < 1e-6) continue;
       const base = dot(plane.n, axes.right) * at[0] + dot(plane.n, axes.up) * at[1];
@@ -66,19 +93,15 @@ function agreement(planter: Planter, turn: number, grid: number): { same: number
   return { same, all };
 }
 
-function signedInside(page: readonly Point2[], at: Point2): number {
-  let area = 0;
-  page.forEach(([x, y], i) => {
-    const [u, v] = page[(i + 1) % page.length] as Point2;
-    area += x * v - u * y;
-  });
-  return insideBy(area < 0 ? [...page].reverse() : page, at);
-}
-
-function lastAt(fills: readonly Fill[], at: Point2, edge: number): Fill | 'edge' | undefined {
+function lastAt(
+  painting: readonly { fill: Fill; page: OnPage }[],
+  at: Point2,
+  edge: number,
+): Fill | 'edge' | undefined {
   let last: Fill | undefined;
-  for (const fill of fills) {
-    const by = insideBy(fill.points, at);
+  for (const { fill, page } of painting) {
+    if (isFar(page, at, edge)) continue;
+    const by = insideBy(page.corners, at);
     // A seam of two patches of one part is no edge; the outline of a part is.
     if (Math.abs(by) < edge) return 'edge';
     if (by > 0) last = fill;

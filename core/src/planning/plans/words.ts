@@ -1,6 +1,6 @@
 import { cropOf } from '../../catalog';
 import { BASES, baseOf, baseStyle, type PlanterDesign } from '../../document';
-import { listed, plural, q, say, type Message } from '../../units';
+import { listed, plural, q, say, type Message, spelled } from '../../units';
 import { MONTH_NAMES } from '../../simulation/season';
 import type { PlansFound } from './plans';
 import type { GardenPlan, PlanPlanter } from './plan';
@@ -19,8 +19,6 @@ export function vesselsOf({ planters }: Pick<GardenPlan, 'planters'>): string {
   return listed([...counts].map(([name, count]) => `${count} × ${name}`));
 }
 
-const SMALL_NUMBERS = ['no', 'a', 'two', 'three', 'four', 'five', 'six'] as const;
-const spelled = (count: number): string => SMALL_NUMBERS[count] ?? `${count}`;
 const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
 const several = (count: number, name: string): string =>
@@ -34,7 +32,9 @@ function sortOf({ planters }: Sort): string {
   for (const { called, count, takes } of planters)
     counts.set(called, (counts.get(called) ?? 0) + count * takes);
   const vessels = listed(
-    [...counts].map(([name, count]) => `${spelled(count)} ${several(count, name)}`),
+    [...counts].map(
+      ([name, count]) => `${count === 1 ? 'a' : spelled(count)} ${several(count, name)}`,
+    ),
   );
   const over = new Set(
     planters.flatMap(({ build }) => BUILDS.find(({ id }) => id === build)?.over ?? []),
@@ -44,10 +44,7 @@ function sortOf({ planters }: Sort): string {
     (sum, { count, takes, bought: is }) => sum + (is ? count * takes : 0),
     0,
   );
-  const buy =
-    bought === 0 || bought === all
-      ? ''
-      : `, ${bought === 1 ? 'one' : spelled(bought)} of them to buy`;
+  const buy = bought === 0 || bought === all ? '' : `, ${spelled(bought)} of them to buy`;
   return capital(`${vessels} over ${listed([...over])}${buy}`);
 }
 
@@ -200,7 +197,7 @@ export function headingOf({ plans, done, of }: PlansFound, { crops, days }: Plan
   if (plans.length === 0) return done < of ? say`Looking for plans` : say`Nothing holds that yet`;
   const lasting = plans.filter(({ days: { short } }) => short >= days).length;
   const all = plans.length;
-  const counted = capital(all === 1 ? 'one' : spelled(all));
+  const counted = capital(spelled(all));
   if (days === 0) return say`${counted} ${plural(all, 'way')} to grow that`;
   const wanted = say`your ${q(days, 'days')}`;
   if (all === 1)

@@ -110,13 +110,25 @@ test('whoever writes on this device is named in what is written', async () => {
 
 test('today tells what wants water, and a press fills it', async () => {
   const user = open('/today');
-  expect(await screen.findByText(/How high its water stands is not known/)).toBeTruthy();
+  expect(await screen.findByText('Its water is not known.')).toBeTruthy();
   await user.click(await screen.findByRole('button', { name: /^Filled till it ran/ }));
   await waitFor(() => expect(garden.log).toHaveLength(1));
-  expect(await screen.findByText(/Next filling/)).toBeTruthy();
-  await waitFor(() =>
-    expect(screen.queryByText(/How high its water stands is not known/)).toBeNull(),
-  );
+  expect(await screen.findByText(/^Fine until/)).toBeTruthy();
+  await waitFor(() => expect(screen.queryByText('Its water is not known.')).toBeNull());
+});
+
+test('today takes what the stick says in one number, and says what is no depth', async () => {
+  const user = open('/today');
+  await user.click(await screen.findByRole('button', { name: /^Dip / }));
+  const depth = screen.getByLabelText('Wet on the stick');
+  await user.type(depth, '4 m{Enter}');
+  expect(await screen.findByText(/^This can be from/)).toBeTruthy();
+  expect(garden.log).toHaveLength(0);
+  await user.clear(depth);
+  await user.type(depth, '45 mm{Enter}');
+  await waitFor(() => expect(garden.log).toHaveLength(1));
+  expect(garden.log[0]).toMatchObject({ did: { kind: 'level', depth: 0.045 } });
+  expect(screen.queryByLabelText('Wet on the stick')).toBeNull();
 });
 
 test('an entry is corrected in its place, and keeps its day', async () => {

@@ -1,10 +1,10 @@
 import { assemble } from '@huerta/core/assembly';
 import { section, type Section } from '@huerta/core/drawing';
-import { shapeOf } from '@huerta/core/geometry/vessels';
 import type { GardenPlan } from '@huerta/core/planning/plans';
 import type { PlanterDesign } from '@huerta/core/document';
 import { memo, useEffect, useState } from 'react';
 import { SmallSection } from '../../drawing/SmallSection';
+import { vesselSize } from '../../drawing/vesselSize';
 
 /** So many of one kind are drawn; of more the number stands beside. */
 const DRAWN = 3;
@@ -32,7 +32,7 @@ export function PlanDrawing({ plan, scale }: PlanDrawingProps) {
 
 const One = memo(function One({ design, scale }: { design: PlanterDesign; scale: number }) {
   const drawing = useSection(design);
-  const { wide, high } = sizeOf(design);
+  const { wide, high } = vesselSize(design);
   if (!drawing) return <div style={{ width: wide * scale, height: high * scale }} />;
   const { left, right, top, bottom } = drawing.bounds;
   return (
@@ -75,23 +75,11 @@ function useSection(design: PlanterDesign): Section | undefined {
   return drawn.get(design);
 }
 
-/** About how wide and high a planter is when it is drawn, metres. */
-function sizeOf({ vessel, planting }: PlanterDesign): { wide: number; high: number } {
-  const shape = shapeOf(vessel);
-  const { a, b } = shape.outlineAt(shape.depth);
-  const legs = vessel.kind === 'frame' ? vessel.legs : 0;
-  const wide = 2 * Math.max(a, b) + ASIDE;
-  return { wide, high: shape.depth + legs + (planting.crops.length > 0 ? FOLIAGE : 0) };
-}
-/** What leaves and tubes take beside and above a vessel, metres. */
-const ASIDE = 0.14;
-const FOLIAGE = 0.22;
-
 /** About how wide and high a plan is when it is drawn, metres. */
 export function drawnSize(plan: GardenPlan): { wide: number; high: number } {
   let [wide, high] = [0, 0];
   for (const { design, count } of plan.planters) {
-    const one = sizeOf(design);
+    const one = vesselSize(design);
     wide += one.wide * Math.min(count, DRAWN);
     high = Math.max(high, one.high);
   }

@@ -1,12 +1,14 @@
 import { Box, Button, Text } from '@chakra-ui/react';
 import type { PlanterResource } from '@huerta/contract';
 import type { Duty } from '@huerta/core/journal';
+import { plural, spelled } from '@huerta/core/units';
 import { useWriteLog } from '../../data/api/log';
 import { useGardenDay } from '../../data/gardenDay';
 import { useWords } from '../../ui/preferences';
 import { doneOf } from '../../ui/Duties';
 import { notify } from '../../ui/notices';
 import type { Round } from '../../compute/roundStates';
+import { usePrinting } from '../../ui/usePrinting';
 import { usePutOff } from './putOff';
 
 /** A duty of one planter. */
@@ -32,6 +34,7 @@ export function RoundDuties({
 }) {
   const { tell } = useWords();
   const today = useGardenDay();
+  const printing = usePrinting();
   const { isPutOff, putOff, takeBack } = usePutOff(today);
   const groups = new Map<string, Group>();
   for (const planter of planters)
@@ -50,11 +53,14 @@ export function RoundDuties({
     notify('Put off for a week.', { label: 'Undo', run: () => takeBack(keys) });
   };
   return (
-    <details className="round-duties" open>
+    <details className="round-duties" {...(printing ? { open: true } : {})}>
       <summary>
-        <Text as="h2" fontSize="lg">
-          Also due
+        <Text as="h2" fontSize="lg" flexShrink="0">
+          Also due: {spelled(groups.size)} {plural(groups.size, 'job')}
         </Text>
+        <span className="round-duties-named">
+          {[...groups.values()].map(({ text }) => text).join(' ')}
+        </span>
       </summary>
       <ul aria-label="Also due">
         {[...groups.values()].map((group) => (

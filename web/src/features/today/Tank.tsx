@@ -15,6 +15,7 @@ import { useWords } from '../../ui/preferences';
 import { writeDate } from '../../ui/dates';
 import { notify } from '../../ui/notices';
 import { QuantityField } from '../../ui/QuantityField';
+import { TankPicture } from '../../drawing/WaterVessels';
 import type { Round } from '../../compute/roundStates';
 import { useTankOutlook } from '../../compute/tank';
 
@@ -41,27 +42,55 @@ export function Tank({ plan, round, choice, entries, ready }: TankProps) {
       </Box>
     );
   return (
-    <Box as="section" aria-label="Rain tank" className="tank" mb="4">
-      {ready && <Standing tank={tank} round={round} choice={choice} entries={entries} />}
-      <Fields tank={tank} today={today} onChange={(next) => change({ tank: next })} />
-    </Box>
+    <StandingTank
+      tank={tank}
+      ready={ready}
+      of={{ round, choice, entries }}
+      onChange={(next) => change({ tank: next })}
+    />
   );
 }
 
-function Standing({ tank, ...of }: { tank: RainTank } & Omit<TankProps, 'plan' | 'ready'>) {
+interface StandingTankProps {
+  tank: RainTank;
+  ready: boolean;
+  of: Pick<TankProps, 'round' | 'choice' | 'entries'>;
+  onChange(tank: RainTank | null): void;
+}
+
+function StandingTank({ tank, ready, of, onChange }: StandingTankProps) {
   const { write } = useWords();
   const { water, caught, drawn, daily, dry } = useTankOutlook(tank, of);
-  const since = writeDate(tank.seen, 'short');
+  const rainless = dry.early && dry.early !== dry.likely;
   return (
-    <Text role="status">
-      The rain tank has about <b>{write(water, 'volume')}</b> of {write(tank.size, 'volume')}. All
-      planters together drink about {write(daily, 'volume')} a day.{' '}
-      {dry.likely
-        ? `It likely runs dry on ${writeDate(dry.likely, 'short')}${dry.early && dry.early !== dry.likely ? `, on ${writeDate(dry.early, 'short')} if little rain falls` : ''}.`
-        : `It lasts for the next ${TANK_AHEAD} days.`}{' '}
-      {(caught > 0 || drawn > 0) &&
-        `Since ${since} it caught ${write(caught, 'volume')} and gave ${write(drawn, 'volume')}.`}
-    </Text>
+    <Box as="section" aria-label="Rain tank" className="tank">
+      <TankPicture share={ready ? water / tank.size : 0} />
+      <div>
+        {ready && (
+          <Text role="status">
+            About <b>{write(water, 'volume')}</b> in the rain tank.{' '}
+            {dry.likely
+              ? `It likely lasts to ${writeDate(dry.likely, 'short')}`
+              : `It lasts for the next ${TANK_AHEAD} days`}
+            {rainless && (
+              <span className="tank-rainless">
+                , to {writeDate(dry.early as string, 'short')} without much rain
+              </span>
+            )}
+            .
+          </Text>
+        )}
+        <details className="not-printed">
+          <summary>More of the tank</summary>
+          <Text fontSize="sm" color="faint" mb="2">
+            All planters drink about {write(daily, 'volume')} a day.{' '}
+            {(caught > 0 || drawn > 0) &&
+              `Since ${writeDate(tank.seen, 'short')} it caught ${write(caught, 'volume')} and gave ${write(drawn, 'volume')}.`}
+          </Text>
+          <Fields tank={tank} onChange={onChange} />
+        </details>
+      </div>
+    </Box>
   );
 }
 
@@ -80,47 +109,45 @@ const SPECS = {
 
 interface FieldsProps {
   tank: RainTank;
-  today: string;
   onChange(tank: RainTank | null): void;
 }
 
-function Fields({ tank, today, onChange }: FieldsProps) {
+/** What it holds and what fills it. */
+function Fields({ tank, onChange }: FieldsProps) {
+  const today = useGardenDay();
   const set = (part: Partial<RainTank>) => {
     onChange({ ...tank, ...part });
     return null;
   };
   return (
-    <details className="not-printed">
-      <summary>What it holds and what fills it</summary>
-      <Box className="tank-fields">
-        <QuantityField spec={SPECS.size} value={tank.size} onCommit={(size) => set({ size })} />
-        <QuantityField spec={SPECS.roof} value={tank.roof} onCommit={(roof) => set({ roof })} />
-        <QuantityField
-          spec={SPECS.firstFlush}
-          value={tank.firstFlush}
-          onCommit={(firstFlush) => set({ firstFlush })}
-        />
-        <QuantityField
-          spec={SPECS.water}
-          value={tank.water}
-          help={`Seen on ${writeDate(tank.seen, 'short')}.`}
-          onCommit={(water) => set({ water, seen: today })}
-        />
-        <Button
-          variant="ghost"
-          px="2"
-          alignSelf="end"
-          onClick={() => {
-            onChange(null);
-            notify('The rain tank is taken out.', {
-              label: 'Put it back',
-              run: () => onChange(tank),
-            });
-          }}
-        >
-          <Trash2 size={18} aria-hidden /> No tank
-        </Button>
-      </Box>
-    </details>
+    <Box className="tank-fields">
+      <QuantityField spec={SPECS.size} value={tank.size} onCommit={(size) => set({ size })} />
+      <QuantityField spec={SPECS.roof} value={tank.roof} onCommit={(roof) => set({ roof })} />
+      <QuantityField
+        spec={SPECS.firstFlush}
+        value={tank.firstFlush}
+        onCommit={(firstFlush) => set({ firstFlush })}
+      />
+      <QuantityField
+        spec={SPECS.water}
+        value={tank.water}
+        help={`Seen on ${writeDate(tank.seen, 'short')}.`}
+        onCommit={(water) => set({ water, seen: today })}
+      />
+      <Button
+        variant="ghost"
+        px="2"
+        alignSelf="end"
+        onClick={() => {
+          onChange(null);
+          notify('The rain tank is taken out.', {
+            label: 'Put it back',
+            run: () => onChange(tank),
+          });
+        }}
+      >
+        <Trash2 size={18} aria-hidden /> No tank
+      </Button>
+    </Box>
   );
 }

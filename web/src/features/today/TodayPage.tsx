@@ -1,37 +1,30 @@
 import { Box, Button, Text } from '@chakra-ui/react';
 import type { PlanterResource } from '@huerta/contract';
-import { plural } from '@huerta/core/units';
-import {
-  inOrder,
-  TILL_IT_RAN,
-  type LogEntry,
-  type RoundPlan,
-  type TendedState,
-} from '@huerta/core/journal';
+import { inOrder, TILL_IT_RAN, type LogEntry, type RoundPlan } from '@huerta/core/journal';
 import type { WeatherChoice } from '@huerta/core/physics/climate';
 import { Download, Printer } from 'lucide-react';
-import { useMemo } from 'react';
+import { useMemo, useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
-import { useGardenDay } from '../../data/gardenDay';
 import { useRoundLog, useWriteLog, wholeLog } from '../../data/api/log';
 import { useMeasuredDays, useWeather } from '../../data/api/weather';
 import { useRoundPlanters } from '../../data/api/planters';
 import { useRoundPlan } from '../../data/api/round';
 import { useAllSeasonPlans, useSeasonPlans } from '../../data/api/season';
-import { usePreferences, useWords } from '../../ui/preferences';
-import { writeDate } from '../../ui/dates';
 import { keepLog } from '../../ui/logCsv';
 import { notify } from '../../ui/notices';
 import { Fetched, Page } from '../../ui/Page';
 import { PageHead } from '../../ui/PageHead';
 import { useView, Views } from '../../ui/Views';
-import { WANTS } from '../../ui/tended';
+import { UnexplainedReadings } from '../../ui/UnexplainedReadings';
+import { usePrinting } from '../../ui/usePrinting';
 import '../../ui/tended.css';
 import { useRound } from '../../compute/round';
 import type { Round } from '../../compute/roundStates';
+import { Courtyard } from './Courtyard';
+import { PrintedRound } from './PrintedRound';
 import { RoundDuties } from './RoundDuties';
-import { RoundItem } from './RoundItem';
 import { Tank } from './Tank';
+import { TodayHead } from './TodayHead';
 import { WeeksView } from './WeeksView';
 import { Walk } from './Walk';
 import { WeatherNotes } from './WeatherNotes';
@@ -46,9 +39,13 @@ export default function TodayPage() {
   const log = useRoundLog();
   const weather = useWeather();
   const plan = useRoundPlan();
+  const view = useView(VIEWS);
   return (
     <Page title="Today" className="for-paper">
-      <PageHead>Today</PageHead>
+      <Box className="today-bar">
+        <PageHead>Today</PageHead>
+        <Views label="Today" views={VIEWS} view={view} />
+      </Box>
       <Fetched
         what="the round"
         title="What is due cannot be fetched"
@@ -98,7 +95,6 @@ function Rounds({ planters, entries, choice, plan }: RoundsProps) {
   const View = view === 'weeks' ? WeeksView : RoundView;
   return (
     <>
-      <Views label="Today" views={VIEWS} view={view} />
       <View planters={growing} walked={walked} entries={entries} choice={choice} plan={plan} />
     </>
   );
@@ -110,30 +106,29 @@ interface ViewProps extends RoundsProps {
   walked: readonly PlanterResource[];
 }
 
+/** Of more planters than these those that are fine are folded. */
+const MANY = 24;
+
 function RoundView({ planters, walked, entries, choice, plan }: ViewProps) {
   const plans = useSeasonPlans(planters.map(({ id }) => id));
   const { value, working, trouble } = useRound({ planters, plans, entries, choice });
   const round = value ?? {};
-  const section = (wants: TendedState['wants']) => (
-    <Section
-      key={wants}
-      wants={wants}
-      planters={walked}
-      round={round}
-      ordered={plan.order.length > 0}
-    />
-  );
+  const printing = usePrinting();
   return (
     <>
-      <Lead round={round} working={working} />
+      <TodayHead planters={walked} round={round} working={working}>
+        <WeatherNotes planters={walked} round={round} />
+        <Tank plan={plan} round={round} choice={choice} entries={entries} ready={!working} />
+      </TodayHead>
       {trouble && <Text role="alert">{trouble}</Text>}
-      <WeatherNotes planters={walked} round={round} />
-      <Tank plan={plan} round={round} choice={choice} entries={entries} ready={!working} />
+      {printing ? (
+        <PrintedRound planters={walked} round={round} />
+      ) : (
+        <Ledges planters={walked} round={round} draws={!working} />
+      )}
       <Together planters={walked} round={round} />
-      {(['now', 'look', 'soon'] as const).map(section)}
+      <Unexplained planters={walked} round={round} />
       <RoundDuties planters={walked} round={round} />
-      {section('later')}
-      <NotYet planters={walked} round={round} />
       <Box className="not-printed" display="flex" flexWrap="wrap" gap="3" mt="6">
         <Button onClick={() => window.print()}>
           <Printer size={18} aria-hidden /> Print the round
@@ -153,26 +148,73 @@ function RoundView({ planters, walked, entries, choice, plan }: ViewProps) {
   );
 }
 
-/** What there is to carry. */
-function Lead({ round, working }: { round: Round; working: boolean }) {
-  const today = useGardenDay();
-  const { write } = useWords();
-  const { can } = usePreferences();
-  const water = Object.values(round).reduce(
-    (sum, state) => (state?.wants === 'now' ? sum + state.room.middle : sum),
-    0,
-  );
-  const cans = Math.ceil(water / can);
+interface LedgesProps {
+  planters: readonly PlanterResource[];
+  round: Round;
+  /** Whether drawings are made: not before all states are known, which they would hold up. */
+  draws: boolean;
+}
+
+/** The planters in the order of the walk; those that are not planted yet apart, and of many those that are fine. */
+function Ledges({ planters, round, draws }: LedgesProps) {
+  const planted = planters.filter(({ id }) => round[id] !== null);
+  const waiting = planters.filter(({ id }) => round[id] === null);
+  const fine = ({ id }: PlanterResource) => ['soon', 'later'].includes(round[id]?.wants ?? '');
+  const folds = planted.length > MANY;
+  const shown = folds ? planted.filter((one) => !fine(one)) : planted;
+  const folded = folds ? planted.filter(fine) : [];
   return (
-    <Text fontSize="lg" role="status" mt="4" mb="3">
-      {writeDate(today, 'long')}.{' '}
-      {water > 0
-        ? `About ${write(water, 'volume')} to carry, ${cans} ${plural(cans, 'can')} of ${write(can, 'volume')}.`
-        : Object.keys(round).length > 0 && !working
-          ? 'Nothing has to be filled today.'
-          : ''}
-      {working && ' Working out how they stand…'}
-    </Text>
+    <>
+      {shown.length > 0 && <Courtyard planters={shown} {...{ round, draws }} label="The round" />}
+      {folded.length > 0 && (
+        <Folded name={`${folded.length} planters are fine`}>
+          <Courtyard planters={folded} {...{ round, draws }} label="Planters that are fine" />
+        </Folded>
+      )}
+      {waiting.length > 0 && (
+        <Folded name={`Not planted yet: ${waiting.length}`}>
+          <Text color="faint">When they are, open their logs and note: planted.</Text>
+          <Courtyard planters={waiting} {...{ round, draws }} label="Not planted yet" />
+        </Folded>
+      )}
+    </>
+  );
+}
+
+/** What is drawn only once it is opened. */
+function Folded({ name, children }: { name: string; children: ReactNode }) {
+  const [open, setOpen] = useState(false);
+  return (
+    <details
+      className="round-folded not-printed"
+      onToggle={({ currentTarget }) => setOpen(currentTarget.open)}
+    >
+      <summary>{name}</summary>
+      {open && children}
+    </details>
+  );
+}
+
+/** Readings that nothing usual explains, by planter. */
+function Unexplained({ planters, round }: { planters: readonly PlanterResource[]; round: Round }) {
+  const strange = planters.filter(({ id }) => (round[id]?.thirst.surprises.length ?? 0) > 0);
+  if (strange.length === 0) return null;
+  return (
+    <Box as="section" aria-label="Something is not right" mb="5">
+      <Text as="h2" fontSize="lg">
+        Something is not right
+      </Text>
+      <ul className="unexplained">
+        {strange.map(({ id, design }) => (
+          <li key={id}>
+            <Link to={`/planters/${id}/log`}>
+              <b style={{ textDecoration: 'underline' }}>{design.name}</b>
+            </Link>
+            <UnexplainedReadings planter={id} surprises={round[id]?.thirst.surprises ?? []} />
+          </li>
+        ))}
+      </ul>
+    </Box>
   );
 }
 
@@ -205,45 +247,5 @@ function Together({ planters, round }: { planters: readonly PlanterResource[]; r
         </Button>
       ))}
     </Box>
-  );
-}
-
-interface SectionProps {
-  wants: TendedState['wants'];
-  planters: readonly PlanterResource[];
-  round: Round;
-  /** Whether they come in an order that somebody set. */
-  ordered: boolean;
-}
-
-function Section({ wants, planters, round, ordered }: SectionProps) {
-  const mine = planters.flatMap((planter) => {
-    const state = round[planter.id];
-    return state?.wants === wants ? [{ planter, state }] : [];
-  });
-  if (!ordered) mine.sort((a, b) => a.state.daysLeft.likely - b.state.daysLeft.likely);
-  if (mine.length === 0) return null;
-  return (
-    <Box as="section" mb="5" aria-label={WANTS[wants]}>
-      <Text as="h2" fontSize="lg" className={`round-head is-${wants}`}>
-        {WANTS[wants]}
-      </Text>
-      <ul className="round">
-        {mine.map(({ planter, state }) => (
-          <RoundItem key={planter.id} planter={planter} state={state} />
-        ))}
-      </ul>
-    </Box>
-  );
-}
-
-function NotYet({ planters, round }: { planters: readonly PlanterResource[]; round: Round }) {
-  const waiting = planters.filter(({ id }) => round[id] === null);
-  if (waiting.length === 0) return null;
-  const names = [...new Set(waiting.map(({ design }) => design.name))];
-  return (
-    <Text color="faint">
-      Not planted yet: {names.join(', ')}. When they are, open their logs and note: planted.
-    </Text>
   );
 }

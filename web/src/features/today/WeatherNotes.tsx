@@ -3,7 +3,7 @@ import type { PlanterResource } from '@huerta/contract';
 import { exposedOf, weatherAdvice, type WeatherHazard } from '@huerta/core/journal';
 import { dayAfter, daysThatCount, forecastUntil } from '@huerta/core/physics/climate';
 import { CloudRain, Snowflake, Sun, ThermometerSnowflake } from 'lucide-react';
-import type { ReactNode } from 'react';
+import { useState, type ReactNode } from 'react';
 import { useMeasuredDays } from '../../data/api/weather';
 import { useGardenDay } from '../../data/gardenDay';
 import { writeDate } from '../../ui/dates';
@@ -17,6 +17,11 @@ const ICONS: Readonly<Record<WeatherHazard, ReactNode>> = {
   storm: <CloudRain size={20} aria-hidden />,
 };
 
+/** From this width on what it asks for is unfolded, pixels. */
+const DESK = 768;
+
+const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);
+
 /** What the weather of the next days asks for, and how far a forecast reaches. */
 export function WeatherNotes({
   planters,
@@ -26,6 +31,7 @@ export function WeatherNotes({
   round: Round;
 }) {
   const { tell } = useWords();
+  const [wide] = useState(() => window.innerWidth >= DESK);
   const today = useGardenDay();
   const days = daysThatCount(useMeasuredDays() ?? [], today);
   const exposed = planters.flatMap(({ id, design }) => {
@@ -42,20 +48,27 @@ export function WeatherNotes({
     return date === dayAfter(today, 1) ? 'Tomorrow' : writeDate(date, 'short');
   };
   return (
-    <Box as="section" aria-label="The weather" mb="4">
+    <Box as="section" aria-label="The weather">
       <ul className="weather-notes">
         {advice.map(({ hazard, date, forecast, text, planters: those }) => (
           <li key={hazard} data-hazard={hazard}>
-            {ICONS[hazard]}
-            <Text>
-              <b>{when(date, hazard)}:</b> {tell(text)}{' '}
-              <span className="weather-who">
-                {those.length === exposed.length && those.length > 1
-                  ? 'All planters.'
-                  : `${those.map((id) => named.get(id)).join(', ')}.`}
-                {!forecast && ' As it was measured last.'}
-              </span>
-            </Text>
+            <details open={wide}>
+              <summary>
+                {ICONS[hazard]}
+                <span>
+                  <b>{when(date, hazard)}:</b> {tell(text).split(':')[0]}
+                </span>
+              </summary>
+              <Text>
+                {capital(tell(text).split(': ')[1] ?? '')}{' '}
+                <span className="weather-who">
+                  {those.length === exposed.length && those.length > 1
+                    ? 'All planters.'
+                    : `${those.map((id) => named.get(id)).join(', ')}.`}
+                  {!forecast && ' As it was measured last.'}
+                </span>
+              </Text>
+            </details>
           </li>
         ))}
       </ul>

@@ -1,0 +1,68 @@
+import { Box, Text } from '@chakra-ui/react';
+import type { PlanterResource } from '@huerta/contract';
+import { plural, spelled } from '@huerta/core/units';
+import type { ReactNode } from 'react';
+import type { Round } from '../../compute/roundStates';
+import { useGardenDay } from '../../data/gardenDay';
+import { Cans } from '../../drawing/WaterVessels';
+import { writeDate } from '../../ui/dates';
+import { usePreferences, useWords } from '../../ui/preferences';
+import { verdictOf, type Verdict } from '../../ui/tended';
+
+interface TodayHeadProps {
+  planters: readonly PlanterResource[];
+  round: Round;
+  working: boolean;
+  /** What the weather asks for, and the tank. */
+  children: ReactNode;
+}
+
+/** What there is to do today, in one sentence and in cans. */
+export function TodayHead({ planters, round, working, children }: TodayHeadProps) {
+  const { write } = useWords();
+  const { can } = usePreferences();
+  const today = useGardenDay();
+  const states = planters.map(({ id }) => round[id] ?? null);
+  const water = states.reduce(
+    (sum, state) => (state?.wants === 'now' ? sum + state.room.middle : sum),
+    0,
+  );
+  const signs = states.map((state) => state && verdictOf(state, today, write).sign);
+  const count = (sign: Verdict['sign']): number => signs.filter((one) => one === sign).length;
+  const [fill, dip, look] = [count('fill'), count('dip'), count('look')];
+  const cans = Math.ceil(water / can);
+  const known = states.some((state) => state !== null);
+  const sentence =
+    fill > 0
+      ? `Carry ${spelled(cans)} ${plural(cans, 'can')} to ${spelled(fill)} ${plural(fill, 'planter')}.`
+      : dip > 0
+        ? `Dip ${spelled(dip)} ${plural(dip, 'planter')}.`
+        : look > 0
+          ? `See why ${spelled(look)} ${plural(look, 'planter')} cannot drink.`
+          : known && !working
+            ? 'Nothing has to be filled today.'
+            : '';
+  return (
+    <Box className="today-head">
+      <Box className="today-lead">
+        <Text color="faint">
+          {writeDate(today, 'weekday')}, {writeDate(today, 'long')}
+        </Text>
+        <Box role="status">
+          <Text className="today-sentence">{sentence}</Text>
+          <Text>
+            {water > 0 &&
+              `About ${write(water, 'volume')} in all, in cans of ${write(can, 'volume')}. `}
+            {fill > 0 &&
+              dip > 0 &&
+              `Dip ${spelled(dip)} more: ${dip === 1 ? 'it' : 'they'} may be low. `}
+            {fill + dip > 0 && look > 0 && `See why ${spelled(look)} cannot drink. `}
+            {working && 'Working out how they stand…'}
+          </Text>
+        </Box>
+        {water > 0 && <Cans cans={water / can} />}
+      </Box>
+      {children}
+    </Box>
+  );
+}
