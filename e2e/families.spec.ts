@@ -44,7 +44,7 @@ test('the question in plain words proposes a height, and a point on the curve is
   page,
 }) => {
   await openBench(page, designOf('tote-pipes'), 'water');
-  const curve = page.getByRole('slider', { name: 'Water against root room' });
+  const curve = page.getByRole('slider', { name: 'Trade water for root room' });
   await expect(curve).toBeVisible();
   await fill(page, 'Must last', '2');
   await fill(page, 'Root room', '24 cm');

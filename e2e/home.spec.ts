@@ -117,7 +117,7 @@ test('planters are found, chosen, put in a place and deleted together', async ({
   await page.getByRole('searchbox', { name: 'Find' }).fill(mark.toLowerCase());
   const entries = page.getByRole('list', { name: 'Planters' }).getByRole('listitem');
   await expect(entries).toHaveCount(3);
-  await page.getByRole('button', { name: 'Choose several' }).click();
+  await page.getByRole('button', { name: 'Select' }).click();
   await page.getByRole('button', { name: 'All 3 shown' }).click();
   await page.getByRole('button', { name: 'Put in a place' }).click();
   const dialog = page.getByRole('dialog', { name: 'Put in a place' });
@@ -132,11 +132,11 @@ test('planters are found, chosen, put in a place and deleted together', async ({
   await expect(page.getByLabel('Name of the planter')).toHaveValue(`${mark} 2`);
   await page.goBack();
   await expect(entries).toHaveCount(3);
-  await page.getByRole('button', { name: 'Narrow and order' }).click();
+  await page.getByRole('button', { name: 'Filter and sort' }).click();
   await page.getByLabel('Build').selectOption('Built');
   await expect(page.getByText('No planter fits that.')).toBeVisible();
   await page.getByLabel('Build').selectOption('Built or not');
-  await page.getByRole('button', { name: 'Choose several' }).click();
+  await page.getByRole('button', { name: 'Select' }).click();
   await page.getByRole('button', { name: 'All 3 shown' }).click();
   await page.getByRole('button', { name: 'Delete' }).click();
   await expect(page.getByText('3 planters are deleted.')).toBeVisible();

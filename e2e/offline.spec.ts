@@ -26,7 +26,7 @@ test('installed, it opens without a server, shows what it last had, and sends wh
 
   await context.setOffline(true);
   await page.goto(`/planters/${id}?room=soil`);
-  await expect(page.getByText(/Not heard from home/)).toBeVisible();
+  await expect(page.getByText(/^Offline/)).toBeVisible();
   await page.getByLabel('Freeboard', { exact: true }).fill('44 mm');
   await page.getByLabel('Freeboard', { exact: true }).press('Enter');
   await expect(page.getByText(/Kept here, trying again/)).toBeVisible();
@@ -55,5 +55,5 @@ test('installed, it opens without a server, shows what it last had, and sends wh
   await expect
     .poll(async () => ((await get(begun)) as { design?: typeof design }).design?.name)
     .toBe('Begun on the road');
-  await expect(page.getByText(/Not heard from home/)).toBeHidden();
+  await expect(page.getByText(/^Offline/)).toBeHidden();
 });

@@ -15,9 +15,9 @@ test('a filling is noted in two presses from the bench, a dip by a line, and the
   await page.getByLabel('Or say what you did').fill('planted 20 days ago');
   await page.getByRole('button', { name: 'Note it' }).click();
   await expect(page.getByText(/^Next filling|^It is low|^Dip it/)).toBeVisible();
-  await page.getByRole('button', { name: 'Filled till it ran' }).click();
-  await expect(page.getByText('Filled until it ran', { exact: true })).toBeVisible();
-  await expect(page.getByText(/^Last filled until it ran on/)).toBeVisible();
+  await page.getByRole('button', { name: 'Filled to overflow' }).click();
+  await expect(page.getByText('Filled to overflow', { exact: true })).toBeVisible();
+  await expect(page.getByText(/^Last filled to overflow on/)).toBeVisible();
   await page.getByLabel('Or say what you did').fill('stick high');
   await page.keyboard.press('Enter');
   await expect(
@@ -94,10 +94,10 @@ test('a round that is ticked off while the server is away arrives once', async (
   await page.route('**/api/log', (route) =>
     route.request().method() === 'POST' ? route.abort() : route.continue(),
   );
-  await page.getByRole('button', { name: 'Filled till it ran' }).click();
-  await expect(page.getByText('Filled until it ran', { exact: true })).toBeVisible();
+  await page.getByRole('button', { name: 'Filled to overflow' }).click();
+  await expect(page.getByText('Filled to overflow', { exact: true })).toBeVisible();
   await page.reload();
-  await expect(page.getByText('Filled until it ran', { exact: true })).toBeVisible();
+  await expect(page.getByText('Filled to overflow', { exact: true })).toBeVisible();
   await page.unroute('**/api/log');
   await page.reload();
   const ran = async () => {
@@ -107,7 +107,7 @@ test('a round that is ticked off while the server is away arrives once', async (
   };
   await expect.poll(ran).toBe(1);
   await page.reload();
-  await expect(page.getByText('Filled until it ran', { exact: true })).toHaveCount(1);
+  await expect(page.getByText('Filled to overflow', { exact: true })).toHaveCount(1);
   expect(await ran()).toBe(1);
 });
 
@@ -120,7 +120,7 @@ test('today, in the demo garden: the leak is named, and a press notes a filling 
   await page.getByRole('link', { name: 'Today', exact: true }).click();
   await expect(page.getByRole('heading', { level: 1, name: 'Today' })).toBeVisible();
   await expect(page.getByText(/^Look for a leak or a crack/)).toBeVisible();
-  await page.getByRole('button', { name: /^Filled till it ran: Mint in the small pail/ }).click();
+  await page.getByRole('button', { name: /^Filled to overflow: Mint in the small pail/ }).click();
   await page.getByText('Undo').click();
   await expect(page.getByText('Undo')).toHaveCount(0);
 });

@@ -198,7 +198,7 @@ export async function outlook(
   const asked = performance.now();
   const filled = page.getByRole('combobox', { name: 'It is filled' });
   await filled.selectOption({ index: (await filled.inputValue()) === 'never' ? 0 : 2 });
-  const toCome = page.getByText(/more weathers are being worked out/);
+  const toCome = page.getByText(/more weathers…/);
   await toCome.waitFor();
   await toCome.waitFor({ state: 'hidden' });
   const askedMs = round(performance.now() - asked);

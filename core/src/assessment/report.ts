@@ -39,7 +39,7 @@ const REPORT = {
     better: 'more',
   },
   stranded: {
-    label: 'Water that does not come up',
+    label: 'Water the wicks cannot reach',
     kind: 'volume',
     value: (f) => f.stranded,
     better: 'less',

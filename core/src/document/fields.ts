@@ -182,7 +182,7 @@ export const FIELDS = {
     stays: spec('Days in the planter', 'days', 1, 730),
     spacing: spec('From plant to plant', 'growth', 0.02, 3),
     rootsADay: spec('Roots grow down in a warm day', 'length', 0, 0.04),
-    foliage: spec('Foliage across, grown', 'growth', 0.03, 3, 'One plant, edge to edge.'),
+    foliage: spec('Width when grown', 'growth', 0.03, 3, 'One plant, edge to edge.'),
   },
   crop: {
     kc: spec('Crop coefficient', 'ratio', 0.1, 1.5),

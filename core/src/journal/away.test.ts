@@ -1,5 +1,5 @@
 import { SITES } from '../catalog';
-import { daysBetween, weatherOf } from '../physics/climate';
+import { dayAfter, daysBetween, weatherOf } from '../physics/climate';
 import { STARTING_POINTS } from '../document';
 import { assemble } from '../assembly';
 import { runSeason } from '../simulation/season';
@@ -65,6 +65,29 @@ describe('a garden while nobody is at home', () => {
       expect(short).toHaveLength(0);
     }
   });
+
+  test.each([9, 17, 28])(
+    'in %i days the water only falls between visits, and no planter that they keep goes short',
+    (length) => {
+      const from = '2026-07-18';
+      const all = garden(...STARTING_POINTS.slice(0, 12).map(({ id }) => id));
+      const absence = { planters: all, from, until: dayAfter(from, length) };
+      const { courses, visits, beyond, days } = gardenAway(absence);
+      expect(courses.map(({ id }) => id)).toEqual(all.map(({ id }) => id));
+      for (const { id, brim, low, levels, fills, short } of courses) {
+        expect(levels).toHaveLength(days);
+        expect(low).toBeLessThan(brim);
+        const own = visits.filter((visit) => visit.fills.some((fill) => fill.id === id));
+        expect(fills).toEqual([0, ...own.map(({ date }) => daysBetween(from, date))]);
+        // It hardly rains in July: between fillings it falls, and no evening is above the lip.
+        levels.forEach((level, day) => {
+          const before = fills.includes(day) ? brim : levels[day - 1]!;
+          expect(level).toBeLessThanOrEqual(before + 1e-3);
+        });
+        if (!beyond.includes(id)) expect([id, short]).toEqual([id, []]);
+      }
+    },
+  );
 
   test('a change is offered only where it helps', () => {
     const question = ask(first);

@@ -58,10 +58,25 @@ export interface Visit {
   fills: VisitFill[];
 }
 
+/** How the water of one planter likely goes while nobody is at home, with the visits that it is filled on. */
+export interface AwayCourse {
+  id: string;
+  /** Levels at which it is full and reads low, metres. */
+  brim: number;
+  low: number;
+  /** The level that half of the runs are below on each evening, metres. */
+  levels: number[];
+  /** Days after leaving on which it is filled, that of leaving first. */
+  fills: number[];
+  /** Days after leaving on which plants go short in more than one run of ten. */
+  short: number[];
+}
+
 export interface GardenAwayAnswer {
   /** Days between leaving and coming back. */
   days: number;
   alone: AloneAnswer[];
+  courses: AwayCourse[];
   /** The fewest visits that keep all alive, in order; none where all last. */
   visits: Visit[];
   /** Planters that no visits keep alive: they go short within a day or two. */
@@ -73,6 +88,8 @@ export interface GardenAwayAnswer {
 /** A planter ready to be run through the absence with fillings on some days. */
 interface Alone {
   id: string;
+  brim: number;
+  low: number;
   /** Runs with fillings so many days after leaving. */
   runs(fills: readonly number[]): Stretch[];
 }
@@ -82,6 +99,8 @@ interface Stretch {
   short: boolean[];
   /** Filled on each day, m³. */
   filled: number[];
+  /** The level on each evening, metres. */
+  level: number[];
 }
 
 /** Days before leaving on which it is kept full, so that the soil is as wet as it is then. */
@@ -123,10 +142,16 @@ function aloneOf(
   const days = daysBetween(from, until);
   return {
     id,
+    brim: setting.model.brim,
+    low: setting.figures.usableLevel,
     runs(fills) {
       const now = copyParticles(kept);
       const out = dayBuffers(RUNS);
-      const runs = Array.from({ length: RUNS }, (): Stretch => ({ short: [], filled: [] }));
+      const runs = Array.from({ length: RUNS }, (): Stretch => ({
+        short: [],
+        filled: [],
+        level: [],
+      }));
       for (let day = 0; day < days; day += 1) {
         const given = day === 0 || fills.includes(day) ? fill(setting, now) : null;
         // The same weather whatever is filled, so that what a visit does is seen.
@@ -138,7 +163,8 @@ function aloneOf(
           null,
           out,
         );
-        runs.forEach(({ short, filled }, i) => {
+        runs.forEach(({ short, filled, level }, i) => {
+          level.push(setting.table.level(now.water[i] as number));
           short.push(goesShort(setting, now, out, i));
           filled.push(given?.[i] ?? 0);
         });
@@ -177,12 +203,18 @@ export function gardenAway({ planters, from, until }: GardenAwayQuestion): Garde
   });
   const beyond = alone.filter(({ safe }) => safe < 2 && safe < days).map(({ id }) => id);
   const kept = ready.filter(({ id }) => !beyond.includes(id));
-  const { visits, gone } = fewestVisits(kept, days);
+  const { visits, gone, visited } = fewestVisits(kept, days);
   const leaving = first.reduce((sum, { runs }) => sum + spreadOf(runs.map(filledOn(0))).middle, 0);
   const named = visits.map(({ day, fills }) => ({ date: dayAfter(from, day), fills }));
   return {
     days,
     alone,
+    courses: first.map(({ one, runs }) => {
+      const own = visited.get(one.id);
+      return own && own.days.length > 0
+        ? courseOf(one, own.runs, own.days)
+        : courseOf(one, runs, []);
+    }),
     visits: named,
     beyond: [...beyond, ...gone],
     water: {
@@ -195,10 +227,32 @@ export function gardenAway({ planters, from, until }: GardenAwayQuestion): Garde
   };
 }
 
+/** How the water goes in runs with fillings so many days after leaving. */
+function courseOf(
+  { id, brim, low }: Alone,
+  runs: readonly Stretch[],
+  own: readonly number[],
+): AwayCourse {
+  const days = runs[0]?.short.length ?? 0;
+  const all = Array.from({ length: days }, (_, day) => day);
+  return {
+    ...{ id, brim, low },
+    levels: all.map((day) => spreadOf(runs.map(({ level }) => level[day] ?? 0)).middle),
+    fills: [0, ...own],
+    short: all.filter((day) => runs.filter(({ short }) => short[day]).length > SURE * runs.length),
+  };
+}
+
 const filledOn =
   (day: number) =>
   ({ filled }: Stretch): number =>
     filled[day] ?? 0;
+
+/** The visits that a planter is filled on, so many days after leaving, and its runs with them. */
+interface Visited {
+  days: readonly number[];
+  runs: readonly Stretch[];
+}
 
 interface DayOfVisit {
   day: number;
@@ -213,7 +267,7 @@ interface DayOfVisit {
 function fewestVisits(
   planters: readonly Alone[],
   days: number,
-): { visits: DayOfVisit[]; gone: string[] } {
+): { visits: DayOfVisit[]; gone: string[]; visited: Map<string, Visited> } {
   const gone: string[] = [];
   const all: number[] = [];
   let left = [...planters];
@@ -230,31 +284,36 @@ function fewestVisits(
     since += Math.max(least - 1, 1);
     all.push(since);
   }
-  const needs = left.map((one) => ({ one, own: ownVisits(lasts.get(one.id) ?? [], all, days) }));
   const visits = all.map((day): DayOfVisit => ({ day, fills: [] }));
-  for (const { one, own } of needs) {
-    const runs = one.runs(own);
-    for (const day of own) {
-      const { middle, high } = spreadOf(runs.map(filledOn(day)));
+  const visited = new Map<string, Visited>();
+  for (const one of left) {
+    const own = ownVisits(one, all, days);
+    visited.set(one.id, own);
+    for (const day of own.days) {
+      const { middle, high } = spreadOf(own.runs.map(filledOn(day)));
       visits[all.indexOf(day)]?.fills.push({ id: one.id, volume: middle, most: high });
     }
   }
-  return { visits: visits.filter(({ fills }) => fills.length > 0), gone };
+  return { visits: visits.filter(({ fills }) => fills.length > 0), gone, visited };
 }
 
-/** Those visits of all that a planter needs: each as late as it lasts. */
-function ownVisits(lasts: readonly number[], all: readonly number[], days: number): number[] {
+/**
+ * Those visits of all that a planter needs: each as late as it lasts with the ones before it. Where one that is left out
+ * makes it too dry for the next, it is filled on all.
+ */
+function ownVisits(one: Alone, all: readonly number[], days: number): Visited {
   const own: number[] = [];
-  let reaches = lasts[0] ?? days;
-  while (reaches < days) {
+  for (;;) {
     const last = own.at(-1) ?? 0;
-    const at = all.findLastIndex((day) => day > last && day <= Math.max(reaches - 1, last + 1));
-    const day = all[at];
-    if (day === undefined) break;
-    own.push(day);
-    reaches = day + (lasts[at + 1] ?? days);
+    const runs = one.runs(own);
+    const reaches = last + safeOf(lasting(runs, last));
+    if (reaches >= days) return { days: own, runs };
+    const later = all.filter((day) => day > last);
+    const next = later.findLast((day) => day < reaches) ?? later[0];
+    if (next === undefined) return { days: own, runs };
+    if (next > reaches && own.length > 0) return { days: all, runs: one.runs(all) };
+    own.push(next);
   }
-  return own;
 }
 
 /** A change of one planter with which it lasts longer. */

@@ -51,6 +51,7 @@ export {
   oneChange,
   type AloneAnswer,
   type AwayChange,
+  type AwayCourse,
   type GardenAwayAnswer,
   type GardenAwayQuestion,
   type Visit,

@@ -1,12 +1,12 @@
 import { q, say, type Message } from '../units';
 import { ACTIVITIES, type EntryBody } from './entry';
 
-/** An entry in words: `Filled with 6 L until it ran`. */
+/** An entry in words: `Filled with 6 L to overflow`. */
 export function describeEntry(did: EntryBody): Message {
   switch (did.kind) {
     case 'filled': {
       const where = did.where === 'top' ? ' on top' : '';
-      const ran = did.ran ? ' until it ran' : '';
+      const ran = did.ran ? ' to overflow' : '';
       return did.volume === null
         ? say`Filled${where}${ran}`
         : say`Filled with ${q(did.volume, 'volume')}${where}${ran}`;

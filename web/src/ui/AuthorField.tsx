@@ -7,7 +7,7 @@ export function AuthorField() {
   const [by, setBy] = useState(writer);
   return (
     <TextField
-      label="Who writes on this device"
+      label="Your name in the log"
       value={by}
       maxLength={MOST_BY}
       onCommit={(name) => {

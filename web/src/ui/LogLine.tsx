@@ -85,8 +85,8 @@ export function LogLine({ label, initially = '', planter, onWrite }: LogLineProp
             aria-describedby={doubted ? doubtId : undefined}
             placeholder={
               units === 'us'
-                ? 'filled 1.5 gal till it ran yesterday'
-                : 'filled 6 L till it ran yesterday'
+                ? 'filled 1.5 gal to overflow yesterday'
+                : 'filled 6 L to overflow yesterday'
             }
             onChange={(event) => {
               setTyped(event.target.value);

@@ -72,7 +72,7 @@ function Away() {
   const when = ago === 'just now' ? '' : `; last ${ago}`;
   return (
     <BarLine of="attention">
-      <b>Not heard from home{when}.</b> This shows what was last seen
+      <b>Offline{when}.</b> This shows what was last seen
       {keeps ? '; what you do is kept here and sent later.' : '.'}
     </BarLine>
   );

@@ -78,7 +78,7 @@ export function sayLevel({ forecast, room, certain }: TendedState, write: Write)
       : '';
   const full = water.middle + room.middle;
   const fills =
-    room.middle < NEARLY * full ? 'nearly full' : `${write(room.middle, 'volume')} fill it`;
+    room.middle < NEARLY * full ? 'nearly full' : `needs ${write(room.middle, 'volume')}`;
   return `Water at about ${about}${spread}; ${fills}.`;
 }
 

@@ -50,7 +50,7 @@ export interface LineContext {
 export function readLine(typed: string, context: LineContext): LineReading {
   const line = typed.trim().replace(/\s+/g, ' ');
   if (line === '')
-    return { ok: false, message: 'Type what you did, like: filled 6 L till it ran.' };
+    return { ok: false, message: 'Type what you did, like: filled 6 L to overflow.' };
   const { today, system, planter = null, can = canOf(system) } = context;
   const monthFirst = context.monthFirst ?? system === 'us';
   const { date, dated, time, rest } = whenIn(line, today, monthFirst);

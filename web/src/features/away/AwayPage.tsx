@@ -10,6 +10,7 @@ import {
   type RoundPlan,
 } from '@huerta/core/journal';
 import { dayAfter, daysBetween, type WeatherChoice } from '@huerta/core/physics/climate';
+import { spelled } from '@huerta/core/units';
 import { FileText } from 'lucide-react';
 import { useMemo, useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
@@ -28,6 +29,7 @@ import { PageHead } from '../../ui/PageHead';
 import { useGardenAway, useRound, type RoundAsked } from '../../compute/round';
 import type { AwayTold } from '../../compute/tasks';
 import { useTankOutlook } from '../../compute/tank';
+import { AwayChart } from './AwayChart';
 import './away.css';
 
 /** The whole garden while nobody is at home: what lasts, what does not, and when somebody has to come. */
@@ -179,10 +181,14 @@ function Answer({ told: { answer, changes }, absence, planters, children }: Answ
   const names = new Map(planters.map(({ id, design }) => [id, design.name]));
   return (
     <Box mt="4">
-      <Text role="status" fontSize="xl" fontFamily="heading" fontWeight="bold" maxW="44rem">
+      <Text fontSize="2xl" fontFamily="heading" fontWeight="bold" lineHeight="1.15">
+        {headOf(answer)}
+      </Text>
+      <Text role="status" mt="1" maxW="44rem">
         {leadOf(answer)}
       </Text>
-      <Text mt="2" maxW="44rem">
+      <AwayChart answer={answer} absence={absence} planters={planters} />
+      <Text mt="3" maxW="44rem">
         This holds if all are full when you leave on {writeDate(absence.from, 'long')}: fill them
         that morning. A planter lasts if its plants do not go short in nine cases of ten, whatever
         the weather and however thirsty it turns out to be.
@@ -214,13 +220,27 @@ function Answer({ told: { answer, changes }, absence, planters, children }: Answ
   );
 }
 
+/** What it comes to, in a few words. */
+function headOf({ alone, visits, days, beyond }: GardenAwayAnswer): string {
+  if (alone.every(({ safe }) => safe >= days)) return 'No one needs to come.';
+  if (visits.length === 0)
+    return `${capital(spelled(beyond.length))} ${beyond.length === 1 ? 'goes' : 'go'} short.`;
+  const times =
+    visits.length < 3
+      ? (['', 'once', 'twice'] as const)[visits.length]
+      : `${spelled(visits.length)} times`;
+  return `Someone has to come ${times}.`;
+}
+
+const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);
+
 /** The answer in one sentence. */
 function leadOf({ alone, visits, beyond, days }: GardenAwayAnswer): string {
   const lasting = alone.filter(({ safe }) => safe >= days).length;
   if (lasting === alone.length)
     return alone.length === 1
-      ? 'It lasts. Nobody has to come.'
-      : `All ${alone.length} last. Nobody has to come.`;
+      ? 'It will last. No one needs to water.'
+      : `All ${spelled(alone.length)} will last. No one needs to water.`;
   const times =
     visits.length === 0
       ? 'no visits keep the others alive'
@@ -228,7 +248,7 @@ function leadOf({ alone, visits, beyond, days }: GardenAwayAnswer): string {
         ? 'one visit keeps the others alive'
         : `${visits.length} visits keep the others alive`;
   const but = beyond.length > 0 && visits.length > 0 ? `, but for ${beyond.length}` : '';
-  return `${lasting} of ${alone.length} last; ${times}${but}.`;
+  return `${capital(spelled(lasting))} of ${spelled(alone.length)} last; ${times}${but}.`;
 }
 
 function Change({

@@ -39,7 +39,7 @@ export function Findings() {
       <Title text={title} />
       {findings.length + impossible.length === 0 && (
         <Text fontSize="sm">
-          Overflow, wick, tube and soil agree with each other. Go and drill.
+          No problems found. Ready to build.
         </Text>
       )}
       <ul className="findings">

@@ -9,7 +9,7 @@ export function SaveMark({ saving }: { saving: Saving }) {
   const away = useConnectivity((heard) => heard.away);
   const keeps = useStorage((storage) => storage.keeps);
   const words = {
-    saved: away ? 'Not heard from home. Kept here.' : 'Saved',
+    saved: away ? 'Offline. Kept here.' : 'Saved',
     waiting: 'Not saved yet',
     saving: 'Saving…',
     later: keeps ? 'Not saved yet. Kept here, trying again.' : 'Not saved yet. Trying again.',

@@ -57,7 +57,7 @@ describe('findings', () => {
   test('none at all says what to do next', () => {
     open([{ path: ['place', 'hose'], value: 1e-5 }], <Findings />);
     expect(screen.getByRole('heading', { name: 'Nothing to mend' })).toBeTruthy();
-    expect(screen.getByText(/Go and drill/)).toBeTruthy();
+    expect(screen.getByText(/Ready to build/)).toBeTruthy();
   });
 });
 

@@ -69,7 +69,7 @@ export function Chosen({ shown, chosen, onAll, onDone }: ChosenProps) {
         Shopping list
       </Button>
       <Button disabled={none} onClick={fill}>
-        Filled till they ran
+        Filled to overflow
       </Button>
       <Button disabled={none} onClick={() => setPlacing(true)}>
         Put in a place

@@ -141,11 +141,11 @@ test('a variant keeps the name and says that it is another way', async () => {
 });
 
 test('a filling is noted till it ran, and taken out again by a press', async () => {
-  const user = await choose('Filled till it ran');
-  await screen.findByText('‘By the step’: filled till it ran.');
+  const user = await choose('Filled to overflow');
+  await screen.findByText('‘By the step’: filled to overflow.');
   await waitFor(() => expect(log).toHaveLength(1));
   expect(log[0]).toMatchObject({ planter: id, did: { kind: 'filled', ran: true }, gone: false });
-  await user.click(undoOf('‘By the step’: filled till it ran.'));
+  await user.click(undoOf('‘By the step’: filled to overflow.'));
   await waitFor(() => expect(log).toHaveLength(2));
   expect(log[1]).toMatchObject({ instead: log[0]!.id, gone: true });
 });

@@ -73,7 +73,7 @@ function Planters({ entries, by }: { entries: readonly PlanterSummary[]; by: str
             aria-pressed={chosen !== null}
             onClick={() => setChosen(chosen ? null : new Set())}
           >
-            Choose several
+            Select
           </Button>
         </Search>
       )}

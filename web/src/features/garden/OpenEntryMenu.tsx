@@ -48,7 +48,7 @@ export function OpenEntryMenu({ entry }: { entry: PlanterSummary }) {
     if (value === 'log') void navigate(`/planters/${id}/log`);
     if (value === 'filled')
       void log.write([id], { did: TILL_IT_RAN }).then(([filled]) =>
-        notify(`‘${name}’: filled till it ran.`, {
+        notify(`‘${name}’: filled to overflow.`, {
           label: 'Undo',
           run: () => void (filled && log.takeOut(filled)),
         }),
@@ -110,7 +110,7 @@ export function OpenEntryMenu({ entry }: { entry: PlanterSummary }) {
           <Menu.Positioner>
             <Menu.Content>
               <Menu.Item value="filled">
-                <Droplets size={18} aria-hidden /> Filled till it ran
+                <Droplets size={18} aria-hidden /> Filled to overflow
               </Menu.Item>
               <Menu.Item value="log">
                 <NotebookPen size={18} aria-hidden /> The log

@@ -55,7 +55,7 @@ export function Search({ entries, wanted, onWant, children }: SearchProps) {
         />
       </Field.Root>
       <Button aria-expanded={open} onClick={() => setOpen(!open)}>
-        <SlidersHorizontal size={18} aria-hidden /> Narrow and order
+        <SlidersHorizontal size={18} aria-hidden /> Filter and sort
       </Button>
       {children}
       {open && (

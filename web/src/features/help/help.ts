@@ -78,7 +78,7 @@ export const HELP: readonly HelpPart[] = [
     id: 'today',
     title: 'Today and the log',
     lines: [
-      'Today lists what wants water and what can wait. Press Filled till it ran, or say what you did in the log: stick 4 cm, rain 12 mm, picked 3 lettuces.',
+      'Today lists what wants water and what can wait. Press Filled to overflow, or say what you did in the log: stick 4 cm, rain 12 mm, picked 3 lettuces.',
       'From what you note Huerta learns how thirsty each planter really is. Where it is not sure it says dip it.',
     ],
   },

@@ -58,7 +58,7 @@ function Log({ resource, entries, choice, plan }: Tending) {
       <Box className="log-write" role="group" aria-label="Write into the log">
         <Box display="flex" flexWrap="wrap" gap="3">
           <Button variant="solid" size="lg" onClick={() => note({ did: TILL_IT_RAN })}>
-            <Droplets size={20} aria-hidden /> Filled till it ran
+            <Droplets size={20} aria-hidden /> Filled to overflow
           </Button>
           <PhotoButton planter={id} />
         </Box>
@@ -112,7 +112,7 @@ function Stands({ known: { value, trouble }, planter }: { known: Known<Round>; p
       </Text>
       <Text>
         {state.thirst.fullOn !== null &&
-          `Last filled until it ran on ${writeDate(state.thirst.fullOn, 'long')}. `}
+          `Last filled to overflow on ${writeDate(state.thirst.fullOn, 'long')}. `}
         {sayLevel(state, words.write)}
       </Text>
       <Text>{sayThirst(state, words)}</Text>

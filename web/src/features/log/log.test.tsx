@@ -43,8 +43,8 @@ const entries = () => screen.findByRole('list', { name: /^Entries/ });
 test('a press notes a filling, a line anything else; what is taken out can be put back', async () => {
   const user = open(`/planters/${id}/log`);
   expect(await screen.findByText(/Nothing is noted yet/)).toBeTruthy();
-  await user.click(screen.getByRole('button', { name: 'Filled till it ran' }));
-  expect(within(await entries()).getByText('Filled until it ran')).toBeTruthy();
+  await user.click(screen.getByRole('button', { name: 'Filled to overflow' }));
+  expect(within(await entries()).getByText('Filled to overflow')).toBeTruthy();
   const line = screen.getByLabelText('Or say what you did');
   await user.type(line, 'stick high{Enter}');
   expect(screen.getByRole('alert').textContent).toMatch(/^Say how deep the water is.*note it so/);
@@ -91,19 +91,19 @@ test('a line is read while it is typed, its parts are noted in their order, and 
 test('while the server is away what is noted stands there, and is sent once when it is back', async () => {
   garden.away = true;
   const user = open(`/planters/${id}/log`);
-  await user.click(await screen.findByRole('button', { name: 'Filled till it ran' }));
-  expect(within(await entries()).getByText('Filled until it ran')).toBeTruthy();
+  await user.click(await screen.findByRole('button', { name: 'Filled to overflow' }));
+  expect(within(await entries()).getByText('Filled to overflow')).toBeTruthy();
   expect(garden.log).toHaveLength(0);
   garden.away = false;
   window.dispatchEvent(new Event('online'));
   await waitFor(() => expect(garden.log).toHaveLength(1));
-  expect(within(await entries()).getAllByText('Filled until it ran')).toHaveLength(1);
+  expect(within(await entries()).getAllByText('Filled to overflow')).toHaveLength(1);
 });
 
 test('whoever writes on this device is named in what is written', async () => {
   const user = open(`/planters/${id}/log`);
-  await user.type(await screen.findByLabelText('Who writes on this device'), 'Inés{Enter}');
-  await user.click(screen.getByRole('button', { name: 'Filled till it ran' }));
+  await user.type(await screen.findByLabelText('Your name in the log'), 'Inés{Enter}');
+  await user.click(screen.getByRole('button', { name: 'Filled to overflow' }));
   await waitFor(() => expect(garden.log[0]).toMatchObject({ by: 'Inés' }));
   expect(within(await entries()).getByText(/\(Inés\)/)).toBeTruthy();
 });
@@ -111,7 +111,7 @@ test('whoever writes on this device is named in what is written', async () => {
 test('today tells what wants water, and a press fills it', async () => {
   const user = open('/today');
   expect(await screen.findByText('Its water is not known.')).toBeTruthy();
-  await user.click(await screen.findByRole('button', { name: /^Filled till it ran/ }));
+  await user.click(await screen.findByRole('button', { name: /^Filled to overflow/ }));
   await waitFor(() => expect(garden.log).toHaveLength(1));
   expect(await screen.findByText(/^Fine until/)).toBeTruthy();
   await waitFor(() => expect(screen.queryByText('Its water is not known.')).toBeNull());

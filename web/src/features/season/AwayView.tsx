@@ -53,7 +53,7 @@ export function AwayView({
           <Input type="date" value={back} onChange={(event) => onBack(event.target.value)} />
         </Field.Root>
       </Box>
-      {error === '' && !answer && <Text role="status">The weathers are being worked out …</Text>}
+      {error === '' && !answer && <Text role="status">Calculating…</Text>}
       {error === '' && answer && (
         <Box role="status" mt="4">
           <Text fontSize="xl" fontFamily="heading" fontWeight="bold" maxW="40rem">

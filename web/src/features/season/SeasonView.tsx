@@ -44,7 +44,7 @@ export function SeasonView({
     <>
       <Text fontSize="lg" my="3" role="status">
         {seasonSentence(season, outlook, write)}
-        {toCome > 0 && ` ${toCome} more weathers are being worked out.`}
+        {toCome > 0 && ` Calculating ${toCome} more weathers…`}
       </Text>
       <Box className="season-columns">
         <Box minW="0">
@@ -116,8 +116,7 @@ const Numbers = memo(function Numbers({ name, season }: { name: string; season: 
         />
       </details>
       <Text fontSize="sm" color="faint" mt="2">
-        Not a drop is lost in the sum: what comes in is drunk, dries up, runs over or is still
-        there.
+        The water adds up: what comes in is drunk, dries up, runs over or is still there.
       </Text>
     </>
   );

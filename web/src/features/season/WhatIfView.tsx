@@ -33,7 +33,7 @@ export function WhatIfView({ name, question, season, answers }: WhatIfViewProps)
   const { value, current, trouble } = useTogether(all);
   const together = current ? value : null;
   const base = season.totals;
-  if (!answers) return <Text role="status">The other seasons are being worked out …</Text>;
+  if (!answers) return <Text role="status">Calculating…</Text>;
   const row = (
     id: string,
     what: ReactNode,
@@ -54,8 +54,8 @@ export function WhatIfView({ name, question, season, answers }: WhatIfViewProps)
   return (
     <Box className="what-if">
       <Text my="3" maxW="44rem">
-        Each line is this season with one thing otherwise. Tick what you want to see against it as a
-        curve; tick several to have them all at once.
+        Each row changes one thing. Tick what you want to see against it as a curve; tick several to
+        have them all at once.
       </Text>
       <TwoLevels
         days={season.run.days}

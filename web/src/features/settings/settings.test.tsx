@@ -257,11 +257,11 @@ test('numbers take the comma at once, and who writes is remembered', async () =>
   await user.selectOptions(await screen.findByLabelText('Numbers'), '1,5 (tables by semicolons)');
   expect(localStorage.getItem('huerta.decimal')).toBe('comma');
   expect((await screen.findByRole('region', { name: 'Copies' })).textContent).toMatch(/\d,\d MB/);
-  const by = screen.getByLabelText('Who writes on this device');
+  const by = screen.getByLabelText('Your name in the log');
   await user.type(by, '  Kitchen tablet {Enter}');
   unmount();
   show(<Around>{<SettingsPage />}</Around>);
-  const again = await screen.findByLabelText('Who writes on this device');
+  const again = await screen.findByLabelText('Your name in the log');
   expect((again as HTMLInputElement).value).toBe('Kitchen tablet');
   localStorage.clear();
 });

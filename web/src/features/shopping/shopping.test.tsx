@@ -85,7 +85,7 @@ test('while the server is away a book is kept, which is said, and nothing typed 
   const cap = within(await screen.findByRole('region', { name: 'Cap for a tube' }));
   await user.type(cap.getByLabelText(/^At hand/), '3');
   await user.click(screen.getByRole('button', { name: 'Save the price book' }));
-  expect(await screen.findByText(/Not heard from home/)).toBeTruthy();
+  expect(await screen.findByText(/^Offline/)).toBeTruthy();
   expect((cap.getByLabelText(/^At hand/) as HTMLInputElement).value).toBe('3');
 });
 

@@ -112,7 +112,7 @@ function Beneath({ planter, verdict, tended }: BeneathProps) {
             <Button
               variant={verdict.sign === 'fill' ? 'solid' : 'ghost'}
               {...(verdict.sign === 'fill' ? {} : { px: '1', textDecoration: 'underline' })}
-              aria-label={`Filled till it ran: ${design.name}`}
+              aria-label={`Filled to overflow: ${design.name}`}
               onClick={filled}
             >
               Filled

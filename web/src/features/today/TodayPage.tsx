@@ -236,7 +236,7 @@ function Together({ planters, round }: { planters: readonly PlanterResource[]; r
           key={place}
           onClick={() =>
             void log.write(ids, { did: TILL_IT_RAN }).then((entries) =>
-              notify(`${place}: all ${ids.length} filled till they ran.`, {
+              notify(`${place}: all ${ids.length} filled to overflow.`, {
                 label: 'Undo',
                 run: () => entries.forEach((entry) => void log.takeOut(entry)),
               }),

@@ -16,7 +16,7 @@ export function useNoteWater({ id, design }: PlanterResource) {
       }),
     );
   return {
-    filled: () => note(TILL_IT_RAN, 'filled till it ran.'),
+    filled: () => note(TILL_IT_RAN, 'filled to overflow.'),
     /** @param depth of the water by the stick, metres */
     dipped: (depth: number) =>
       note({ kind: 'level', depth }, `${write(depth, 'length')} of water noted.`),

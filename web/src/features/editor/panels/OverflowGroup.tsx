@@ -128,7 +128,9 @@ function OpeningFields({ overflow }: { overflow: Exclude<OverflowDesign, { kind:
       <Says>
         Water stops at the lip, {write(lip, 'length')} up, not at the mark
         {lost > 0 ? `: that is ${write(lost, 'volume')} less` : ''}.
-        {airGap !== null && airGap >= 0 ? ` Above it are ${write(airGap, 'length')} of air.` : ''}
+        {airGap !== null && airGap >= 0
+          ? ` There is ${write(airGap, 'length')} of air above it.`
+          : ''}
       </Says>
     </>
   );

@@ -2,6 +2,7 @@ import { Button } from '@chakra-ui/react';
 import { exposureOf } from '@huerta/core/physics/climate';
 import { FIELDS } from '@huerta/core/document';
 import { RAIN, SPOT, SUN, WIND } from '@huerta/core/catalog';
+import type { Words } from '@huerta/core/units';
 import { useWords } from '../../../ui/preferences';
 import { TextField } from '../../../ui/TextField';
 import { useEditor } from '../editorState';
@@ -36,9 +37,7 @@ export function PlaceGroup() {
         <Choice label="On" value={place.spot} choices={SPOT} path={['place', 'spot']} />
         <Choice label="Rain" value={place.rain} choices={RAIN} path={['place', 'rain']} />
       </Pair>
-      <Says>
-        Plants drink {write(exposureOf(place), 'ratio')} times what they would in an open field.
-      </Says>
+      <Says>{thirstHere(exposureOf(place), write)}</Says>
       <Pair>
         <Measure
           path={['place', 'slopeAcross']}
@@ -56,9 +55,8 @@ export function PlaceGroup() {
       )}
       {tilt.across > 5e-4 && (
         <Says>
-          Out of level by {write(tilt.across, 'length')} it really holds{' '}
-          {write(tilt.holds, 'volume')}, not {write(standing, 'volume')}. Aim at the same depth in
-          every corner.
+          Tilted by {write(tilt.across, 'length')} it holds {write(tilt.holds, 'volume')}, not{' '}
+          {write(standing, 'volume')}. Aim at the same depth in every corner.
         </Says>
       )}
       <Measure
@@ -96,4 +94,11 @@ export function PlaceGroup() {
       <Tick label="It freezes here in winter" checked={place.frost} path={['place', 'frost']} />
     </Group>
   );
+}
+
+/** How thirsty plants are here beside an open field. */
+function thirstHere(exposure: number, write: Words['write']): string {
+  const more = exposure - 1;
+  if (Math.abs(more) < 0.005) return 'Plants drink here as they would in the open.';
+  return `About ${write(Math.abs(more), 'share')} ${more > 0 ? 'thirstier' : 'less thirsty'} here than in the open.`;
 }

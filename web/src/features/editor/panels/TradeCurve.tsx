@@ -54,7 +54,7 @@ export function TradeCurve({ curve, at, wish, proposed, onPick, onKeyDown }: Tra
       width="100%"
       role="slider"
       tabIndex={0}
-      aria-label="Water against root room"
+      aria-label="Trade water for root room"
       aria-valuemin={0}
       aria-valuemax={curve.length - 1}
       aria-valuenow={at}

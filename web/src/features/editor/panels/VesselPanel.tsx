@@ -184,7 +184,7 @@ function KeepIt() {
   if (!naming) {
     return (
       <Button alignSelf="flex-start" onClick={() => setNaming(true)}>
-        Keep it among my vessels
+        Save to My vessels
       </Button>
     );
   }

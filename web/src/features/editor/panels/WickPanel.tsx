@@ -89,9 +89,9 @@ function Delivery() {
   return (
     <>
       <Says>
-        From a full reservoir{' '}
-        {figures.duty > AMPLE ? 'more than ten times enough' : write(figures.delivery, 'daily')}{' '}
-        comes up; a hot day asks {write(figures.hot.total, 'daily')}.{' '}
+        Full, the wicks bring{' '}
+        {figures.duty > AMPLE ? 'more than ten times enough' : write(figures.delivery, 'daily')}; a
+        hot day asks {write(figures.hot.total, 'daily')}.{' '}
         {figures.duty < 1
           ? 'It falls behind on hot days.'
           : figures.usableLevel > 1e-3

@@ -70,14 +70,14 @@ describe('what holds the soil', () => {
 
 test('where it stands: thirst, slope and the load are said as they change', async () => {
   const { user } = openPart(designOf('box-legs'), <PlaceGroup />);
-  expect(screen.getByText(/drink 1\.05 times/)).toBeTruthy();
+  expect(screen.getByText(/About 5.?% thirstier here than in the open/)).toBeTruthy();
   await user.selectOptions(screen.getByLabelText('On'), 'wall');
   expect(screen.getByText(/drink 1\.3 times/)).toBeTruthy();
   expect(screen.getByText(/on each leg/)).toBeTruthy();
   const slope = screen.getByLabelText('Out of level, side to side');
   await user.clear(slope);
   await user.type(slope, '5 mm/m{Enter}');
-  expect(screen.getByText(/Out of level by 6.mm it really holds/)).toBeTruthy();
+  expect(screen.getByText(/Tilted by 6.mm it holds/)).toBeTruthy();
   expect(screen.getByLabelText('It falls')).toBeTruthy();
 });
 

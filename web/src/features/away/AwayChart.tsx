@@ -1,0 +1,247 @@
+import type { PlanterResource } from '@huerta/contract';
+import type { AwayCourse, GardenAbsence, GardenAwayAnswer } from '@huerta/core/journal';
+import { dayAfter } from '@huerta/core/physics/climate';
+import { useWaterDrawing } from '../../compute/waterDrawing';
+import { SmallSection } from '../../drawing/SmallSection';
+import { vesselSize } from '../../drawing/vesselSize';
+import { useGardenDay } from '../../data/gardenDay';
+import { writeDayAhead } from '../../ui/dates';
+import { usePreferences } from '../../ui/preferences';
+import '../../drawing/standingPlanter.css';
+import { useSize } from '../../ui/useSize';
+import { plural } from '@huerta/core/units';
+
+interface AwayChartProps {
+  answer: GardenAwayAnswer;
+  absence: GardenAbsence;
+  planters: readonly PlanterResource[];
+}
+
+/** Height of a row and of a full planter's water in it, pixels. */
+const ROW = 58;
+const FULL = 36;
+/** Height of a drawn planter, and width of its column, pixels. */
+const DRAWN = 46;
+const DRAWN_WIDE = 72;
+/** What a tab takes on the scale of days, pixels. */
+const TAB_HIGH = 56;
+const TAB_WIDE = 92;
+const TAB_NARROW = 74;
+/** Width of the days below which tabs are small, and those of the ends stand within, pixels. */
+const NARROW = 520;
+/** Room of a name on the scale of days, pixels. */
+const DAY_NAME = 46;
+/** Before anything is laid out, pixels. */
+const USUAL = 800;
+
+/** The water of each planter from leaving to return: it falls, rises at a visit, and shows where it reads low or is short. */
+export function AwayChart({ answer, absence, planters }: AwayChartProps) {
+  const [frame, { width: laidOut }] = useSize();
+  const width = laidOut || USUAL;
+  const { courses, days } = answer;
+  const shown = planters.flatMap((planter) => {
+    const course = courses.find(({ id }) => id === planter.id);
+    return course ? [{ planter, course }] : [];
+  });
+  const tallest = Math.max(...shown.map(({ planter }) => vesselSize(planter.design).high));
+  return (
+    <div className="away-chart">
+      <div className="away-names" aria-hidden>
+        {shown.map(({ planter, course }) => (
+          <RowHead key={planter.id} planter={planter} brim={course.brim} scale={DRAWN / tallest} />
+        ))}
+      </div>
+      <div ref={frame} className="away-days">
+        <Scale answer={answer} absence={absence} width={width} />
+        <ul aria-label="Water while you are away">
+          {shown.map(({ planter, course }) => (
+            <li key={planter.id}>
+              <span className="away-row-name">{planter.design.name}</span>
+              <Verdict course={course} from={absence.from} />
+              <Wedge course={course} days={days} width={width} />
+            </li>
+          ))}
+        </ul>
+        <p className="away-key">
+          <svg width="10" height="22" aria-hidden>
+            <Stick x={5} y={22} />
+          </svg>{' '}
+          reads low <span className="away-key-short" /> plants go short
+        </p>
+      </div>
+    </div>
+  );
+}
+
+function RowHead({
+  planter,
+  brim,
+  scale,
+}: {
+  planter: PlanterResource;
+  brim: number;
+  scale: number;
+}) {
+  const drawing = useWaterDrawing(planter.design, brim);
+  return (
+    <div className="away-name">
+      <span>
+        {drawing && (
+          <SmallSection
+            section={drawing.section}
+            width={DRAWN_WIDE}
+            height={DRAWN + 4}
+            scale={scale}
+          />
+        )}
+      </span>
+      <span>{planter.design.name}</span>
+    </div>
+  );
+}
+
+/** The days, with leaving, visits and return as tabs. */
+function Scale({
+  answer: { days, visits },
+  absence,
+  width,
+}: Pick<AwayChartProps, 'answer' | 'absence'> & { width: number }) {
+  const { can } = usePreferences();
+  const today = useGardenDay();
+  const x = (day: number): number => (day / days) * width;
+  const tabs = visits.map(({ date, fills }) => ({
+    date,
+    cans: Math.ceil(fills.reduce((sum, { volume }) => sum + volume, 0) / can),
+  }));
+  const step = Math.max(Math.ceil((DAY_NAME * days) / Math.max(width, 1)), 1);
+  const levels = stacked(
+    tabs.map(({ date }) => x(dayOf(absence.from, date))),
+    width,
+  );
+  const taken = [0, days, ...tabs.map(({ date }) => dayOf(absence.from, date))];
+  const clear = (day: number): boolean =>
+    taken.every((one) => Math.abs(x(one) - x(day)) > 2 * DAY_NAME);
+  return (
+    <div
+      className="away-scale"
+      style={{ height: TAB_HIGH * (Math.max(0, ...levels) + 1) }}
+      aria-hidden
+    >
+      {Array.from({ length: days + 1 }, (_, day) => day)
+        .filter((day) => day % step === 0 && clear(day))
+        .map((day) => (
+          <span key={day} className="away-day" style={{ left: x(day) }}>
+            {Number(dayAfter(absence.from, day).slice(8))}
+          </span>
+        ))}
+      <span className="away-tab is-end" style={{ left: 0 }}>
+        leaving <b>{writeDayAhead(absence.from, today)}</b>
+      </span>
+      {tabs.map(({ date, cans }, i) => (
+        <span
+          key={date}
+          className="away-tab"
+          style={{
+            left: x(dayOf(absence.from, date)),
+            bottom: 2 + TAB_HIGH * (levels[i] ?? 0),
+          }}
+        >
+          {writeDayAhead(date, today)}
+          <b>
+            {cans} {plural(cans, 'can')}
+          </b>
+        </span>
+      ))}
+      <span className="away-tab is-end is-last" style={{ left: width }}>
+        back <b>{writeDayAhead(absence.until, today)}</b>
+      </span>
+    </div>
+  );
+}
+
+/** How far up each tab stands, so that none lies on another. @param at their middles, rising, pixels */
+function stacked(at: readonly number[], width: number): number[] {
+  // Leaving and return stand on the lowest.
+  const narrow = width < NARROW;
+  const wide = narrow ? TAB_NARROW : TAB_WIDE;
+  const ends = [narrow ? [wide / 2, width - wide / 2] : [0, width]];
+  return at.map((x) => {
+    let level = 0;
+    while (ends[level]?.some((other) => Math.abs(other - x) < wide)) level += 1;
+    (ends[level] ??= []).push(x);
+    return level;
+  });
+}
+
+const dayOf = (from: string, date: string): number =>
+  Math.round((Date.parse(date) - Date.parse(from)) / 86_400_000);
+
+/** When it reads low, or is short, in words. */
+function Verdict({ course, from }: { course: AwayCourse; from: string }) {
+  const today = useGardenDay();
+  const on = (day: number): string => writeDayAhead(dayAfter(from, day), today);
+  const [short] = course.short;
+  if (short !== undefined) return <span className="away-short">short {on(short)}</span>;
+  const low = course.levels.findIndex((level) => level <= course.low + 1e-4);
+  const reads = low < 0 ? '' : `low ${on(low)}`;
+  if (course.fills.length > 1) return <span>{reads}</span>;
+  // Its soil carries it to the end.
+  return (
+    <span className="away-fine">
+      {reads && <span className="away-reads">{reads}, </span>}no visit needed
+    </span>
+  );
+}
+
+const Stick = ({ x, y }: { x: number; y: number }) => (
+  <g className="sign-dip" transform={`translate(${x} ${y})`}>
+    <path d="M-2 0V-16H2V0Z" />
+    <circle cy="-18" r="3.5" />
+  </g>
+);
+
+/** The water as a wedge: full to the lip is as high as it gets. */
+function Wedge({ course, days, width }: { course: AwayCourse; days: number; width: number }) {
+  const { brim, low, levels, fills, short } = course;
+  const x = (day: number): number => (day / Math.max(days, 1)) * width;
+  const y = (level: number): number => ROW - FULL * Math.min(Math.max(level / brim, 0), 1);
+  const points: string[] = [`M0 ${y(brim)}`];
+  levels.forEach((level, day) => {
+    if (day > 0 && fills.includes(day)) points.push(`L${x(day)} ${y(brim)}`);
+    points.push(`L${x(day + 1)} ${y(level).toFixed(1)}`);
+  });
+  const line = points.join('');
+  const dips = levels.flatMap((level, day) => {
+    const before = day === 0 || fills.includes(day) ? brim : (levels[day - 1] as number);
+    return level <= low + 1e-4 && before > low + 1e-4 ? [day + 1] : [];
+  });
+  return (
+    <svg className="wedge" width={width} height={ROW} viewBox={`0 0 ${width} ${ROW}`} aria-hidden>
+      <defs>
+        <pattern id="away-short" width="6" height="6" patternUnits="userSpaceOnUse">
+          <path className="wedge-hatch" d="M0 6L6 0" />
+        </pattern>
+      </defs>
+      <path className="wedge-water" d={`${line}V${ROW}H0Z`} />
+      {short.map((day) => (
+        <rect
+          key={day}
+          className="wedge-short"
+          x={x(day)}
+          y={ROW - 24}
+          width={x(1)}
+          height="24"
+          fill="url(#away-short)"
+        />
+      ))}
+      <path className="wedge-line" d={line} />
+      {fills.slice(1).map((day) => (
+        <path key={day} className="wedge-fill" d={`M${x(day)} 0V${ROW}`} />
+      ))}
+      {dips.map((day) => (
+        <Stick key={day} x={x(day)} y={ROW} />
+      ))}
+      <path className="wedge-floor" d={`M0 ${ROW - 0.75}H${width}`} />
+    </svg>
+  );
+}
