@@ -101,9 +101,9 @@ for (const country of COUNTRIES) {
         await page.getByRole(role, { name }).first().click();
       };
       await page.goto('/');
-      await expect(page.getByText('Nothing planned yet')).toBeVisible();
+      await expect(page.getByRole('heading', { name: 'A pail that waters itself.' })).toBeVisible();
       await expect(page.getByLabel('Prices in')).toHaveValue(country.money);
-      await press('link', 'Begin the first planter');
+      await press('link', 'Draw my first planter');
       await press('button', /^A pail, its lid/);
       await expect(page.getByRole('slider', { name: 'Soil surface' })).toBeVisible();
       const grip = page.getByRole('slider', { name: 'Overflow lip' });

@@ -12,7 +12,9 @@ test('two totes and an old shirt become planters with a shopping list', async ({
   await line.fill('2 totes 70 L, an old shirt, a goat');
   await line.press('Enter');
   await expect(page.getByText(/Not understood: a goat/)).toBeVisible();
-  await expect(page.getByRole('list', { name: 'What there is', exact: true })).toContainText('2 × 70 L tote');
+  await expect(page.getByRole('list', { name: 'What there is', exact: true })).toContainText(
+    '2 × 70 L tote',
+  );
 
   await page.getByRole('button', { name: /^How long/ }).click();
   await page.getByLabel('Days to be away').fill('5');

@@ -28,8 +28,9 @@ const GARDEN: readonly Way[] = [
   { to: '/settings', name: 'Settings' },
   { to: '/help', name: 'Help' },
 ];
-/** As many stand in the bar of a phone; the rest in a menu. */
+/** As many stand in the bar of a phone, and along the top of a narrow desk; the rest in a menu. */
 const AT_ONCE = 4;
+const ALONG_TOP = 6;
 
 const planterWays = (id: string): readonly Way[] => [
   { to: `/planters/${id}`, name: 'Bench', says: 'To the bench' },
@@ -63,9 +64,17 @@ function WayLink({ to, name, says }: Way) {
 export function GardenNavigation() {
   return (
     <Box as="nav" aria-label="Huerta" className="ways" hideBelow="lg">
-      {GARDEN.map((way) => (
+      {GARDEN.slice(0, ALONG_TOP).map((way) => (
         <WayLink key={way.to} {...way} />
       ))}
+      <Box className="ways-rest">
+        {GARDEN.slice(ALONG_TOP).map((way) => (
+          <WayLink key={way.to} {...way} />
+        ))}
+      </Box>
+      <Box className="ways-menu">
+        <More ways={GARDEN.slice(ALONG_TOP)} />
+      </Box>
     </Box>
   );
 }
@@ -98,7 +107,7 @@ export function BottomNavigation() {
           {GARDEN.slice(0, AT_ONCE).map((way) => (
             <WayLink key={way.to} {...way} />
           ))}
-          <More />
+          <More ways={GARDEN.slice(AT_ONCE)} />
         </>
       ) : (
         planterWays(id).map((way) => <WayLink key={way.to} {...way} />)
@@ -110,7 +119,7 @@ export function BottomNavigation() {
 const MoreMenu = onDemand(() => import('./MoreMenu').then(({ MoreMenu: part }) => part));
 
 /** What has no room in the bar; its menu is fetched and made when it is asked for. */
-function More() {
+function More({ ways }: { ways: readonly Way[] }) {
   const [asked, setAsked] = useState(false);
   const closed = (
     <Button
@@ -128,7 +137,7 @@ function More() {
   if (!asked) return closed;
   return (
     <Suspense fallback={closed}>
-      <MoreMenu ways={GARDEN.slice(AT_ONCE)} />
+      <MoreMenu ways={ways} />
     </Suspense>
   );
 }

@@ -51,7 +51,7 @@ function Choice({ planters }: { planters: PlanterSummary[] }) {
             <>
               Nothing is planned yet.{' '}
               <Link to="/new" style={{ textDecoration: 'underline' }}>
-                Begin the first planter
+                Draw my first planter
               </Link>
               , and a second to compare it with.
             </>

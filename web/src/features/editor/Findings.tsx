@@ -38,9 +38,7 @@ export function Findings() {
     <Box as="section" aria-labelledby="findings-title">
       <Title text={title} />
       {findings.length + impossible.length === 0 && (
-        <Text fontSize="sm">
-          No problems found. Ready to build.
-        </Text>
+        <Text fontSize="sm">No problems found. Ready to build.</Text>
       )}
       <ul className="findings">
         {impossible.map(({ path, message }) => (

@@ -22,28 +22,7 @@ export function GardenPage() {
   const garden = useGarden();
   return (
     <Page title="Garden">
-      <HStack
-        className="not-printed"
-        mb={{ base: '4', md: '6' }}
-        gap="4"
-        flexWrap="wrap"
-        justify="space-between"
-      >
-        <Text as="h1" fontSize="2xl">
-          The garden
-        </Text>
-        <HStack gap="3" flexWrap="wrap">
-          <ImportButton />
-          <Button asChild>
-            <Link to="/plans">What could I make?</Link>
-          </Button>
-          <Button asChild variant="solid" order={{ base: -1, md: 0 }}>
-            <Link to="/new">
-              <Plus size={20} aria-hidden /> New planter
-            </Link>
-          </Button>
-        </HStack>
-      </HStack>
+      {garden.data?.entries.length !== 0 && <GardenHead />}
       <PendingPlanters />
       <SetAside />
       <Fetched what="the garden" title="The garden cannot be fetched" queries={[garden]}>
@@ -52,6 +31,34 @@ export function GardenPage() {
         }
       </Fetched>
     </Page>
+  );
+}
+
+/** What the garden is called, and the ways to another planter. */
+function GardenHead() {
+  return (
+    <HStack
+      className="not-printed"
+      mb={{ base: '4', md: '6' }}
+      gap="4"
+      flexWrap="wrap"
+      justify="space-between"
+    >
+      <Text as="h1" fontSize="2xl">
+        The garden
+      </Text>
+      <HStack gap="3" flexWrap="wrap">
+        <ImportButton />
+        <Button asChild>
+          <Link to="/plans">What could I make?</Link>
+        </Button>
+        <Button asChild variant="solid" order={{ base: -1, md: 0 }}>
+          <Link to="/new">
+            <Plus size={20} aria-hidden /> New planter
+          </Link>
+        </Button>
+      </HStack>
+    </HStack>
   );
 }
 

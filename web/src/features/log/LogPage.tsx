@@ -1,9 +1,13 @@
 import { Box, Button, Text } from '@chakra-ui/react';
-import { describeEntry, linePlanterOf, TILL_IT_RAN } from '@huerta/core/journal';
+import type { PlanterDesign } from '@huerta/core/document';
+import { describeEntry, linePlanterOf, TILL_IT_RAN, type TendedState } from '@huerta/core/journal';
 import { siteOf } from '@huerta/core/physics/climate';
 import { Droplets } from 'lucide-react';
 import { lazy, Suspense, useDeferredValue, useMemo } from 'react';
 import { useWriteLog, type Written } from '../../data/api/log';
+import { useGardenDay } from '../../data/gardenDay';
+import { SIGN, StandingPlanter } from '../../drawing/StandingPlanter';
+import { vesselSize } from '../../drawing/vesselSize';
 import { useWords } from '../../ui/preferences';
 import { writeDate } from '../../ui/dates';
 import { Duties } from '../../ui/Duties';
@@ -12,11 +16,12 @@ import { LogYears } from '../../ui/LogYears';
 import { notify } from '../../ui/notices';
 import { PageHead } from '../../ui/PageHead';
 import { UnexplainedReadings } from '../../ui/UnexplainedReadings';
-import { sayLevel, sayNext, sayThirst } from '../../ui/tended';
+import { sayLevel, sayNext, sayThirst, verdictOf } from '../../ui/tended';
 import { TendedPlanter, type Tending } from '../../ui/TendedPlanter';
 import { AuthorField } from '../../ui/AuthorField';
 import '../../ui/tended.css';
 import { useRound } from '../../compute/round';
+import { useWaterDrawing } from '../../compute/waterDrawing';
 import type { Round } from '../../compute/roundStates';
 import type { Known } from '../../compute/useWorkerQuery';
 import { Entries } from './Entries';
@@ -54,42 +59,78 @@ function Log({ resource, entries, choice, plan }: Tending) {
     <>
       <title>{`Log of ${design.name} · Huerta`}</title>
       <PageHead>{`Log: ${design.name}`}</PageHead>
-      <Stands known={known} planter={id} />
-      <Box className="log-write" role="group" aria-label="Write into the log">
-        <Box display="flex" flexWrap="wrap" gap="3">
-          <Button variant="solid" size="lg" onClick={() => note({ did: TILL_IT_RAN })}>
-            <Droplets size={20} aria-hidden /> Filled to overflow
-          </Button>
-          <PhotoButton planter={id} />
+      <Box className="log-columns">
+        <Box className="log-say">
+          <Stands known={known} planter={id} />
+          <Box className="log-write" role="group" aria-label="Write into the log">
+            <Box display="flex" flexWrap="wrap" gap="3">
+              <Button variant="solid" size="lg" onClick={() => note({ did: TILL_IT_RAN })}>
+                <Droplets size={20} aria-hidden /> Filled to overflow
+              </Button>
+              <PhotoButton planter={id} />
+            </Box>
+            <LogLine
+              label="Or say what you did"
+              planter={planter}
+              onWrite={(written) => note(...written)}
+            />
+            <Text fontSize="sm" color="faint">
+              Like: stick {say(0.04, 'length')}; rain {say(0.012, 'length')}; finger dry; filled
+              half a can; fed 2 tbsp of 5-5-5; picked 4 lettuces; new wick; or anything as a note.
+              Several things go into one line. Say yesterday, Tuesday, 3 days ago, or a date.
+            </Text>
+          </Box>
         </Box>
-        <LogLine
-          label="Or say what you did"
-          planter={planter}
-          onWrite={(written) => note(...written)}
-        />
-        <Text fontSize="sm" color="faint">
-          Like: stick {say(0.04, 'length')}; rain {say(0.012, 'length')}; finger dry; filled half a
-          can; fed 2 tbsp of 5-5-5; picked 4 lettuces; new wick; or anything as a note. Several
-          things go into one line. Say yesterday, Tuesday, 3 days ago, or a date.
-        </Text>
-      </Box>
-      {state && (
-        <Box my="3" className="log-detail">
-          {state.duties.length > 0 && (
-            <Duties planter={id} name={design.name} duties={state.duties} />
+        {state && (
+          <Box className="log-picture">
+            <WaterNow design={design} state={state} />
+            <Suspense fallback={null}>
+              <LogLevels state={state} entries={drawn} />
+            </Suspense>
+          </Box>
+        )}
+        <Box className="log-rest">
+          {state && (
+            <Box my="3" className="log-detail">
+              {state.duties.length > 0 && (
+                <Duties planter={id} name={design.name} duties={state.duties} />
+              )}
+              <UnexplainedReadings planter={id} surprises={state.thirst.surprises} />
+            </Box>
           )}
-          <UnexplainedReadings planter={id} surprises={state.thirst.surprises} />
-          <Suspense fallback={null}>
-            <LogLevels state={state} entries={drawn} />
-          </Suspense>
+          <Entries planter={id} name={design.name} entries={entries} tended={planter} />
+          <LogYears planter={id} name={design.name} latitude={siteOf(choice).latitude} />
+          <Box maxW="20rem" mt="6">
+            <AuthorField />
+          </Box>
         </Box>
-      )}
-      <Entries planter={id} name={design.name} entries={entries} tended={planter} />
-      <LogYears planter={id} name={design.name} latitude={siteOf(choice).latitude} />
-      <Box maxW="20rem" mt="6">
-        <AuthorField />
       </Box>
     </>
+  );
+}
+
+/** How high it is drawn, pixels. */
+const TALL = 230;
+const WIDEST = 300;
+
+/** The planter with its water as it likely stands, and what it wants. */
+function WaterNow({ design, state }: { design: PlanterDesign; state: TendedState }) {
+  const { write } = useWords();
+  const today = useGardenDay();
+  const { level } = state.forecast;
+  const drawing = useWaterDrawing(design, level.middle);
+  const { wide, high } = vesselSize(design);
+  const scale = Math.min(TALL / high, WIDEST / wide);
+  return (
+    <StandingPlanter
+      drawing={drawing}
+      band={{ ...level, known: state.certain }}
+      sign={verdictOf(state, today, write).sign}
+      scale={scale}
+      wide={Math.ceil(wide * scale)}
+      height={Math.ceil(high * scale) + SIGN}
+      named
+    />
   );
 }
 
