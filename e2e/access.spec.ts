@@ -114,6 +114,41 @@ test('at phone width the drawing stays in sight above the work', async ({ page }
   await expect(figure(page, 'Root room')).not.toHaveText('22.3cm');
 });
 
+test('in low windows fields are at hand beside the drawing, or before it', async ({ page }) => {
+  await page.setViewportSize({ width: 844, height: 390 });
+  await openBench(page, designOf('cloth-pail'), 'water');
+  const field = page.getByRole('textbox', { name: 'Platform underside' });
+  const section = page.getByRole('img', { name: /Section through the planter/ });
+  const faults = async () => (await new AxeBuilder({ page }).analyze()).violations;
+  for (const size of [
+    { width: 844, height: 390 },
+    { width: 640, height: 400 },
+  ]) {
+    await page.setViewportSize(size);
+    await expect(field).toBeInViewport();
+    await expect(section).toBeInViewport();
+    await expect(page.getByRole('slider', { name: 'Overflow lip' })).toBeInViewport();
+  }
+  expect(await faults()).toEqual([]);
+  // What stands farther down is scrolled to, and the drawing stays.
+  await page.getByRole('region', { name: 'Findings' }).scrollIntoViewIfNeeded();
+  await expect(section).toBeInViewport();
+
+  await page.setViewportSize({ width: 320, height: 256 });
+  await expect(section).toHaveCount(0);
+  await field.scrollIntoViewIfNeeded();
+  await field.fill('100 mm');
+  await field.press('Enter');
+  await page.getByRole('button', { name: 'Show the drawing' }).click();
+  await expect(section).toBeInViewport();
+  await expect(page.getByRole('slider', { name: 'Platform' })).toHaveAttribute(
+    'aria-valuenow',
+    '100',
+  );
+  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(320);
+  expect(await faults()).toEqual([]);
+});
+
 test('no page has a fault for those who cannot see or point well, light or dark', async ({
   page,
 }) => {

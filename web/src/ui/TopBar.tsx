@@ -15,6 +15,7 @@ export function TopBar({ children }: { children?: ReactNode }) {
   return (
     <Box
       as="header"
+      className={children ? 'top-bar has-work' : 'top-bar'}
       display="flex"
       alignItems="center"
       gap={{ base: '2', md: '4' }}
@@ -38,6 +39,7 @@ export function TopBar({ children }: { children?: ReactNode }) {
       </Box>
       {children ? (
         <Box
+          className="top-bar-work"
           order={{ base: 1, md: 0 }}
           flex={{ base: '1 0 100%', md: '1' }}
           minW="0"

@@ -1,4 +1,4 @@
-import { Box, Button, HStack, useBreakpointValue } from '@chakra-ui/react';
+import { Box, Button, HStack, useBreakpointValue, useMediaQuery } from '@chakra-ui/react';
 import { pour } from '@huerta/core/assembly';
 import { Download, Keyboard, Redo2, Undo2 } from 'lucide-react';
 import { memo, useCallback, useMemo, useState } from 'react';
@@ -30,9 +30,16 @@ import { useEased } from './useEased';
 /** Where the skip link leads. */
 const MAIN = { id: 'main', tabIndex: -1, outline: 'none' } as const;
 
+/** A phone held sideways, or a desk at 200 percent: the drawing stands beside the fields. */
+const SIDEWAYS = '(min-width: 560px) and (max-width: 1023.98px) and (max-height: 560px)';
+/** A desk at 400 percent: fields come first, and the drawing when it is called. */
+const TINY = '(max-width: 559.98px) and (max-height: 480px)';
+
 /** Work in order on the left, the section in the middle, what it yields on the right. */
 export const EditorLayout = memo(function BenchLayout({ saving }: { saving: Saving }) {
   const wide = useBreakpointValue({ base: false, lg: true }, { ssr: false }) ?? false;
+  const [sideways = false, tiny = false] = useMediaQuery([SIDEWAYS, TINY], { ssr: false });
+  const [drawn, setDrawn] = useState(false);
   const [room, setRoom] = usePanel();
   const [help, setHelp] = useState(false);
   const openHelp = useCallback(() => setHelp(true), []);
@@ -46,7 +53,12 @@ export const EditorLayout = memo(function BenchLayout({ saving }: { saving: Savi
   return (
     <>
       {printing && <PrintedEditor />}
-      <Box className="not-printed" h={{ lg: '100dvh' }} display="flex" flexDirection="column">
+      <Box
+        className="not-printed"
+        h={sideways ? '100dvh' : { lg: '100dvh' }}
+        display="flex"
+        flexDirection="column"
+      >
         <BenchKeys setRoom={setRoom} openHelp={openHelp} />
         <EvaluationBehind untilRest>
           <FiguresSaid />
@@ -94,6 +106,61 @@ export const EditorLayout = memo(function BenchLayout({ saving }: { saving: Savi
               </Box>
             </Box>
           </Box>
+        ) : sideways ? (
+          <Box className="editor-sideways">
+            <Box as="main" {...MAIN} display="flex" flexDirection="column" minH="0">
+              <Work />
+            </Box>
+            <Box overflowY="auto">
+              <Box as="nav" aria-label="Rooms of the work">
+                {rooms}
+              </Box>
+              <Box as="aside" aria-label="What it yields" px="3" py="3">
+                <Figures compact />
+              </Box>
+              <Box as="section" aria-label="Findings" px="4" pt="3" pb="8">
+                <EvaluationBehind>
+                  <Findings />
+                </EvaluationBehind>
+              </Box>
+            </Box>
+          </Box>
+        ) : tiny ? (
+          <>
+            <Box as="section" aria-label="The drawing" px="3" py="2">
+              <Button
+                w="full"
+                variant="outline"
+                aria-expanded={drawn}
+                onClick={() => setDrawn(!drawn)}
+              >
+                {drawn ? 'Hide the drawing' : 'Show the drawing'}
+              </Button>
+            </Box>
+            <Box
+              as="main"
+              {...MAIN}
+              h={drawn ? 'calc(100dvh - 7.5rem)' : '0'}
+              minH={drawn ? '9rem' : '0'}
+              overflow="hidden"
+              display="flex"
+              flexDirection="column"
+              className="editor-tiny"
+            >
+              {drawn && <Work />}
+            </Box>
+            <Box as="nav" aria-label="Rooms of the work">
+              {rooms}
+            </Box>
+            <Box as="aside" aria-label="What it yields" px="3" py="3">
+              <Figures compact />
+            </Box>
+            <Box as="section" aria-label="Findings" px="4" pt="3" pb="28">
+              <EvaluationBehind>
+                <Findings />
+              </EvaluationBehind>
+            </Box>
+          </>
         ) : (
           <>
             <Box
@@ -112,13 +179,13 @@ export const EditorLayout = memo(function BenchLayout({ saving }: { saving: Savi
             >
               <Work />
             </Box>
-            <Box px="3" py="3">
+            <Box as="aside" aria-label="What it yields" px="3" py="3">
               <Figures compact />
             </Box>
             <Box as="nav" aria-label="Rooms of the work">
               {rooms}
             </Box>
-            <Box px="4" pt="5" pb="28">
+            <Box as="section" aria-label="Findings" px="4" pt="5" pb="28">
               <EvaluationBehind>
                 <Findings />
               </EvaluationBehind>
