@@ -6,7 +6,7 @@ import { fitView, type View } from './view';
 import './standingPlanter.css';
 
 /** Where the water of a planter likely stands, metres: a tenth of what may be lies below `low`, nine tenths below `high`. */
-export interface WaterBand {
+interface WaterBand {
   low: number;
   middle: number;
   high: number;
@@ -15,7 +15,7 @@ export interface WaterBand {
 }
 
 /** What a planter wants, as a sign that is seen before it is read. */
-export type WaterSign = 'fill' | 'dip' | 'look' | null;
+type WaterSign = 'fill' | 'dip' | 'look' | null;
 
 interface StandingPlanterProps {
   /** Null until it is drawn: its place is kept. */
@@ -189,7 +189,7 @@ function tubeTop({ shapes, bounds }: Section, view: View): { x: number; y: numbe
 }
 
 /** The sign of what a planter wants, standing over a point. */
-export function Sign({ sign, x, y }: { sign: Exclude<WaterSign, null>; x: number; y: number }) {
+function Sign({ sign, x, y }: { sign: Exclude<WaterSign, null>; x: number; y: number }) {
   if (sign === 'dip')
     return (
       <g className="sign-dip" transform={`translate(${x} ${y})`}>

@@ -17,6 +17,9 @@ interface TodayHeadProps {
   children: ReactNode;
 }
 
+/** Share of a can that goes into the cans besides. */
+const OVERFULL = 0.1;
+
 /** What there is to do today, in one sentence and in cans. */
 export function TodayHead({ planters, round, working, children }: TodayHeadProps) {
   const { write } = useWords();
@@ -30,7 +33,7 @@ export function TodayHead({ planters, round, working, children }: TodayHeadProps
   const signs = states.map((state) => state && verdictOf(state, today, write).sign);
   const count = (sign: Verdict['sign']): number => signs.filter((one) => one === sign).length;
   const [fill, dip, look] = [count('fill'), count('dip'), count('look')];
-  const cans = Math.ceil(water / can);
+  const cans = Math.max(Math.ceil(water / can - OVERFULL), 1);
   const known = states.some((state) => state !== null);
   const sentence =
     fill > 0
@@ -60,7 +63,7 @@ export function TodayHead({ planters, round, working, children }: TodayHeadProps
             {working && 'Working out how they stand…'}
           </Text>
         </Box>
-        {water > 0 && <Cans cans={water / can} />}
+        {water > 0 && <Cans cans={Math.min(water / can, cans)} />}
       </Box>
       {children}
     </Box>
