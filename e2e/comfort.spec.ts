@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, test } from './bench';
+import { designOf, expect, openBench, test } from './bench';
 
 /** Every page at 400 percent of a window 1280 wide, and under a thumb. */
 
@@ -72,4 +72,39 @@ test('on every page nothing is scrolled sideways at 400 percent, and what one pr
     if (width > 320) wrong.push(`${path}: ${width}`);
   }
   expect(wrong).toEqual([]);
+});
+
+test('a name of 120 letters without a space widens no page, at the desk and on a phone', async ({
+  page,
+}) => {
+  const name = 'Pimientos'.repeat(14).slice(0, 120);
+  const design = designOf('cloth-pail', [
+    { path: ['name'], value: name },
+    { path: ['place', 'name'], value: name },
+  ]);
+  const id = await openBench(page, design);
+  await page.request.post('/api/log', {
+    data: {
+      entries: [
+        {
+          ...{ id: crypto.randomUUID(), planter: id, at: '2026-07-14T06:00:00Z', by: '' },
+          ...{ did: { kind: 'did', what: 'planted' }, text: '', typed: '', instead: null },
+          gone: false,
+        },
+      ],
+    },
+  });
+  for (const width of [1280, 390]) {
+    await page.setViewportSize({ width, height: 800 });
+    for (const part of ['', '/build', '/season', '/log', '/trouble']) {
+      await page.goto(`/planters/${id}${part}`);
+      await expect(page.getByRole('main').first()).toBeVisible();
+      expect([part, await widthAtRest(page, width)]).toEqual([part, width]);
+    }
+    for (const path of ['/', '/today', '/away', '/shopping', '/year', '/compare']) {
+      await page.goto(path);
+      await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+      expect([path, await widthAtRest(page, width)]).toEqual([path, width]);
+    }
+  }
 });

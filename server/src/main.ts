@@ -10,6 +10,7 @@ import { pino } from 'pino';
 import { loadDemoBuild } from './demo/build';
 import { loadDemoGarden, loadDemoVessels } from './demo/garden';
 import { loadDemoLog } from './demo/log';
+import { loadDemoWeather } from './demo/season';
 import { houseNames } from './access/addresses';
 import { remoteAccess } from './access/remoteAccess';
 import { feedsOf } from './access/feeds';
@@ -83,10 +84,12 @@ async function main(): Promise<void> {
     return;
   }
   if (demo) {
+    const day = demoDay ?? new Date().toISOString().slice(0, 10);
     await loadDemoGarden(services, demoUnits);
-    await loadDemoLog(services, demoDay ?? undefined);
+    await loadDemoWeather(services, day);
+    await loadDemoLog(services, day);
     await loadDemoVessels(services);
-    await loadDemoBuild(services);
+    await loadDemoBuild(services, day);
   }
 
   const copies = copiesOf(database, file, () => {

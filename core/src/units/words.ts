@@ -2,7 +2,15 @@ import { inWords, usualWords, type WordStyle } from './american';
 import type { DecimalMark } from './csv';
 import type { QuantityKind, UnitSystem } from './kinds';
 import { tell, type Message } from './message';
-import { LANGUAGE, writeNumber, writeParts, writeQuantity, type WrittenQuantity } from './write';
+import {
+  commonSize,
+  LANGUAGE,
+  writeNumber,
+  writeParts,
+  writeQuantity,
+  type Amount,
+  type WrittenQuantity,
+} from './write';
 
 /** How one person has everything written: measures, words and numbers. */
 export interface Words {
@@ -13,6 +21,8 @@ export interface Words {
   tell(message: Message): string;
   /** A quantity in SI, with its unit. */
   write(value: number, kind: QuantityKind): string;
+  /** Writes amounts of one sentence, column or table in one unit, so that they can be compared. */
+  writeTogether(amounts: readonly Amount[]): (value: number, kind: QuantityKind) => string;
   parts(value: number, kind: QuantityKind): WrittenQuantity;
   /** A bare number with so many places at the most. */
   number(value: number, places: number): string;
@@ -36,6 +46,8 @@ export const wordsIn = (
   say: (text) => inWords(text, style),
   tell: (message) => tell(message, units, style, mark),
   write: (value, kind) => writeQuantity(value, kind, units, mark),
+  writeTogether: (amounts) => (value, kind) =>
+    writeQuantity(value, kind, units, mark, commonSize(amounts, kind, units)),
   parts: (value, kind) => writeParts(value, kind, units, mark),
   number: (value, places) => writeNumber(value, places, mark),
   money: (value, currency) =>

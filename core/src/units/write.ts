@@ -72,7 +72,8 @@ const IN_CUPS = 16 * (kindOf('scoop').units.cup as number);
 /** The least that is told in the larger unit: a tenth of it, which is as fine as that is written. */
 const TENTH = 0.1;
 
-type Amount = { value: number; kind: QuantityKind };
+/** An amount that is told beside others. */
+export type Amount = { value: number; kind: QuantityKind };
 
 /** In which two units a kind is told by how much it is: scooped or poured, loose in bags, flowing by minute or hour, or null for one only. */
 function pairOf(kind: QuantityKind, system: UnitSystem): 'scooped' | 'loose' | 'flowing' | null {

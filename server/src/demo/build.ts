@@ -1,19 +1,22 @@
 import { NEW_BOOK, type PriceBook, type ProgressEntry } from '@huerta/core/fabrication';
+import { dayAfter } from '@huerta/core/physics/climate';
 import type { SeasonPlan } from '@huerta/core/simulation/season';
 import type { Services } from '../services';
 import { ONLY } from '../services/kinds';
+import { DEMO_DAY } from './season';
 
 /** A build that is half done on the kitchen step, its season’s plan, and a price book with a shed behind it. */
 
 const HALF_BUILT = 'Peppers on the kitchen step';
-const at = (minute: number): string => new Date(Date.UTC(2026, 3, 18, 9, minute)).toISOString();
-const mark = (minute: number, key: string, value: ProgressEntry['value']): ProgressEntry => ({
-  key,
-  value,
-  at: at(minute),
-});
+/** Days before today on which it was begun, and planted; and after today on which a neighbour looks in. */
+const BEGUN = 88;
+const PLANTED = 68;
+const LOOKS_IN = 4;
 
-const MARKS: readonly ProgressEntry[] = [
+type Mark = readonly [minute: number, key: string, value: ProgressEntry['value']];
+const mark = (...one: Mark): Mark => one;
+
+const MARKS: readonly Mark[] = [
   mark(5, 'done/inspect', true),
   mark(5, 'check/inspect/sound', 'good'),
   mark(12, 'done/measure', true),
@@ -41,29 +44,38 @@ const BOOK: PriceBook = {
 };
 
 /** Planted after the last cold night; watered in from the top, and a neighbour looks in once. */
-const PLAN: SeasonPlan = {
-  planted: '2026-05-08',
+const planOf = (today: string): SeasonPlan => ({
+  planted: dayAfter(today, -PLANTED),
   filling: { kind: 'when-low' },
   waterings: [
-    { where: 'top', date: '2026-05-08', volume: 0.002 },
-    { where: 'tube', date: '2026-07-19', volume: 0.004 },
+    { where: 'top', date: dayAfter(today, -PLANTED), volume: 0.002 },
+    { where: 'tube', date: dayAfter(today, LOOKS_IN), volume: 0.004 },
   ],
-};
+});
+
+/** What was ticked and measured, minute by minute, on the morning of a day. */
+const marksOn = (day: string): ProgressEntry[] =>
+  MARKS.map(([minute, key, value]) => ({
+    key,
+    value,
+    at: `${day}T09:${String(minute).padStart(2, '0')}:00.000Z`,
+  }));
 
 /** A document that was never written. */
 const NEW = { revision: 0, saveId: null, after: [] };
 
 /** Puts them into a garden where nothing is built yet. */
-export async function loadDemoBuild({
-  planters,
-  progress,
-  prices,
-  seasons,
-}: Services): Promise<void> {
+export async function loadDemoBuild(
+  { planters, progress, prices, seasons }: Services,
+  today = DEMO_DAY,
+): Promise<void> {
   const planter = (await planters.list()).kept.find(({ name }) => name === HALF_BUILT);
   if (planter && (await progress.get(planter.id)).entries.length === 0) {
-    await progress.send(planter.id, MARKS);
-    await seasons.save(planter.id, NEW, { name: `Season of ${planter.name}`, value: PLAN });
+    await progress.send(planter.id, marksOn(dayAfter(today, -BEGUN)));
+    await seasons.save(planter.id, NEW, {
+      name: `Season of ${planter.name}`,
+      value: planOf(today),
+    });
   }
   const { revision } = await prices.get(ONLY);
   if (revision === 0) await prices.save(ONLY, NEW, { name: 'Price book', value: BOOK });

@@ -9,6 +9,7 @@ import type { PlanterDesign } from '@huerta/core/document';
 import type { Services } from '../services';
 import { ONLY } from '../services/kinds';
 import { drawnPhoto, type Scene } from './photos';
+import { demoSite } from './season';
 
 /** What was noted at Casa Lumbre: three months of fillings, dips and small work, up to today, and what is planned. */
 
@@ -23,6 +24,10 @@ interface Tended {
   /** Drinks only this share for its last two weeks, because its wick broke. */
   broken?: number;
   photos?: readonly { ago: number; scene: Scene; text: string }[];
+  /** Nobody notes its water: it is to be dipped. */
+  unnoted?: true;
+  /** What was picked this morning. */
+  picked?: { what: string; count: number };
 }
 
 const TENDED: readonly Tended[] = [
@@ -46,10 +51,17 @@ const TENDED: readonly Tended[] = [
     ],
   },
   { name: 'Peppers in the trough', thirst: 1.1, every: 6, by: 'Tomás' },
-  { name: 'Salad box on legs', thirst: 0.95, every: 7, by: 'Inés' },
+  {
+    name: 'Salad box on legs',
+    thirst: 0.95,
+    every: 7,
+    by: 'Inés',
+    picked: { what: 'lettuce', count: 3 },
+  },
   { name: 'Lettuces in the round tub', thirst: 1.05, every: 4, by: 'Tomás', leak: 0.0012 },
   { name: 'Cabbages in the half tank', thirst: 0.85, every: 7, by: 'Tomás' },
   { name: 'Mint in the small pail', thirst: 1.35, every: 2, by: 'Inés' },
+  { name: 'Strawberries in the glazed pot', thirst: 1, every: 3, by: 'Tomás', unnoted: true },
 ];
 
 /** Days that the log reaches back, and for which something leaks. */
@@ -57,6 +69,13 @@ const DAYS = 90;
 const LEAKS = 14;
 /** The days of this planter run as the stand-in's weather was; fillings are read off within a few percent. */
 const ERROR = 0.05;
+
+const pickedAs = ({ what, count }: { what: string; count: number }): EntryBody => ({
+  kind: 'harvested',
+  what,
+  mass: null,
+  count,
+});
 
 /** The entries of one planter. */
 function entriesOf(
@@ -69,7 +88,7 @@ function entriesOf(
   const luck = randomSource(tended.name.length * 101 + every);
   const planted = dayAfter(today, -DAYS);
   const indoors = design.place.rain === 'indoors';
-  const days = weatherOf(SITES.vallesol, planted, DAYS, 0)
+  const days = weatherOf(SITES[demoSite(today)], planted, DAYS, 0)
     .map((day) => (indoors ? roomDay(day) : day))
     .map((day) => ({ ...day, et: day.et * thirst }));
   const { planter: built } = evaluate(design);
@@ -96,8 +115,11 @@ function entriesOf(
     const volume = Math.max(lost * (1 + ERROR * luck.normal()), 1e-4);
     return [note(date, { kind: 'filled', where: 'tube', volume, ran: true })];
   });
+  const { picked } = tended;
+  if (tended.unnoted) return [note(planted, { kind: 'did', what: 'planted' }, '', 5)];
   return [
     note(planted, { kind: 'did', what: 'planted' }, '', 5),
+    ...(picked ? [note(today, pickedAs(picked), '', 5)] : []),
     ...fillings,
     note(dayAfter(planted, 21), { kind: 'fed', what: 'granules', mass: 0.03 }, '', 8),
     note(dayAfter(planted, 40), { kind: 'finger', depth: 0.05, feels: 'moist' }, '', 9),
@@ -140,7 +162,7 @@ export async function loadDemoLog(
   if ((await log.of({ most: 1 })).entries.length > 0) return;
   const { kept } = await planters.list();
   // As the small station tells it (`npm run station`).
-  await weatherDays.put(weatherOf(SITES.vallesol, dayAfter(today, -DAYS), DAYS, 0));
+  await weatherDays.put(weatherOf(SITES[demoSite(today)], dayAfter(today, -DAYS), DAYS, 0));
   const walk: string[] = [];
   for (const tended of TENDED) {
     const found = kept.find(({ value }) => value.name === tended.name && value.variant === '');

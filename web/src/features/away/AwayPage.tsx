@@ -284,9 +284,14 @@ interface VisitsProps {
 
 /** When somebody comes, what each takes then, and the sheet for them. */
 function Visits({ answer, absence, planters, names }: VisitsProps) {
-  const { write } = useWords();
+  const { writeTogether } = useWords();
   const { units, paper, decimal } = usePreferences();
   const { visits, beyond } = answer;
+  const write = writeTogether(
+    visits.flatMap(({ fills }) =>
+      fills.map(({ volume }) => ({ value: volume, kind: 'volume' as const })),
+    ),
+  );
   const [drawing, setDrawing] = useState(false);
   const draw = () => {
     setDrawing(true);

@@ -118,9 +118,15 @@ const ViewChoice = memo(function ViewChoice({ view, onView }: ViewChoiceProps) {
           aria-checked={view === id}
           variant="ghost"
           minH="2rem"
-          px="1.5"
+          px="2"
+          w="full"
+          justifyContent="flex-start"
           fontSize="xs"
-          textDecoration={view === id ? 'underline' : 'none'}
+          border="1px solid"
+          borderColor="ink"
+          bg={view === id ? 'ink' : 'sheet'}
+          color={view === id ? 'wall' : 'ink'}
+          _hover={{ bg: view === id ? 'ink' : 'clayWash' }}
           onClick={() => onView(id)}
         >
           {label}

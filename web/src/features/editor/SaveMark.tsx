@@ -24,6 +24,8 @@ export function SaveMark({ saving }: { saving: Saving }) {
       lineHeight="1.2"
       color={bad ? 'harm' : 'faint'}
       fontWeight={bad ? 'bold' : 'normal'}
+      // As wide for all of the usual words: what stands beside it does not move away under a press.
+      minW={away ? undefined : '6rem'}
       maxW={{ base: '9rem', md: '20rem' }}
       display="flex"
       alignItems="center"

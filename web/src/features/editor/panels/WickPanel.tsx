@@ -82,16 +82,20 @@ const HARDLY = 0.005;
 /** What comes up from a full reservoir, against what is asked, and from when on roots do their part. */
 function Delivery() {
   const { assessment, design, planter } = useEditor();
-  const { write } = useWords();
+  const { write, writeTogether } = useWords();
   const { figures } = assessment;
+  const daily = writeTogether([
+    { value: figures.delivery, kind: 'daily' },
+    { value: figures.hot.total, kind: 'daily' },
+  ]);
   const { beforeRoots } = figures;
   const ways = planter.wicks.some(({ throat }) => throat > 0);
   return (
     <>
       <Says>
         Full, the wicks bring{' '}
-        {figures.duty > AMPLE ? 'more than ten times enough' : write(figures.delivery, 'daily')}; a
-        hot day asks {write(figures.hot.total, 'daily')}.{' '}
+        {figures.duty > AMPLE ? 'more than ten times enough' : daily(figures.delivery, 'daily')}; a
+        hot day asks {daily(figures.hot.total, 'daily')}.{' '}
         {figures.duty < 1
           ? 'It falls behind on hot days.'
           : figures.usableLevel > 1e-3

@@ -95,7 +95,14 @@ export function Group({ title, children }: { title: string; children: ReactNode 
 /** What the design's own numbers say about what was just typed. */
 export function Says({ children }: { children: ReactNode }) {
   return (
-    <Text fontSize="sm" lineHeight="1.4" bg="clayWash" px="3" py="2">
+    <Text
+      fontSize="sm"
+      lineHeight="1.4"
+      px="3"
+      py="1"
+      borderInlineStart="3px solid"
+      borderColor="rule"
+    >
       {children}
     </Text>
   );
