@@ -73,7 +73,7 @@ function Sheet({ resource }: { resource: PlanterResource }) {
     <>
       <title>{`Build ${design.name} · Huerta`}</title>
       <Box className="sheet-top">
-        <Text as="h1" fontSize={{ base: 'xl', md: '2xl' }}>
+        <Text as="h1" fontSize={{ base: 'xl', md: '2xl' }} minW="0" overflowWrap="anywhere">
           Build: {design.name}
           {design.variant && (
             <Text as="span" fontFamily="body" fontSize="md" fontWeight="normal" color="faint">

@@ -25,7 +25,7 @@ export function SaveMark({ saving }: { saving: Saving }) {
       color={bad ? 'harm' : 'faint'}
       fontWeight={bad ? 'bold' : 'normal'}
       // As wide for all of the usual words: what stands beside it does not move away under a press.
-      minW={away ? undefined : '6rem'}
+      minW={{ lg: away ? '0' : '6rem' }}
       maxW={{ base: '9rem', md: '20rem' }}
       display="flex"
       alignItems="center"

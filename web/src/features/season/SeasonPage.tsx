@@ -225,7 +225,7 @@ function Season({ resource, choice, plan, entries }: SeasonProps) {
     <>
       <title>{`Season of ${design.name} · Huerta`}</title>
       <Box className="sheet-top">
-        <Text as="h1" fontSize={{ base: 'xl', md: '2xl' }}>
+        <Text as="h1" fontSize={{ base: 'xl', md: '2xl' }} minW="0" overflowWrap="anywhere">
           The season: {design.name}
         </Text>
       </Box>
