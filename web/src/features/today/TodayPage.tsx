@@ -3,7 +3,7 @@ import type { PlanterResource } from '@huerta/contract';
 import { inOrder, TILL_IT_RAN, type LogEntry, type RoundPlan } from '@huerta/core/journal';
 import type { WeatherChoice } from '@huerta/core/physics/climate';
 import { Download, Printer } from 'lucide-react';
-import { useMemo, useState, type ReactNode } from 'react';
+import { Suspense, useMemo, useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { useRoundLog, useWriteLog, wholeLog } from '../../data/api/log';
 import { useMeasuredDays, useWeather } from '../../data/api/weather';
@@ -15,12 +15,12 @@ import { notify } from '../../ui/notices';
 import { Fetched, Page } from '../../ui/Page';
 import { PageHead } from '../../ui/PageHead';
 import { useView, Views } from '../../ui/Views';
+import { onDemand } from '../../ui/onDemand';
 import { UnexplainedReadings } from '../../ui/UnexplainedReadings';
 import { usePrinting } from '../../ui/usePrinting';
 import '../../ui/tended.css';
 import { useRound } from '../../compute/round';
 import type { Round } from '../../compute/roundStates';
-import { Courtyard } from './Courtyard';
 import { PrintedRound } from './PrintedRound';
 import { RoundDuties } from './RoundDuties';
 import { Tank } from './Tank';
@@ -29,6 +29,9 @@ import { WeeksView } from './WeeksView';
 import { Walk } from './Walk';
 import { WeatherNotes } from './WeatherNotes';
 import './today.css';
+
+/** Its drawings ask for shapes of vessels: it comes while the states are worked out. */
+const Courtyard = onDemand(() => import('./Courtyard').then(({ Courtyard: part }) => part));
 
 /** The round: what wants water today, what can wait, how much it takes and how sure that is. */
 export default function TodayPage() {
@@ -164,7 +167,7 @@ function Ledges({ planters, round, draws }: LedgesProps) {
   const shown = folds ? planted.filter((one) => !fine(one)) : planted;
   const folded = folds ? planted.filter(fine) : [];
   return (
-    <>
+    <Suspense fallback={null}>
       {shown.length > 0 && <Courtyard planters={shown} {...{ round, draws }} label="The round" />}
       {folded.length > 0 && (
         <Folded name={`${folded.length} planters are fine`}>
@@ -177,7 +180,7 @@ function Ledges({ planters, round, draws }: LedgesProps) {
           <Courtyard planters={waiting} {...{ round, draws }} label="Not planted yet" />
         </Folded>
       )}
-    </>
+    </Suspense>
   );
 }
 
