@@ -8,7 +8,7 @@ export {
   type DecimalMark,
 } from './csv';
 export { CUBIC_FOOT, DRY_QUART, FOOT, INCH, POUND, US_GALLON } from './units';
-export { listed, plural, spelled } from './plural';
+export { capital, listed, plural, spelled } from './plural';
 export { portionOf } from './portion';
 export { type QuantityKind, type UnitSystem } from './kinds';
 export { readQuantity, type Reading } from './read';

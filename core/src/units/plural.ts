@@ -18,3 +18,6 @@ const SMALL_NUMBERS = [
 
 /** A count as one says it: three, twelve, 13. */
 export const spelled = (count: number): string => SMALL_NUMBERS[count] ?? `${count}`;
+
+/** With a capital first letter, as a sentence or a label begins. */
+export const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);

@@ -1,6 +1,6 @@
 import { cropOf } from '../../catalog';
 import { BASES, baseOf, baseStyle, type PlanterDesign } from '../../document';
-import { listed, plural, q, say, type Message, spelled } from '../../units';
+import { capital, listed, plural, q, say, type Message, spelled } from '../../units';
 import { MONTH_NAMES } from '../../simulation/season';
 import type { PlansFound } from './plans';
 import type { GardenPlan, PlanPlanter } from './plan';
@@ -18,8 +18,6 @@ export function vesselsOf({ planters }: Pick<GardenPlan, 'planters'>): string {
     counts.set(vessel, (counts.get(vessel) ?? 0) + count * takes);
   return listed([...counts].map(([name, count]) => `${count} × ${name}`));
 }
-
-const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
 const several = (count: number, name: string): string =>
   plural(count, name, name.endsWith('x') ? `${name}es` : `${name}s`);

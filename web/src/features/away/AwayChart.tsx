@@ -1,6 +1,6 @@
 import type { PlanterResource } from '@huerta/contract';
 import type { AwayCourse, GardenAbsence, GardenAwayAnswer } from '@huerta/core/journal';
-import { dayAfter } from '@huerta/core/physics/climate';
+import { dayAfter, daysBetween } from '@huerta/core/physics/climate';
 import { useWaterDrawing } from '../../compute/waterDrawing';
 import { SmallSection } from '../../drawing/SmallSection';
 import { vesselSize } from '../../drawing/vesselSize';
@@ -115,10 +115,10 @@ function Scale({
   }));
   const step = Math.max(Math.ceil((DAY_NAME * days) / Math.max(width, 1)), 1);
   const levels = stacked(
-    tabs.map(({ date }) => x(dayOf(absence.from, date))),
+    tabs.map(({ date }) => x(daysBetween(absence.from, date))),
     width,
   );
-  const taken = [0, days, ...tabs.map(({ date }) => dayOf(absence.from, date))];
+  const taken = [0, days, ...tabs.map(({ date }) => daysBetween(absence.from, date))];
   const clear = (day: number): boolean =>
     taken.every((one) => Math.abs(x(one) - x(day)) > 2 * DAY_NAME);
   return (
@@ -142,7 +142,7 @@ function Scale({
           key={date}
           className="away-tab"
           style={{
-            left: x(dayOf(absence.from, date)),
+            left: x(daysBetween(absence.from, date)),
             bottom: 2 + TAB_HIGH * (levels[i] ?? 0),
           }}
         >
@@ -172,9 +172,6 @@ function stacked(at: readonly number[], width: number): number[] {
     return level;
   });
 }
-
-const dayOf = (from: string, date: string): number =>
-  Math.round((Date.parse(date) - Date.parse(from)) / 86_400_000);
 
 /** When it reads low, or is short, in words. */
 function Verdict({ course, from }: { course: AwayCourse; from: string }) {

@@ -10,7 +10,7 @@ import {
   type RoundPlan,
 } from '@huerta/core/journal';
 import { dayAfter, daysBetween, type WeatherChoice } from '@huerta/core/physics/climate';
-import { spelled } from '@huerta/core/units';
+import { capital, spelled } from '@huerta/core/units';
 import { FileText } from 'lucide-react';
 import { useMemo, useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
@@ -231,8 +231,6 @@ function headOf({ alone, visits, days, beyond }: GardenAwayAnswer): string {
       : `${spelled(visits.length)} times`;
   return `Someone has to come ${times}.`;
 }
-
-const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);
 
 /** The answer in one sentence. */
 function leadOf({ alone, visits, beyond, days }: GardenAwayAnswer): string {

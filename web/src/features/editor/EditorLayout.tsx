@@ -50,6 +50,19 @@ export const EditorLayout = memo(function BenchLayout({ saving }: { saving: Savi
       <Panels room={room} onRoom={setRoom} tabs={!wide} />
     </EvaluationBehind>
   );
+  // What stands below the fields where there is no third column.
+  const yields = (
+    <Box as="aside" aria-label="What it yields" px="3" py="3">
+      <Figures compact />
+    </Box>
+  );
+  const findings = (
+    <Box as="section" aria-label="Findings" px="4" pt="4" pb={sideways ? '8' : '28'}>
+      <EvaluationBehind>
+        <Findings />
+      </EvaluationBehind>
+    </Box>
+  );
   return (
     <>
       {printing && <PrintedEditor />}
@@ -115,14 +128,8 @@ export const EditorLayout = memo(function BenchLayout({ saving }: { saving: Savi
               <Box as="nav" aria-label="Rooms of the work">
                 {rooms}
               </Box>
-              <Box as="aside" aria-label="What it yields" px="3" py="3">
-                <Figures compact />
-              </Box>
-              <Box as="section" aria-label="Findings" px="4" pt="3" pb="8">
-                <EvaluationBehind>
-                  <Findings />
-                </EvaluationBehind>
-              </Box>
+              {yields}
+              {findings}
             </Box>
           </Box>
         ) : tiny ? (
@@ -152,14 +159,8 @@ export const EditorLayout = memo(function BenchLayout({ saving }: { saving: Savi
             <Box as="nav" aria-label="Rooms of the work">
               {rooms}
             </Box>
-            <Box as="aside" aria-label="What it yields" px="3" py="3">
-              <Figures compact />
-            </Box>
-            <Box as="section" aria-label="Findings" px="4" pt="3" pb="28">
-              <EvaluationBehind>
-                <Findings />
-              </EvaluationBehind>
-            </Box>
+            {yields}
+            {findings}
           </>
         ) : (
           <>
@@ -179,17 +180,11 @@ export const EditorLayout = memo(function BenchLayout({ saving }: { saving: Savi
             >
               <Work />
             </Box>
-            <Box as="aside" aria-label="What it yields" px="3" py="3">
-              <Figures compact />
-            </Box>
+            {yields}
             <Box as="nav" aria-label="Rooms of the work">
               {rooms}
             </Box>
-            <Box as="section" aria-label="Findings" px="4" pt="5" pb="28">
-              <EvaluationBehind>
-                <Findings />
-              </EvaluationBehind>
-            </Box>
+            {findings}
           </>
         )}
         {saving.state.kind === 'conflict' && (

@@ -1,6 +1,7 @@
 import { Box, Text } from '@chakra-ui/react';
 import type { PlanterResource } from '@huerta/contract';
 import { exposedOf, weatherAdvice, type WeatherHazard } from '@huerta/core/journal';
+import { capital } from '@huerta/core/units';
 import { dayAfter, daysThatCount, forecastUntil } from '@huerta/core/physics/climate';
 import { CloudRain, Snowflake, Sun, ThermometerSnowflake } from 'lucide-react';
 import { useState, type ReactNode } from 'react';
@@ -19,8 +20,6 @@ const ICONS: Readonly<Record<WeatherHazard, ReactNode>> = {
 
 /** From this width on what it asks for is unfolded, pixels. */
 const DESK = 768;
-
-const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);
 
 /** What the weather of the next days asks for, and how far a forecast reaches. */
 export function WeatherNotes({
