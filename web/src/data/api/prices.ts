@@ -1,11 +1,13 @@
 import type { PriceBook } from '@huerta/core/fabrication';
 import { ONLY, useChange, useDocument } from './useDocument';
 
-/** The price book and the revision that the server has of it. */
+/** The price book, the revision that the server has of it, and whether a change of it still waits on this device. */
 export const usePriceBook = () => {
   const { data, error, refetch } = useDocument('prices', ONLY);
   return {
-    data: data ? { revision: data.revision, book: data.body.book } : undefined,
+    data: data
+      ? { revision: data.revision, book: data.body.book, waits: data.kept !== null }
+      : undefined,
     error,
     refetch,
   };

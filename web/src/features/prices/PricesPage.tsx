@@ -11,7 +11,6 @@ import { useWords } from '../../ui/preferences';
 import { ChoiceField } from '../../ui/ChoiceField';
 import { keepDraft, readKeptDraft } from '../../ui/keptDraft';
 import { notify } from '../../ui/notices';
-import { useConnectivity } from '../../data/offline/connectivity';
 import { keepsHere } from '../../data/offline/storage';
 import { QuantityField } from '../../ui/QuantityField';
 import { Loading } from '../../ui/Loading';
@@ -75,7 +74,7 @@ function Book({
   saved,
   planters,
 }: {
-  saved: { revision: number; book: PriceBook };
+  saved: { revision: number; book: PriceBook; waits: boolean };
   planters: PlanterResource[];
 }) {
   const words = useWords();
@@ -118,11 +117,7 @@ function Book({
       keepDraft(DRAFT, null);
       setGeneral(book);
       setDrafts({});
-      notify(
-        useConnectivity.getState().later && keepsHere()
-          ? 'The price book is kept on this device. It is sent when the server takes it.'
-          : 'The price book is kept.',
-      );
+      notify('The price book is kept.');
     });
   };
   const wrongs = Object.keys(errors).length;
@@ -162,6 +157,13 @@ function Book({
         <Button variant="solid" disabled={!dirty || unread} onClick={keep}>
           Save the price book
         </Button>
+        {saved.waits && !dirty && (
+          <Text role="status" color="fg.muted">
+            {keepsHere()
+              ? 'Saved and kept on this device. It is sent when the server takes it.'
+              : 'Saved here and not on the server yet: leave this page open until it is.'}
+          </Text>
+        )}
         {wrongs > 0 && (
           <Text role="alert" color="harm">
             {wrongs === 1 ? 'One good has' : `${wrongs} goods have`} something that cannot be read.
