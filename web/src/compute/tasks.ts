@@ -1,9 +1,11 @@
 import {
   answersTo,
   runSeason,
+  yearDemand,
   type SeasonAsked,
   type SeasonPart,
   type SeasonParts,
+  type YearDays,
 } from '@huerta/core/simulation/season';
 import {
   calendarOf,
@@ -52,7 +54,7 @@ import {
   type Good,
   type ShoppingList,
 } from '@huerta/core/fabrication';
-import { SITES } from '@huerta/core/catalog';
+import { SITES, type Site } from '@huerta/core/catalog';
 import { STARTING_POINTS, type PlanterDesign } from '@huerta/core/document';
 import { weatherOf, type WeatherDay } from '@huerta/core/physics/climate';
 import type { UnitSystem } from '@huerta/core/units';
@@ -76,6 +78,9 @@ export interface WaterDrawing {
   brim: number;
   low: number;
 }
+
+/** What planters take a day through a year, m³ by id. */
+export type GardenDemand = Readonly<Record<string, readonly number[]>>;
 
 /** A planter of a round. */
 export interface RoundPlanter {
@@ -162,6 +167,18 @@ export const tasks = {
   /** What stands in the garden's calendar, planters in the order of the walk. */
   calendar: (planters: readonly RoundPlanter[], away: GardenAbsence | null): CalendarEvent[] =>
     calendarOf(planters, away),
+  /** What planters take a day through a year of average weather. @param planters with the ISO date of their first day */
+  gardenDemand: (
+    planters: readonly { id: string; design: PlanterDesign; planted: string }[],
+    site: Site,
+    days: YearDays,
+  ): GardenDemand =>
+    Object.fromEntries(
+      planters.map(({ id, design, planted }) => [
+        id,
+        yearDemand(assemble(design), planted, site, days),
+      ]),
+    ),
   trade: (design: PlanterDesign): TradePoint[] => tradeCurve(design),
   shopping: (designs: readonly PlanterDesign[], units: UnitSystem, book: PriceBook): ShoppingList =>
     shoppingFor(

@@ -44,6 +44,7 @@ const KINDS = {
   day: { weekday: 'short', day: 'numeric', month: 'short' },
   shortDay: { weekday: 'short' },
   month: { month: 'short' },
+  monthLong: { month: 'long' },
   year: { day: 'numeric', month: 'long', year: 'numeric' },
   time: { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit', hour12: false },
 } as const satisfies Record<string, Intl.DateTimeFormatOptions>;
@@ -76,9 +77,9 @@ export function writeDayAhead(date: string, today: string): string {
   return `${writeDate(date, 'shortDay')}\u00a0${Number(date.slice(8))}`;
 }
 
-/** A month by its number, 0 for January. */
-export const writeMonth = (month: number): string =>
-  writeDate(`2026-${String(month + 1).padStart(2, '0')}-01`, 'month');
+/** A month by its number, 0 for January; 'monthLong' with its whole name. */
+export const writeMonth = (month: number, kind: 'month' | 'monthLong' = 'month'): string =>
+  writeDate(`2026-${String(month + 1).padStart(2, '0')}-01`, kind);
 
 const STEPS = [
   ['year', 31_557_600],

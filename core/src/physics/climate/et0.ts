@@ -65,6 +65,10 @@ export function sky(latitude: number, dayOfYear: number): { radiation: number; h
   return { radiation: Math.max(radiation, 0), hours: (24 / Math.PI) * sunset };
 }
 
+/** The length of a day, hours. @param latitude degrees; @param dayOfYear 1 to 366 */
+export const daylight = (latitude: number, dayOfYear: number): number =>
+  sky((latitude * Math.PI) / 180, dayOfYear).hours;
+
 /** Actual vapour pressure, kPa [17, 19]; without humidity the dew point is the night's least [48]. */
 export function vapourPressure({ tMin, tMax, humidity }: DayAir): number {
   if (!humidity) return saturationPressure(tMin);

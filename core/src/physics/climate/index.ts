@@ -12,6 +12,7 @@ export {
 export { waterDemandOn, dryingOf, exposureOf, type WaterDemand, type OpenWater } from './thirst';
 export {
   hargreavesEt,
+  daylight,
   referenceEt,
   saturationPressure,
   sky,
@@ -36,6 +37,7 @@ export { roomDay } from './room';
 export { readWeather, type BadRow, type WeatherReading } from './readWeather';
 export { dayIn, isZone, noonIn, ownZone, timeIn, zoned, zonedTime, zoneNames } from './zone';
 export {
+  averageDay,
   coldChance,
   dayAfter,
   dayOfYear,

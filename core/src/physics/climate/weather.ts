@@ -16,6 +16,7 @@ export interface WeatherDay {
 
 const DAY_MS = 86_400_000;
 const DAYS_A_YEAR = 365.25;
+const DAYS_A_MONTH = DAYS_A_YEAR / 12;
 
 /** The date so many days after another. */
 export const dayAfter = (date: string, days: number): string =>
@@ -64,10 +65,35 @@ export function coldChance(site: Pick<Site, 'tMin'>, day: number, degrees: numbe
   return z > 0 ? 1 - tail : tail;
 }
 
+/**
+ * A day as it is in the mean of many years at a site: its normals, with rain and sun spread over wet and dry days alike.
+ *
+ * @param date ISO date
+ */
+export function averageDay(site: Site, date: string): WeatherDay {
+  const day = dayOfYear(date);
+  const [tMin, tMax] = [normalOn(site.tMin, day), normalOn(site.tMax, day)];
+  const humidity = { mean: normalOn(site.humidity, day) };
+  const air = {
+    tMin,
+    tMax,
+    humidity,
+    wind: normalOn(site.wind, day),
+    sun: normalOn(site.sun, day),
+  };
+  const rain = normalOn(site.rain, day) / 1000 / DAYS_A_MONTH;
+  return { date, tMin, tMax, rain, et: referenceEt(air, groundOf(site), day) };
+}
+
+const groundOf = ({ latitude, altitude, coastal }: Site) => ({
+  latitude: (latitude * Math.PI) / 180,
+  altitude,
+  coastal,
+});
+
 /** How much cooler the afternoon of a wet day is, and its sun as a share of a dry day's. */
 const WET_COOLER = 2.4;
 const WET_SUN = 0.45;
-const DAYS_A_MONTH = DAYS_A_YEAR / 12;
 /** A wet day has at least this much rain, metres. */
 const LEAST_RAIN = 2e-4;
 
@@ -78,11 +104,7 @@ const LEAST_RAIN = 2e-4;
  */
 export function weatherOf(site: Site, from: string, days: number, seed: number): WeatherDay[] {
   const luck = randomSource(seed * 7919 + 17);
-  const spot = {
-    latitude: (site.latitude * Math.PI) / 180,
-    altitude: site.altitude,
-    coastal: site.coastal,
-  };
+  const spot = groundOf(site);
   let wet = luck.uniform() < normalOn(site.wetDays, dayOfYear(from)) / DAYS_A_MONTH;
   let warm = luck.normal();
   return Array.from({ length: days }, (_, i): WeatherDay => {

@@ -60,3 +60,4 @@ export {
   type YearBar,
 } from './year';
 export { sowNow, type SowNow } from './sowNow';
+export { thirstShapes, yearDemand, type YearDays } from './yearWater';

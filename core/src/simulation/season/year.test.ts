@@ -109,3 +109,17 @@ test('what stays for years does not end in autumn, and bears in its year', () =>
   );
   expect(bar('tomato').stays).toBeNull();
 });
+
+test('of a planting under way only what is still to come is said, and of one that is over nothing', () => {
+  const design = grow({ ...usualPlanted('pepper', 1), stays: 260 });
+  const on = (today: string) =>
+    yearOf(design, '2027-03-01', SITES.vallesol, today)
+      .bars.flatMap(({ says }) => says.map((one) => tell(one, 'metric')))
+      .join(' ');
+  expect(on('2027-02-01')).toMatch(/^Wait \d+\sdays/);
+  expect(on('2027-03-02')).toMatch(
+    /^Cover sweet pepper for the next \d+\sdays: nights are too cold/,
+  );
+  expect(on('2027-07-15')).toMatch(/^Cover sweet pepper for its last \d+\sdays/);
+  expect(on('2027-12-01')).toBe('');
+});

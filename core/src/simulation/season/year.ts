@@ -47,14 +47,21 @@ const likesCool = ({ frost, feet, habit }: Crop): boolean =>
  * The year of a planter.
  *
  * @param planted ISO date of the planter's first day
+ * @param today ISO date; what it says is of days from then on. All days count where it is left out
  */
-export function yearOf(design: PlanterDesign, planted: string, site: Site): PlanterYear {
+export function yearOf(
+  design: PlanterDesign,
+  planted: string,
+  site: Site,
+  today = planted,
+): PlanterYear {
   const indoors = design.place.rain === 'indoors';
   const frostFree = indoors ? null : frostFreeIn(site, planted);
   const bars = design.planting.crops.map((one, of): YearBar => {
     const crop = cropIn(one);
     const from = dayAfter(planted, one.from);
     const days = standsFor(one);
+    const over = Math.max(daysBetween(from, today), 0);
     const young = crop.stages[0];
     const before = Math.min(Math.max(young * 1.4, RAISED.least), RAISED.most);
     return {
@@ -67,11 +74,14 @@ export function yearOf(design: PlanterDesign, planted: string, site: Site): Plan
       picked: dayAfter(from, Math.min(lastPick(one), days)),
       to: dayAfter(from, days),
       stays: one.stays === null ? stayIn(one) : null,
-      says: [
-        ...coldIn(site, crop, from, days, indoors),
-        ...(lifeOf(one) ? [] : hotIn(site, crop, from, days, indoors)),
-        ...shortIn(one),
-      ],
+      says:
+        over >= days
+          ? []
+          : [
+              ...coldIn(site, crop, from, { over, days }, indoors),
+              ...(lifeOf(one) ? [] : hotIn(site, crop, from, { over, days }, indoors)),
+              ...shortIn(one),
+            ],
     };
   });
   return { bars, frostFree, emptyBy: frostFree?.to ?? null };
@@ -119,14 +129,31 @@ function findFrostFree(site: Site, date: string): { from: string; to: string } |
   return back + on >= 364 ? null : { from: dayAfter(summer, -back), to: dayAfter(summer, on) };
 }
 
-function coldIn(site: Site, crop: Crop, from: string, days: number, indoors: boolean): Message[] {
+/** Days of a planting that are over, and all of them. */
+interface Stay {
+  over: number;
+  days: number;
+}
+
+function coldIn(
+  site: Site,
+  crop: Crop,
+  from: string,
+  { over, days }: Stay,
+  indoors: boolean,
+): Message[] {
   if (indoors) return [];
   const { night } = FROSTS[crop.frost];
   const cold = (after: number) => canBe(site, dayOfYear(dayAfter(from, after)), night);
   const perennial = days > 300;
-  if (cold(0)) {
+  if (cold(over)) {
     let wait = 1;
-    while (wait < 300 && cold(wait)) wait += 1;
+    while (wait < 300 && cold(over + wait)) wait += 1;
+    if (over > 0 && !perennial)
+      return [
+        say`Cover ${crop.name.toLowerCase()} for the next ${q(Math.min(wait, days - over), 'days')}: nights are too cold for it.`,
+      ];
+    if (over > 0) return [];
     return [
       wait >= 300
         ? say`Keep ${crop.name.toLowerCase()} under cover: nights here are too cold for it all year.`
@@ -134,7 +161,7 @@ function coldIn(site: Site, crop: Crop, from: string, days: number, indoors: boo
     ];
   }
   if (perennial) return [];
-  let until = 1;
+  let until = over + 1;
   while (until < days && !cold(until)) until += 1;
   return until < days
     ? [
@@ -143,10 +170,16 @@ function coldIn(site: Site, crop: Crop, from: string, days: number, indoors: boo
     : [];
 }
 
-function hotIn(site: Site, crop: Crop, from: string, days: number, indoors: boolean): Message[] {
+function hotIn(
+  site: Site,
+  crop: Crop,
+  from: string,
+  { over, days }: Stay,
+  indoors: boolean,
+): Message[] {
   if (indoors || !likesCool(crop)) return [];
   let hot = 0;
-  for (let after = 0; after < days; after += 1) {
+  for (let after = over; after < days; after += 1) {
     if (normalOn(site.tMax, dayOfYear(dayAfter(from, after))) >= BOLTS) hot += 1;
   }
   return hot > 7

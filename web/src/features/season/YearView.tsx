@@ -1,10 +1,13 @@
 import { Box, Text } from '@chakra-ui/react';
-import { moveBar, stretchBar, stripOf, yearOf } from '@huerta/core/simulation/season';
+import { moveBar, stretchBar, stripOf, thirstShapes, yearOf } from '@huerta/core/simulation/season';
 import type { Patch, PlanterDesign } from '@huerta/core/document';
 import type { Site } from '@huerta/core/catalog';
 import { useMemo } from 'react';
+import { useGardenDemand } from '../../compute/gardenYear';
+import { useGardenDay } from '../../data/gardenDay';
 import { useWords } from '../../ui/preferences';
 import { writeDate } from '../../ui/dates';
+import { demandDays } from '../../ui/year/demandDays';
 import { YearStrip } from '../../ui/year/YearStrip';
 import { SowNow } from './SowNow';
 
@@ -16,11 +19,22 @@ interface YearViewProps {
   onChange(patch: Patch): void;
 }
 
+/** Points of a leaf's outline. */
+const POINTS = 24;
+const ONLY = 'this';
+
 /** The year of a planter as a strip of months: what is sown, planted, harvested, and what follows. */
 export function YearView({ design, planted, site, onChange }: YearViewProps) {
   const { say, tell } = useWords();
-  const year = useMemo(() => yearOf(design, planted, site), [design, planted, site]);
+  const today = useGardenDay();
+  const year = useMemo(() => yearOf(design, planted, site, today), [design, planted, site, today]);
   const strip = useMemo(() => stripOf(year, planted), [year, planted]);
+  const shapes = useMemo(
+    () => thirstShapes(design, planted, site, POINTS),
+    [design, planted, site],
+  );
+  const asked = useMemo(() => [{ id: ONLY, design, planted }], [design, planted]);
+  const demand = useGardenDemand(asked, site, demandDays(strip))?.[ONLY] ?? null;
   const warnings = year.bars.flatMap(({ says }) => says.map((one) => tell(one)));
   if (year.bars.length === 0) {
     return (
@@ -46,15 +60,13 @@ export function YearView({ design, planted, site, onChange }: YearViewProps) {
           ))}
         </ul>
       )}
-      <div className="year-scroll">
-        <YearStrip
-          strip={strip}
-          frostFree={year.frostFree}
-          bars={year.bars}
-          onMove={(of, days) => onChange(moveBar(design, of, days))}
-          onStretch={(of, days) => onChange(stretchBar(design, of, days))}
-        />
-      </div>
+      <YearStrip
+        {...{ strip, site, shapes, demand }}
+        frostFree={year.frostFree}
+        bars={year.bars}
+        onMove={(of, days) => onChange(moveBar(design, of, days))}
+        onStretch={(of, days) => onChange(stretchBar(design, of, days))}
+      />
       {year.bars.map(
         ({ of, name, stays }) =>
           stays && (
@@ -64,8 +76,9 @@ export function YearView({ design, planted, site, onChange }: YearViewProps) {
           ),
       )}
       <Text fontSize="sm" color="faint">
-        Drag a bar to move it, its right end to keep it longer; or choose one and use the arrow
-        keys: a day each, a week with Shift. Hatched is harvest, dotted the time in a pot.
+        Each crop is a leaf, as thick as it drinks; dots are harvest, dotted is the time in a pot.
+        Drag a leaf to move it, its right end to keep it longer; or choose one and use the arrow
+        keys: a day each, a week with Shift.
       </Text>
       <SowNow design={design} planted={planted} site={site} onChange={onChange} />
     </Box>

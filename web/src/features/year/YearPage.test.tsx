@@ -7,6 +7,7 @@ import { clearResponseCache } from '../../data/offline/responseCache';
 import { Around, designOf } from '../../testing/editor';
 import { inJuly, serveGarden } from '../../testing/garden';
 import { show } from '../../testing/render';
+import { installWorker } from '../../testing/worker';
 import YearPage from './YearPage';
 
 const growing = (name: string, crops: CropId[], variant = '') =>
@@ -16,7 +17,10 @@ const growing = (name: string, crops: CropId[], variant = '') =>
     { path: ['planting', 'crops'], value: crops.map((crop) => usualPlanted(crop, 1)) },
   ]);
 
-beforeAll(inJuly);
+beforeAll(() => {
+  inJuly();
+  installWorker();
+});
 afterAll(() => jest.useRealTimers());
 // A page shows what was last seen while the server is away.
 beforeEach(clearResponseCache);
@@ -50,6 +54,21 @@ test('variants are told apart, and what grows nothing is left out', async () => 
   expect(await strip('By the step')).toBeTruthy();
   expect(await strip('By the step, lower')).toBeTruthy();
   expect(screen.queryByRole('group', { name: 'Empty' })).toBeNull();
+});
+
+test('any day of the year is read by keys, and other years are a press away', async () => {
+  serveGarden([growing('By the step', ['pepper'])]);
+  open();
+  const user = userEvent.setup();
+  const day = await screen.findByRole('slider', { name: 'Day of the year' });
+  expect(day.getAttribute('aria-valuetext')).toMatch(/^15\s?July: 1\d hours of daylight, no frost/);
+  day.focus();
+  await user.keyboard('{Home}');
+  expect(day.getAttribute('aria-valuetext')).toMatch(/^1\s?January: 9 hours.*frost/);
+  await user.keyboard('{ArrowRight}');
+  expect(day.getAttribute('aria-valuetext')).toMatch(/^2\s?January/);
+  await user.click(screen.getByRole('button', { name: 'The year before' }));
+  expect(await screen.findByRole('heading', { name: 'Nothing grows in 2025' })).toBeTruthy();
 });
 
 test('a garden in which nothing grows says where to begin', async () => {
