@@ -13,16 +13,31 @@ export function shopperOf(design: PlanterDesign, units: UnitSystem): Shopper {
   return asShopper(name, sheet, assessment.figures);
 }
 
-/** Every good that some designs take, in the order in which they take it, and the usual small ones; each once, and none that is dug. */
-export function goodsOf(designs: readonly PlanterDesign[], units: UnitSystem): Good[] {
-  const goods = new Map<string, Good>();
-  const take = (good: Good) => void (good.dug || goods.has(good.id) || goods.set(good.id, good));
+/** A good, and the names of the planters that take it, in their order. */
+export interface GoodInUse {
+  good: Good;
+  users: string[];
+}
+
+/**
+ * Every good that some designs take, in the order in which they take it, and the usual small ones; each once, and none
+ * that is dug.
+ */
+export function goodsOf(designs: readonly PlanterDesign[], units: UnitSystem): GoodInUse[] {
+  const goods = new Map<string, GoodInUse>();
+  const take = (good: Good, user?: string) => {
+    if (good.dug) return;
+    const known = goods.get(good.id) ?? { good, users: [] };
+    goods.set(good.id, known);
+    if (user !== undefined && !known.users.includes(user)) known.users.push(user);
+  };
   for (const design of designs) {
-    for (const { good, ingredients } of shopperOf(design, units).parts) {
-      if (good) take(good);
-      for (const { id } of ingredients ?? []) take(ingredientGood(id));
+    const { name, parts } = shopperOf(design, units);
+    for (const { good, ingredients } of parts) {
+      if (good) take(good, name);
+      for (const { id } of ingredients ?? []) take(ingredientGood(id), name);
     }
   }
-  Object.values(SMALL_GOODS).forEach(take);
+  Object.values(SMALL_GOODS).forEach((good) => take(good));
   return [...goods.values()];
 }

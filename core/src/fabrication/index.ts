@@ -13,7 +13,8 @@ export {
   type ShoppingLine,
   type ShoppingList,
 } from './shopping';
-export { goodsOf, shopperOf } from './goodsOfDesign';
+export { goodsOf, shopperOf, type GoodInUse } from './goodsOfDesign';
+export { GOOD_SHELVES, shelfOf, type GoodShelf } from './goodShelves';
 export { buildSheet, type BuildSheet } from './sheet';
 export { STEP_IDS, type BuildCheck, type Measure, type Step, type StepId } from './step';
 export {

@@ -212,7 +212,7 @@ test('what is dug from one’s own ground is on the bill, and never bought', () 
     .map((one) => tell(sourcingOf(one), 'metric'));
   expect(come.slice(0, 2)).toEqual(['from your own garden', 'from your own garden']);
   expect(mixPrice(soil, NEW_BOOK, 'metric')).toBeLessThan(Infinity);
-  expect(goodsOf([bed], 'metric').some(({ dug }) => dug)).toBe(false);
+  expect(goodsOf([bed], 'metric').some(({ good }) => good.dug)).toBe(false);
 });
 
 describe('what it costs', () => {

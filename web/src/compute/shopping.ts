@@ -1,4 +1,4 @@
-import type { Good, PriceBook, ShoppingList } from '@huerta/core/fabrication';
+import type { GoodInUse, PriceBook, ShoppingList } from '@huerta/core/fabrication';
 import type { PlanterDesign } from '@huerta/core/document';
 import type { UnitSystem } from '@huerta/core/units';
 import { runInWorker } from './workerPool';
@@ -20,8 +20,8 @@ export const useShopping = (
       runInWorker(signal, (work) => work.shopping(designs, units, book as PriceBook)),
   });
 
-/** Every good that some designs take. */
-export const useGoods = (designs: readonly PlanterDesign[], units: UnitSystem): Known<Good[]> =>
+/** Every good that some designs take, and who takes it. */
+export const useGoods = (designs: readonly PlanterDesign[], units: UnitSystem): Known<GoodInUse[]> =>
   useWorkerQuery({
     key: ['goods', named(designs), units],
     broke: 'What your planters take could not be worked out. Load the page again to try once more.',

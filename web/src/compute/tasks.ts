@@ -51,7 +51,7 @@ import {
   shopperOf,
   shoppingFor,
   type PriceBook,
-  type Good,
+  type GoodInUse,
   type ShoppingList,
 } from '@huerta/core/fabrication';
 import { SITES, type Site } from '@huerta/core/catalog';
@@ -186,7 +186,8 @@ export const tasks = {
       book,
       units,
     ),
-  goods: (designs: readonly PlanterDesign[], units: UnitSystem): Good[] => goodsOf(designs, units),
+  goods: (designs: readonly PlanterDesign[], units: UnitSystem): GoodInUse[] =>
+    goodsOf(designs, units),
   /** Whole plans, told as they are found. */
   plans: (wish: PlanWish, setting: PlanSetting, tell: Tell<PlansFound>): Promise<void> =>
     heard(tell, (say) => {

@@ -6,6 +6,8 @@ import type { DraftErrors, GoodDraft } from './draft';
 
 interface GoodRowProps {
   good: Good;
+  /** The planters that take it. */
+  users: readonly string[];
   draft: GoodDraft;
   errors: DraftErrors;
   /** Whether its prices are the typical ones. */
@@ -15,9 +17,17 @@ interface GoodRowProps {
 }
 
 const MOST_SIZES = 6;
+/** Planters that are named; more are counted. */
+const NAMED = 2;
+
+const someOf = (users: readonly string[]): string => {
+  const more = users.length - NAMED;
+  return [...users.slice(0, NAMED), ...(more > 0 ? [`${more} more`] : [])].join('; ');
+};
 
 /** Sizes on sale with their prices, and what lies at hand, of one good. */
-export function GoodRow({ good, draft, errors, typical, currency, onChange }: GoodRowProps) {
+export function GoodRow(props: GoodRowProps) {
+  const { good, users, draft, errors, typical, currency, onChange } = props;
   const { tell } = useWords();
   const name = tell(good.name);
   const set = (i: number, change: Partial<GoodDraft['packs'][number]>) =>
@@ -32,6 +42,7 @@ export function GoodRow({ good, draft, errors, typical, currency, onChange }: Go
         <Text fontWeight="medium">{name}</Text>
         <Text fontSize="sm" color="faint">
           {typical ? 'Typical price' : 'Your price'}
+          {users.length > 0 && `, for ${someOf(users)}`}
         </Text>
       </Box>
       <Box className="good-packs">

@@ -1,6 +1,12 @@
 import { Box, Button, Text } from '@chakra-ui/react';
 import type { PlanterResource } from '@huerta/contract';
-import { CURRENCIES, packsIn, type Good, type PriceBook } from '@huerta/core/fabrication';
+import {
+  CURRENCIES,
+  packsIn,
+  type GoodInUse,
+  type GoodShelf,
+  type PriceBook,
+} from '@huerta/core/fabrication';
 import { q, say, type UnitSystem } from '@huerta/core/units';
 import type { FieldSpec } from '@huerta/core/document';
 import { useEffect, useMemo, useState } from 'react';
@@ -18,12 +24,15 @@ import { useGoods } from '../../compute/shopping';
 import { Fetched, Page } from '../../ui/Page';
 import { draftOf, readDraft, withGood, type DraftErrors, type GoodDraft } from './draft';
 import { GoodRow } from './GoodRow';
+import { Shelves } from './Shelves';
 import './prices.css';
 
 /** One's own prices, what lies in the shed, and how one buys. */
 export default function PricesPage() {
   const prices = usePriceBook();
   const planters = usePlanters();
+  // Kept here: a book that is saved is shown anew.
+  const [open, setOpen] = useState<ReadonlySet<GoodShelf>>(new Set());
   return (
     <Page title="Price book" maxW="70rem">
       <Text as="h1" fontSize="2xl">
@@ -41,7 +50,9 @@ export default function PricesPage() {
         title="The price book cannot be fetched"
         queries={[prices, planters]}
       >
-        {(saved, all) => <Book key={saved.revision} saved={saved} planters={all} />}
+        {(saved, all) => (
+          <Book key={saved.revision} {...{ saved, open }} planters={all} onOpen={setOpen} />
+        )}
       </Fetched>
     </Page>
   );
@@ -60,7 +71,7 @@ const KERF: FieldSpec = {
 };
 
 const DRAFT = 'huerta.prices.draft';
-const NO_GOODS: readonly Good[] = [];
+const NO_GOODS: readonly GoodInUse[] = [];
 
 /** What was typed into the book and not saved. */
 interface KeptBook {
@@ -70,13 +81,15 @@ interface KeptBook {
   drafts: Readonly<Record<string, GoodDraft>>;
 }
 
-function Book({
-  saved,
-  planters,
-}: {
+interface BookProps {
   saved: { revision: number; book: PriceBook; waits: boolean };
   planters: PlanterResource[];
-}) {
+  /** Shelves that are open. */
+  open: ReadonlySet<GoodShelf>;
+  onOpen(open: ReadonlySet<GoodShelf>): void;
+}
+
+function Book({ saved, planters, open, onOpen }: BookProps) {
   const words = useWords();
   const { units } = words;
   // What was typed before a reload is there again; if the book was saved elsewhere since, only the goods’ own.
@@ -104,7 +117,7 @@ function Book({
   const keep = () => {
     const wrong: Record<string, DraftErrors> = {};
     let book = general;
-    for (const good of goods) {
+    for (const { good } of goods) {
       const draft = drafts[good.id];
       if (!draft) continue;
       const read = readDraft(good, draft, units);
@@ -177,20 +190,26 @@ function Book({
         </Text>
       )}
       {!value && !trouble && <Loading what="what your planters take" />}
-      {goods.map((good) => (
-        <GoodRow
-          key={good.id}
-          good={good}
-          draft={drafts[good.id] ?? draftOf(good, general, words)}
-          errors={errors[good.id] ?? {}}
-          typical={packsIn(general, good, units).typical}
-          currency={general.currency}
-          onChange={(draft) => {
-            setDrafts((now) => ({ ...now, [good.id]: draft }));
-            setErrors(({ [good.id]: _gone, ...rest }) => rest);
-          }}
-        />
-      ))}
+      <Shelves
+        {...{ goods, open, onOpen }}
+        touched={drafts}
+        own={({ id }) => general.prices[general.currency]?.[id] !== undefined}
+      >
+        {({ good, users }) => (
+          <GoodRow
+            key={good.id}
+            {...{ good, users }}
+            draft={drafts[good.id] ?? draftOf(good, general, words)}
+            errors={errors[good.id] ?? {}}
+            typical={packsIn(general, good, units).typical}
+            currency={general.currency}
+            onChange={(draft) => {
+              setDrafts((now) => ({ ...now, [good.id]: draft }));
+              setErrors(({ [good.id]: _gone, ...rest }) => rest);
+            }}
+          />
+        )}
+      </Shelves>
     </>
   );
 }

@@ -17,7 +17,7 @@ const read = (good: Good, draft: GoodDraft, units: UnitSystem) => {
 
 describe.each(ways)('in %s with a decimal %s', (units, mark) => {
   const words = wordsIn(units, mark);
-  const goods = goodsOf(designs, units);
+  const goods = goodsOf(designs, units).map(({ good }) => good);
 
   test('every good’s packs and prices read back as they are', () => {
     expect(goods.length).toBeGreaterThan(40);
@@ -60,14 +60,14 @@ test.each([
   ['1,25 m', [1.25]],
   ['', []],
 ])('offcuts typed as ‘%s’ are %p', (offcuts, lengths) => {
-  const good = goodsOf(designs, 'metric').find(({ unit }) => unit === 'length')!;
+  const good = goodsOf(designs, 'metric').find(({ good: { unit } }) => unit === 'length')!.good;
   const reading = read(good, { ...draftOf(good, NEW_BOOK, wordsIn('metric')), offcuts }, 'metric');
   expect(reading.offcuts).toHaveLength(lengths.length);
   reading.offcuts.forEach((one, i) => expect(one).toBeCloseTo(lengths[i]!, 9));
 });
 
 test('a price that is none is said at its own field, and nothing else is wrong', () => {
-  const good = goodsOf(designs, 'metric')[0]!;
+  const good = goodsOf(designs, 'metric')[0]!.good;
   const draft = draftOf(good, NEW_BOOK, wordsIn('metric'));
   for (const price of ['', 'four', '-1', '1e9']) {
     const wrong = readDraft(good, { ...draft, packs: [{ ...draft.packs[0]!, price }] }, 'metric');

@@ -59,7 +59,9 @@ test('an own price is saved and counts; one that cannot be read stays in its fie
   const state = shop();
   show(<Around at="/prices">{<PricesPage />}</Around>);
   const user = userEvent.setup();
-  const cap = within(await screen.findByRole('region', { name: 'Cap for a tube' }));
+  await user.click(await screen.findByRole('button', { name: /^Pipe and fittings/ }));
+  const cap = within(screen.getByRole('region', { name: 'Cap for a tube' }));
+  expect(cap.getByText(/^Typical price, for /)).toBeTruthy();
   const price = cap.getByLabelText(/^Price, EUR/);
   await user.clear(price);
   await user.type(price, 'dear');
@@ -82,7 +84,10 @@ test('while the server is away a book is kept, which is said, and nothing typed 
   shop(true);
   show(<Around at="/prices">{<PricesPage />}</Around>);
   const user = userEvent.setup();
-  const cap = within(await screen.findByRole('region', { name: 'Cap for a tube' }));
+  // A good is found by its name, without opening its shelf.
+  await user.type(await screen.findByLabelText(/^Find a good/), 'CAP tube');
+  const cap = within(screen.getByRole('region', { name: 'Cap for a tube' }));
+  expect(screen.queryByRole('region', { name: 'Young plant' })).toBeNull();
   await user.type(cap.getByLabelText(/^At hand/), '3');
   await user.click(screen.getByRole('button', { name: 'Save the price book' }));
   expect(await screen.findByText(/^Offline/)).toBeTruthy();
