@@ -3,12 +3,13 @@ import type { PlanterResource } from '@huerta/contract';
 import { buildSheet } from '@huerta/core/fabrication';
 import { evaluate, SHOWN } from '@huerta/core/assessment';
 import { section } from '@huerta/core/drawing';
-import { useMemo } from 'react';
+import { useMemo, type CSSProperties, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { useWords } from '../../ui/preferences';
 import { reportedSide } from '../../ui/reportedSide';
 import { SeverityMark } from '../../ui/Severity';
 import { SmallSection } from '../../drawing/SmallSection';
+import './compare.css';
 
 /** Size of the tallest or widest drawing, pixels. */
 const TALL = 190;
@@ -16,15 +17,15 @@ const WIDE = 250;
 
 /** Sections at one scale, figures with the best marked, what each takes, and what is found. */
 export function CompareTable({ planters }: { planters: PlanterResource[] }) {
-  const { write, tell } = useWords();
+  const { write, tell, units } = useWords();
   const columns = useMemo(
     () =>
       planters.map(({ id, design }) => {
         const { planter, assessment } = evaluate(design);
-        const needs = buildSheet(planter, assessment.figures, 'metric').parts;
+        const needs = buildSheet(planter, assessment.figures, units).parts;
         return { id, design, drawing: section(planter), needs, ...assessment };
       }),
-    [planters],
+    [planters, units],
   );
   const scale = Math.min(
     ...columns.map(({ drawing: { bounds } }) =>
@@ -33,33 +34,25 @@ export function CompareTable({ planters }: { planters: PlanterResource[] }) {
   );
   const needIds = [...new Map(columns.flatMap(({ needs }) => needs.map((n) => [n.what, n.what])))];
   return (
-    <Box overflowX="auto" mt="4">
-      <Box
-        as="table"
-        fontSize="sm"
-        style={{ borderCollapse: 'collapse', minWidth: `${10 + 17 * columns.length}rem` }}
-      >
+    <div className="compare" style={{ '--columns': columns.length } as CSSProperties}>
+      <table>
         <thead>
           <tr>
-            <HeadCell>
+            <th scope="col">
               <Text as="span" color="faint">
                 At one scale
               </Text>
-            </HeadCell>
+            </th>
             {columns.map(({ id, design, drawing }) => (
-              <HeadCell key={id}>
-                <Box borderBottom="3px solid" borderColor="ink" mb="2">
+              <th key={id} scope="col">
+                <div className="compare-drawing">
                   <SmallSection section={drawing} width={WIDE} height={TALL + 6} scale={scale} />
-                </Box>
+                </div>
                 <Link to={`/planters/${id}`} style={{ textDecoration: 'underline' }}>
                   {design.name}
                 </Link>
-                {design.variant && (
-                  <Text fontWeight="normal" fontFamily="body" fontSize="sm" color="faint">
-                    {design.variant}
-                  </Text>
-                )}
-              </HeadCell>
+                {design.variant && <span className="compare-variant">{design.variant}</span>}
+              </th>
             ))}
           </tr>
         </thead>
@@ -77,12 +70,12 @@ export function CompareTable({ planters }: { planters: PlanterResource[] }) {
                 {texts.map((text, i) => {
                   const leads = differ && better !== undefined && values[i] === best;
                   return (
-                    <Cell key={columns[i]?.id}>
+                    <td key={columns[i]?.id}>
                       <Box as="span" fontWeight={leads ? 'bold' : 'normal'}>
                         {text}
-                        {leads && <Mark text="best" />}
+                        {leads && <span className="compare-best">best</span>}
                       </Box>
-                    </Cell>
+                    </td>
                   );
                 })}
               </Row>
@@ -92,7 +85,7 @@ export function CompareTable({ planters }: { planters: PlanterResource[] }) {
             {columns.map(({ id, findings }) => {
               const grave = findings.filter(({ severity }) => severity !== 'note');
               return (
-                <Cell key={id}>
+                <td key={id}>
                   {grave.length === 0 && 'Nothing to mend'}
                   {grave.slice(0, 3).map((finding) => (
                     <Box key={finding.id} mb="2">
@@ -101,7 +94,7 @@ export function CompareTable({ planters }: { planters: PlanterResource[] }) {
                     </Box>
                   ))}
                   {grave.length > 3 && `and ${grave.length - 3} more`}
-                </Cell>
+                </td>
               );
             })}
           </Row>
@@ -116,67 +109,22 @@ export function CompareTable({ planters }: { planters: PlanterResource[] }) {
             return (
               <Row key={what} label={what}>
                 {texts.map((text, i) => (
-                  <Cell key={columns[i]?.id}>{differ ? <b>{text || '–'}</b> : text || '–'}</Cell>
+                  <td key={columns[i]?.id}>{differ ? <b>{text || '–'}</b> : text || '–'}</td>
                 ))}
               </Row>
             );
           })}
         </tbody>
-      </Box>
-    </Box>
+      </table>
+    </div>
   );
 }
 
-function HeadCell({ children }: { children: React.ReactNode }) {
+function Row({ label, children }: { label: string; children: ReactNode }) {
   return (
-    <Box
-      as="th"
-      textAlign="left"
-      verticalAlign="bottom"
-      fontFamily="heading"
-      fontSize="md"
-      pe="5"
-      pb="3"
-      {...{ scope: 'col' }}
-    >
+    <tr>
+      <th scope="row">{label}</th>
       {children}
-    </Box>
-  );
-}
-
-function Row({ label, children }: { label: string; children: React.ReactNode }) {
-  return (
-    <Box as="tr" borderTop="1px solid" borderColor="rule">
-      <Box
-        as="th"
-        textAlign="left"
-        verticalAlign="top"
-        fontWeight="normal"
-        color="faint"
-        py="2"
-        pe="4"
-        minW="9rem"
-        {...{ scope: 'row' }}
-      >
-        {label}
-      </Box>
-      {children}
-    </Box>
-  );
-}
-
-function Cell({ children }: { children: React.ReactNode }) {
-  return (
-    <Box as="td" verticalAlign="top" py="2" px="2" borderRight="4px solid" borderColor="wall">
-      {children}
-    </Box>
-  );
-}
-
-function Mark({ text }: { text: string }) {
-  return (
-    <Box as="span" ms="2" fontSize="xs" color="clay" fontWeight="medium">
-      {text}
-    </Box>
+    </tr>
   );
 }
