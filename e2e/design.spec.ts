@@ -35,6 +35,36 @@ test('a pail is designed from the tape measure, saved, and found again', async (
   await expect(page.getByText('to mend')).toHaveCount(0);
 });
 
+test('a start card comes into the garden once something is done with it, by a name that says what it is', async ({
+  page,
+}) => {
+  const begin = async () => {
+    await page.goto('/new');
+    await page.getByRole('button', { name: /^Two equal totes/ }).click();
+    await expect(page.getByLabel('Name of the planter')).toHaveValue(/^Salad tote/);
+    return /planters\/([\w-]+)/.exec(page.url())![1]!;
+  };
+  const there = async (id: string) => (await page.request.get(`/api/planters/${id}`)).status();
+  // Looked at, loaded again and left: it is not in the garden.
+  const looked = await begin();
+  await page.reload();
+  await expect(page.getByLabel('Name of the planter')).toHaveValue(/^Salad tote/);
+  await page.getByRole('link', { name: 'Garden' }).click();
+  await expect(page.getByRole('heading', { name: 'The garden' })).toBeVisible();
+  expect(await there(looked)).toBe(404);
+  // Its build sheet is opened, or it is saved as it is.
+  const built = await begin();
+  await page.getByRole('link', { name: /^Build it/ }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('Salad tote');
+  await expect.poll(() => there(built)).toBe(200);
+  const kept = await begin();
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
+  await saved(page);
+  expect(await there(kept)).toBe(200);
+  await page.reload();
+  await expect(page.getByLabel('Name of the planter')).toHaveValue(/^Salad tote \d/);
+});
+
 test('dragging the overflow moves the litres with it, as one step to undo', async ({ page }) => {
   await openBench(page, designOf('cloth-pail'), 'water');
   const grip = page.getByRole('slider', { name: 'Overflow lip' });

@@ -124,7 +124,8 @@ test('a planter is begun while the server answers 500, and is there when it answ
     route.fulfill({ status: 500, contentType: 'text/html', body: '<h1>Broken</h1>' }),
   );
   await page.getByRole('button', { name: /^A tote, its lid and pipe offcuts/ }).click();
-  await expect(page.getByLabel('Name of the planter')).toBeVisible();
+  await page.getByLabel('Name of the planter').fill('Begun in trouble');
+  await page.getByLabel('Name of the planter').press('Enter');
   const id = /planters\/([\w-]+)/.exec(page.url())?.[1] ?? '';
   await expect(page.getByText(/Kept here, trying again/)).toBeVisible();
   await page.unrouteAll({ behavior: 'ignoreErrors' });

@@ -63,6 +63,7 @@ export { applyPatch, type Change, type Patch } from './patch';
 export { baseChanges, baseOf, BASES, fillsFloor, standsOnFloor, type BaseId } from './builds';
 export {
   inInches,
+  nameFor,
   STARTING_POINTS,
   USUAL_PLACE,
   vesselFrom,

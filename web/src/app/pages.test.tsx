@@ -3,6 +3,8 @@ import { screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { depthOf, vesselFrom, type PlanterDesign } from '@huerta/core/document';
 import { PIPES } from '@huerta/core/catalog';
+import { Route, Routes, useParams } from 'react-router';
+import { useBegun } from '../data/begun';
 import { answers, Around, designOf } from '../testing/editor';
 import { clearResponseCache } from '../data/offline/responseCache';
 import { gardenOf } from '../testing/entry';
@@ -111,25 +113,28 @@ describe('in inches', () => {
   beforeEach(() => localStorage.setItem('huerta.units', 'us'));
   afterEach(() => localStorage.clear());
 
-  /** What was put into the garden. */
-  const begun = () => {
-    const put: { design: PlanterDesign }[] = [];
-    serveWith(({ method, path, body }) => {
-      if (method === 'PUT' && path.startsWith('/planters/')) {
-        put.push(body as { design: PlanterDesign });
-        return { id: path.split('/')[2], revision: 1, ...at, ...(body as object) };
-      }
-      return path === '/vessels' ? { vessels: [] } : null;
-    });
-    return put;
-  };
-
   test('a new planter has inch pipe and measures on the marks of a rule', async () => {
-    const put = begun();
-    open(<StartPage />);
+    const asked = serveWith(({ path }) =>
+      path === '/vessels' ? { vessels: [] } : path === '/garden' ? gardenOf([]) : null,
+    );
+    let opened: PlanterDesign | null = null;
+    function Bench() {
+      opened = useBegun(useParams().id ?? '');
+      return <h1>Bench</h1>;
+    }
+    open(
+      <Routes>
+        <Route path="/new" element={<StartPage />} />
+        <Route path="/planters/:id" element={<Bench />} />
+      </Routes>,
+      '/new',
+    );
     await userEvent.click(await screen.findByRole('button', { name: /^A pail, its lid/ }));
-    await waitFor(() => expect(put.length).toBeGreaterThan(0));
-    const { vessel, reservoir, fillTube } = put[0]!.design;
+    expect(await screen.findByRole('heading', { name: 'Bench' })).toBeTruthy();
+    // Nothing is in the garden yet.
+    expect(asked.every(({ method }) => method === 'GET')).toBe(true);
+    const { name, vessel, reservoir, fillTube } = opened as unknown as PlanterDesign;
+    expect(name).toBe('Sweet pepper pail');
     expect(PIPES[fillTube!.pipe].family).toBe('inch');
     expect(reservoir.top / 0.0254).toBeCloseTo(4, 9);
     expect(vessel.kind === 'round' && vessel.depth / 0.0254).toBeCloseTo(14.5, 9);

@@ -1,4 +1,5 @@
 import type { VesselGroup } from '../../catalog';
+import { cropIn } from '../plantingSchema';
 import type { PlanterDesign } from '../schema';
 import { AIR_BARREL, COIL_BARREL, CUT_BARREL, LYING_BARREL, PANEL_BARREL } from './barrels';
 import { BAGS, GUTTER } from './beds';
@@ -15,6 +16,8 @@ export interface StartingPoint {
   id: string;
   /** What the person has at hand. */
   group: VesselGroup;
+  /** What one calls the vessel, behind the name of what grows in it. */
+  noun: string;
   title: string;
   /** One sentence: what it takes and what it gives. */
   says: string;
@@ -26,6 +29,7 @@ export const STARTING_POINTS: readonly StartingPoint[] = [
   {
     id: 'cloth-pail',
     group: 'pail',
+    noun: 'pail',
     title: 'A pail, its lid and an old shirt',
     says: 'The lid, cut down, stands on a split ring of pipe. Legs of cotton hang into the water.',
     design: CLOTH_PAIL,
@@ -33,6 +37,7 @@ export const STARTING_POINTS: readonly StartingPoint[] = [
   {
     id: 'cup-pail',
     group: 'pail',
+    noun: 'pail',
     title: 'A pail, some tubs and a cup',
     says: 'The lid stands on drilled tubs. A drilled cup packed with mix stands in the water.',
     design: CUP_PAIL,
@@ -40,6 +45,7 @@ export const STARTING_POINTS: readonly StartingPoint[] = [
   {
     id: 'bottle-pail',
     group: 'pail',
+    noun: 'pail',
     title: 'A pail and empty bottles',
     says: 'Drilled bottles stand on the floor. The mix that falls between them lifts the water.',
     design: BOTTLE_PAIL,
@@ -47,6 +53,7 @@ export const STARTING_POINTS: readonly StartingPoint[] = [
   {
     id: 'pot-tub',
     group: 'pail',
+    noun: 'tub',
     title: 'A round tub and small pots',
     says: 'Fabric spans from pot to pot, without a platform. A drilled pot packed with mix is the wick.',
     design: POT_OFFCUTS,
@@ -54,6 +61,7 @@ export const STARTING_POINTS: readonly StartingPoint[] = [
   {
     id: 'stick-pail',
     group: 'pail',
+    noun: 'pail',
     title: 'A pail, sticks and straw',
     says: 'Layers of crossed sticks keep the soil up; straw or moss lies over them.',
     design: STICKS_PAIL,
@@ -61,6 +69,7 @@ export const STARTING_POINTS: readonly StartingPoint[] = [
   {
     id: 'tote-pipes',
     group: 'tote',
+    noun: 'tote',
     title: 'A tote, its lid and pipe offcuts',
     says: 'The lid, cut to go inside, stands on short pipes. Two drilled cups are the wicks.',
     design: TOTE,
@@ -68,6 +77,7 @@ export const STARTING_POINTS: readonly StartingPoint[] = [
   {
     id: 'nested-totes',
     group: 'tote',
+    noun: 'tote',
     title: 'Two equal totes',
     says: 'One stands in the other on crates. Rags hang through its floor; a worm tube feeds the soil.',
     design: NESTED,
@@ -75,6 +85,7 @@ export const STARTING_POINTS: readonly StartingPoint[] = [
   {
     id: 'bottle',
     group: 'bottle',
+    noun: 'bottle',
     title: 'A bottle and twine',
     says: 'Its upper part, turned over, holds the soil. Twine goes down through the cap. Days, not weeks.',
     design: BOTTLE,
@@ -82,6 +93,7 @@ export const STARTING_POINTS: readonly StartingPoint[] = [
   {
     id: 'cut-barrel',
     group: 'barrel',
+    noun: 'barrel',
     title: 'A barrel, cut at a third',
     says: 'The cut end slides in as the platform. Cups packed with soil stand in the water.',
     design: CUT_BARREL,
@@ -89,6 +101,7 @@ export const STARTING_POINTS: readonly StartingPoint[] = [
   {
     id: 'coil-barrel',
     group: 'barrel',
+    noun: 'half barrel',
     title: 'Half a barrel and drain pipe',
     says: 'A coil of socked drain pipe lies on the floor with the mix around it.',
     design: COIL_BARREL,
@@ -96,6 +109,7 @@ export const STARTING_POINTS: readonly StartingPoint[] = [
   {
     id: 'air-barrel',
     group: 'barrel',
+    noun: 'half barrel',
     title: 'Half a barrel with air holes',
     says: 'Rows of side holes prune the roots; the lowest row is the overflow. A coil lies in sand.',
     design: AIR_BARREL,
@@ -103,6 +117,7 @@ export const STARTING_POINTS: readonly StartingPoint[] = [
   {
     id: 'panel-barrel',
     group: 'barrel',
+    noun: 'barrel',
     title: 'A whole barrel, standing',
     says: 'A curved panel cut from a side lies in the base. Soil goes down along its edges.',
     design: PANEL_BARREL,
@@ -110,6 +125,7 @@ export const STARTING_POINTS: readonly StartingPoint[] = [
   {
     id: 'lying-barrel',
     group: 'barrel',
+    noun: 'half barrel',
     title: 'Half a barrel, cut lengthwise',
     says: 'A drain pipe lies along its lowest line, in sand. Long, low and wide for leaves.',
     design: LYING_BARREL,
@@ -117,6 +133,7 @@ export const STARTING_POINTS: readonly StartingPoint[] = [
   {
     id: 'stone-pot',
     group: 'pot',
+    noun: 'pot',
     title: 'A decorative pot and gravel',
     says: 'Its drain hole is patched. Gravel holds the water, a cloth goes to the floor.',
     design: STONE_POT,
@@ -124,6 +141,7 @@ export const STARTING_POINTS: readonly StartingPoint[] = [
   {
     id: 'trough-pipes',
     group: 'trough',
+    noun: 'trough',
     title: 'A stock trough and three wide pipes',
     says: 'Pipes lie side by side on the floor. Soil goes down between and beside them.',
     design: TROUGH,
@@ -131,6 +149,7 @@ export const STARTING_POINTS: readonly StartingPoint[] = [
   {
     id: 'box-legs',
     group: 'bed',
+    noun: 'box',
     title: 'A timber box on legs',
     says: 'Pond liner, a loop of pipe drilled on its underside, gravel to half its height.',
     design: BOX_ON_LEGS,
@@ -138,6 +157,7 @@ export const STARTING_POINTS: readonly StartingPoint[] = [
   {
     id: 'film-bed',
     group: 'bed',
+    noun: 'bed',
     title: 'A raised bed with pipe and boxes',
     says: 'Film, gravel, a slotted pipe and void boxes; columns of mix bring the water up.',
     design: FILM_BED,
@@ -145,6 +165,7 @@ export const STARTING_POINTS: readonly StartingPoint[] = [
   {
     id: 'rock-bed',
     group: 'bed',
+    noun: 'bed',
     title: 'A large bed on rounded rock',
     says: 'Rock throughout under sand. Heavy; columns of mix go to the floor, or the water stays there.',
     design: ROCK_BED,
@@ -152,6 +173,7 @@ export const STARTING_POINTS: readonly StartingPoint[] = [
   {
     id: 'tank-crates',
     group: 'tank',
+    noun: 'half tank',
     title: 'Half a bulk tank and crates',
     says: 'Crates as a false floor, sand columns in the corners, a sand blanket over all.',
     design: TANK,
@@ -159,6 +181,7 @@ export const STARTING_POINTS: readonly StartingPoint[] = [
   {
     id: 'gutter-pails',
     group: 'gutter',
+    noun: 'gutter',
     title: 'A gutter, pails and a barrel',
     says: 'A float valve keeps the channel full from a barrel. A net cup hangs from each pail.',
     design: GUTTER,
@@ -166,6 +189,7 @@ export const STARTING_POINTS: readonly StartingPoint[] = [
   {
     id: 'bag-tray',
     group: 'tray',
+    noun: 'tray',
     title: 'Grow bags in a tray',
     says: 'The bag’s own base is the wick. Lift them out of the tray in a long wet spell.',
     design: BAGS,
@@ -173,8 +197,39 @@ export const STARTING_POINTS: readonly StartingPoint[] = [
   {
     id: 'blank',
     group: 'pail',
+    noun: 'pail',
     title: 'A pail and nothing decided',
     says: 'Only the pail and a platform. The findings lead through the rest.',
     design: BLANK,
   },
 ];
+
+/** Crops that one calls salad. */
+const SALAD: ReadonlySet<string> = new Set([
+  'lettuce',
+  'cos-lettuce',
+  'cut-lettuce',
+  'rocket',
+  'lambs-lettuce',
+]);
+
+/**
+ * What a planter that begins from here is called: by its crop and its vessel, as 'Salad tote', with a number where
+ * that name is taken.
+ *
+ * @param taken names of the garden's planters
+ * @param say writes a crop's name as the person spells it
+ */
+export function nameFor(
+  { design, noun, id }: Pick<StartingPoint, 'design' | 'noun' | 'id'>,
+  taken: readonly string[],
+  say: (name: string) => string = (name) => name,
+): string {
+  const [first] = design.planting.crops;
+  const crop = !first ? '' : SALAD.has(first.crop) ? 'Salad' : say(cropIn(first).name);
+  const name = id === 'blank' || crop === '' ? design.name : `${crop} ${noun}`;
+  for (let number = 2, now = name; ; number += 1) {
+    if (!taken.includes(now)) return now;
+    now = `${name} ${number}`;
+  }
+}

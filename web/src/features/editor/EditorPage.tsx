@@ -1,10 +1,12 @@
 import { Box } from '@chakra-ui/react';
 import type { PlanterResource } from '@huerta/contract';
+import type { PlanterDesign } from '@huerta/core/document';
 import { useEffect, useState } from 'react';
-import { useParams } from 'react-router';
+import { useNavigate, useParams } from 'react-router';
 import { LaterError } from '../../data/offline/refusalErrors';
 import { asResource } from '../../data/api/withPending';
 import { usePlanterChanging, useStoredPlanter } from '../../data/api/planters';
+import { useBegun } from '../../data/begun';
 import { TopBar } from '../../ui/TopBar';
 import { Trouble } from '../../ui/Trouble';
 import { Loading } from '../../ui/Loading';
@@ -24,6 +26,7 @@ export default function EditorPage() {
   const closed = useBenchesClosed(id);
   const { data, error, isFetching, refetch } = useStoredPlanter(id, closed);
   const kept = useKept(id, changing || !closed);
+  const begun = useBegun(id);
   // A planter that lies in the cache from before is not begun from: it may be old.
   if (data && !isFetching && kept !== undefined) {
     return <OpenBench key={`${id}`} resource={data} kept={kept} />;
@@ -32,6 +35,10 @@ export default function EditorPage() {
   const here = kept && (error instanceof LaterError || (error && kept.base === 0));
   if (here && !isFetching) {
     return <OpenBench key={`${id} kept`} resource={asResource(kept)} kept={kept} />;
+  }
+  // It was begun here and is nowhere else yet.
+  if (begun && kept === null && error && !isFetching) {
+    return <OpenBench key={`${id} begun`} resource={newResource(id, begun)} kept={null} begun />;
   }
   return (
     <>
@@ -50,6 +57,11 @@ export default function EditorPage() {
     </>
   );
 }
+
+const newResource = (id: string, design: PlanterDesign): PlanterResource => {
+  const now = new Date().toISOString();
+  return { id, revision: 0, createdAt: now, updatedAt: now, design };
+};
 
 /** What an earlier bench of this planter left unsent on this device; undefined until that is known. */
 function useKept(planter: string, changing: boolean): PendingSave<'planter'> | null | undefined {
@@ -81,11 +93,14 @@ async function leftBehind(planter: string): Promise<PendingSave<'planter'> | nul
 interface OpenBenchProps {
   resource: PlanterResource;
   kept: PendingSave<'planter'> | null;
+  /** Whether it is not in the garden yet. */
+  begun?: boolean;
 }
 
-function OpenBench({ resource, kept }: OpenBenchProps) {
+function OpenBench({ resource, kept, begun = false }: OpenBenchProps) {
   const [store] = useState(() => editorStoreFor(resource.id, resource.design, kept?.body.design));
-  const saving = useAutosave(resource, store, kept);
+  const saving = useAutosave(resource, store, kept, begun);
+  useForgetBegun(begun && saving.state.kind !== 'new');
   return (
     <EditorProvider store={store}>
       <WithMoisture>
@@ -93,4 +108,14 @@ function OpenBench({ resource, kept }: OpenBenchProps) {
       </WithMoisture>
     </EditorProvider>
   );
+}
+
+/** Takes what it was begun from out of the browser's history, once it is in the garden: its own design counts from then on. */
+function useForgetBegun(kept: boolean): void {
+  const navigate = useNavigate();
+  useEffect(() => {
+    if (!kept) return;
+    const { pathname, search, hash } = window.location;
+    void navigate({ pathname, search, hash }, { replace: true, state: null });
+  }, [kept, navigate]);
 }

@@ -9,6 +9,7 @@ export function SaveMark({ saving }: { saving: Saving }) {
   const away = useConnectivity((heard) => heard.away);
   const keeps = useStorage((storage) => storage.keeps);
   const words = {
+    new: '',
     saved: away ? 'Offline. Kept here.' : 'Saved',
     waiting: 'Not saved yet',
     saving: 'Saving…',
@@ -32,6 +33,11 @@ export function SaveMark({ saving }: { saving: Saving }) {
       gap="2"
     >
       {words} {(state.kind === 'refused' || state.kind === 'later') && state.detail}
+      {state.kind === 'new' && (
+        <Button px="2" title="Put it into the garden as it is" onClick={saving.retry}>
+          Save
+        </Button>
+      )}
       {(state.kind === 'later' || state.kind === 'refused') && (
         <Button px="2" onClick={saving.retry}>
           Save now

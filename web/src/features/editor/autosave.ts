@@ -5,6 +5,8 @@ import { growingWaits } from '../../data/offline/waits';
 
 /** Where the work on a bench stands, as the person is told. */
 export type SaveState =
+  /** Begun, and not in the garden yet. */
+  | { kind: 'new' }
   | { kind: 'saved' }
   | { kind: 'waiting' }
   | { kind: 'saving' }

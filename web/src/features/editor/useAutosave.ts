@@ -29,13 +29,18 @@ export interface Saving {
  * on this device.
  *
  * @param kept what an earlier bench of this planter left unsent, which this one goes on with
+ * @param begun whether it is not in the garden yet: then it comes into it with the first change, when that is asked for,
+ *   or when another page of it is opened
  */
 export function useAutosave(
   resource: PlanterResource,
   store: EditorStore,
   kept: PendingSave<'planter'> | null,
+  begun = false,
 ): Saving {
-  const [state, setState] = useState<SaveState>({ kind: kept ? 'waiting' : 'saved' });
+  const [state, setState] = useState<SaveState>({
+    kind: kept ? 'waiting' : begun ? 'new' : 'saved',
+  });
   const autosave = useRef<Autosave | null>(null);
   const client = useQueryClient();
   const { id, revision } = resource;
@@ -58,10 +63,12 @@ export function useAutosave(
       onState: (next) => setState((now) => (same(now, next) ? now : next)),
     });
     let known = store.getState().design;
+    let isNew = begun;
     const unsubscribe = store.subscribe(({ design }) => {
       // A line in the hand is kept and saved when it is let go of.
       if (design === known || store.isHeld()) return;
       known = design;
+      isNew = false;
       saver.changed(design);
     });
     const leave = () => {
@@ -75,6 +82,9 @@ export function useAutosave(
       // A line that is still in the hand when the bench is left is kept as it stands.
       store.release();
       unsubscribe();
+      // Its build sheet, season or log is opened.
+      if (isNew && window.location.pathname.startsWith(`/planters/${id}/`))
+        saver.changed(store.getState().design);
       window.removeEventListener('pagehide', leave);
       recovered();
       closeBench(id, saver.flush(), () => {
@@ -83,7 +93,7 @@ export function useAutosave(
         plantersChanged(client);
       });
     };
-  }, [id, revision, store, kept, client]);
+  }, [id, revision, store, kept, begun, client]);
 
   useLeaveWarning(state.kind === 'later' || state.kind === 'refused' || state.kind === 'conflict');
 
@@ -96,7 +106,10 @@ export function useAutosave(
     };
     return {
       state,
-      retry: () => void autosave.current?.flush(),
+      retry: () => {
+        if (state.kind === 'new') autosave.current?.changed(store.getState().design);
+        void autosave.current?.flush();
+      },
       keepMine: () => {
         if (current) autosave.current?.goOnFrom(current.revision, store.getState().design);
       },

@@ -3,8 +3,8 @@ import {
   putVessel,
   applyPatch,
   inInches,
+  nameFor,
   STARTING_POINTS,
-  type PlanterDesign,
   type StartingPoint,
 } from '@huerta/core/document';
 import { contradictions, assemble } from '@huerta/core/assembly';
@@ -12,11 +12,12 @@ import { section } from '@huerta/core/drawing';
 import { VESSEL_GROUPS, type VesselGroup } from '@huerta/core/catalog';
 import { useMemo, useState } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
-import { useCreatePlanter } from '../../data/api/planters';
+import { v4 as uuid } from 'uuid';
+import { useEntries } from '../../data/api/planters';
+import type { BegunState } from '../../data/begun';
 import { useVessels } from '../../data/api/vessels';
 import { useWords } from '../../ui/preferences';
 import { Page } from '../../ui/Page';
-import { Trouble } from '../../ui/Trouble';
 import { SmallSection } from '../../drawing/SmallSection';
 
 type Filter = VesselGroup | 'all';
@@ -24,7 +25,7 @@ type Filter = VesselGroup | 'all';
 /** What have you got? Each answer is a planter to begin from. */
 export default function StartPage() {
   const navigate = useNavigate();
-  const create = useCreatePlanter();
+  const { data: garden = [] } = useEntries();
   const [search] = useSearchParams();
   const { data: vessels = [] } = useVessels();
   const mine = vessels.find(({ id }) => id === search.get('vessel'));
@@ -32,7 +33,7 @@ export default function StartPage() {
   const groups = (Object.keys(VESSEL_GROUPS) as VesselGroup[]).filter((group) =>
     STARTING_POINTS.some((point) => point.group === group),
   );
-  const { units } = useWords();
+  const { units, say } = useWords();
   const points = useMemo(() => {
     const list = STARTING_POINTS.filter((point) => filter === 'all' || point.group === filter).map(
       (point) => (units === 'us' ? { ...point, design: inInches(point.design) } : point),
@@ -45,11 +46,11 @@ export default function StartPage() {
         : [];
     });
   }, [filter, mine, units]);
-  const begin = (design: PlanterDesign) => {
-    if (create.isPending) return;
-    create.mutate(design, {
-      onSuccess: ({ id }) => void navigate(`/planters/${id}`, { replace: true }),
-    });
+  // It comes into the garden when something is done with it on the bench.
+  const begin = (point: StartingPoint) => {
+    const taken = garden.map(({ name }) => name);
+    const design = { ...point.design, name: nameFor(point, taken, say) };
+    void navigate(`/planters/${uuid()}`, { state: { begun: design } satisfies BegunState });
   };
   return (
     <Page title="New planter">
@@ -85,11 +86,6 @@ export default function StartPage() {
           ))}
         </Box>
       )}
-      {create.error && (
-        <Box mb="6">
-          <Trouble title="The planter was not begun" detail={create.error.message} />
-        </Box>
-      )}
       {points.length === 0 && (
         <Text maxW="40rem">
           None of the usual builds goes into this vessel as it is. Begin with one that is near, and
@@ -101,12 +97,7 @@ export default function StartPage() {
         gap={{ base: '6', md: '8' }}
       >
         {points.map((point) => (
-          <Choice
-            key={point.id}
-            point={point}
-            busy={create.isPending}
-            onChoose={() => begin(point.design)}
-          />
+          <Choice key={point.id} point={point} onChoose={() => begin(point)} />
         ))}
       </Grid>
     </Page>
@@ -115,11 +106,10 @@ export default function StartPage() {
 
 interface ChoiceProps {
   point: StartingPoint;
-  busy: boolean;
   onChoose(): void;
 }
 
-function Choice({ point, busy, onChoose }: ChoiceProps) {
+function Choice({ point, onChoose }: ChoiceProps) {
   const drawing = useMemo(() => section(assemble(point.design)), [point.design]);
   return (
     <Box
@@ -134,7 +124,6 @@ function Choice({ point, busy, onChoose }: ChoiceProps) {
         outlineColor: 'waterInk',
         outlineOffset: '4px',
       }}
-      aria-busy={busy}
       onClick={onChoose}
     >
       <Box borderBottom="3px solid" borderColor="ink" alignSelf="stretch">
