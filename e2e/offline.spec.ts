@@ -57,3 +57,38 @@ test('installed, it opens without a server, shows what it last had, and sends wh
     .toBe('Begun on the road');
   await expect(page.getByText(/^Offline/)).toBeHidden();
 });
+
+test('opened once, every page and every planter opens without a server', async ({
+  page,
+  context,
+}) => {
+  const name = `Looked at once ${Date.now()}`;
+  const made = await page.request.post('/api/planters', { data: { design: { ...design, name } } });
+  const { id } = (await made.json()) as { id: string };
+  const taken = page.waitForResponse(new RegExp(`/api/planters/${id}/round/log`), { timeout: 120_000 });
+  await page.goto('/');
+  await taken;
+  await context.setOffline(true);
+  const { planters } = (await (await page.request.get('/api/planters')).json()) as {
+    planters: { id: string }[];
+  };
+  const others = ['build', 'season', 'log', 'trouble'].map((one) => `/planters/${id}/${one}`);
+  const wrong: string[] = [];
+  for (const path of [
+    ...['/', '/today', '/today?view=weeks', '/away', '/year', '/shopping', '/vessels', '/prices'],
+    ...['/compare', '/settings', '/help', '/new', '/plans', '/unsent', '/examples'],
+    ...[`/planters/${id}`, ...others, `/planters/${planters[0]!.id}/season?view=year`],
+    `/planters/${planters[1]!.id}/log`,
+  ]) {
+    await page.goto(path);
+    const broke = page.getByText(/cannot be (fetched|opened|shown)/);
+    const there = page.locator('h1, [aria-label="Name of the planter"]').first();
+    await expect(there.or(broke.first()).first()).toBeVisible();
+    await page
+      .getByText(/is being (fetched|read)/)
+      .first()
+      .waitFor({ state: 'hidden' });
+    if (await broke.count()) wrong.push(`${path}: ${await broke.first().textContent()}`);
+  }
+  expect(wrong).toEqual([]);
+});
