@@ -319,10 +319,10 @@ export const KINDS = {
       ...spelled('psf lb/ft2 lb/ft²', (POUND * 9.80665) / (12 * INCH) ** 2),
     },
     style: {
-      metric: { unit: 'kpa', symbol: 'kPa', decimals: fewDecimals },
+      metric: { unit: 'kg/m2', symbol: 'kg per m²', decimals: whole },
       us: { unit: 'psf', symbol: 'lb/ft²', decimals: whole },
     },
-    example: { metric: '3 kPa', us: '60 lb/ft²' },
+    example: { metric: '300 kg/m²', us: '60 lb/ft²' },
   },
   /** Kilograms per cubic metre, which is also grams per litre. */
   dose: {

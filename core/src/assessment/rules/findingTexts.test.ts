@@ -399,7 +399,7 @@ const SAID: readonly (readonly [
     'floor-load',
     'cloth-pail',
     [{ path: ['place', 'floorLimit'], value: 1000 }],
-    'Ask a structural engineer first: full it presses 3.2 kPa, and you gave the floor 1 kPa.',
+    'Ask a structural engineer first: full it presses 323 kg per m², and you gave the floor 102 kg per m².',
     'Ask a structural engineer first: full it presses 66 lb/ft², and you gave the floor 21 lb/ft².',
   ],
   [
