@@ -40,6 +40,52 @@ interface StepCardProps {
   onMark(key: string, value: ProgressEntry['value']): void;
 }
 
+interface HeadProps extends Pick<StepCardProps, 'step' | 'number' | 'open' | 'onOpen' | 'onMark'> {
+  done: boolean;
+  /** Whether it cannot be ticked yet. */
+  waits: boolean;
+  /** Id of what it opens. */
+  body: string;
+}
+
+/** Its tick, its name, and how long it takes. */
+function Head({ step, number, done, waits, open, body, onOpen, onMark }: HeadProps) {
+  return (
+    <Box className="step-head">
+      <Checkbox.Root
+        className="step-tick"
+        checked={done}
+        disabled={waits}
+        onCheckedChange={({ checked }) => onMark(`done/${step.id}`, checked === true)}
+      >
+        <Checkbox.HiddenInput aria-label={`${step.title}: done`} />
+        <Checkbox.Control>
+          <Checkbox.Indicator />
+        </Checkbox.Control>
+      </Checkbox.Root>
+      <Box className="step-name">
+        <Text as="h2" className="step-title" id={headIdOf(step.id)} tabIndex={-1}>
+          {number}. {step.title}
+        </Text>
+        <Text as="span" className="step-time">
+          <Clock size={15} aria-hidden /> {stepTimeText(step)}
+        </Text>
+      </Box>
+      <Button
+        className="not-printed"
+        variant="ghost"
+        px="0"
+        aria-expanded={open}
+        aria-controls={body}
+        aria-label={`${open ? 'Close' : 'Open'} ${step.title}`}
+        onClick={() => onOpen(!open)}
+      >
+        {open ? <ChevronUp size={20} aria-hidden /> : <ChevronDown size={20} aria-hidden />}
+      </Button>
+    </Box>
+  );
+}
+
 /** One step: tick, what is done, with what, what to look out for, checks, measures and a note. */
 export function StepCard({
   step,
@@ -66,38 +112,7 @@ export function StepCard({
   const body = useId();
   return (
     <Box as="li" className="step" data-done={done} data-failed={failed}>
-      <Box className="step-head">
-        <Checkbox.Root
-          className="step-tick"
-          checked={done}
-          disabled={waits}
-          onCheckedChange={({ checked }) => onMark(`done/${step.id}`, checked === true)}
-        >
-          <Checkbox.HiddenInput aria-label={`${step.title}: done`} />
-          <Checkbox.Control>
-            <Checkbox.Indicator />
-          </Checkbox.Control>
-        </Checkbox.Root>
-        <Box className="step-name">
-          <Text as="h2" className="step-title" id={headIdOf(step.id)} tabIndex={-1}>
-            {number}. {step.title}
-          </Text>
-          <Text as="span" className="step-time">
-            <Clock size={15} aria-hidden /> {stepTimeText(step)}
-          </Text>
-        </Box>
-        <Button
-          className="not-printed"
-          variant="ghost"
-          px="0"
-          aria-expanded={open}
-          aria-controls={body}
-          aria-label={`${open ? 'Close' : 'Open'} ${step.title}`}
-          onClick={() => onOpen(!open)}
-        >
-          {open ? <ChevronUp size={20} aria-hidden /> : <ChevronDown size={20} aria-hidden />}
-        </Button>
-      </Box>
+      <Head {...{ step, number, done, waits, open, body, onOpen, onMark }} />
       <Box id={body} className="step-body" data-open={open} {...swipe()}>
         {heldBy !== null && (
           <Text color="harm" fontWeight="medium">

@@ -1,7 +1,7 @@
 import { Box, Button, HStack, useBreakpointValue, useMediaQuery } from '@chakra-ui/react';
 import { pour } from '@huerta/core/assembly';
 import { Download, Keyboard, Redo2, Undo2 } from 'lucide-react';
-import { memo, useCallback, useMemo, useState } from 'react';
+import { memo, useCallback, useMemo, useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { exportPlanter } from '../../ui/exportPlanter';
 import { TextField } from '../../ui/TextField';
@@ -39,7 +39,13 @@ const TINY = '(max-width: 559.98px) and (max-height: 480px)';
 export const EditorLayout = memo(function BenchLayout({ saving }: { saving: Saving }) {
   const wide = useBreakpointValue({ base: false, lg: true }, { ssr: false }) ?? false;
   const [sideways = false, tiny = false] = useMediaQuery([SIDEWAYS, TINY], { ssr: false });
-  const [drawn, setDrawn] = useState(false);
+  const Columns = wide
+    ? DeskColumns
+    : sideways
+      ? SidewaysColumns
+      : tiny
+        ? TinyColumns
+        : PhoneColumns;
   const [room, setRoom] = usePanel();
   const [help, setHelp] = useState(false);
   const openHelp = useCallback(() => setHelp(true), []);
@@ -77,116 +83,7 @@ export const EditorLayout = memo(function BenchLayout({ saving }: { saving: Savi
           <FiguresSaid />
           <BenchBar saving={saving} onHelp={openHelp} />
         </EvaluationBehind>
-        {wide ? (
-          <Box
-            flex="1"
-            minH="0"
-            display="grid"
-            gridTemplateColumns={{
-              base: '18.5rem minmax(0, 1fr) 19.5rem',
-              // Findings are two lines long here, and the drawing has half the window.
-              xl: '17rem minmax(0, 1fr) 22rem',
-              '2xl': '18.5rem minmax(0, 1fr) 24rem',
-            }}
-          >
-            <Box
-              as="nav"
-              aria-label="Rooms of the work"
-              overflowY="auto"
-              borderRight="2px solid"
-              borderColor="ink"
-            >
-              {rooms}
-            </Box>
-            <Box as="main" {...MAIN} display="flex" flexDirection="column" minH="0" ps="2">
-              <Work />
-            </Box>
-            <Box
-              as="aside"
-              aria-label="What it yields"
-              overflowY="auto"
-              px="4"
-              pt="4"
-              pb="8"
-              borderLeft="2px solid"
-              borderColor="ink"
-            >
-              <Figures compact={false} />
-              <Box mt="5">
-                <EvaluationBehind>
-                  <Findings />
-                </EvaluationBehind>
-              </Box>
-            </Box>
-          </Box>
-        ) : sideways ? (
-          <Box className="editor-sideways">
-            <Box as="main" {...MAIN} display="flex" flexDirection="column" minH="0">
-              <Work />
-            </Box>
-            <Box overflowY="auto">
-              <Box as="nav" aria-label="Rooms of the work">
-                {rooms}
-              </Box>
-              {yields}
-              {findings}
-            </Box>
-          </Box>
-        ) : tiny ? (
-          <>
-            <Box as="section" aria-label="The drawing" px="3" py="2">
-              <Button
-                w="full"
-                variant="outline"
-                aria-expanded={drawn}
-                onClick={() => setDrawn(!drawn)}
-              >
-                {drawn ? 'Hide the drawing' : 'Show the drawing'}
-              </Button>
-            </Box>
-            <Box
-              as="main"
-              {...MAIN}
-              h={drawn ? 'calc(100dvh - 7.5rem)' : '0'}
-              minH={drawn ? '9rem' : '0'}
-              overflow="hidden"
-              display="flex"
-              flexDirection="column"
-              className="editor-tiny"
-            >
-              {drawn && <Work />}
-            </Box>
-            <Box as="nav" aria-label="Rooms of the work">
-              {rooms}
-            </Box>
-            {yields}
-            {findings}
-          </>
-        ) : (
-          <>
-            <Box
-              as="main"
-              {...MAIN}
-              position="sticky"
-              top="0"
-              zIndex="sticky"
-              bg="wall"
-              h="50dvh"
-              minH="21rem"
-              display="flex"
-              flexDirection="column"
-              borderBottom="2px solid"
-              borderColor="ink"
-            >
-              <Work />
-            </Box>
-            {yields}
-            <Box as="nav" aria-label="Rooms of the work">
-              {rooms}
-            </Box>
-            {findings}
-          </>
-        )}
+        <Columns {...{ rooms, yields, findings }} />
         {saving.state.kind === 'conflict' && (
           <ConflictDialog saving={saving} current={saving.state.current} />
         )}
@@ -196,6 +93,138 @@ export const EditorLayout = memo(function BenchLayout({ saving }: { saving: Savi
     </>
   );
 });
+
+/** What stands around the drawing. */
+interface ColumnsProps {
+  rooms: ReactNode;
+  yields: ReactNode;
+  findings: ReactNode;
+}
+
+/** On a desk: the rooms of the work, the drawing, and what it yields. */
+function DeskColumns({ rooms }: ColumnsProps) {
+  return (
+    <Box
+      flex="1"
+      minH="0"
+      display="grid"
+      gridTemplateColumns={{
+        base: '18.5rem minmax(0, 1fr) 19.5rem',
+        // Findings are two lines long here, and the drawing has half the window.
+        xl: '17rem minmax(0, 1fr) 22rem',
+        '2xl': '18.5rem minmax(0, 1fr) 24rem',
+      }}
+    >
+      <Box
+        as="nav"
+        aria-label="Rooms of the work"
+        overflowY="auto"
+        borderRight="2px solid"
+        borderColor="ink"
+      >
+        {rooms}
+      </Box>
+      <Box as="main" {...MAIN} display="flex" flexDirection="column" minH="0" ps="2">
+        <Work />
+      </Box>
+      <Box
+        as="aside"
+        aria-label="What it yields"
+        overflowY="auto"
+        px="4"
+        pt="4"
+        pb="8"
+        borderLeft="2px solid"
+        borderColor="ink"
+      >
+        <Figures compact={false} />
+        <Box mt="5">
+          <EvaluationBehind>
+            <Findings />
+          </EvaluationBehind>
+        </Box>
+      </Box>
+    </Box>
+  );
+}
+
+/** On a phone held sideways: the drawing beside the fields. */
+function SidewaysColumns({ rooms, yields, findings }: ColumnsProps) {
+  return (
+    <Box className="editor-sideways">
+      <Box as="main" {...MAIN} display="flex" flexDirection="column" minH="0">
+        <Work />
+      </Box>
+      <Box overflowY="auto">
+        <Box as="nav" aria-label="Rooms of the work">
+          {rooms}
+        </Box>
+        {yields}
+        {findings}
+      </Box>
+    </Box>
+  );
+}
+
+/** In a very small window: fields, and the drawing when it is called. */
+function TinyColumns({ rooms, yields, findings }: ColumnsProps) {
+  const [drawn, setDrawn] = useState(false);
+  return (
+    <>
+      <Box as="section" aria-label="The drawing" px="3" py="2">
+        <Button w="full" variant="outline" aria-expanded={drawn} onClick={() => setDrawn(!drawn)}>
+          {drawn ? 'Hide the drawing' : 'Show the drawing'}
+        </Button>
+      </Box>
+      <Box
+        as="main"
+        {...MAIN}
+        h={drawn ? 'calc(100dvh - 7.5rem)' : '0'}
+        minH={drawn ? '9rem' : '0'}
+        overflow="hidden"
+        display="flex"
+        flexDirection="column"
+        className="editor-tiny"
+      >
+        {drawn && <Work />}
+      </Box>
+      <Box as="nav" aria-label="Rooms of the work">
+        {rooms}
+      </Box>
+      {yields}
+      {findings}
+    </>
+  );
+}
+
+/** On an upright phone: the drawing stays in sight above the fields. */
+function PhoneColumns({ rooms, yields, findings }: ColumnsProps) {
+  return (
+    <>
+      <Box
+        as="main"
+        {...MAIN}
+        position="sticky"
+        top="0"
+        zIndex="sticky"
+        bg="wall"
+        h="50dvh"
+        minH="21rem"
+        display="flex"
+        flexDirection="column"
+        borderBottom="2px solid"
+        borderColor="ink"
+      >
+        <Work />
+      </Box>
+      {yields}
+      <Box as="nav" aria-label="Rooms of the work">
+        {rooms}
+      </Box>
+      {findings}
+    </>
+  );
+}
 
 /** The section with the pour under it. */
 function Work() {

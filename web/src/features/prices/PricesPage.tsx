@@ -9,7 +9,7 @@ import {
 } from '@huerta/core/fabrication';
 import { q, say, type UnitSystem } from '@huerta/core/units';
 import type { FieldSpec } from '@huerta/core/document';
-import { useEffect, useMemo, useState } from 'react';
+import { useEffect, useMemo, useState, type Dispatch, type SetStateAction } from 'react';
 import { Link } from 'react-router';
 import { usePriceBook, useSavePriceBook } from '../../data/api/prices';
 import { usePlanters } from '../../data/api/planters';
@@ -136,36 +136,7 @@ function Book({ saved, planters, open, onOpen }: BookProps) {
   const wrongs = Object.keys(errors).length;
   return (
     <>
-      <Box className="book-general">
-        <ChoiceField
-          label="Currency"
-          value={general.currency}
-          choices={CURRENCIES}
-          help={
-            Object.keys(drafts).length > 0
-              ? 'Save what you typed before you change it.'
-              : 'Each has prices of its own.'
-          }
-          onChoose={(currency) => {
-            if (Object.keys(drafts).length === 0) setGeneral((now) => ({ ...now, currency }));
-          }}
-        />
-        <ChoiceField
-          label="Growing mix"
-          value={general.mixing}
-          choices={MIXING}
-          onChoose={(mixing) => setGeneral((now) => ({ ...now, mixing }))}
-        />
-        <QuantityField
-          spec={KERF}
-          value={general.kerf}
-          onCommit={(kerf) => {
-            if (kerf > KERF.max) return say`${q(KERF.max, 'length')} at most.`;
-            setGeneral((now) => ({ ...now, kerf }));
-            return null;
-          }}
-        />
-      </Box>
+      <General {...{ general, setGeneral }} typed={Object.keys(drafts).length > 0} />
       <Box className="book-save">
         <Button variant="solid" disabled={!dirty || unread} onClick={keep}>
           Save the price book
@@ -211,5 +182,44 @@ function Book({ saved, planters, open, onOpen }: BookProps) {
         )}
       </Shelves>
     </>
+  );
+}
+
+interface GeneralProps {
+  general: PriceBook;
+  setGeneral: Dispatch<SetStateAction<PriceBook>>;
+  /** Whether something is typed for a good that is not saved. */
+  typed: boolean;
+}
+
+/** How one buys and saws. */
+function General({ general, setGeneral, typed }: GeneralProps) {
+  return (
+    <Box className="book-general">
+      <ChoiceField
+        label="Currency"
+        value={general.currency}
+        choices={CURRENCIES}
+        help={typed ? 'Save what you typed before you change it.' : 'Each has prices of its own.'}
+        onChoose={(currency) => {
+          if (!typed) setGeneral((now) => ({ ...now, currency }));
+        }}
+      />
+      <ChoiceField
+        label="Growing mix"
+        value={general.mixing}
+        choices={MIXING}
+        onChoose={(mixing) => setGeneral((now) => ({ ...now, mixing }))}
+      />
+      <QuantityField
+        spec={KERF}
+        value={general.kerf}
+        onCommit={(kerf) => {
+          if (kerf > KERF.max) return say`${q(KERF.max, 'length')} at most.`;
+          setGeneral((now) => ({ ...now, kerf }));
+          return null;
+        }}
+      />
+    </Box>
   );
 }

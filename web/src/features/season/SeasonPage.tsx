@@ -94,10 +94,8 @@ interface SeasonProps {
   entries: readonly LogEntry[];
 }
 
-function Season({ resource, choice, plan, entries }: SeasonProps) {
-  const { id, design } = resource;
-  const view = useView(VIEWS);
-  const { say } = useWords();
+/** What a planter's season is asked with: when it was planted, its weather, and how it is filled. */
+function useAsked({ resource: { design }, choice, plan, entries }: SeasonProps) {
   const site = useMemo(() => siteOf(choice), [choice]);
   const ownDays = choice.site === 'own-days' ? choice.days : null;
   const length = seasonDays(design.planting);
@@ -105,17 +103,7 @@ function Season({ resource, choice, plan, entries }: SeasonProps) {
   const logged = plantedInLog(entries);
   const planned = logged ?? plan.planted ?? ownDays?.days[0]?.date ?? null;
   const planted = plantedOn(planned, design.planting, today, site.latitude);
-  const [leave, setLeave] = useState(() => dayAfter(planted, USUAL_LEAVE));
-  const [back, setBack] = useState(() => dayAfter(planted, USUAL_LEAVE + USUAL_AWAY));
-  const [day, setDay] = useState(USUAL_LEAVE);
-  const save = useSaveSeasonPlan(id);
-  const create = useCreatePlanter();
-  const navigate = useNavigate();
-  const client = useQueryClient();
-  const changePlanter = useChangePlanter();
-  const { planter } = useMemo(() => evaluate(design), [design]);
   const { filling, waterings } = plan;
-  const error = awayError(leave, back);
   const question = useMemo<SeasonQuestion>(
     () => ({
       design,
@@ -128,99 +116,54 @@ function Season({ resource, choice, plan, entries }: SeasonProps) {
     }),
     [design, ownDays, site, planted, filling, waterings, length],
   );
-  const awayQuestion = useMemo(
+  return { site, ownDays, length, logged: logged !== null, planted, question };
+}
+
+/** Two days between which nobody is there, and what is wrong with them. */
+function useLeave(planted: string, question: SeasonQuestion) {
+  const [leave, onLeave] = useState(() => dayAfter(planted, USUAL_LEAVE));
+  const [back, onBack] = useState(() => dayAfter(planted, USUAL_LEAVE + USUAL_AWAY));
+  const error = awayError(leave, back);
+  const asked = useMemo(
     () => (error === '' ? { ...question, from: leave, away: daysBetween(leave, back) } : null),
     [question, error, leave, back],
   );
-  // Only what is looked at is worked out.
-  const {
-    value: season,
-    current: known,
-    working: atSeason,
-    trouble: noSeason,
-  } = useSeason(view === 'season' || view === 'what-if' ? question : null);
-  const {
-    value: outlook,
-    current,
-    trouble: noOutlook,
-  } = useOutlook(view === 'season' && known && !atSeason ? question : null);
-  const { value: away, trouble: noAway } = useAway(view === 'away' ? awayQuestion : null);
-  const { value: whatIf, trouble: noWhatIf } = useWhatIf(view === 'what-if' ? question : null);
+  return { leave, back, onLeave, onBack, error, asked };
+}
+
+/** The answers to what a view shows: only what is looked at is worked out. */
+function useAnswers(
+  view: View,
+  question: SeasonQuestion,
+  awayQuestion: ReturnType<typeof useLeave>['asked'],
+) {
+  const season = useSeason(view === 'season' || view === 'what-if' ? question : null);
+  const settled = season.current && !season.working;
+  const outlook = useOutlook(view === 'season' && settled ? question : null);
+  const away = useAway(view === 'away' ? awayQuestion : null);
+  const whatIf = useWhatIf(view === 'what-if' ? question : null);
   const trouble = {
-    season: noSeason ?? noOutlook,
+    season: season.trouble ?? outlook.trouble,
     year: null,
-    away: noAway,
-    'what-if': noSeason ?? noWhatIf,
+    away: away.trouble,
+    'what-if': season.trouble ?? whatIf.trouble,
     search: null,
     weather: null,
   }[view];
-  const seeds = ownDays ? 1 : SEEDS;
-  const waiting = <Loading what="the season" />;
-  const pages: Record<View, ReactNode> = {
-    season: season ? (
-      <SeasonView
-        name={design.name}
-        planter={planter}
-        season={season}
-        outlook={ownDays ? null : outlook}
-        toCome={ownDays ? 0 : SEEDS - (current ? (outlook?.seeds ?? 0) : 0)}
-        day={day}
-        onDay={setDay}
-      />
-    ) : (
-      waiting
-    ),
-    away: (
-      <AwayView
-        leave={leave}
-        back={back}
-        error={error}
-        answer={away}
-        seeds={seeds}
-        onLeave={setLeave}
-        onBack={setBack}
-        watered={waterings.some(({ date }) => date > leave && date < back)}
-        onPlan={(more) => save({ ...plan, waterings: [...waterings, ...more] })}
-        onVariant={(patch, label) =>
-          create.mutate(
-            { ...applyPatch(design, patch), variant: label.slice(0, 60) },
-            {
-              onSuccess: (made) => void navigate(`/planters/${made.id}`),
-              onError: (failed) => notify(failed.message),
-            },
-          )
-        }
-      />
-    ),
-    'what-if': season ? (
-      <WhatIfView name={design.name} question={question} season={season} answers={whatIf} />
-    ) : (
-      waiting
-    ),
-    search: (
-      <SearchView
-        design={design}
-        weather={ownDays ? { days: ownDays.days } : { site }}
-        planted={planted}
-        leave={leave}
-      />
-    ),
-    year: (
-      <YearView
-        design={design}
-        planted={planted}
-        site={site}
-        onChange={(patch) => {
-          void showPlanter(client, { ...resource, design: applyPatch(design, patch) });
-          changePlanter.mutate(
-            { id, change: (now) => applyPatch(now, patch) },
-            { onError: (failed) => notify(failed.message) },
-          );
-        }}
-      />
-    ),
-    weather: <WeatherView choice={choice} />,
-  };
+  return { season, outlook, away, whatIf, trouble };
+}
+
+function Season(props: SeasonProps) {
+  const { resource, choice, plan } = props;
+  const { id, design } = resource;
+  const view = useView(VIEWS);
+  const { say } = useWords();
+  const asked = useAsked(props);
+  const { site, ownDays, length, logged, planted, question } = asked;
+  const absence = useLeave(planted, question);
+  const [day, setDay] = useState(USUAL_LEAVE);
+  const save = useSaveSeasonPlan(id);
+  const answers = useAnswers(view, question, absence.asked);
   return (
     <>
       <title>{`Season of ${design.name} · Huerta`}</title>
@@ -240,9 +183,7 @@ function Season({ resource, choice, plan, entries }: SeasonProps) {
             <PlanFields
               planting={design.planting}
               dayOnly={view === 'year'}
-              plan={plan}
-              planted={planted}
-              logged={logged !== null}
+              {...{ plan, planted, logged }}
               day={dayAfter(planted, Math.min(day, length - 1))}
               onChange={save}
             />
@@ -252,14 +193,103 @@ function Season({ resource, choice, plan, entries }: SeasonProps) {
           </Box>
         </details>
       )}
-      {trouble && (
+      {answers.trouble && (
         <Text role="alert" className="unsent">
-          {trouble}
+          {answers.trouble}
         </Text>
       )}
-      {pages[view]}
+      {view === 'weather' ? (
+        <WeatherView choice={choice} />
+      ) : (
+        <Answered {...{ resource, plan, view, asked, absence, answers, day }} onDay={setDay} />
+      )}
     </>
   );
+}
+
+interface AnsweredProps {
+  resource: PlanterResource;
+  plan: SeasonPlan;
+  view: Exclude<View, 'weather'>;
+  asked: ReturnType<typeof useAsked>;
+  absence: ReturnType<typeof useLeave>;
+  answers: ReturnType<typeof useAnswers>;
+  /** Day of the season that is looked at. */
+  day: number;
+  onDay(day: number): void;
+}
+
+/** The view that is looked at, with its answers. */
+function Answered(props: AnsweredProps) {
+  const { resource, plan, view, asked, absence, answers, day, onDay } = props;
+  const { id, design } = resource;
+  const { site, ownDays, planted, question } = asked;
+  const { leave, back, error, onLeave, onBack } = absence;
+  const season = answers.season.value;
+  const outlook = answers.outlook.value;
+  const { waterings } = plan;
+  const save = useSaveSeasonPlan(id);
+  const create = useCreatePlanter();
+  const navigate = useNavigate();
+  const client = useQueryClient();
+  const changePlanter = useChangePlanter();
+  const { planter } = useMemo(() => evaluate(design), [design]);
+  const waiting = <Loading what="the season" />;
+  const ofAll = answers.outlook.current ? (outlook?.seeds ?? 0) : 0;
+  const pages: Record<AnsweredProps['view'], ReactNode> = {
+    season: season ? (
+      <SeasonView
+        name={design.name}
+        {...{ planter, season, day, onDay }}
+        outlook={ownDays ? null : outlook}
+        toCome={ownDays ? 0 : SEEDS - ofAll}
+      />
+    ) : (
+      waiting
+    ),
+    away: (
+      <AwayView
+        {...{ leave, back, error, onLeave, onBack }}
+        answer={answers.away.value}
+        seeds={ownDays ? 1 : SEEDS}
+        watered={waterings.some(({ date }) => date > leave && date < back)}
+        onPlan={(more) => save({ ...plan, waterings: [...waterings, ...more] })}
+        onVariant={(patch, label) =>
+          create.mutate(
+            { ...applyPatch(design, patch), variant: label.slice(0, 60) },
+            {
+              onSuccess: (made) => void navigate(`/planters/${made.id}`),
+              onError: (failed) => notify(failed.message),
+            },
+          )
+        }
+      />
+    ),
+    'what-if': season ? (
+      <WhatIfView name={design.name} {...{ question, season }} answers={answers.whatIf.value} />
+    ) : (
+      waiting
+    ),
+    search: (
+      <SearchView
+        weather={ownDays ? { days: ownDays.days } : { site }}
+        {...{ design, planted, leave }}
+      />
+    ),
+    year: (
+      <YearView
+        {...{ design, planted, site }}
+        onChange={(patch) => {
+          void showPlanter(client, { ...resource, design: applyPatch(design, patch) });
+          changePlanter.mutate(
+            { id, change: (now) => applyPatch(now, patch) },
+            { onError: (failed) => notify(failed.message) },
+          );
+        }}
+      />
+    ),
+  };
+  return pages[view];
 }
 
 /** What is wrong with two dates, in a sentence; empty when nothing is. */

@@ -164,6 +164,51 @@ function Preview({
   );
 }
 
+/** What was typed for a site's averages. */
+interface TypedNormals {
+  drafts: Readonly<Record<Normal, readonly string[]>>;
+  latitude: string;
+  altitude: string;
+}
+
+/** Reads averages that were typed. @param shown how a value that was kept is written */
+function readNormals(
+  site: Site,
+  { drafts, latitude, altitude }: TypedNormals,
+  units: UnitSystem,
+  shown: (key: Normal, month: number) => string,
+): { ok: true; site: Site } | { ok: false; errors: string[] } {
+  const errors: string[] = [];
+  const north = plainNumber(latitude);
+  const high = plainNumber(altitude) * altitudeUnit(units);
+  if (!(Math.abs(north) <= POLAR))
+    errors.push(
+      `Latitude is a number from -${POLAR} to ${POLAR}, south below zero. Nearer to a pole the sun stays up or down for weeks, and a day’s evaporation cannot be told by these formulas.`,
+    );
+  if (!(high >= -400 && high <= 5000))
+    errors.push(
+      `Height above the sea is from ${units === 'us' ? '-1300 to 16,400 ft' : '-400 to 5000 m'}.`,
+    );
+  const valuesOf = (key: Normal) =>
+    drafts[key].map((text, m) => {
+      // What was not touched stays as it was kept, not as it was rounded to be shown.
+      if (text === shown(key, m)) return site[key][m] ?? 0;
+      const read = readNormal(text, key, m, units);
+      if (typeof read === 'string') errors.push(read);
+      return read;
+    }) as unknown as Months;
+  const values = Object.fromEntries(NORMALS.map((key) => [key, valuesOf(key)])) as Record<
+    Normal,
+    Months
+  >;
+  values.tMin.forEach((low, m) => {
+    if (low >= (values.tMax[m] ?? 0)) errors.push(`In ${MONTHS[m]} the low is not below the high.`);
+  });
+  if (errors.length > 0) return { ok: false, errors };
+  const name = 'Your own averages';
+  return { ok: true, site: { ...site, ...values, name, latitude: north, altitude: high } };
+}
+
 /** The months' normals: to look at, and to begin one's own from. */
 function Normals({ site, onKeep }: { site: Site; onKeep(normals: Site): void }) {
   const [drafts, setDrafts] = useState<Record<Normal, string[]> | null>(null);
@@ -186,43 +231,9 @@ function Normals({ site, onKeep }: { site: Site; onKeep(normals: Site): void }) 
   };
   const keep = () => {
     if (!drafts) return;
-    const wrong: string[] = [];
-    const north = plainNumber(latitude);
-    const high = plainNumber(altitude) * altitudeUnit(units);
-    if (!(Math.abs(north) <= POLAR)) {
-      wrong.push(
-        `Latitude is a number from -${POLAR} to ${POLAR}, south below zero. Nearer to a pole the sun stays up or down for weeks, and a day’s evaporation cannot be told by these formulas.`,
-      );
-    }
-    if (!(high >= -400 && high <= 5000))
-      wrong.push(
-        `Height above the sea is from ${units === 'us' ? '-1300 to 16,400 ft' : '-400 to 5000 m'}.`,
-      );
-    const values = Object.fromEntries(
-      NORMALS.map((key) => [
-        key,
-        drafts[key].map((text, m) => {
-          // What was not touched stays as it was kept, not as it was rounded to be shown.
-          if (text === shown(key, m)) return site[key][m] ?? 0;
-          const read = readNormal(text, key, m, units);
-          if (typeof read === 'string') wrong.push(read);
-          return read;
-        }) as unknown as Months,
-      ]),
-    ) as Record<Normal, Months>;
-    values.tMin.forEach((low, m) => {
-      if (low >= (values.tMax[m] ?? 0))
-        wrong.push(`In ${MONTHS[m]} the low is not below the high.`);
-    });
-    setErrors(wrong);
-    if (wrong.length > 0) return;
-    onKeep({
-      ...site,
-      ...values,
-      name: 'Your own averages',
-      latitude: north,
-      altitude: high,
-    });
+    const read = readNormals(site, { drafts, latitude, altitude }, units, shown);
+    setErrors(read.ok ? [] : read.errors);
+    if (read.ok) onKeep(read.site);
   };
   return (
     <Box as="section" mt="5" aria-label="Monthly averages">

@@ -92,6 +92,47 @@ export function PlantedFields({ planted, of, onGone }: PlantedFieldsProps) {
         choices={SUPPORTS}
         help={`Grows to ${write(crop.height, 'growth')}`}
       />
+      <Where {...{ planted, path, beds, set }} />
+      {planted.own ? (
+        <OwnCropFields own={planted.own} path={[...path, 'own']} />
+      ) : (
+        <Button
+          alignSelf="flex-start"
+          variant="ghost"
+          onClick={() => change(set('own', ownFrom(planted.crop, `My ${name}`)))}
+        >
+          Make it a crop of my own
+        </Button>
+      )}
+      <Button
+        alignSelf="flex-start"
+        variant="ghost"
+        color="harm"
+        onClick={() => {
+          const crops = design.planting.crops.filter((_one, i) => i !== of);
+          if (!change([{ path: ['planting', 'crops'], value: crops }])) onGone();
+        }}
+      >
+        Take {name} out
+      </Button>
+    </>
+  );
+}
+
+interface WhereProps {
+  planted: Planted;
+  /** Of the planting in the design. */
+  path: readonly (string | number)[];
+  /** How many stand in the row. */
+  beds: number;
+  set(key: keyof Planted, value: unknown): Patch;
+}
+
+/** In which bed it grows, and where each plant stands that was moved by hand. */
+function Where({ planted, path, beds, set }: WhereProps) {
+  const { change } = useEditor();
+  return (
+    <>
       {beds > 1 && (
         <ChoiceField
           label="In which of the row"
@@ -133,28 +174,6 @@ export function PlantedFields({ planted, of, onGone }: PlantedFieldsProps) {
           Let Huerta choose their places
         </Button>
       )}
-      {planted.own ? (
-        <OwnCropFields own={planted.own} path={[...path, 'own']} />
-      ) : (
-        <Button
-          alignSelf="flex-start"
-          variant="ghost"
-          onClick={() => change(set('own', ownFrom(planted.crop, `My ${name}`)))}
-        >
-          Make it a crop of my own
-        </Button>
-      )}
-      <Button
-        alignSelf="flex-start"
-        variant="ghost"
-        color="harm"
-        onClick={() => {
-          const crops = design.planting.crops.filter((_one, i) => i !== of);
-          if (!change([{ path: ['planting', 'crops'], value: crops }])) onGone();
-        }}
-      >
-        Take {name} out
-      </Button>
     </>
   );
 }
