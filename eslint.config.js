@@ -144,6 +144,17 @@ export default tseslint.config(
     languageOptions: { globals: globals.browser },
     rules: reactHooks.configs.recommended.rules,
   },
+  // A longer one says why above it.
+  {
+    files: ['core/src/**/*.ts', 'contract/src/**/*.ts', 'server/src/**/*.ts', 'web/src/**/*.ts'],
+    ignores: ['**/*.test.ts', '**/testing/**'],
+    rules: { 'max-lines-per-function': ['error', 80] },
+  },
+  {
+    files: ['web/src/**/*.tsx'],
+    ignores: ['**/*.test.tsx', '**/testing/**'],
+    rules: { 'max-lines-per-function': ['error', 120] },
+  },
   { files: ['**/*.cjs'], rules: { '@typescript-eslint/no-require-imports': 'off' } },
   ...coreDirections,
   room('contract', ['@huerta/server', '@huerta/web', 'react', 'express']),

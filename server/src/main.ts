@@ -60,6 +60,7 @@ async function keepIn(path: string, { garden, gardenFile }: Services): Promise<s
  * garden with the demo planters; HUERTA_DEMO_UNITS=us builds them in inches). Devices of the house come in by a door that is opened in Settings, on
  * HUERTA_DOOR_PORT (43 above the port), each by a secret of its own; HUERTA_HOST is a name to offer them.
  */
+// eslint-disable-next-line max-lines-per-function -- the start of the server in its order, and its end in the reverse.
 async function main(): Promise<void> {
   const { port, demo, demoUnits, demoDay, log, rate, ...settings } = readSettings(process.env);
   const logger = pino({ level: log });

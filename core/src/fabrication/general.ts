@@ -32,6 +32,7 @@ function upperMix(builder: BuildSheetBuilder): void {
 }
 
 /** The mix, and the step in which it goes in. */
+// eslint-disable-next-line max-lines-per-function -- the steps of filling read in the order of the work.
 export function fill(builder: BuildSheetBuilder): void {
   const { planter, figures } = builder;
   const { design, bed } = planter;

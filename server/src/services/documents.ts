@@ -77,6 +77,7 @@ export interface Documents<T> {
  *
  * @param onChange told after every save
  */
+// eslint-disable-next-line max-lines-per-function -- one service for every kind of document: its methods share its table and its clock.
 export function documentsOf<T>(
   kind: Kind<T>,
   { documents }: Pick<Database, 'documents'>,

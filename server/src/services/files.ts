@@ -54,6 +54,7 @@ export interface NamedFile<T> {
   content: T;
 }
 
+// eslint-disable-next-line max-lines-per-function -- one service: its methods share the threads that draw.
 export function fileService(
   planters: Documents<PlanterDesign>,
   prices: Documents<PriceBook>,

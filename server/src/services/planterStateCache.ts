@@ -64,6 +64,7 @@ const MOST = 200;
 /** Planters from which on all threads work: of fewer one is done before another has begun. */
 const SEVERAL = 4;
 
+// eslint-disable-next-line max-lines-per-function -- one cache: its methods share what is known and what is under way.
 export function planterStateCache(parts: Parts): PlanterStateCache {
   const ready = new Map<string, Ready>();
   let begun = false;

@@ -44,6 +44,7 @@ const aboveRim = (level: number, rim: number): string =>
 /** Planters of one calendar. */
 const MOST = 120;
 
+// eslint-disable-next-line max-lines-per-function -- one service: its methods share the stores that a state hangs on.
 export function tendingService({
   planters,
   seasons,

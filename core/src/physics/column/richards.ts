@@ -97,6 +97,7 @@ function runsOf(media: readonly HydraulicTable[]): Run[] {
  * Solver with its own memory, so that a step makes nothing anew. What the cells hold is its own state:
  * it changes by just what flows, so that the mass is kept whatever the heads' last digits are.
  */
+// eslint-disable-next-line max-lines-per-function -- its loops share arrays that are made once for a column.
 export function solver(cells: Cells, h: Float64Array, at: SteadyOptions = STRICT) {
   const { dz, area, face, media } = cells;
   const n = area.length;

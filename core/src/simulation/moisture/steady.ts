@@ -69,6 +69,7 @@ interface System extends FivePointSystem {
  * @param start heads to begin from, metres
  * @param near whether they are nearly what will be found, as from a coarser grid
  */
+// eslint-disable-next-line max-lines-per-function -- its loops share arrays that are made once for a grid.
 export function steadyFlow(
   problem: Problem,
   start: (box: number, z: number) => number,
@@ -243,6 +244,7 @@ const NAUGHT = 1e-60;
  * Stabilised biconjugate gradients over the boxes; each column is solved exactly beforehand. Vectors that are
  * looked at beside a box have room for a row of boxes on either side, so that no look needs to ask where it is.
  */
+// eslint-disable-next-line max-lines-per-function -- its loops share arrays that are made once for a grid.
 function gradients({ nx, ny, nz }: Grid, system: System) {
   const { diagonal, east, north, up, west, south, down } = system;
   const n = nx * ny * nz;

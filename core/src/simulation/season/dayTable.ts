@@ -102,6 +102,7 @@ const nearest = (values: readonly number[], value: number): number =>
     0,
   );
 
+// eslint-disable-next-line max-lines-per-function -- its loops share tables that are filled in one pass.
 function makeTable(model: Model, hottest: number): DayTable {
   const { base, brim, full, reservoir, top } = model;
   const rest = base - brim;

@@ -85,6 +85,7 @@ function missing(days: readonly SeasonDay[], begin: number, end: number): number
 }
 
 /** Takes a planter from day to day. */
+// eslint-disable-next-line max-lines-per-function -- the day of a season, whose parts share its state from dawn to night.
 export function runner(model: Model, state: State, options: SeasonOptions) {
   const air: Air = { rain: 0, dries: 0, below: 0, span: HOUR, ponded: false };
   const bottom = bottomEnd(model, state, air);

@@ -62,6 +62,7 @@ export interface Autosave {
   stop(): void;
 }
 
+// eslint-disable-next-line max-lines-per-function -- one queue of saves: its parts share what is under way.
 export function createAutosave(options: AutosaveOptions): Autosave {
   const { save, keep, drop, newId, onState, kept = null } = options;
   let { revision } = options;

@@ -32,6 +32,7 @@ export interface Saving {
  * @param begun whether it is not in the garden yet: then it comes into it with the first change, when that is asked for,
  *   or when another page of it is opened
  */
+// eslint-disable-next-line max-lines-per-function -- one effect holds a bench open from its first save to its last.
 export function useAutosave(
   resource: PlanterResource,
   store: EditorStore,
