@@ -9,19 +9,20 @@ interface SmallSectionProps {
   height: number;
   /** Pixels per metre, so that several stand side by side at one scale; fits by default. */
   scale?: number;
-  /** Whether a scale bar stands over it: small and large vessels fill the same frame. */
-  bar?: boolean;
+  /** Whether a scale bar stands over it, or room is left for one beside others that have it. */
+  bar?: boolean | 'room';
   /** A place that is ringed, metres right of the middle and above the inside floor. */
   ring?: { x: number; z: number };
   /** What it shows, unless the words beside it say so. */
   label?: string;
 }
 
+/** Around the drawing, pixels. */
 const MARGIN = { left: 4, right: 4, top: 4, bottom: 1 };
 /** Radius of a ring round a place, pixels. */
 const RING = 13;
 /** With a scale bar over it. */
-const UNDER_BAR = { ...MARGIN, top: 28 };
+export const UNDER_BAR = { ...MARGIN, top: 28 };
 
 /** The section without dimensions, for lists and choices. */
 export function SmallSection({
@@ -55,7 +56,7 @@ export function SmallSection({
           <circle r={RING} />
         </g>
       )}
-      {bar && <ScaleBar view={view} x={4} y={16} text="beside" within={width} />}
+      {bar === true && <ScaleBar view={view} x={4} y={16} text="beside" within={width} />}
     </svg>
   );
 }

@@ -115,17 +115,30 @@ export function usePlantersOf(ids: readonly string[]) {
   return { ...found, data: planters };
 }
 
-/** The section of a planter, as the server drew it for a revision. */
-export function useDrawing({ id, revision }: PlanterSummary, by: string, wanted: boolean) {
-  return useQuery({
-    enabled: wanted,
-    queryKey: ['drawing', id, revision, by],
-    queryFn: async () =>
-      (await callRoute(GARDEN.drawing, {
-        id,
-        query: { revision: String(revision), by },
-      })) as unknown as Section,
-    staleTime: Infinity,
+/**
+ * The sections of some planters, as the server drew them for their revisions, in their order; null
+ * until all are there, and for one that cannot be drawn.
+ */
+export function useDrawings(
+  planters: readonly PlanterSummary[],
+  by: string,
+  wanted: boolean,
+): (Section | null)[] {
+  return useQueries({
+    queries: planters.map(({ id, revision }) => ({
+      enabled: wanted,
+      queryKey: ['drawing', id, revision, by],
+      queryFn: async () =>
+        (await callRoute(GARDEN.drawing, {
+          id,
+          query: { revision: String(revision), by },
+        })) as unknown as Section,
+      staleTime: Infinity,
+    })),
+    combine: (results) => {
+      const waits = results.some(({ isPending }) => isPending);
+      return results.map(({ data }) => (waits ? null : (data ?? null)));
+    },
   });
 }
 

@@ -40,12 +40,13 @@ function shown(entry: PlanterSummary) {
       <MemoryRouter>
         <GardenEntry
           entry={entry}
-          by="test"
+          drawing={null}
+          scale={1}
+          told={false}
           height={200}
           wide
           chosen={null}
           onChoose={() => undefined}
-          still
         />
       </MemoryRouter>
     </QueryClientProvider>,

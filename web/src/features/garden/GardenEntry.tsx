@@ -1,40 +1,39 @@
 import { Box, Text } from '@chakra-ui/react';
 import type { PlanterSummary } from '@huerta/contract';
-import { memo, useState } from 'react';
+import type { Section } from '@huerta/core/drawing';
+import { memo } from 'react';
 import { Link } from 'react-router';
-import { useDrawing } from '../../data/api/planters';
 import { useWords } from '../../ui/preferences';
 import { TickField } from '../../ui/ChoiceField';
 import { SeverityMark } from '../../ui/Severity';
 import { SmallSection } from '../../drawing/SmallSection';
 import { EntryMenu } from './EntryMenu';
 import { buildOf } from './found';
+import { CARD_WIDE } from './rowScale';
 
 interface GardenEntryProps {
   entry: PlanterSummary;
-  /** Whose drawing is asked for. */
-  by: string;
+  /** Null until it is there. */
+  drawing: Section | null;
   height: number;
+  /** Pixels per metre, and whether that is told over it. */
+  scale: number;
+  told: boolean;
   /** Whether several stand side by side. */
   wide: boolean;
   /** Whether it is chosen; null while nothing is being chosen. */
   chosen: boolean | null;
   onChoose(id: string): void;
-  /** Whether the wall stands still: what flies past is not drawn. */
-  still: boolean;
 }
 
 const STATE = { planned: null, begun: 'Being built', built: 'Built' } as const;
 
 /** One planter on the ledge: its section, what it gives, and the worst that is wrong with it. */
 export const GardenEntry = memo(function GardenEntry(props: GardenEntryProps) {
-  const { entry, by, height, wide, chosen, onChoose, still } = props;
+  const { entry, drawing, height, scale, told, wide, chosen, onChoose } = props;
   const { tell, write } = useWords();
   const { id, name, summary } = entry;
   const { worst, serious } = summary;
-  const [near, setNear] = useState(still);
-  if (still && !near) setNear(true);
-  const { data: drawing } = useDrawing(entry, by, near);
   return (
     <Box
       role="listitem"
@@ -54,12 +53,12 @@ export const GardenEntry = memo(function GardenEntry(props: GardenEntryProps) {
         alignSelf={{ base: 'flex-start', md: 'stretch' }}
       >
         <Box h={`${wide ? height : 130}px`}>
-          {near && drawing && (
+          {drawing && (
             <SmallSection
               section={drawing}
-              width={wide ? 260 : 112}
+              width={wide ? CARD_WIDE : 112}
               height={wide ? height : 130}
-              bar={wide}
+              {...(wide ? { scale, bar: told ? true : 'room' } : {})}
             />
           )}
         </Box>

@@ -1,7 +1,9 @@
 import type { PlanterSummary } from '@huerta/contract';
 import { useWindowVirtualizer } from '@tanstack/react-virtual';
 import { useLayoutEffect, useMemo, useRef, useState } from 'react';
+import { useDrawings } from '../../data/api/planters';
 import { GardenEntry } from './GardenEntry';
+import { rowScales } from './rowScale';
 
 /** Height of a drawing on the ledge, pixels. */
 const TALL = 216;
@@ -20,7 +22,7 @@ interface LedgeProps {
   onChoose(id: string): void;
 }
 
-/** Planters side by side, each with a scale of its own; those far out of sight are left out. */
+/** Planters side by side, a row at one scale; those far out of sight are left out. */
 export function Ledge({ entries, by, chosen, onChoose }: LedgeProps) {
   const list = useRef<HTMLDivElement>(null);
   const [{ columns, top, wide }, setPlace] = useState({ columns: 1, top: 0, wide: false });
@@ -73,20 +75,42 @@ export function Ledge({ entries, by, chosen, onChoose }: LedgeProps) {
             transform: `translateY(${start - top}px)`,
           }}
         >
-          {rows[index]?.map((entry) => (
-            <GardenEntry
-              key={entry.id}
-              entry={entry}
-              by={by}
-              height={TALL}
-              wide={wide}
-              chosen={chosen ? chosen.has(entry.id) : null}
-              onChoose={onChoose}
-              still={!virtual.isScrolling}
-            />
-          ))}
+          <Row
+            entries={rows[index] ?? NO_ENTRIES}
+            {...{ by, wide, chosen, onChoose }}
+            still={!virtual.isScrolling}
+          />
         </div>
       ))}
     </div>
   );
+}
+
+const NO_ENTRIES: readonly PlanterSummary[] = [];
+
+interface RowProps extends LedgeProps {
+  wide: boolean;
+  /** Whether the wall stands still: what flies past is not drawn. */
+  still: boolean;
+}
+
+/** Those that stand side by side, drawn when all their drawings are there. */
+function Row({ entries, by, wide, chosen, onChoose, still }: RowProps) {
+  const [near, setNear] = useState(still);
+  if (still && !near) setNear(true);
+  const drawings = useDrawings(entries, by, near);
+  const scales = rowScales(drawings, TALL);
+  return entries.map((entry, i) => (
+    <GardenEntry
+      key={entry.id}
+      entry={entry}
+      drawing={drawings[i] ?? null}
+      scale={scales[i]?.scale ?? 1}
+      told={scales[i]?.told ?? false}
+      height={TALL}
+      wide={wide}
+      chosen={chosen ? chosen.has(entry.id) : null}
+      onChoose={onChoose}
+    />
+  ));
 }
