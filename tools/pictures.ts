@@ -72,7 +72,7 @@ const PICTURES: Picture[] = [
     see: 'Plants and their thirst',
   },
   { file: 'today', at: '/today', size: DESK, us: true },
-  { file: 'year', at: { planter: 'Salad box on legs', room: 'season?view=year' }, size: DESK },
+  { file: 'year', at: '/year', size: DESK },
   {
     file: 'bench-dark-us',
     at: { planter: 'Salad box on legs', room: 'wick' },
@@ -93,7 +93,7 @@ const PICTURES: Picture[] = [
     size: DESK,
     us: true,
   },
-  { file: 'prices', at: '/prices', size: DESK },
+  { file: 'prices', at: '/prices', size: DESK, press: ['button', 'Pipe and fittings'] },
   { file: 'season', at: { planter: 'Peppers on the kitchen step', room: 'season' }, size: DESK },
   { file: 'compare', at: '/compare', size: DESK, us: true },
   { file: 'vessels', at: '/vessels', size: DESK, us: true },
