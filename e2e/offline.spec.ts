@@ -65,7 +65,9 @@ test('opened once, every page and every planter opens without a server', async (
   const name = `Looked at once ${Date.now()}`;
   const made = await page.request.post('/api/planters', { data: { design: { ...design, name } } });
   const { id } = (await made.json()) as { id: string };
-  const taken = page.waitForResponse(new RegExp(`/api/planters/${id}/round/log`), { timeout: 120_000 });
+  const taken = page.waitForResponse(new RegExp(`/api/planters/${id}/round/log`), {
+    timeout: 120_000,
+  });
   await page.goto('/');
   await taken;
   await context.setOffline(true);

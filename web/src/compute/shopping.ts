@@ -21,7 +21,10 @@ export const useShopping = (
   });
 
 /** Every good that some designs take, and who takes it. */
-export const useGoods = (designs: readonly PlanterDesign[], units: UnitSystem): Known<GoodInUse[]> =>
+export const useGoods = (
+  designs: readonly PlanterDesign[],
+  units: UnitSystem,
+): Known<GoodInUse[]> =>
   useWorkerQuery({
     key: ['goods', named(designs), units],
     broke: 'What your planters take could not be worked out. Load the page again to try once more.',

@@ -1,5 +1,5 @@
 import { Box } from '@chakra-ui/react';
-import type { ReactNode } from 'react';
+import { useEffect, useRef, type ReactNode } from 'react';
 import { Conflicts } from './Conflicts';
 import { TopBar } from './TopBar';
 import { Trouble } from './Trouble';
@@ -14,8 +14,18 @@ interface PageProps {
   children: ReactNode;
 }
 
-/** A page under the bar. */
+/** Pages that were opened in this window. */
+let opened = 0;
+
+/** A page under the bar. Who comes from another by keys goes on at its content. */
 export function Page({ title, className, maxW, children }: PageProps) {
+  const main = useRef<HTMLDivElement>(null);
+  useEffect(() => {
+    // The link that led here is gone, and with it the place of the keys.
+    if (opened > 0 && document.activeElement === document.body)
+      main.current?.focus({ preventScroll: true });
+    opened += 1;
+  }, []);
   return (
     <Box minH="full">
       {title && <title>{`${title} · Huerta`}</title>}
@@ -23,6 +33,7 @@ export function Page({ title, className, maxW, children }: PageProps) {
       <PlanterNavigation />
       <Box
         as="main"
+        ref={main}
         id="main"
         tabIndex={-1}
         outline="none"

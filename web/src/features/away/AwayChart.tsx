@@ -1,11 +1,18 @@
 import type { PlanterResource } from '@huerta/contract';
-import type { AwayCourse, GardenAbsence, GardenAwayAnswer } from '@huerta/core/journal';
+import {
+  MOST_AWAY,
+  type AwayCourse,
+  type GardenAbsence,
+  type GardenAwayAnswer,
+} from '@huerta/core/journal';
 import { dayAfter, daysBetween } from '@huerta/core/physics/climate';
+import { useDrag } from '@use-gesture/react';
+import { useState, type KeyboardEvent } from 'react';
 import { useWaterDrawing } from '../../compute/waterDrawing';
 import { SmallSection } from '../../drawing/SmallSection';
 import { vesselSize } from '../../drawing/vesselSize';
 import { useGardenDay } from '../../data/gardenDay';
-import { writeDayAhead } from '../../ui/dates';
+import { writeDate, writeDayAhead } from '../../ui/dates';
 import { usePreferences } from '../../ui/preferences';
 import '../../drawing/standingPlanter.css';
 import { useSize } from '../../ui/useSize';
@@ -15,6 +22,8 @@ interface AwayChartProps {
   answer: GardenAwayAnswer;
   absence: GardenAbsence;
   planters: readonly PlanterResource[];
+  /** Moves leaving or return; both stay in their order, and none lies in the past. */
+  onMove(absence: GardenAbsence): void;
 }
 
 /** Height of a row and of a full planter's water in it, pixels. */
@@ -35,7 +44,7 @@ const DAY_NAME = 46;
 const USUAL = 800;
 
 /** The water of each planter from leaving to return: it falls, rises at a visit, and shows where it reads low or is short. */
-export function AwayChart({ answer, absence, planters }: AwayChartProps) {
+export function AwayChart({ answer, absence, planters, onMove }: AwayChartProps) {
   const [frame, { width: laidOut }] = useSize();
   const width = laidOut || USUAL;
   const { courses, days } = answer;
@@ -52,7 +61,7 @@ export function AwayChart({ answer, absence, planters }: AwayChartProps) {
         ))}
       </div>
       <div ref={frame} className="away-days">
-        <Scale answer={answer} absence={absence} width={width} />
+        <Scale {...{ answer, absence, width, onMove }} />
         <ul aria-label="Water while you are away">
           {shown.map(({ planter, course }) => (
             <li key={planter.id}>
@@ -105,7 +114,8 @@ function Scale({
   answer: { days, visits },
   absence,
   width,
-}: Pick<AwayChartProps, 'answer' | 'absence'> & { width: number }) {
+  onMove,
+}: Pick<AwayChartProps, 'answer' | 'absence' | 'onMove'> & { width: number }) {
   const { can } = usePreferences();
   const today = useGardenDay();
   const x = (day: number): number => (day / days) * width;
@@ -122,25 +132,28 @@ function Scale({
   const clear = (day: number): boolean =>
     taken.every((one) => Math.abs(x(one) - x(day)) > 2 * DAY_NAME);
   return (
-    <div
-      className="away-scale"
-      style={{ height: TAB_HIGH * (Math.max(0, ...levels) + 1) }}
-      aria-hidden
-    >
+    <div className="away-scale" style={{ height: TAB_HIGH * (Math.max(0, ...levels) + 1) }}>
       {Array.from({ length: days + 1 }, (_, day) => day)
         .filter((day) => day % step === 0 && clear(day))
         .map((day) => (
-          <span key={day} className="away-day" style={{ left: x(day) }}>
+          <span key={day} className="away-day" style={{ left: x(day) }} aria-hidden>
             {Number(dayAfter(absence.from, day).slice(8))}
           </span>
         ))}
-      <span className="away-tab is-end" style={{ left: 0 }}>
-        leaving <b>{writeDayAhead(absence.from, today)}</b>
-      </span>
+      <EndTab
+        label="leaving"
+        name="You leave on"
+        date={absence.from}
+        left={0}
+        aDay={x(1)}
+        within={{ from: today, to: dayAfter(absence.until, -1) }}
+        onMove={(from) => onMove({ ...absence, from })}
+      />
       {tabs.map(({ date, cans }, i) => (
         <span
           key={date}
           className="away-tab"
+          aria-hidden
           style={{
             left: x(daysBetween(absence.from, date)),
             bottom: 2 + TAB_HIGH * (levels[i] ?? 0),
@@ -152,9 +165,78 @@ function Scale({
           </b>
         </span>
       ))}
-      <span className="away-tab is-end is-last" style={{ left: width }}>
-        back <b>{writeDayAhead(absence.until, today)}</b>
-      </span>
+      <EndTab
+        label="back"
+        name="You are back on"
+        date={absence.until}
+        left={width}
+        aDay={x(1)}
+        within={{ from: dayAfter(absence.from, 1), to: dayAfter(absence.from, MOST_AWAY) }}
+        onMove={(until) => onMove({ ...absence, until })}
+      />
+    </div>
+  );
+}
+
+interface EndTabProps {
+  label: 'leaving' | 'back';
+  name: string;
+  date: string;
+  /** Where it stands, and how wide a day is, pixels. */
+  left: number;
+  aDay: number;
+  /** The first and the last day that it can be moved to. */
+  within: { from: string; to: string };
+  onMove(date: string): void;
+}
+
+const STEPS: Readonly<Record<string, number>> = {
+  ArrowLeft: -1,
+  ArrowDown: -1,
+  ArrowRight: 1,
+  ArrowUp: 1,
+};
+const WEEK = 7;
+
+/** Leaving or return: a tab that slides along the days, a day an arrow key. */
+function EndTab({ label, name, date, left, aDay, within, onMove }: EndTabProps) {
+  const today = useGardenDay();
+  const [shift, setShift] = useState(0);
+  const moved = (days: number): string => {
+    const to = dayAfter(date, days);
+    return to < within.from ? within.from : to > within.to ? within.to : to;
+  };
+  const bind = useDrag(
+    ({ movement: [dx], last }) => {
+      const days = Math.round(dx / Math.max(aDay, 1));
+      setShift(last ? 0 : days);
+      if (last && moved(days) !== date) onMove(moved(days));
+    },
+    { pointer: { keys: false }, axis: 'x' },
+  );
+  const onKeyDown = (event: KeyboardEvent) => {
+    const step = STEPS[event.key];
+    if (step === undefined) return;
+    event.preventDefault();
+    const to = moved(step * (event.shiftKey ? WEEK : 1));
+    if (to !== date) onMove(to);
+  };
+  const shown = moved(shift);
+  return (
+    <div
+      {...bind()}
+      role="slider"
+      tabIndex={0}
+      className={`away-tab is-end${label === 'back' ? ' is-last' : ''}`}
+      style={{ left: left + daysBetween(date, shown) * aDay }}
+      aria-label={name}
+      aria-valuemin={daysBetween(today, within.from)}
+      aria-valuemax={daysBetween(today, within.to)}
+      aria-valuenow={daysBetween(today, shown)}
+      aria-valuetext={writeDate(shown, 'long')}
+      onKeyDown={onKeyDown}
+    >
+      {label} <b>{writeDayAhead(shown, today)}</b>
     </div>
   );
 }

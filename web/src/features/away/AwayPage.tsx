@@ -94,7 +94,10 @@ function Away({ planters, entries, choice, plan }: AwayProps) {
     setDraft(wrong ? next : null);
     if (!wrong) change({ away: next });
   };
-  const told = current ? value : null;
+  // What was answered last stays while other days are worked out, with the days that it is of.
+  const [answered, setAnswered] = useState<{ told: AwayTold; absence: GardenAbsence } | null>(null);
+  if (current && value && answered?.told !== value) setAnswered({ told: value, absence: shown });
+  const told = error === '' && !trouble ? (answered?.told ?? null) : null;
   return (
     <>
       <Box className="absence-dates not-printed">
@@ -117,7 +120,7 @@ function Away({ planters, entries, choice, plan }: AwayProps) {
         </Field.Root>
       </Box>
       {trouble && <Text role="alert">{trouble}</Text>}
-      {error === '' && !told && !trouble && (
+      {error === '' && !current && !trouble && (
         <Text role="status" mt="4">
           Working out how each planter fares…
         </Text>
@@ -125,16 +128,18 @@ function Away({ planters, entries, choice, plan }: AwayProps) {
       {told && told.answer.alone.length === 0 && (
         <Text mt="4">Nothing is planted yet, so nothing can go short.</Text>
       )}
-      {told && told.answer.alone.length > 0 && (
-        <Answer told={told} absence={shown} planters={growing}>
-          {plan.tank && (
-            <FromTank
-              tank={plan.tank}
-              wants={told.answer.water}
-              asked={{ planters: growing, plans, entries, choice }}
-            />
-          )}
-        </Answer>
+      {told && answered && told.answer.alone.length > 0 && (
+        <Box aria-busy={!current} opacity={current ? 1 : 0.6}>
+          <Answer told={told} absence={answered.absence} planters={growing} onMove={set}>
+            {plan.tank && (
+              <FromTank
+                tank={plan.tank}
+                wants={told.answer.water}
+                asked={{ planters: growing, plans, entries, choice }}
+              />
+            )}
+          </Answer>
+        </Box>
       )}
     </>
   );
@@ -174,9 +179,12 @@ interface AnswerProps {
   told: AwayTold;
   absence: GardenAbsence;
   planters: readonly PlanterResource[];
+  onMove(absence: GardenAbsence): void;
 }
 
-function Answer({ told: { answer, changes }, absence, planters, children }: AnswerProps) {
+function Answer(props: AnswerProps) {
+  const { told, absence, planters, onMove, children } = props;
+  const { answer, changes } = told;
   const { write } = useWords();
   const names = new Map(planters.map(({ id, design }) => [id, design.name]));
   return (
@@ -187,7 +195,7 @@ function Answer({ told: { answer, changes }, absence, planters, children }: Answ
       <Text role="status" mt="1" maxW="44rem">
         {leadOf(answer)}
       </Text>
-      <AwayChart answer={answer} absence={absence} planters={planters} />
+      <AwayChart {...{ answer, absence, planters, onMove }} />
       <Text mt="3" maxW="44rem">
         This holds if all are full when you leave on {writeDate(absence.from, 'long')}: fill them
         that morning. A planter lasts if its plants do not go short in nine cases of ten, whatever

@@ -6,6 +6,7 @@ import { useWords } from '../../ui/preferences';
 import { SeverityMark } from '../../ui/Severity';
 import { useEvaluationBehind, useEditor } from './editorState';
 import { useFindings } from './moisture';
+import { FINDINGS_ID, FINDINGS_TITLE_ID, focusFinding } from './useEditorKeys';
 
 /** What is wrong, worst first, each with its remedies one click away. */
 export function Findings() {
@@ -17,16 +18,25 @@ export function Findings() {
   useEffect(() => {
     shown.current = findings;
   });
+  /** Place in the list of the finding that was mended, until the keys have gone on from there. */
+  const mended = useRef<number | null>(null);
   const apply = useCallback(
     (id: string, index: number) => {
       const now = store.assessment().findings;
       const remedy = [...now, ...shown.current].find((one) => one.id === id)?.remedies[index];
+      mended.current = shown.current.findIndex((one) => one.id === id);
       if (remedy) store.change(remedy.patch);
     },
     [store],
   );
   // Each remedy is tried on the whole, which takes long: those of a line in the hand come when it rests.
   const atRest = useEvaluationBehind(findings, store.isHeld(), true);
+  useEffect(() => {
+    // The button that was pressed is gone.
+    if (mended.current === null || document.activeElement !== document.body) return;
+    focusFinding(mended.current);
+    mended.current = null;
+  }, [atRest]);
   const remediesOf = (id: string) => atRest.find((one) => one.id === id)?.remedies ?? [];
   const title =
     findings.length + impossible.length === 0
@@ -35,12 +45,12 @@ export function Findings() {
         ? 'One finding'
         : `${findings.length + impossible.length} findings`;
   return (
-    <Box as="section" aria-labelledby="findings-title">
+    <Box as="section" aria-labelledby={FINDINGS_TITLE_ID}>
       <Title text={title} />
       {findings.length + impossible.length === 0 && (
         <Text fontSize="sm">No problems found. Ready to build.</Text>
       )}
-      <ul className="findings">
+      <ul className="findings" id={FINDINGS_ID}>
         {impossible.map(({ path, message }) => (
           <FindingLine
             key={path.join()}
@@ -73,7 +83,7 @@ const BETWEEN = '\n';
 
 const Title = memo(function Title({ text }: { text: string }) {
   return (
-    <Text as="h2" id="findings-title" fontSize="lg" mb="2">
+    <Text as="h2" id={FINDINGS_TITLE_ID} tabIndex={-1} fontSize="lg" mb="2">
       {text}
     </Text>
   );

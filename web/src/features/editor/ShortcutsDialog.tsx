@@ -3,6 +3,7 @@ import { Box, Button, Dialog, Portal } from '@chakra-ui/react';
 const KEYS: readonly (readonly [string, string])[] = [
   ['1 to 6', 'Vessel, Water, Wick, Fill tube, Soil, Check'],
   ['O  P  S', 'Take hold of the overflow, the platform, the soil surface'],
+  ['F', 'To the first finding that can be mended'],
   ['↑ ↓', 'Move what is held by 1 mm, or 1/16 in'],
   ['Shift with ↑ ↓', 'Ten times as far; Page up and Page down do the same'],
   ['Home, End', 'As low or as high as it goes'],
