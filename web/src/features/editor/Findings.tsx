@@ -6,7 +6,7 @@ import { useWords } from '../../ui/preferences';
 import { SeverityMark } from '../../ui/Severity';
 import { useEvaluationBehind, useEditor } from './editorState';
 import { useFindings } from './moisture';
-import { FINDINGS_ID, FINDINGS_TITLE_ID, focusFinding } from './useEditorKeys';
+import { FINDINGS_ID, FINDINGS_TITLE_ID, focusFinding } from './focusFinding';
 
 /** What is wrong, worst first, each with its remedies one click away. */
 export function Findings() {

@@ -17,6 +17,24 @@ const open = (patch: Patch, part: React.ReactNode) => {
 };
 
 describe('findings', () => {
+  test('once one is mended, the keys go on at the next remedy, or at the word that nothing is left', async () => {
+    const { user } = open(
+      [
+        { path: ['overflow', 'centre'], value: 0.12 },
+        { path: ['soil', 'mulch'], value: 'none' },
+      ],
+      <Findings />,
+    );
+    const button = (await screen.findAllByRole('button'))[0]!;
+    button.focus();
+    await user.keyboard('{Enter}');
+    await waitFor(() => {
+      expect(button.isConnected).toBe(false);
+      expect(document.activeElement).not.toBe(document.body);
+      expect(screen.getByRole('region').contains(document.activeElement)).toBe(true);
+    });
+  });
+
   test('are counted, worst first, and mended by their button', async () => {
     const { store, user } = open(
       [

@@ -1,5 +1,6 @@
 import { useHotkeys } from 'react-hotkeys-hook';
 import { useEditorHistory } from './editorState';
+import { focusFinding } from './focusFinding';
 import { PANELS, type PanelId } from './usePanel';
 
 interface BenchKeys {
@@ -43,16 +44,4 @@ function typing({ target }: KeyboardEvent): boolean {
 
 function focusGrip(id: string): void {
   document.getElementById(`grip-${id}`)?.focus();
-}
-
-/** The list of findings, and its heading. */
-export const FINDINGS_ID = 'findings';
-export const FINDINGS_TITLE_ID = 'findings-title';
-
-/** Goes to the first remedy from a finding on, or to the heading where none is left. @param from its place in the list */
-export function focusFinding(from: number): void {
-  const lines = [...document.querySelectorAll<HTMLElement>(`#${FINDINGS_ID} > li`)];
-  const order = [...lines.slice(from), ...lines.slice(0, from)];
-  const remedy = order.map((line) => line.querySelector('button')).find(Boolean);
-  (remedy ?? document.getElementById(FINDINGS_TITLE_ID))?.focus();
 }
