@@ -121,6 +121,16 @@ test('any name in Latin, Greek or Cyrillic letters is written as it is on every 
   }
 });
 
+test('what no face has is written as a plain mark, one for each sign, and the rest as it is', async () => {
+  const id = await make('cloth-pail', 'Tomate 🍅 👩🏽‍🌾 балкон 番茄');
+  const label = { ...metric, at: 'http://localhost:4700', day: '2026-05-01' };
+  for (const { content } of [
+    await services.files.sheet(id, metric),
+    await services.files.label(id, label),
+  ])
+    expect(squeezed((await parsePdf(content)).text)).toContain(squeezed('Tomate ◆ ◆ балкон ◆◆'));
+});
+
 test('the label’s code opens this planter, on both labels', async () => {
   const id = await make('cloth-pail');
   const { content } = await services.files.label(id, {

@@ -1,8 +1,9 @@
 import type { Site } from '@huerta/core/catalog';
 import type { PlanterDesign } from '@huerta/core/document';
 import type { YearDays } from '@huerta/core/simulation/season';
-import type { GardenDemand } from './tasks';
-import { idOf, useWorkerQuery } from './useWorkerQuery';
+import { proxy } from 'comlink';
+import type { GardenDemand, GardenSowNow } from './tasks';
+import { idOf, useWorkerQuery, type Known } from './useWorkerQuery';
 import { runInWorker } from './workerPool';
 
 /** A planter, and its first day. */
@@ -36,3 +37,33 @@ export function useGardenDemand(
       ),
   }).value;
 }
+
+/**
+ * What can go into each planter now, by id, told planter by planter.
+ *
+ * @param growing the planters, the same array as long as nothing of them changes; null while nobody wants to know
+ */
+export const useGardenSowNow = (
+  growing: readonly GrowingPlanter[] | null,
+  today: string,
+  site: Site,
+): Known<GardenSowNow> =>
+  useWorkerQuery<GardenSowNow>({
+    key: growing === null ? null : ['gardenSowNow', idOf(growing), today, idOf(site)],
+    broke: 'What could be sown could not be worked out.',
+    ask: async (signal, tell) => {
+      let last: GardenSowNow = {};
+      await runInWorker(signal, (work) =>
+        work.sowNow(
+          (growing ?? []).map(({ id, design, planted }) => ({ id, design, planted })),
+          today,
+          site,
+          proxy((now: GardenSowNow) => {
+            last = now;
+            tell(now);
+          }),
+        ),
+      );
+      return last;
+    },
+  });

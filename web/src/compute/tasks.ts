@@ -1,10 +1,12 @@
 import {
   answersTo,
   runSeason,
+  sowNow,
   yearDemand,
   type SeasonAsked,
   type SeasonPart,
   type SeasonParts,
+  type SowNow,
   type YearDays,
 } from '@huerta/core/simulation/season';
 import {
@@ -78,6 +80,9 @@ export interface WaterDrawing {
   brim: number;
   low: number;
 }
+
+/** What can go into planters now, soonest harvest first, by id. */
+export type GardenSowNow = Readonly<Record<string, readonly SowNow[]>>;
 
 /** What planters take a day through a year, m³ by id. */
 export type GardenDemand = Readonly<Record<string, readonly number[]>>;
@@ -167,6 +172,20 @@ export const tasks = {
   /** What stands in the garden's calendar, planters in the order of the walk. */
   calendar: (planters: readonly RoundPlanter[], away: GardenAbsence | null): CalendarEvent[] =>
     calendarOf(planters, away),
+  /** What can go into planters now, told planter by planter. @param planters with the ISO date of their first day */
+  sowNow: (
+    planters: readonly { id: string; design: PlanterDesign; planted: string }[],
+    today: string,
+    site: Site,
+    tell: Tell<GardenSowNow>,
+  ): Promise<void> =>
+    heard(tell, (say) => {
+      let all: GardenSowNow = {};
+      for (const { id, design, planted } of planters) {
+        all = { ...all, [id]: sowNow(assemble(design), planted, today, site) };
+        say(all);
+      }
+    }),
   /** What planters take a day through a year of average weather. @param planters with the ISO date of their first day */
   gardenDemand: (
     planters: readonly { id: string; design: PlanterDesign; planted: string }[],

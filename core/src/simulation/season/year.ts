@@ -62,6 +62,7 @@ export function yearOf(
     const from = dayAfter(planted, one.from);
     const days = standsFor(one);
     const over = Math.max(daysBetween(from, today), 0);
+    const standing: Standing = { site, crop, from, over, days, indoors };
     const young = crop.stages[0];
     const before = Math.min(Math.max(young * 1.4, RAISED.least), RAISED.most);
     return {
@@ -77,11 +78,7 @@ export function yearOf(
       says:
         over >= days
           ? []
-          : [
-              ...coldIn(site, crop, from, { over, days }, indoors),
-              ...(lifeOf(one) ? [] : hotIn(site, crop, from, { over, days }, indoors)),
-              ...shortIn(one),
-            ],
+          : [...coldIn(standing), ...(lifeOf(one) ? [] : hotIn(standing)), ...shortIn(one)],
     };
   });
   return { bars, frostFree, emptyBy: frostFree?.to ?? null };
@@ -129,19 +126,19 @@ function findFrostFree(site: Site, date: string): { from: string; to: string } |
   return back + on >= 364 ? null : { from: dayAfter(summer, -back), to: dayAfter(summer, on) };
 }
 
-/** Days of a planting that are over, and all of them. */
-interface Stay {
+/** A planting where it stands. */
+interface Standing {
+  site: Site;
+  crop: Crop;
+  /** ISO date of its first day. */
+  from: string;
+  /** Days of it that are over, and all of them. */
   over: number;
   days: number;
+  indoors: boolean;
 }
 
-function coldIn(
-  site: Site,
-  crop: Crop,
-  from: string,
-  { over, days }: Stay,
-  indoors: boolean,
-): Message[] {
+function coldIn({ site, crop, from, over, days, indoors }: Standing): Message[] {
   if (indoors) return [];
   const { night } = FROSTS[crop.frost];
   const cold = (after: number) => canBe(site, dayOfYear(dayAfter(from, after)), night);
@@ -170,13 +167,7 @@ function coldIn(
     : [];
 }
 
-function hotIn(
-  site: Site,
-  crop: Crop,
-  from: string,
-  { over, days }: Stay,
-  indoors: boolean,
-): Message[] {
+function hotIn({ site, crop, from, over, days, indoors }: Standing): Message[] {
   if (indoors || !likesCool(crop)) return [];
   let hot = 0;
   for (let after = over; after < days; after += 1) {

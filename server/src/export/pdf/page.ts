@@ -102,6 +102,18 @@ interface FaceInHand {
   _font?: { font?: { hasGlyphForCodePoint?(code: number): boolean } };
 }
 
+/** What no face has, as an emoji or another script, is written so. */
+const PLAIN_MARK = '◆';
+const letters = new Intl.Segmenter('en', { granularity: 'grapheme' });
+
+/** Words as they can be written: a plain mark for each letter that the face in hand has not. */
+const written = (words: string, covered: (letter: string) => boolean): string =>
+  covered(words)
+    ? words
+    : Array.from(letters.segment(words), ({ segment }) =>
+        covered(segment) ? segment : PLAIN_MARK,
+      ).join('');
+
 /** Lets every text be set in a wider face where the one in hand lacks one of its letters. */
 function writeAnyName(pdf: Pdf): void {
   const [setFont, text, width, height] = [
@@ -125,7 +137,7 @@ function writeAnyName(pdf: Pdf): void {
       if (typeof words !== 'string' || covered(words)) return draw(words, ...rest);
       setFont?.(widerOf(inHand));
       try {
-        return draw(words, ...rest);
+        return draw(written(words, covered), ...rest);
       } finally {
         setFont?.(inHand);
       }

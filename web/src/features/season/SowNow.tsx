@@ -2,11 +2,10 @@ import { Box, Button, Text } from '@chakra-ui/react';
 import { assemble } from '@huerta/core/assembly';
 import type { Site } from '@huerta/core/catalog';
 import type { Patch, PlanterDesign } from '@huerta/core/document';
-import { sowNow, type SowNow as Offer } from '@huerta/core/simulation/season';
-import { plural } from '@huerta/core/units';
+import { sowNow } from '@huerta/core/simulation/season';
 import { useMemo, useState } from 'react';
 import { useGardenDay } from '../../data/gardenDay';
-import { writeDate } from '../../ui/dates';
+import { sayOffer } from '../../ui/year/sayOffer';
 
 interface SowNowProps {
   design: PlanterDesign;
@@ -80,15 +79,4 @@ function Offers({ design, planted, site, onChange }: SowNowProps) {
       )}
     </>
   );
-}
-
-/** How many, when and until when, in words. */
-function sayOffer({ count, start, on, after, harvest }: Offer, today: string): string {
-  const what =
-    start === 'seed'
-      ? `${count} ${plural(count, 'place')} of seed`
-      : `${count} young ${plural(count, 'plant')}`;
-  const day = writeDate(on, 'short');
-  const when = on === today ? 'today' : after === null ? `on ${day}` : `after ${after} on ${day}`;
-  return `${what} ${when}; first harvest about ${writeDate(harvest, 'long')}`;
 }

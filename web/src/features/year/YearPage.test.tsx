@@ -1,7 +1,7 @@
 /** @jest-environment jsdom */
-import { screen, within } from '@testing-library/react';
+import { screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { usualPlanted } from '@huerta/core/document';
+import { usualPlanted, type PlanterDesign } from '@huerta/core/document';
 import type { CropId } from '@huerta/core/catalog';
 import { clearResponseCache } from '../../data/offline/responseCache';
 import { Around, designOf } from '../../testing/editor';
@@ -69,6 +69,28 @@ test('any day of the year is read by keys, and other years are a press away', as
   expect(day.getAttribute('aria-valuetext')).toMatch(/^2\s?January/);
   await user.click(screen.getByRole('button', { name: 'The year before' }));
   expect(await screen.findByRole('heading', { name: 'Nothing grows in 2025' })).toBeTruthy();
+});
+
+test('what can be sown now is offered for each planter, and planned in it by a press', async () => {
+  const { asked } = serveGarden([
+    growing('By the step', ['radish']),
+    growing('By the well', ['lettuce']),
+  ]);
+  open();
+  const user = userEvent.setup();
+  await user.click(await screen.findByText('What to sow or plant now'));
+  const plan = (
+    await screen.findAllByRole('button', { name: /^Plan .* in By the (step|well)$/ })
+  )[0]!;
+  const crops = () =>
+    asked
+      .filter(({ method, path }) => method === 'PUT' && path.startsWith('/planters/'))
+      .map(({ body }) => (body as { design: PlanterDesign }).design.planting.crops);
+  await user.click(plan);
+  await waitFor(() => expect(crops()).toHaveLength(1));
+  // What is there stays, and something comes to it.
+  expect(crops()[0]!.length).toBeGreaterThan(1);
+  expect(['radish', 'lettuce']).toContain(crops()[0]![0]!.crop);
 });
 
 test('a garden in which nothing grows says where to begin', async () => {

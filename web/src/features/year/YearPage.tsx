@@ -18,6 +18,7 @@ import { LogYears } from '../../ui/LogYears';
 import { DEMAND_STEP, demandDays } from '../../ui/year/demandDays';
 import { useYearReading } from '../../ui/year/useYearReading';
 import { YearHead } from '../../ui/year/YearHead';
+import { GardenSowNow } from './GardenSowNow';
 import { PlanterYearRow } from './PlanterYearRow';
 import { gardenYear, standing, thirstiest, yearRow, type YearRow } from './yearRows';
 import './gardenYear.css';
@@ -83,6 +84,7 @@ function GardenYear({ planters, choice, entries }: GardenYearProps) {
           Show {Math.min(growing.length - most, AT_ONCE)} more
         </Button>
       )}
+      <GardenSowNow {...{ rows, site }} />
       <LogYears planter={null} name="Garden" latitude={site.latitude} planters={shown} />
     </>
   );
