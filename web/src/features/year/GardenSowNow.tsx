@@ -22,7 +22,7 @@ export function GardenSowNow({ rows, site }: GardenSowNowProps) {
   const [open, setOpen] = useState(false);
   return (
     <details
-      className="garden-sow not-printed"
+      className="sow-now not-printed"
       onToggle={(event) => setOpen((event.currentTarget as HTMLDetailsElement).open)}
     >
       <summary>
@@ -55,7 +55,7 @@ function Offers({ rows, site }: GardenSowNowProps) {
             ? 'Nothing has room, depth and time enough now. Look again when something is harvested.'
             : 'By room, depth of soil, frost and heat here; soonest harvest first.'}
       </Text>
-      <ul className="garden-sow-planters">
+      <ul className="garden-sow">
         {some.map((row) => (
           <PlanterOffers
             key={row.planter.id}
@@ -99,7 +99,7 @@ function PlanterOffers({ row: { planter }, offers, today }: PlanterOffersProps) 
   return (
     <li>
       <Link to={`/planters/${id}/season?view=year`}>{name}</Link>
-      <ul>
+      <ul className="sow-offers">
         {offers.slice(0, SHOWN).map((offer) => (
           <li key={offer.crop}>
             <span>

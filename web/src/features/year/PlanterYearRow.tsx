@@ -1,5 +1,5 @@
 import { daysBetween } from '@huerta/core/physics/climate';
-import type { RefObject } from 'react';
+import { memo, type RefObject } from 'react';
 import { Link } from 'react-router';
 import { useWaterDrawing } from '../../compute/waterDrawing';
 import { SmallSection } from '../../drawing/SmallSection';
@@ -73,7 +73,8 @@ const across = (strip: Strip, { from, to }: Span) => ({
   width: `${share(strip, to) - share(strip, from)}%`,
 });
 
-function Plantings({
+/** Its leaves: the same on whatever day is read. */
+const Plantings = memo(function Plantings({
   row,
   strip,
   today,
@@ -115,7 +116,7 @@ function Plantings({
       )}
     </>
   );
-}
+});
 
 /** Share of a span that is over, 0 to 1. */
 const pastOf = ({ from, to }: Span, today: string): number =>
