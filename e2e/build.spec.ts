@@ -154,6 +154,7 @@ test('one shopping list for three planters, with an own price, and nothing that 
 }) => {
   await page.goto('/');
   await page.getByRole('link', { name: 'Price book' }).click();
+  await page.getByRole('button', { name: /^Pipe and fittings/ }).click();
   const pipe = page.getByRole('region', { name: '50 mm pipe', exact: true });
   await pipe.getByLabel(/^Price, EUR/).fill('7.35');
   await page.getByRole('button', { name: 'Save the price book' }).click();

@@ -319,7 +319,7 @@ export const KINDS = {
       ...spelled('psf lb/ft2 lb/ft²', (POUND * 9.80665) / (12 * INCH) ** 2),
     },
     style: {
-      metric: { unit: 'kg/m2', symbol: 'kg per m²', decimals: whole },
+      metric: { unit: 'kg/m2', symbol: 'kg/m²', decimals: whole },
       us: { unit: 'psf', symbol: 'lb/ft²', decimals: whole },
     },
     example: { metric: '300 kg/m²', us: '60 lb/ft²' },

@@ -399,8 +399,8 @@ const SAID: readonly (readonly [
     'floor-load',
     'cloth-pail',
     [{ path: ['place', 'floorLimit'], value: 1000 }],
-    'Ask a structural engineer first: full it presses 323 kg per m², and you gave the floor 102 kg per m².',
-    'Ask a structural engineer first: full it presses 66 lb/ft², and you gave the floor 21 lb/ft².',
+    'Ask a structural engineer first: full it presses 323 kg/m², on a floor for 102 kg/m².',
+    'Ask a structural engineer first: full it presses 66 lb/ft², on a floor for 21 lb/ft².',
   ],
   [
     'lift',

@@ -251,7 +251,7 @@ export const load: Rule = ({ design: { place }, figures: { weight } }) => {
       id: 'floor-load',
       severity: 'danger',
       panel: 'vessel',
-      text: say`Ask a structural engineer first: full it presses ${q(weight.pressure, 'pressure')}, and you gave the floor ${q(place.floorLimit, 'pressure')}.`,
+      text: say`Ask a structural engineer first: full it presses ${q(weight.pressure, 'pressure')}, on a floor for ${q(place.floorLimit, 'pressure')}.`,
     });
   }
   if (weight.full > place.liftLimit) {
