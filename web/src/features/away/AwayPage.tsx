@@ -252,8 +252,8 @@ function leadOf({ alone, visits, beyond, days }: GardenAwayAnswer): string {
       ? 'no visits keep the others alive'
       : visits.length === 1
         ? 'one visit keeps the others alive'
-        : `${visits.length} visits keep the others alive`;
-  const but = beyond.length > 0 && visits.length > 0 ? `, but for ${beyond.length}` : '';
+        : `${spelled(visits.length)} visits keep the others alive`;
+  const but = beyond.length > 0 && visits.length > 0 ? `, but for ${spelled(beyond.length)}` : '';
   return `${capital(spelled(lasting))} of ${spelled(alone.length)} last; ${times}${but}.`;
 }
 
