@@ -62,6 +62,8 @@ for (const server of ['slow', 'broken', 'absent'] as const)
       const seen = await page.evaluate(() => (window as never as { seen: string[] }).seen);
       expect(seen).toEqual([]);
       await page.getByRole('link', { name: 'To the bench' }).click();
+      // What is asked on the way stays in the hands of this server: taken away from it, it might never be answered.
+      await expect(field).toHaveValue(name);
       await page.unrouteAll({ behavior: 'ignoreErrors' });
     }
   });
