@@ -12,6 +12,7 @@ import { useWaterDrawing } from '../../compute/waterDrawing';
 import { SmallSection } from '../../drawing/SmallSection';
 import { vesselSize } from '../../drawing/vesselSize';
 import { useGardenDay } from '../../data/gardenDay';
+import { daysByKey } from '../../ui/dayKeys';
 import { writeDate, writeDayAhead } from '../../ui/dates';
 import { usePreferences } from '../../ui/preferences';
 import '../../drawing/standingPlanter.css';
@@ -190,14 +191,6 @@ interface EndTabProps {
   onMove(date: string): void;
 }
 
-const STEPS: Readonly<Record<string, number>> = {
-  ArrowLeft: -1,
-  ArrowDown: -1,
-  ArrowRight: 1,
-  ArrowUp: 1,
-};
-const WEEK = 7;
-
 /** Leaving or return: a tab that slides along the days, a day an arrow key. */
 function EndTab({ label, name, date, left, aDay, within, onMove }: EndTabProps) {
   const today = useGardenDay();
@@ -215,10 +208,10 @@ function EndTab({ label, name, date, left, aDay, within, onMove }: EndTabProps) 
     { pointer: { keys: false }, axis: 'x' },
   );
   const onKeyDown = (event: KeyboardEvent) => {
-    const step = STEPS[event.key];
-    if (step === undefined) return;
+    const step = daysByKey(event);
+    if (step === null) return;
     event.preventDefault();
-    const to = moved(step * (event.shiftKey ? WEEK : 1));
+    const to = moved(step);
     if (to !== date) onMove(to);
   };
   const shown = moved(shift);

@@ -6,6 +6,7 @@ import { sowNow } from '@huerta/core/simulation/season';
 import { useMemo, useState } from 'react';
 import { useGardenDay } from '../../data/gardenDay';
 import { sayOffer } from '../../ui/year/sayOffer';
+import { SowNowFold } from '../../ui/year/SowNowFold';
 
 interface SowNowProps {
   design: PlanterDesign;
@@ -19,19 +20,10 @@ const SHOWN = 8;
 
 /** What can go into the planter now, worked out when somebody wants to know. */
 export function SowNow(props: SowNowProps) {
-  const [open, setOpen] = useState(false);
   return (
-    <details
-      className="sow-now"
-      onToggle={(event) => setOpen((event.currentTarget as HTMLDetailsElement).open)}
-    >
-      <summary>
-        <Text as="h2" fontSize="lg">
-          What to sow or plant now
-        </Text>
-      </summary>
-      {open && <Offers {...props} />}
-    </details>
+    <SowNowFold>
+      <Offers {...props} />
+    </SowNowFold>
   );
 }
 

@@ -10,6 +10,7 @@ import { useChangePlanter } from '../../data/api/planters';
 import { notify } from '../../ui/notices';
 import { useWords } from '../../ui/preferences';
 import { sayOffer } from '../../ui/year/sayOffer';
+import { SowNowFold } from '../../ui/year/SowNowFold';
 import type { YearRow } from './yearRows';
 
 interface GardenSowNowProps {
@@ -18,20 +19,11 @@ interface GardenSowNowProps {
 }
 
 /** What can be sown or planted in the garden now, worked out when somebody wants to know. */
-export function GardenSowNow({ rows, site }: GardenSowNowProps) {
-  const [open, setOpen] = useState(false);
+export function GardenSowNow(props: GardenSowNowProps) {
   return (
-    <details
-      className="sow-now not-printed"
-      onToggle={(event) => setOpen((event.currentTarget as HTMLDetailsElement).open)}
-    >
-      <summary>
-        <Text as="h2" fontSize="lg">
-          What to sow or plant now
-        </Text>
-      </summary>
-      {open && <Offers {...{ rows, site }} />}
-    </details>
+    <SowNowFold className="not-printed">
+      <Offers {...props} />
+    </SowNowFold>
   );
 }
 

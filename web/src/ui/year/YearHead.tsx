@@ -9,6 +9,7 @@ import {
 import { useDrag } from '@use-gesture/react';
 import { useRef, type KeyboardEvent } from 'react';
 import { writeDate } from '../dates';
+import { daysByKey } from '../dayKeys';
 import { monthsAlong, share, type Strip } from './strip';
 import './year.css';
 
@@ -70,15 +71,8 @@ export function YearHead({ strip, site, demand, day, onDay, reading }: YearHeadP
   );
 }
 
-const STEPS: Readonly<Record<string, number>> = {
-  ArrowLeft: -1,
-  ArrowDown: -1,
-  ArrowRight: 1,
-  ArrowUp: 1,
-  PageDown: -30,
-  PageUp: 30,
-};
-const WEEK = 7;
+/** Days that a page key moves it by. */
+const PAGES: Readonly<Record<string, number>> = { PageDown: -30, PageUp: 30 };
 
 /** The day that is read, as a tab that slides along the months. */
 function DayTab({ strip, day, onDay, reading }: Omit<YearHeadProps, 'site' | 'demand'>) {
@@ -95,11 +89,11 @@ function DayTab({ strip, day, onDay, reading }: Omit<YearHeadProps, 'site' | 'de
     { pointer: { keys: false }, axis: 'x' },
   );
   const onKeyDown = (event: KeyboardEvent) => {
-    const step = STEPS[event.key];
+    const step = daysByKey(event) ?? PAGES[event.key];
     const end = event.key === 'Home' ? 0 : event.key === 'End' ? strip.days - 1 : null;
     if (step === undefined && end === null) return;
     event.preventDefault();
-    to(end ?? at + (step ?? 0) * (event.shiftKey ? WEEK : 1));
+    to(end ?? at + (step ?? 0));
   };
   return (
     <div

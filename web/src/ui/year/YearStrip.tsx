@@ -5,6 +5,7 @@ import { useDrag } from '@use-gesture/react';
 import { useRef, useState, type KeyboardEvent } from 'react';
 import { useWords } from '../preferences';
 import { writeDate } from '../dates';
+import { daysByKey } from '../dayKeys';
 import { Leaf } from './Leaf';
 import { share, type Span, type Strip } from './strip';
 import { useYearReading } from './useYearReading';
@@ -63,15 +64,13 @@ interface RowProps {
   onStretch(days: number): void;
 }
 
-const STEPS: Readonly<Record<string, number>> = { ArrowLeft: -1, ArrowRight: 1 };
-const WEEK = 7;
-
 const keysFor = (move: (days: number) => void) => (event: KeyboardEvent) => {
-  const step = STEPS[event.key];
-  if (step === undefined) return;
+  // Up and down are the page's own here.
+  const step = event.key === 'ArrowUp' || event.key === 'ArrowDown' ? null : daysByKey(event);
+  if (step === null) return;
   event.preventDefault();
   event.stopPropagation();
-  move(step * (event.shiftKey ? WEEK : 1));
+  move(step);
 };
 
 function Row({ bar, strip, shape, today, onMove, onStretch }: RowProps) {
