@@ -113,5 +113,6 @@ test('without a server it says so, and what to do', async () => {
   globalThis.fetch = () => Promise.reject(new TypeError('no server'));
   open();
   expect(await screen.findByText('The garden cannot be fetched')).toBeTruthy();
+  expect(screen.getByRole('heading', { level: 1, name: 'The year' })).toBeTruthy();
   expect(screen.getByRole('button', { name: /again/i })).toBeTruthy();
 });

@@ -30,6 +30,8 @@ export default function YearPage() {
   const log = useWholeLog();
   return (
     <Page title="The year">
+      {/* Once it is there, its heading is what it says. */}
+      {!(planters.data && weather.data && log.data) && <PageHead>The year</PageHead>}
       <Fetched
         what="the garden"
         title="The garden cannot be fetched"
