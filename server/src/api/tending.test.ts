@@ -95,6 +95,31 @@ describe('how planters stand, kept ready', () => {
     await api.get('/api/round/standing?since=-1').expect(400);
   });
 
+  test('ready again after a restart; not what another Huerta worked out, and not a damaged row', async () => {
+    await log([planted('2026-05-01'), filled(1, '2026-07-01')]);
+    await services.standing.refresh();
+    const [{ mark, state }] = await ready();
+    const restarted = async (by: string) => {
+      const again = servicesOf(database, by, () => today);
+      await again.standing.refresh();
+      const { standing } = await again.standing.readySince(0);
+      await Promise.all([again.garden.stop(), again.standing.stop()]);
+      return standing;
+    };
+    // A text that nobody would work out shows where it comes from.
+    const kept = { planter, mark, state: '"as it was"' };
+    await database.planterStates.keep(kept, 'test');
+    expect(await restarted('test')).toEqual([{ planter, mark, state: 'as it was' }]);
+    expect(await restarted('another')).toEqual([{ planter, mark, state }]);
+    await database.planterStates.keep(kept, 'test');
+    await database.sequelize.query(`UPDATE planter_states SET state = '"as it wos"'`);
+    expect(await restarted('test')).toEqual([{ planter, mark, state }]);
+    // With the planter goes its state.
+    await api.delete(`/api/planters/${planter}`).expect(204);
+    await services.standing.refresh();
+    expect(await database.planterStates.of('test')).toEqual([]);
+  });
+
   test('anew after another entry, not after none, and not for what nobody planted', async () => {
     await log([planted('2026-05-01'), filled(1, '2026-07-01')]);
     await api.post('/api/planters').send({ design: STARTING_POINTS[1]!.design }).expect(201);

@@ -88,7 +88,12 @@ export function servicesOf(database: Database, by = 'development', day?: () => s
   // A thread of their own: no paper waits for plans. It works for the states, too, while nobody looks for plans.
   const planning = pdfRenderer(undefined, undefined, OF_PLANS);
   const tended = { planters, seasons, weather, log, weatherDays, today };
-  const standing = planterStateCache({ ...tended, threads: [papers, planning] });
+  const standing = planterStateCache({
+    ...tended,
+    table: database.planterStates,
+    by,
+    threads: [papers, planning],
+  });
   const tending = tendingService({ ...tended, papers, round });
   return {
     planters,

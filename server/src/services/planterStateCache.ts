@@ -11,6 +11,8 @@ import type { SeasonPlan } from '@huerta/core/simulation/season';
 import type { WeatherChoice } from '@huerta/core/physics/climate';
 import type { Documents } from './documents';
 import { ONLY } from './kinds';
+import type { PlanterStateTable } from '../storage/planterStates';
+import { parsedJson } from './json';
 import type { LogService, WeatherDayService } from './log';
 import type { PdfRenderer } from './pdfRenderer';
 
@@ -44,6 +46,10 @@ interface Parts {
   weather: Documents<WeatherChoice>;
   log: LogService;
   weatherDays: WeatherDayService;
+  /** Where states outlast the server. */
+  table: PlanterStateTable;
+  /** Which Huerta this is: what another one worked out is worked out again. */
+  by: string;
   /** Threads that work it out, the one that is used most first. */
   threads: readonly [PdfRenderer, ...PdfRenderer[]];
   today(): string;
@@ -87,16 +93,31 @@ export function planterStateCache(parts: Parts): PlanterStateCache {
     if (ready.get(id)?.mark === mark) return false;
     const told = await thread.draw({ what: 'standing', question });
     if (!told.ok) return true;
-    const state = JSON.parse(Buffer.from(told.file).toString()) as TendedState | null;
+    const text = Buffer.from(told.file).toString();
+    const state = JSON.parse(text) as TendedState | null;
     ready.set(id, { planter: id, mark, state, number: (count += 1) });
+    // On a full disk it is worked out again after the next start.
+    await parts.table.keep({ planter: id, mark, state: text }, parts.by).catch(() => undefined);
     return true;
   };
+  /** What was ready when the server ended. */
+  const load = async (): Promise<void> => {
+    for (const { planter, mark, state } of await parts.table.of(parts.by)) {
+      const read = parsedJson(state) as TendedState | null | undefined;
+      if (read !== undefined)
+        ready.set(planter, { planter, mark, state: read, number: (count += 1) });
+    }
+  };
+  let loaded: Promise<void> | null = null;
   const all = async (): Promise<void> => {
     const { value: choice } = await parts.weather.get(ONLY);
     const measured = await parts.weatherDays.from();
     const { kept } = await parts.planters.list();
+    await (loaded ??= load());
     const there = new Set(kept.map(({ id }) => id));
-    for (const id of ready.keys()) if (!there.has(id)) ready.delete(id);
+    const deleted = [...ready.keys()].filter((id) => !there.has(id));
+    for (const id of deleted) ready.delete(id);
+    if (deleted.length > 0) await parts.table.drop(deleted);
     // Each thread takes the next that nobody has taken.
     const waiting = kept.slice(0, MOST).values();
     const work = async (thread: PdfRenderer): Promise<void> => {

@@ -10,6 +10,7 @@ import { weatherDayTable, type WeatherDayTable } from './weatherDays';
 import { DamagedMigrations, migrateDatabase } from './migrate';
 import { letGo } from './statements';
 import { photoTable, type PhotoTable } from './photos';
+import { planterStateTable, type PlanterStateTable } from './planterStates';
 import { progressTable, type ProgressTable } from './progress';
 import { feedTable, type FeedTable } from './feeds';
 import { readingTable, type ReadingTable } from './readings';
@@ -26,6 +27,7 @@ export interface Database {
   setAside: SetAsideTable;
   weatherDays: WeatherDayTable;
   photos: PhotoTable;
+  planterStates: PlanterStateTable;
   /** Where it lies: pictures lie in a folder beside it. */
   file: string;
   close(): Promise<void>;
@@ -143,6 +145,7 @@ export async function openDatabase(file: string): Promise<Database> {
     setAside,
     weatherDays: weatherDayTable(sequelize),
     photos: photoTable(sequelize),
+    planterStates: planterStateTable(sequelize),
     file,
     close: () => closed(sequelize),
   };

@@ -13,6 +13,7 @@ import { addPhotos } from './migrations/011-add-photos';
 import { addReadings } from './migrations/012-add-readings';
 import { addSetAside } from './migrations/014-add-set-aside';
 import { addFeeds } from './migrations/013-add-feeds';
+import { addPlanterStates } from './migrations/015-add-planter-states';
 import { oneTableOfDocuments } from './migrations/007-one-table-of-documents';
 
 /** Every change of the tables, oldest first. A migration that has been released is never edited. */
@@ -31,6 +32,7 @@ const MIGRATIONS: RunnableMigration<QueryInterface>[] = [
   addReadings,
   addFeeds,
   addSetAside,
+  addPlanterStates,
 ];
 
 /** The migrations that a file has seen, also those that this Huerta does not know. */

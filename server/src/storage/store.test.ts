@@ -60,6 +60,7 @@ test('makes its folder, and opening again migrates nothing twice', async () => {
     { name: '012-add-readings' },
     { name: '013-add-feeds' },
     { name: '014-add-set-aside' },
+    { name: '015-add-planter-states' },
   ]);
   expect((await servicesOf(second).planters.list()).kept).toHaveLength(1);
 });

@@ -16,6 +16,7 @@ import { Fetched, Page } from '../../ui/Page';
 import { PageHead } from '../../ui/PageHead';
 import { useView, Views } from '../../ui/Views';
 import { onDemand } from '../../ui/onDemand';
+import { useGradually } from '../../ui/useGradually';
 import { UnexplainedReadings } from '../../ui/UnexplainedReadings';
 import { usePrinting } from '../../ui/usePrinting';
 import '../../ui/tended.css';
@@ -164,7 +165,9 @@ function Ledges({ planters, round, draws }: LedgesProps) {
   const waiting = planters.filter(({ id }) => round[id] === null);
   const fine = ({ id }: PlanterResource) => ['soon', 'later'].includes(round[id]?.wants ?? '');
   const folds = planted.length > MANY;
-  const shown = folds ? planted.filter((one) => !fine(one)) : planted;
+  const open = folds ? planted.filter((one) => !fine(one)) : planted;
+  // Most of many are fine in the end: no place is made for them before that is known.
+  const shown = open.slice(0, useGradually(open.length, MANY, draws));
   const folded = folds ? planted.filter(fine) : [];
   return (
     <Suspense fallback={null}>
