@@ -11,6 +11,7 @@ const PAGES = [
   '/today?view=weeks',
   '/year',
   '/away',
+  '/joined',
   '/shopping',
   '/vessels',
   '/prices',
@@ -101,7 +102,7 @@ test('a name of 120 letters without a space widens no page, at the desk and on a
       await expect(page.getByRole('main').first()).toBeVisible();
       expect([part, await widthAtRest(page, width)]).toEqual([part, width]);
     }
-    for (const path of ['/', '/today', '/away', '/shopping', '/year', '/compare']) {
+    for (const path of ['/', '/today', '/away', '/joined', '/shopping', '/year', '/compare']) {
       await page.goto(path);
       await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
       expect([path, await widthAtRest(page, width)]).toEqual([path, width]);

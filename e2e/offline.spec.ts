@@ -78,7 +78,7 @@ test('opened once, every page and every planter opens without a server', async (
   const wrong: string[] = [];
   for (const path of [
     ...['/', '/today', '/today?view=weeks', '/away', '/year', '/shopping', '/vessels', '/prices'],
-    ...['/compare', '/settings', '/help', '/new', '/plans', '/unsent', '/examples'],
+    ...['/joined', '/compare', '/settings', '/help', '/new', '/plans', '/unsent', '/examples'],
     ...[`/planters/${id}`, ...others, `/planters/${planters[0]!.id}/season?view=year`],
     `/planters/${planters[1]!.id}/log`,
   ]) {

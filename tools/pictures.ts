@@ -63,14 +63,7 @@ const PICTURES: Picture[] = [
     press: ['button', 'In the round'],
   },
   { file: 'plans', at: '/plans', size: { width: 1280, height: 1100 }, wish: true },
-  {
-    file: 'plants',
-    at: { planter: 'Salad box on legs', room: 'soil' },
-    size: DESK,
-    us: true,
-    press: ['button', 'Move parts'],
-    see: 'Plants and their thirst',
-  },
+  { file: 'joined', at: '/joined', size: DESK },
   { file: 'today', at: '/today', size: DESK, us: true },
   { file: 'year', at: '/year', size: DESK },
   {

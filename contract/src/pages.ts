@@ -6,6 +6,7 @@ export const PAGES = [
   '/today',
   '/year',
   '/away',
+  '/joined',
   '/compare',
   '/shopping',
   '/vessels',

@@ -229,6 +229,22 @@ export function daysOfWaterOf(
   return told(used, seconds + later, level);
 }
 
+/**
+ * How long a planter lasts until it reads low, by what waits in a supply barrel beside it.
+ *
+ * @param asks what leaves it on a day, m³/s
+ * @returns days by m³ in the barrel; rises with it
+ */
+export function daysBySupply(
+  planter: Planter,
+  { total, open }: { total: number; open: number },
+  ways: readonly RootWay[],
+): (supply: number) => number {
+  const descent = descentOf(planter, ways);
+  const reserve = soilReserve(planter, total, descent.full);
+  return (supply) => daysOfWaterOf({ ...descent, supply }, total, reserve, open).days;
+}
+
 const levelAt = (levels: readonly number[], i: number, part: number): number => {
   const [top, bottom] = [levels[i] as number, levels[i + 1]];
   return bottom === undefined || part >= 1 ? top : top + (bottom - top) * part;

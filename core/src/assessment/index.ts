@@ -18,7 +18,7 @@ export {
 } from './figures';
 export { partName } from './words';
 export { shimsOf, type Tilt } from './level';
-export { broughtAt, cautiousDays, daysToSay, type DaysOfWater } from './daysOfWater';
+export { broughtAt, cautiousDays, daysBySupply, daysToSay, type DaysOfWater } from './daysOfWater';
 export { type Amount, type Weight } from './weight';
 export {
   SEVERITIES,

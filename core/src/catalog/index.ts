@@ -8,6 +8,7 @@ export * from './crops';
 export * from './cropDates';
 export { cropCalled, cropsFor, plainName } from './cropSearch';
 export * from './drills';
+export * from './hoses';
 export * from './ingredients';
 export * from './sold';
 export * from './words';

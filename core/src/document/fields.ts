@@ -65,6 +65,15 @@ export const FIELDS = {
     neckDiameter: spec('Neck, across inside', 'length', 0.01, 0.3),
     shoulder: spec('Height of the shoulder', 'length', 0.005, 0.5),
   },
+  waterLine: {
+    level: spec('Water stands at', 'length', 0.01, 3, 'Above the ground on which all stand.'),
+    volume: spec('Barrel holds', 'volume', 0.001, 5),
+    diameter: spec('Barrel, across', 'length', 0.1, 2, 'For its own load on the ground.'),
+    outlet: spec('Barrel’s outlet at', 'length', 0.01, 5, 'Above the ground on which all stand.'),
+    floor: spec('Inside floor at', 'length', 0, 3, 'Above the ground on which all stand.'),
+    run: spec('Hose to it', 'span', 0.05, 50),
+    port: spec('Hose enters at', 'length', 0.005, 1, 'Above its inside floor.'),
+  },
   reservoir: {
     top: spec('Top of the base', 'length', 0.005, 1.2, 'Height above the floor.'),
     thickness: spec('Platform thickness', 'length', 0.0005, 0.05),

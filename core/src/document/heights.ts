@@ -148,3 +148,6 @@ export function sideOpenings(design: PlanterDesign): { sill: number; height: num
   const sill = rim - design.soil.freeboard + mulchDepth(design);
   return { sill, height: Math.max(rim - TOP_STRIP - sill, 0) };
 }
+
+/** Height of the legs under a vessel, metres; 0 where it has none. */
+export const legsOf = (vessel: VesselDesign): number => ('legs' in vessel ? vessel.legs : 0);

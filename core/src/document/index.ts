@@ -50,6 +50,14 @@ export { MAX_SPOTS } from './spots';
 export { changeMaterial } from './material';
 export { isOwnEnd, SUPPORT_KINDS, partsToAdd, runsAlong, USUAL_LYING } from './parts/supports';
 export { vesselDesignSchema } from './vesselSchema';
+export {
+  MOST_JOINED,
+  MOST_WATER_LINES,
+  waterLineSchema,
+  waterLinesOf,
+  type WaterLine,
+  type WaterLineMember,
+} from './waterLine';
 export { migrate, STEPS, type AnyDocument, type MigrationStep } from './migrations';
 export {
   differences,
@@ -88,6 +96,7 @@ export {
   type BaseStyle,
   mulchDepth,
   sideOpenings,
+  legsOf,
 } from './heights';
 export {
   cupOf,

@@ -1,5 +1,5 @@
 import { shapeOf, turned } from '../geometry/vessels';
-import { type VesselDesign } from '../document';
+import { legsOf, type VesselDesign } from '../document';
 import { halfAt, type Planter } from '../assembly';
 import { soilOf, waterOf } from './contents';
 import { dimensionsOf } from './dimensions';
@@ -59,7 +59,7 @@ export function sectionBounds(planter: Planter): Bounds {
     ? bed.places.map(({ x }) => Math.abs(x) + bed.inside.halfAt(bed.inside.depth) + bed.wall)
     : [];
   const widest = Math.max(...vessel.bends.map((z) => vessel.halfAt(z) + vessel.wall), ...beds);
-  const legs = design.vessel.kind === 'frame' ? design.vessel.legs : 0;
+  const legs = legsOf(design.vessel);
   return {
     left: -widest,
     right: widest,
@@ -74,7 +74,7 @@ export function vesselSection(design: VesselDesign): Section {
   // One that was cut lengthwise shows its round.
   const shown = design.kind === 'lying' ? turned(vessel) : vessel;
   const widest = Math.max(...shown.bends.map((z) => shown.halfAt(z))) + shown.wall;
-  const legs = design.kind === 'frame' ? design.legs : 0;
+  const legs = legsOf(design);
   return {
     bounds: { left: -widest, right: widest, bottom: -shown.wall - legs, top: shown.depth },
     shapes: [

@@ -12,7 +12,8 @@ export const GOOD_SHELVES = {
     name: 'Pipe and fittings',
     kinds: [
       ...['pipe', 'drain', 'fitting', 'elbow', 'tee', 'cap', 'clip', 'sponge', 'valve'],
-      ...['barrel-tap', 'hose', 'dip-stick', 'sealant', 'patch', 'ties'],
+      ...['barrel-tap', 'hose', 'hose-wall', 'hose-tap', 'hose-tee', 'hose-clip', 'valve-box'],
+      ...['strainer', 'dip-stick', 'sealant', 'patch', 'ties'],
     ],
   },
   cloth: {

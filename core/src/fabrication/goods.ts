@@ -258,6 +258,20 @@ export const fittingGood = (style: keyof typeof FITTINGS, bore: number): Good =>
     2.5 + 60 * bore,
   );
 
+const HOSE_FITTINGS = {
+  wall: { name: 'Wall fitting with seal and hose tail', price: 3 },
+  tap: { name: 'Tap in a hose', price: 2.5 },
+  tee: { name: 'Tee for a hose', price: 1.2 },
+} as const;
+
+/** What joins hoses. @param bore of the hose, metres */
+export const hoseFittingGood = (what: keyof typeof HOSE_FITTINGS, bore: number): Good =>
+  each(
+    `hose-${what}:${Math.round(bore * MM)}`,
+    say`${HOSE_FITTINGS[what].name}, ${q(bore, 'length')}`,
+    HOSE_FITTINGS[what].price + 40 * bore,
+  );
+
 /** A sheet, straw, sand or stone between water and roots. */
 export const layerGood = (what: LayerId): Good => {
   if (what === 'straw') return SMALL_GOODS.mulch;
@@ -366,6 +380,9 @@ export const SMALL_GOODS = {
   valve: each('valve', 'Float valve with its hose tail', 9),
   barrelTap: each('barrel-tap', 'Barrel tap with its seal', 6),
   hose: good('hose', 'Garden hose', 'length', { size: 5, price: 8 }),
+  hoseClip: each('hose-clip', 'Hose clip', 0.6),
+  valveBox: each('valve-box', 'Box with a lid for a float valve', 5),
+  strainer: each('strainer', 'Strainer for a hose', 4),
   bag: each('bag', 'Fabric bag or pot', 5),
   screws: good('screws', 'Outdoor screws, twice the boards’ thickness', 'piece', {
     size: 50,

@@ -15,6 +15,12 @@ export {
 } from './shopping';
 export { goodsOf, shopperOf, type GoodInUse } from './goodsOfDesign';
 export { GOOD_SHELVES, shelfOf, type GoodShelf } from './goodShelves';
+export {
+  waterLineSheet,
+  type LinePart,
+  type LineStep,
+  type WaterLineSheet,
+} from './waterLineSheet';
 export { buildSheet, type BuildSheet } from './sheet';
 export { STEP_IDS, type BuildCheck, type Measure, type Step, type StepId } from './step';
 export {

@@ -15,7 +15,7 @@ import {
   type FilterSetting,
   type Particles,
 } from './estimator';
-import { estimateOf, tendedOf, type TendedQuestion } from './state';
+import { estimateOf, suppliedQuestion, tendedOf, type TendedQuestion } from './state';
 
 /**
  * A whole garden while nobody is at home: what lasts, for how sure, and the fewest visits of a neighbour that keep all
@@ -328,11 +328,8 @@ export interface AwayChange {
  *
  * @returns null where nothing helps
  */
-export function oneChange(
-  question: TendedQuestion,
-  from: string,
-  until: string,
-): AwayChange | null {
+export function oneChange(asked: TendedQuestion, from: string, until: string): AwayChange | null {
+  const question = suppliedQuestion(asked);
   const days = daysBetween(from, until);
   const learned = learnedOf(question);
   const safeWith = (design: TendedQuestion['design']): number => {

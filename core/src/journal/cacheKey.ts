@@ -1,6 +1,7 @@
 import { hash32 } from '../numerics';
 import { daysThatCount, siteOf, type MeasuredDay, type WeatherChoice } from '../physics/climate';
 import type { PlanterDesign } from '../document';
+import type { LineContext } from '../simulation/waterLine';
 import type { LogEntry } from './entry';
 import type { TendedQuestion } from './state';
 
@@ -18,9 +19,16 @@ export function cacheKeyOf(what: object | string): string {
   return key;
 }
 
+/** A planter's own id with the line that it is joined to. */
+export interface JoinedTo extends LineContext {
+  planter: string;
+}
+
 /** What it hangs on how a planter stands. */
 export interface PlanterStateInputs {
   design: PlanterDesign;
+  /** The line that it is joined to, and its place there. */
+  joined?: JoinedTo | null;
   planted: string | null;
   /** Entries of its log that hold, in any order. */
   entries: readonly LogEntry[];
@@ -38,6 +46,11 @@ export function planterStateKey(asked: PlanterStateInputs): string {
     .sort()
     .join();
   const hangsOn = [choice, measured, design, logged].map(cacheKeyOf);
+  if (asked.joined) {
+    const { line, designs, planter } = asked.joined;
+    const others = line.members.flatMap((one) => designs[one.planter] ?? []);
+    hangsOn.push(planter, ...[line, ...others].map(cacheKeyOf));
+  }
   return [today, planted ?? 'never', ...hangsOn].join(' ');
 }
 
@@ -45,5 +58,8 @@ export function planterStateKey(asked: PlanterStateInputs): string {
 export function tendedQuestionOf(asked: PlanterStateInputs): TendedQuestion {
   const { design, planted, entries, choice, measured, today } = asked;
   const days = [...(choice.days?.days ?? []), ...daysThatCount(measured, today)];
-  return { design, planted, entries, site: siteOf(choice), days, today };
+  return { design, ...joinedOf(asked), planted, entries, site: siteOf(choice), days, today };
 }
+
+const joinedOf = ({ joined }: PlanterStateInputs): { joined?: JoinedTo } =>
+  joined ? { joined } : {};

@@ -44,7 +44,7 @@ export {
   type TendedState,
   type Thirst,
 } from './state';
-export { cacheKeyOf, tendedQuestionOf, planterStateKey } from './cacheKey';
+export { cacheKeyOf, tendedQuestionOf, planterStateKey, type JoinedTo } from './cacheKey';
 export { describeEntry } from './words';
 export {
   gardenAway,

@@ -1,4 +1,5 @@
 import type { Planter } from '../assembly';
+import type { WaterLine } from '../document';
 import { say, type Message } from '../units';
 
 /** What somebody who does not know a planter has to be told to water it. */
@@ -6,8 +7,24 @@ import { say, type Message } from '../units';
 /** Nearer to the middle than this share of the half width counts as the middle. */
 const MIDDLE = 0.25;
 
-/** Where to pour, and when to stop. */
-export function pourWords({ design, partGroups, vessel, heights }: Planter): Message {
+/** Where the water of planters that are joined is poured. */
+function pourIntoLine({ supply, name }: WaterLine): Message {
+  switch (supply.kind) {
+    case 'barrel':
+      return say`Fill the barrel of ‘${name}’ to the top. Its valve waters all that are joined to it.`;
+    case 'mains':
+      return say`Nothing to pour: the mains keep it full. See that there is water in it.`;
+    case 'none':
+      return say`Fill any planter of ‘${name}’ until water runs out of an overflow. The hoses share it out.`;
+  }
+}
+
+/** Where to pour, and when to stop. @param line that the planter is joined to */
+export function pourWords(
+  { design, partGroups, vessel, heights }: Planter,
+  line?: WaterLine | null,
+): Message {
+  if (line) return pourIntoLine(line);
   const { fillTube, reservoir, pipes, overflow } = design;
   if (reservoir.supply) return say`Fill the barrel beside it to the top. The valve does the rest.`;
   const stop = overflow

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { MOST_WATER_LINES, waterLineSchema } from '../document';
 import { rainTankSchema } from './rainTank';
 
 /** What a garden's round hangs on besides its planters: the walk, the tank, and when nobody is at home. */
@@ -23,10 +24,15 @@ export const roundPlanSchema = z.strictObject({
   order: z.array(z.uuid()).max(5000).describe('Planters in the order of the walk'),
   tank: rainTankSchema.nullable(),
   away: absenceSchema.nullable(),
+  lines: z
+    .array(waterLineSchema)
+    .max(MOST_WATER_LINES)
+    .default([])
+    .describe('Planters that are joined into one water'),
 });
 export type RoundPlan = z.infer<typeof roundPlanSchema>;
 
-export const FIRST_ROUND: RoundPlan = { order: [], tank: null, away: null };
+export const FIRST_ROUND: RoundPlan = { order: [], tank: null, away: null, lines: [] };
 
 /** Things in the order of the walk; those that have no place in it yet come last, as they are. */
 export function inOrder<T extends { id: string }>(

@@ -32,11 +32,14 @@ import {
   fillingsAhead,
   type FillingAhead,
 } from './estimator';
-import { cacheKeyOf } from './cacheKey';
+import { suppliedBy } from '../simulation/waterLine';
+import { cacheKeyOf, type JoinedTo } from './cacheKey';
 
 /** What is asked about a planter that is tended. */
 export interface TendedQuestion {
   design: PlanterDesign;
+  /** The line that it is joined to: its share of that water comes to it through the valve. */
+  joined?: JoinedTo;
   /** The day of planting that is planned, or null. */
   planted: string | null;
   /** The planter's log, as it came. */
@@ -46,6 +49,20 @@ export interface TendedQuestion {
   days: readonly MeasuredDay[];
   /** ISO date. */
   today: string;
+}
+
+const supplied = new WeakMap<TendedQuestion, TendedQuestion>();
+
+/** The question about a planter as its line supplies it; the same where it stands alone. */
+export function suppliedQuestion(question: TendedQuestion): TendedQuestion {
+  const { joined, ...alone } = question;
+  if (!joined) return question;
+  const known = supplied.get(question);
+  if (known) return known;
+  const design = suppliedBy(question.design, joined.planter, joined);
+  const made = { ...alone, design };
+  supplied.set(question, made);
+  return made;
 }
 
 /** What was learned of a planter from its log. */
@@ -141,7 +158,8 @@ export interface ReadyTended {
  *
  * @returns null before it is planted, or where nobody has said when
  */
-export function tendedOf(question: TendedQuestion): ReadyTended | null {
+export function tendedOf(asked: TendedQuestion): ReadyTended | null {
+  const question = suppliedQuestion(asked);
   const held = currentEntries(question.entries);
   const { design, site, today } = question;
   // Nobody has said that anything grows in it.
@@ -187,7 +205,8 @@ function assembled(design: PlanterDesign): Planter {
 const keeper = estimateCache();
 
 /** Follows a planter through its log until this morning. */
-export function estimateOf(question: TendedQuestion, ready: ReadyTended): Estimate {
+export function estimateOf(asked: TendedQuestion, ready: ReadyTended): Estimate {
+  const question = suppliedQuestion(asked);
   const { setting, entries, seed } = ready;
   const { design, site, today, days } = question;
   const always = [design, site].map(cacheKeyOf);
@@ -212,7 +231,8 @@ export function estimateOf(question: TendedQuestion, ready: ReadyTended): Estima
  *
  * @returns null before it is planted, or where nobody has said when
  */
-export function stateOf(question: TendedQuestion): TendedState | null {
+export function stateOf(asked: TendedQuestion): TendedState | null {
+  const question = suppliedQuestion(asked);
   const ready = tendedOf(question);
   if (!ready) return null;
   const { design, site, today } = question;

@@ -8,6 +8,7 @@ import sharp from 'sharp';
 import request from 'supertest';
 import { logSchema, photoSchema, problemSchema, roundResourceSchema } from '@huerta/contract';
 import { dayAfter, siteOf } from '@huerta/core/physics/climate';
+import { usualLine } from '@huerta/core/simulation/waterLine';
 import { planterStateKey, stateOf, type LogEntry } from '@huerta/core/journal';
 import { STARTING_POINTS } from '@huerta/core/document';
 import { servicesOf, type Services } from '../services';
@@ -93,6 +94,33 @@ describe('how planters stand, kept ready', () => {
     expect((await since(0)).standing).toHaveLength(1);
     expect((await since(last)).standing).toEqual([]);
     await api.get('/api/round/standing?since=-1').expect(400);
+  });
+
+  test('of joined planters with the line’s water, by the mark that a browser makes', async () => {
+    const other = STARTING_POINTS.find(({ id }) => id === 'tote-pipes')!.design;
+    const { id } = (await api.post('/api/planters').send({ design: other }).expect(201)).body;
+    const { design } = (await api.get(`/api/planters/${planter}`)).body;
+    const designs = { [planter]: design, [id]: (await api.get(`/api/planters/${id}`)).body.design };
+    const line = usualLine(
+      { id: uuid(99), name: 'By the wall' },
+      [planter, id].map((one) => ({ id: one, design: designs[one] })),
+      'metric',
+    );
+    const { plan } = (await api.get('/api/round')).body;
+    await api
+      .put('/api/round')
+      .send({ revision: 0, plan: { ...plan, lines: [line] } })
+      .expect(200);
+    await log([planted('2026-05-01'), filled(1, '2026-07-01')]);
+    await services.standing.refresh();
+    const { entries } = (await api.get('/api/log')).body;
+    const { choice } = (await api.get('/api/weather')).body;
+    const joined = { line, designs, planter };
+    const asked = { design, joined, planted: null, entries, choice, measured: [], today };
+    const [standing] = await ready();
+    expect(standing.mark).toBe(planterStateKey(asked));
+    const { measured: _none, ...question } = { ...asked, site: siteOf(choice), days: [] };
+    expect(standing.state).toEqual(stateOf(question));
   });
 
   test('ready again after a restart; not what another Huerta worked out, and not a damaged row', async () => {

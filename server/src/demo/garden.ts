@@ -192,7 +192,25 @@ export const DEMO_GARDEN: readonly PlanterDesign[] = [
     set(['place', 'name'], 'Behind the shed'),
     set(['place', 'daysAway'], 10),
   ]),
+  ...['Beans in the first tote', 'Beans in the second tote'].map((name) =>
+    applyPatch(start('tote-pipes'), [
+      set(['name'], name),
+      grows('bean', 6),
+      set(['place', 'name'], 'Below the rain barrel'),
+    ]),
+  ),
+  applyPatch(start('pot-tub'), [
+    set(['name'], 'Cucumber in the tub'),
+    grows('cucumber', 1),
+    set(['place', 'name'], 'Below the rain barrel'),
+  ]),
 ];
+
+/** Planters of the demo that hoses join, in the order of the hose, and what they are called together. */
+export const DEMO_LINE = {
+  name: 'Below the rain barrel',
+  planters: ['Beans in the first tote', 'Beans in the second tote', 'Cucumber in the tub'],
+} as const;
 
 /** Vessels that somebody at Casa Lumbre measured. */
 const DEMO_VESSELS: readonly { name: string; vessel: VesselDesign }[] = [

@@ -5,9 +5,13 @@ import { evaluate } from '@huerta/core/assessment';
 import { runSeason } from '@huerta/core/simulation/season';
 import { SITES } from '@huerta/core/catalog';
 import type { EntryBody, LogEntry } from '@huerta/core/journal';
-import type { PlanterDesign } from '@huerta/core/document';
+import type { PlanterDesign, WaterLine } from '@huerta/core/document';
+import { suppliedBy, usualLine } from '@huerta/core/simulation/waterLine';
 import type { Services } from '../services';
+import type { Kept } from '../services/documents';
+import { joinedIn } from '../services/joined';
 import { ONLY } from '../services/kinds';
+import { DEMO_LINE } from './garden';
 import { drawnPhoto, type Scene } from './photos';
 import { demoSite } from './season';
 
@@ -62,6 +66,7 @@ const TENDED: readonly Tended[] = [
   { name: 'Cabbages in the half tank', thirst: 0.85, every: 7, by: 'Tomás' },
   { name: 'Mint in the small pail', thirst: 1.35, every: 2, by: 'Inés' },
   { name: 'Strawberries in the glazed pot', thirst: 1, every: 3, by: 'Tomás', unnoted: true },
+  ...DEMO_LINE.planters.map((name): Tended => ({ name, thirst: 1.05, every: 8, by: 'Inés' })),
 ];
 
 /** Days that the log reaches back, and for which something leaks. */
@@ -153,6 +158,17 @@ async function photosOf(
   return entries;
 }
 
+/** The planters below the rain barrel, joined as one begins; null where they are not there. */
+function demoLine(kept: readonly Kept<PlanterDesign>[]): WaterLine | null {
+  const joined = DEMO_LINE.planters.flatMap((name) => {
+    const found = kept.find(({ value }) => value.name === name);
+    return found ? [{ id: found.id, design: found.value }] : [];
+  });
+  return joined.length === DEMO_LINE.planters.length
+    ? usualLine({ id: randomUUID(), name: DEMO_LINE.name }, joined, 'metric')
+    : null;
+}
+
 /** Writes the demo's log, and what is planned for its round, where there is none yet. */
 export async function loadDemoLog(
   services: Services,
@@ -164,11 +180,14 @@ export async function loadDemoLog(
   // As the small station tells it (`npm run station`).
   await weatherDays.put(weatherOf(SITES[demoSite(today)], dayAfter(today, -DAYS), DAYS, 0));
   const walk: string[] = [];
+  const line = demoLine(kept);
+  const joinedTo = joinedIn({ lines: line ? [line] : [] }, kept);
   for (const tended of TENDED) {
     const found = kept.find(({ value }) => value.name === tended.name && value.variant === '');
     if (!found) continue;
     walk.push(found.id);
-    await log.add(entriesOf(found.id, found.value, tended, today));
+    const design = suppliedBy(found.value, found.id, joinedTo(found.id));
+    await log.add(entriesOf(found.id, design, tended, today));
     const photos = await photosOf(services, found.id, tended, today);
     if (photos.length > 0) await log.add(photos);
   }
@@ -181,6 +200,7 @@ export async function loadDemoLog(
         order: walk,
         tank: { size: 1, roof: 24, firstFlush: 0.015, water: 0.7, seen: dayAfter(today, -20) },
         away: { from: dayAfter(today, 9), until: dayAfter(today, 23) },
+        lines: line ? [line] : [],
       },
     },
   );

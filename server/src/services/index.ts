@@ -70,7 +70,7 @@ export function servicesOf(database: Database, by = 'development', day?: () => s
   void locate().catch(() => undefined);
   const seasons = documentsOf(SEASON, database, changed);
   const crops = documentsOf(OWN_CROPS, database);
-  const round = documentsOf(ROUND, database);
+  const round = documentsOf(ROUND, database, changed);
   const others = [vessels, prices, weather, seasons, crops, round];
   const garden = gardenService({ database, planters, others, by });
   const { setAside } = database;
@@ -90,6 +90,7 @@ export function servicesOf(database: Database, by = 'development', day?: () => s
   const tended = { planters, seasons, weather, log, weatherDays, today };
   const standing = planterStateCache({
     ...tended,
+    round,
     table: database.planterStates,
     by,
     threads: [papers, planning],

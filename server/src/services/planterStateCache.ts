@@ -3,6 +3,7 @@ import {
   currentEntries,
   tendedQuestionOf,
   planterStateKey,
+  type RoundPlan,
   type TendedQuestion,
   type TendedState,
 } from '@huerta/core/journal';
@@ -10,6 +11,7 @@ import type { PlanterDesign } from '@huerta/core/document';
 import type { SeasonPlan } from '@huerta/core/simulation/season';
 import type { WeatherChoice } from '@huerta/core/physics/climate';
 import type { Documents } from './documents';
+import { joinedIn } from './joined';
 import { ONLY } from './kinds';
 import type { PlanterStateTable } from '../storage/planterStates';
 import { parsedJson } from './json';
@@ -44,6 +46,7 @@ interface Parts {
   planters: Documents<PlanterDesign>;
   seasons: Documents<SeasonPlan>;
   weather: Documents<WeatherChoice>;
+  round: Documents<RoundPlan>;
   log: LogService;
   weatherDays: WeatherDayService;
   /** Where states outlast the server. */
@@ -112,8 +115,10 @@ export function planterStateCache(parts: Parts): PlanterStateCache {
   const all = async (): Promise<void> => {
     const { value: choice } = await parts.weather.get(ONLY);
     const measured = await parts.weatherDays.from();
+    const { value: walk } = await parts.round.get(ONLY);
     const { kept } = await parts.planters.list();
     await (loaded ??= load());
+    const joinedTo = joinedIn(walk, kept);
     const there = new Set(kept.map(({ id }) => id));
     const deleted = [...ready.keys()].filter((id) => !there.has(id));
     for (const id of deleted) ready.delete(id);
@@ -127,7 +132,7 @@ export function planterStateCache(parts: Parts): PlanterStateCache {
         const entries = currentEntries(await parts.log.tended([id], parts.today()));
         if (entries.length === 0 && plan.planted === null) continue;
         const asked = {
-          ...{ design, planted: plan.planted, entries, choice, measured },
+          ...{ design, joined: joinedTo(id), planted: plan.planted, entries, choice, measured },
           today: parts.today(),
         };
         const worked = await one(thread, id, tendedQuestionOf(asked), planterStateKey(asked));

@@ -7,10 +7,11 @@ import {
   type TendedQuestion,
 } from '@huerta/core/journal';
 import type { WeatherChoice } from '@huerta/core/physics/climate';
-import { depthOf, type PlanterDesign } from '@huerta/core/document';
+import { depthOf, waterLinesOf, type PlanterDesign } from '@huerta/core/document';
 import type { SeasonPlan } from '@huerta/core/simulation/season';
 import type { UnitSystem } from '@huerta/core/units';
 import type { Documents } from './documents';
+import { joinedIn } from './joined';
 import { ONLY } from './kinds';
 import type { LogService, WeatherDayService } from './log';
 import type { PdfRenderer } from './pdfRenderer';
@@ -63,6 +64,8 @@ export function tendingService({
     const { value: choice } = await weather.get(ONLY);
     const entries = await log.tended(null, today());
     const measured = await weatherDays.from();
+    const { value: walk } = await round.get(ONLY);
+    const joinedTo = joinedIn(walk, kept);
     const growing = kept.filter(({ value }) => value.planting.crops.some(({ count }) => count > 0));
     const asked: { id: string; question: TendedQuestion }[] = [];
     for (const { id, value: design } of growing.slice(0, MOST)) {
@@ -71,6 +74,7 @@ export function tendingService({
         id,
         question: tendedQuestionOf({
           design,
+          joined: joinedTo(id),
           planted: plan.planted,
           entries: entries.filter(({ planter }) => planter === id),
           choice,
@@ -117,9 +121,14 @@ export function tendingService({
       );
       if (wanted.length === 0)
         throw invalid([{ path: ['order'], message: 'Say which planters somebody is to water.' }]);
+      const { lines } = (await round.get(ONLY)).value;
       const result = await papers.draw({
         what: 'neighbour',
-        planters: wanted.map(({ id, value }) => ({ id, design: value })),
+        planters: wanted.map(({ id, value }) => ({
+          id,
+          design: value,
+          line: waterLinesOf(lines, id)[0] ?? null,
+        })),
         ...asked,
       });
       return Buffer.from(result.ok ? result.file : []);

@@ -3,7 +3,7 @@ import { checksumOf } from './checksum';
 import { statementsOf } from './statements';
 
 /** How a planter stood when it was worked out last. `state` is JSON text, `mark` what it hangs on. */
-export interface PlanterStateRow {
+interface PlanterStateRow {
   planter: string;
   mark: string;
   state: string;

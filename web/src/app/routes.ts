@@ -10,6 +10,7 @@ export const PAGE_MODULES: Readonly<Record<Exclude<PagePath, '/'>, PageModule>> 
   '/vessels': () => import('../features/vessels/VesselsPage'),
   '/today': () => import('../features/today/TodayPage'),
   '/away': () => import('../features/away/AwayPage'),
+  '/joined': () => import('../features/joined/JoinedPage'),
   '/year': () => import('../features/year/YearPage'),
   '/compare': () => import('../features/compare/ComparePage'),
   '/shopping': () => import('../features/shopping/ShoppingPage'),

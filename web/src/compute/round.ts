@@ -14,6 +14,7 @@ import { useMemo } from 'react';
 import { useMeasuredDays } from '../data/api/weather';
 import { runInWorker } from './workerPool';
 import { idOf, useWorkerQuery, type Known } from './useWorkerQuery';
+import { useJoined } from './waterLines';
 import { roundStates, type MarkedPlanter, type Round } from './roundStates';
 import type { AwayTold } from './tasks';
 
@@ -31,19 +32,23 @@ export interface RoundAsked {
 function useQuestions({ planters, plans, entries, choice }: RoundAsked) {
   const measured = useMeasuredDays();
   const today = useGardenDay();
+  const joined = useJoined(planters);
   return useMemo((): MarkedPlanter[] | null => {
-    if (!measured || !planters.every(({ id }) => plans[id])) return null;
+    if (!measured || !joined || !planters.every(({ id }) => plans[id])) return null;
     return planters.map(({ id, design }) => {
       const planted = plans[id]?.planted ?? null;
       const mine = entries.filter(({ planter }) => planter === id);
-      const asked = { design, planted, entries: mine, choice, measured, today };
+      const asked = {
+        ...{ design, joined: joined(id), planted, entries: mine },
+        ...{ choice, measured, today },
+      };
       return {
         id,
         question: tendedQuestionOf(asked),
         by: planterStateKey(asked),
       };
     });
-  }, [planters, plans, entries, choice, measured, today]);
+  }, [planters, plans, entries, choice, measured, joined, today]);
 }
 
 /** How planters stand today, by their seasons, the weather that was, and their log. */

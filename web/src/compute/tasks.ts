@@ -6,6 +6,7 @@ import {
   type SeasonAsked,
   type SeasonPart,
   type SeasonParts,
+  type SeasonQuestion,
   type SowNow,
   type YearDays,
 } from '@huerta/core/simulation/season';
@@ -19,9 +20,11 @@ import {
   type GardenAbsence,
   type GardenAwayAnswer,
   type GardenAwayQuestion,
+  type JoinedTo,
   type TendedQuestion,
   type TendedState,
 } from '@huerta/core/journal';
+import { suppliedBy, usualLine } from '@huerta/core/simulation/waterLine';
 import { assemble } from '@huerta/core/assembly';
 import {
   carries,
@@ -60,6 +63,7 @@ import { SITES, type Site } from '@huerta/core/catalog';
 import { STARTING_POINTS, type PlanterDesign } from '@huerta/core/document';
 import { weatherOf, type WeatherDay } from '@huerta/core/physics/climate';
 import type { UnitSystem } from '@huerta/core/units';
+import { lineShown, type LineAsked, type LineShown } from './lineTask';
 
 /** Where the water gets to, of a design. */
 export interface FieldAsked {
@@ -67,6 +71,11 @@ export interface FieldAsked {
   /** The level as a share of the full reservoir, and the kind of day. */
   share: number;
   day: 'hot' | 'mild';
+}
+
+/** A season’s question, with the line that the planter is joined to. */
+export interface JoinedSeason extends SeasonQuestion {
+  joined: JoinedTo | null;
 }
 
 /** A planter, and the level at which its water is drawn, metres. */
@@ -137,7 +146,11 @@ export const tasks = {
   },
   season: (asked: SeasonAsked, tell: Tell<Told>): Promise<void> =>
     heard(tell, (say) => {
-      for (const told of answersTo(asked)) say(told);
+      const { joined, ...question } = asked.question as JoinedSeason;
+      // What its line brings is part of its season.
+      const design = suppliedBy(question.design, joined?.planter ?? '', joined);
+      const supplied = { ...asked, question: { ...question, design } } as SeasonAsked;
+      for (const told of answersTo(supplied)) say(told);
     }),
   pictures({ design, share, day }: FieldAsked): FieldPictures {
     const planter = assemble(design);
@@ -198,6 +211,8 @@ export const tasks = {
         yearDemand(assemble(design), planted, site, days),
       ]),
     ),
+  line: (asked: LineAsked): LineShown => lineShown(asked),
+  usualLine,
   trade: (design: PlanterDesign): TradePoint[] => tradeCurve(design),
   shopping: (designs: readonly PlanterDesign[], units: UnitSystem, book: PriceBook): ShoppingList =>
     shoppingFor(

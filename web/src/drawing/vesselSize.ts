@@ -1,5 +1,5 @@
 import { shapeOf } from '@huerta/core/geometry/vessels';
-import type { PlanterDesign } from '@huerta/core/document';
+import { legsOf, type PlanterDesign } from '@huerta/core/document';
 
 /** What leaves and tubes take beside and above a vessel, metres. */
 const ASIDE = 0.14;
@@ -9,7 +9,7 @@ const FOLIAGE = 0.22;
 export function vesselSize({ vessel, planting }: PlanterDesign): { wide: number; high: number } {
   const shape = shapeOf(vessel);
   const { a, b } = shape.outlineAt(shape.depth);
-  const legs = vessel.kind === 'frame' ? vessel.legs : 0;
+  const legs = legsOf(vessel);
   const wide = 2 * Math.max(a, b) + ASIDE;
   return { wide, high: shape.depth + legs + (planting.crops.length > 0 ? FOLIAGE : 0) };
 }

@@ -22,6 +22,7 @@ const GARDEN: readonly Way[] = [
   { to: '/year', name: 'Year' },
   { to: '/away', name: 'Away', says: 'Away: the whole garden while nobody is at home' },
   { to: '/shopping', name: 'Shopping' },
+  { to: '/joined', name: 'Joined', says: 'Joined planters' },
   { to: '/vessels', name: 'My vessels' },
   { to: '/prices', name: 'Price book' },
   { to: '/compare', name: 'Compare' },

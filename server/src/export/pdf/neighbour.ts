@@ -3,7 +3,7 @@ import { LEAVE_ALONE, pourWords } from '@huerta/core/journal';
 import { section } from '@huerta/core/drawing';
 import { wordsIn, type DecimalMark, type UnitSystem } from '@huerta/core/units';
 import type { PaperId } from '@huerta/core/fabrication';
-import type { PlanterDesign } from '@huerta/core/document';
+import type { PlanterDesign, WaterLine } from '@huerta/core/document';
 import { beginFlow, heading, here, need, square, write, type Flow } from './column';
 import { makePdf, type } from './page';
 import { drawSection } from './section';
@@ -12,7 +12,7 @@ import { drawSection } from './section';
 export interface NeighbourJob {
   what: 'neighbour';
   /** In walking order. */
-  planters: readonly { id: string; design: PlanterDesign }[];
+  planters: readonly { id: string; design: PlanterDesign; line: WaterLine | null }[];
   from: string;
   until: string;
   visits: readonly {
@@ -98,7 +98,7 @@ function come({ visits, units, decimal }: NeighbourJob): string {
 function planterRow(
   flow: Flow,
   job: NeighbourJob,
-  { id, design }: NeighbourJob['planters'][number],
+  { id, design, line }: NeighbourJob['planters'][number],
   index: number,
   row: number,
 ): void {
@@ -123,7 +123,7 @@ function planterRow(
     ellipsis: true,
   });
   const place = design.place.name ? `${design.place.name}. ` : '';
-  type(pdf, 'body', 7.5).text(`${place}${words.tell(pourWords(planter))}`, beside, y + 17, {
+  type(pdf, 'body', 7.5).text(`${place}${words.tell(pourWords(planter, line))}`, beside, y + 17, {
     width: half,
     height: row - 18,
     ellipsis: true,

@@ -3,7 +3,7 @@ import type { PlanterResource } from '@huerta/contract';
 import { applyPatch } from '@huerta/core/document';
 import { dayAfter, daysBetween, type WeatherChoice, siteOf } from '@huerta/core/physics/climate';
 import { evaluate } from '@huerta/core/assessment';
-import { plantedInLog, type LogEntry } from '@huerta/core/journal';
+import { plantedInLog, type JoinedTo, type LogEntry } from '@huerta/core/journal';
 import {
   plantedOn,
   seasonDays,
@@ -28,6 +28,8 @@ import { notify } from '../../ui/notices';
 import { Fetched, Page } from '../../ui/Page';
 import { useView, Views } from '../../ui/Views';
 import { Loading } from '../../ui/Loading';
+import type { JoinedSeason } from '../../compute/tasks';
+import { useJoined } from '../../compute/waterLines';
 import { useAway, useOutlook, useSeason, useWhatIf, warmSeason } from '../../compute/season';
 import '../../ui/sheet.css';
 import { AwayView } from './AwayView';
@@ -56,11 +58,24 @@ export default function SeasonPage() {
         queries={[planter, weather, plan, log]}
       >
         {(resource, choice, planned, entries) => (
-          <Season resource={resource} choice={choice} plan={planned} entries={entries} />
+          <JoinedPlanterSeason
+            resource={resource}
+            choice={choice}
+            plan={planned}
+            entries={entries}
+          />
         )}
       </Fetched>
     </Page>
   );
+}
+
+/** Its season, once it is known whether other planters share its water. */
+function JoinedPlanterSeason(props: Omit<SeasonProps, 'joined'>) {
+  const { resource } = props;
+  const joinedTo = useJoined(useMemo(() => [resource], [resource]));
+  if (!joinedTo) return <Loading what="the planter" />;
+  return <Season {...props} joined={joinedTo(resource.id)} />;
 }
 
 /** The log, which knows the day of planting; where it cannot be had, the season goes by its plan. */
@@ -89,13 +104,16 @@ const USUAL_AWAY = 10;
 
 interface SeasonProps {
   resource: PlanterResource;
+  /** The line that it is joined to. */
+  joined: JoinedTo | null;
   choice: WeatherChoice;
   plan: SeasonPlan;
   entries: readonly LogEntry[];
 }
 
 /** What a planter's season is asked with: when it was planted, its weather, and how it is filled. */
-function useAsked({ resource: { design }, choice, plan, entries }: SeasonProps) {
+function useAsked({ resource, joined, choice, plan, entries }: SeasonProps) {
+  const { design } = resource;
   const site = useMemo(() => siteOf(choice), [choice]);
   const ownDays = choice.site === 'own-days' ? choice.days : null;
   const length = seasonDays(design.planting);
@@ -104,9 +122,10 @@ function useAsked({ resource: { design }, choice, plan, entries }: SeasonProps) 
   const planned = logged ?? plan.planted ?? ownDays?.days[0]?.date ?? null;
   const planted = plantedOn(planned, design.planting, today, site.latitude);
   const { filling, waterings } = plan;
-  const question = useMemo<SeasonQuestion>(
+  const question = useMemo<JoinedSeason>(
     () => ({
       design,
+      joined,
       weather: ownDays ? { days: ownDays.days } : { site },
       planted,
       filling,
@@ -114,7 +133,7 @@ function useAsked({ resource: { design }, choice, plan, entries }: SeasonProps) 
       days: length,
       seeds: SEEDS,
     }),
-    [design, ownDays, site, planted, filling, waterings, length],
+    [design, joined, ownDays, site, planted, filling, waterings, length],
   );
   return { site, ownDays, length, logged: logged !== null, planted, question };
 }

@@ -1,5 +1,6 @@
 import { Box, Text } from '@chakra-ui/react';
 import type { PlanterResource } from '@huerta/contract';
+import { waterLinesOf, type WaterLine } from '@huerta/core/document';
 import { plural, spelled } from '@huerta/core/units';
 import type { ReactNode } from 'react';
 import type { Round } from '../../compute/roundStates';
@@ -11,6 +12,8 @@ import { verdictOf, type Verdict } from '../../ui/tended';
 
 interface TodayHeadProps {
   planters: readonly PlanterResource[];
+  /** Planters of one line are filled at one place. */
+  lines: readonly WaterLine[];
   round: Round;
   working: boolean;
   /** What the weather asks for, and the tank. */
@@ -21,7 +24,7 @@ interface TodayHeadProps {
 const OVERFULL = 0.1;
 
 /** What there is to do today, in one sentence and in cans. */
-export function TodayHead({ planters, round, working, children }: TodayHeadProps) {
+export function TodayHead({ planters, lines, round, working, children }: TodayHeadProps) {
   const { write } = useWords();
   const { can } = usePreferences();
   const today = useGardenDay();
@@ -31,7 +34,9 @@ export function TodayHead({ planters, round, working, children }: TodayHeadProps
     0,
   );
   const signs = states.map((state) => state && verdictOf(state, today, write).sign);
-  const count = (sign: Verdict['sign']): number => signs.filter((one) => one === sign).length;
+  const placeOf = (id: string): string => waterLinesOf(lines, id)[0]?.id ?? id;
+  const count = (sign: Verdict['sign']): number =>
+    new Set(planters.flatMap(({ id }, i) => (signs[i] === sign ? [placeOf(id)] : []))).size;
   const [fill, dip, look] = [count('fill'), count('dip'), count('look')];
   const cans = Math.max(Math.ceil(water / can - OVERFULL), 1);
   const known = states.some((state) => state !== null);

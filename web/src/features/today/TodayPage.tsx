@@ -22,6 +22,7 @@ import { usePrinting } from '../../ui/usePrinting';
 import '../../ui/tended.css';
 import { useRound } from '../../compute/round';
 import type { Round } from '../../compute/roundStates';
+import { JoinedWater } from './JoinedWater';
 import { PrintedRound } from './PrintedRound';
 import { RoundDuties } from './RoundDuties';
 import { Tank } from './Tank';
@@ -120,11 +121,12 @@ function RoundView({ planters, walked, entries, choice, plan }: ViewProps) {
   const printing = usePrinting();
   return (
     <>
-      <TodayHead planters={walked} round={round} working={working}>
+      <TodayHead planters={walked} lines={plan.lines} round={round} working={working}>
         <WeatherNotes planters={walked} round={round} />
         <Tank plan={plan} round={round} choice={choice} entries={entries} ready={!working} />
       </TodayHead>
       {trouble && <Text role="alert">{trouble}</Text>}
+      <JoinedWater lines={plan.lines} planters={walked} round={round} />
       {printing ? (
         <PrintedRound planters={walked} round={round} />
       ) : (

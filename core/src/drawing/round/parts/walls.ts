@@ -7,6 +7,7 @@ import {
   type PartKind,
   type Planter,
 } from '../../../assembly';
+import { legsOf } from '../../../document';
 import { boxCell, type Cell } from '../cell';
 import { OVER, sidesOf, strip } from '../marks';
 import { always, inSteps, type Mark, type PartRound } from '../partRound';
@@ -25,7 +26,7 @@ function buildOf({ spec }: PartGroup<'vessel'>, { vessel }: Planter): FrameBuild
 
 /** Posts of a box, from the ground to its rim. */
 function posts(group: PartGroup<'vessel'>, { to, from }: Part, planter: Planter): Cell[] {
-  const legs = group.spec.kind === 'frame' ? group.spec.legs : 0;
+  const legs = legsOf(group.spec);
   return (buildOf(group, planter)?.posts ?? []).map(({ x, y }) =>
     boxCell(x, y, POST / 2, POST / 2, from - legs, to),
   );

@@ -1,5 +1,8 @@
-import { Button } from '@chakra-ui/react';
-import { FIELDS } from '@huerta/core/document';
+import { Button, Text } from '@chakra-ui/react';
+import { FIELDS, waterLinesOf } from '@huerta/core/document';
+import { plural } from '@huerta/core/units';
+import { Link, useParams } from 'react-router';
+import { useRoundPlan } from '../../../data/api/round';
 import { useEditor } from '../editorState';
 import { Group, Measure, Pair } from './parts';
 
@@ -7,7 +10,20 @@ import { Group, Measure, Pair } from './parts';
 export function SupplyGroup() {
   const { design, planter, change } = useEditor();
   const { supply } = design.reservoir;
+  const { data: plan } = useRoundPlan();
+  const { id } = useParams();
+  const [line] = waterLinesOf(plan?.lines ?? [], id ?? '');
   const level = Math.max(Math.min(planter.heights.brim, planter.heights.ceiling) * 0.8, 0.005);
+  if (line)
+    return (
+      <Text fontSize="sm">
+        Joined with {line.members.length - 1} {plural(line.members.length - 1, 'other')} as ‘
+        {line.name}’: its season and its days count that water.{' '}
+        <Link to="/joined" style={{ textDecoration: 'underline' }}>
+          Joined planters
+        </Link>
+      </Text>
+    );
   if (!supply) {
     return (
       <Button

@@ -1,0 +1,1 @@
+export { flowUnder, headLoss, secondsToFollow, valveFlow, type Hose } from './flow';
