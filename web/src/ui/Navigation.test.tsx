@@ -25,7 +25,8 @@ test('in the garden there is one row of ways, and the one that is open is told',
   open('/year');
   const [along, below] = screen.getAllByRole('navigation', { name: 'Huerta' });
   expect(links(along!)).toEqual([
-    ...['Today', 'Garden', 'Year', 'Away', 'Shopping', 'My vessels', 'Price book', 'Compare'],
+    ...['Today', 'Garden', 'Year', 'Away', 'Shopping', 'Joined', 'My vessels'],
+    ...['Price book', 'Compare'],
     'Settings',
     'Help',
   ]);
@@ -44,7 +45,7 @@ test('what has no room in the bar of a phone is in its menu, and nothing is miss
   await user.click(within(below!).getByRole('button', { name: 'More' }));
   const items = await screen.findAllByRole('menuitem');
   expect(items.map(({ textContent }) => textContent)).toEqual([
-    ...['Shopping', 'My vessels', 'Price book', 'Compare', 'Settings', 'Help'],
+    ...['Shopping', 'Joined', 'My vessels', 'Price book', 'Compare', 'Settings', 'Help'],
   ]);
   await user.click(screen.getByRole('menuitem', { name: 'Settings' }));
   expect(await screen.findByText('at /settings')).toBeTruthy();
