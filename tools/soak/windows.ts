@@ -16,6 +16,8 @@ export interface Windows {
   photos: number;
   changes: number;
   lost: number;
+  /** Of what was lost: notes, photos, names of planters. */
+  lostOf: { notes: number; photos: number; names: number };
   twice: number;
   stuck: number;
   sentAgain: number;
@@ -29,7 +31,7 @@ const PIXEL = Buffer.from(
 export async function inWindows(folder: string, until: number): Promise<Windows> {
   const told: Windows = {
     ...{ rounds: 0, notes: 0, photos: 0, changes: 0 },
-    ...{ lost: 0, twice: 0, stuck: 0, sentAgain: 0 },
+    ...{ lost: 0, lostOf: { notes: 0, photos: 0, names: 0 }, twice: 0, stuck: 0, sentAgain: 0 },
   };
   const server = await start(folder);
   const proxy = await proxyTo(PORT, PROXY_PORT);
@@ -92,12 +94,18 @@ async function round(
         called = next;
         told.changes += 1;
       } else if (act === 'photo') {
+        const before = await log.locator('.log-entries img').count();
         await log
           .getByLabel('A photo for the log')
           .setInputFiles(
             { name: 'a.png', mimeType: 'image/png', buffer: PIXEL },
             { timeout: 4000 },
           );
+        // It is told to be there once its picture stands in the log.
+        await log
+          .locator('.log-entries img')
+          .nth(before)
+          .waitFor({ state: 'attached', timeout: 8000 });
         photos += 1;
       } else if (act === 'reload') {
         await log.goto(logPath, { timeout: 8000 });
@@ -141,15 +149,31 @@ async function verify(
   };
   for (const note of notes) {
     const there = entries.filter(({ text }) => text === note).length;
-    if (there === 0) told.lost += 1;
+    if (there === 0) lose(told, 'notes');
     if (there > 1) told.twice += 1;
   }
   const shown = entries.filter(({ did }) => did.kind === 'photo');
-  if (shown.length < photos) told.lost += photos - shown.length;
+  for (let missing = photos - shown.length; missing > 0; missing -= 1) lose(told, 'photos');
   for (const { did } of shown)
-    if (!(await fetch(`${base}/photos/${did.photo ?? ''}`)).ok) told.lost += 1;
-  const resource = (await (await fetch(`${base}/planters/${planter}`)).json()) as {
-    design: { name: string };
-  };
-  if (called !== '' && resource.design.name !== called) told.lost += 1;
+    if (!(await fetch(`${base}/photos/${did.photo ?? ''}`)).ok) lose(told, 'photos');
+  if (called !== '' && !(await becomes(planter, called))) lose(told, 'names');
+}
+
+/** How often the server is asked for a name, and how long between, milliseconds: what was typed last may be on its way. */
+const ASKS = 30;
+const BETWEEN_MS = 1000;
+
+async function becomes(planter: string, called: string): Promise<boolean> {
+  for (let asked = 0; asked < ASKS; asked += 1) {
+    const answer = await fetch(`${base}/planters/${planter}`);
+    const { design: now } = (await answer.json()) as { design: { name: string } };
+    if (now.name === called) return true;
+    await pause(BETWEEN_MS);
+  }
+  return false;
+}
+
+function lose(told: Windows, what: keyof Windows['lostOf']): void {
+  told.lost += 1;
+  told.lostOf[what] += 1;
 }

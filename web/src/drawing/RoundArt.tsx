@@ -1,4 +1,4 @@
-import { pathsOf, type RoundPicture } from '@huerta/core/drawing/round';
+import { pathsOf, type Lettering, type RoundPicture } from '@huerta/core/drawing/round';
 import { useMemo } from 'react';
 import { useWords } from '../ui/preferences';
 import './round.css';
@@ -9,12 +9,29 @@ interface RoundArtProps {
   width: number;
   height: number;
   label: string;
+  /** Whether there is room for names beside it, and whether they are shown: not while it is turned. */
+  named?: boolean;
+  still?: boolean;
 }
 
+/** Type of names, pixels: Atkinson Hyperlegible’s letters are so wide on the whole. */
+export const LETTERING: Lettering = { size: 15, widthOf: (text) => 0.56 * 15 * text.length };
+const LINE = 1.2;
+
 /** A planter in the round, as it was drawn in core. */
-export function RoundArt({ picture, width, height, label }: RoundArtProps) {
-  const { write } = useWords();
-  const paths = useMemo(() => pathsOf(picture, { width, height }), [picture, width, height]);
+export function RoundArt({
+  picture,
+  width,
+  height,
+  label,
+  named = true,
+  still = true,
+}: RoundArtProps) {
+  const { write, say } = useWords();
+  const paths = useMemo(
+    () => pathsOf(picture, { width, height, ...(named ? { lettering: LETTERING } : {}) }),
+    [picture, width, height, named],
+  );
   return (
     <svg
       className="round-art"
@@ -49,6 +66,24 @@ export function RoundArt({ picture, width, height, label }: RoundArtProps) {
           </text>
         </g>
       ))}
+      {still &&
+        paths.labels.map(({ of, lines, x, y, anchor, d }) => (
+          <g key={of} className="round-label">
+            <path d={d} />
+            <text textAnchor={anchor}>
+              {lines.map((line, i) => (
+                <tspan
+                  key={line}
+                  x={x}
+                  y={y + LINE * LETTERING.size * (i - (lines.length - 1) / 2)}
+                  dy="0.35em"
+                >
+                  {say(line)}
+                </tspan>
+              ))}
+            </text>
+          </g>
+        ))}
     </svg>
   );
 }

@@ -35,6 +35,8 @@ type Steps = readonly string[];
 
 export interface PartRound<K extends PartKind> {
   ink(group: PartGroup<K>): RoundInk;
+  /** What it is named beside a picture, where that is more telling than its kind. */
+  called?(group: PartGroup<K>): string;
   /** The cells of one part; none for what has no body of its own. */
   cells(group: PartGroup<K>, part: Part, planter: Planter): Cell[];
   /** Floors, which stay whole where walls are cut open. */

@@ -1,4 +1,5 @@
-import type { PartGroup, Planter } from '../../assembly';
+import { nameOf, type PartGroup, type PartKind, type Planter } from '../../assembly';
+import type { Named } from './labels';
 import { linesOf } from './lines';
 import { TIERS } from './partRound';
 import { lookOf } from './parts';
@@ -40,6 +41,10 @@ export interface RoundPicture {
   arrows: readonly Arrow[];
   measures: readonly Measure[];
   styles: readonly RoundStyle[];
+  /** What may be named beside it, the most telling first. */
+  names: readonly Named[];
+  /** What a name’s line may go over: what others stand in. */
+  enclosing: ReadonlySet<string>;
   bounds: { left: number; right: number; low: number; top: number };
 }
 
@@ -113,7 +118,35 @@ export function roundPicture(planter: Planter, options: WholeOptions = {}): Roun
     water: apart > 0.02 ? null : (water ?? planter.heights.brim),
     ...(lifts ? { lift: (id: string) => lifts.get(id) ?? 0 } : {}),
   });
-  return pictureOf(scene, { turn: turnTo(view.eye) + turn, height });
+  const picture = pictureOf(scene, { turn: turnTo(view.eye) + turn, height });
+  return withNames(picture, planter, (id) => id === WATER || !id.startsWith('vessel'));
+}
+
+/** Names of what is asked for, and what their lines may go over. */
+function withNames(
+  picture: RoundPicture,
+  { partGroups, design }: Planter,
+  wanted: (id: string) => boolean,
+): RoundPicture {
+  const named: Named[] = [
+    ...partGroups
+      .filter(({ parts }) => parts.length > 0)
+      .map((group) => ({
+        of: group.id,
+        text: lookOf(group).called?.(group as PartGroup<PartKind>) ?? nameOf(group),
+      })),
+    { of: SOIL, text: 'mix' },
+    { of: WATER, text: 'water' },
+    ...(design.planting.crops.length > 0 ? [{ of: PLANTS, text: 'plants' }] : []),
+  ];
+  const enclosing = new Set([SOIL, PLANTS, WATER]);
+  for (const group of partGroups) if (lookOf(group).opened) enclosing.add(group.id);
+  // Of several with one name one is named.
+  const names = named.filter(
+    ({ of, text }, i) =>
+      wanted(of) && !named.slice(0, i).some((one) => one.text === text && wanted(one.of)),
+  );
+  return { ...picture, names, enclosing };
 }
 
 /** How far each is lifted when the planter is taken apart, metres. */
@@ -180,13 +213,14 @@ export function stepPicture(
     water: wet ? planter.heights.brim : null,
   });
   const turn = turnTo(outside && out !== null ? out + EYE_ASIDE / 2 : view.eye);
-  return pictureOf(
+  const picture = pictureOf(
     scene,
     { turn, height: outside ? LOW : INTO },
     outside ? [] : null,
     wet ? tubeTop(planter, (id) => (at.get(id) ?? -1) <= now) : null,
     heightOf(planter, step),
   );
+  return withNames(picture, planter, (id) => (id === WATER ? wet : at.get(id) === now));
 }
 
 /** A height in a picture: where it is marked, or null beside the vessel. */
@@ -253,11 +287,9 @@ function pieces(planter: Planter, sheet: string, step: string): RoundPicture {
     cut: null,
     water: null,
   });
-  return pictureOf(
-    scene,
-    { turn: turnTo(viewOf(planter).eye), height: step === 'wick' ? LOW : FLAT },
-    [],
-  );
+  const camera = { turn: turnTo(viewOf(planter).eye), height: step === 'wick' ? LOW : FLAT };
+  const named = step === 'wick' ? shown : [sheet];
+  return withNames(pictureOf(scene, camera, []), planter, (id) => named.includes(id));
 }
 
 /** Where one pours. */
@@ -272,6 +304,8 @@ function tubeTop(
 /** Length of an arrow and its distance from what it means, as shares of the picture. */
 const ARROW = 0.16;
 const GAP = 0.02;
+
+const NOTHING: ReadonlySet<string> = new Set();
 
 /** @param marks where arrows point, in space; of what is new where null @param pour where water is poured */
 function pictureOf(
@@ -299,6 +333,7 @@ function pictureOf(
   );
   return {
     ...{ fills, lines, arrows, measures, styles: scene.styles },
+    ...{ names: [], enclosing: NOTHING },
     bounds: { ...bounds, top, left },
   };
 }

@@ -2,8 +2,8 @@ import { Button } from '@chakra-ui/react';
 import { nameOf, sizeOf, type Planter } from '@huerta/core/assembly';
 import { partAt, roundPicture } from '@huerta/core/drawing/round';
 import { useDrag } from '@use-gesture/react';
-import { useDeferredValue, useMemo, useState, type KeyboardEvent } from 'react';
-import { RoundArt } from '../../drawing/RoundArt';
+import { useDeferredValue, useEffect, useMemo, useState, type KeyboardEvent } from 'react';
+import { LETTERING, RoundArt } from '../../drawing/RoundArt';
 import { useWords } from '../../ui/preferences';
 import { useSize } from '../../ui/useSize';
 import { useEditor } from './editorState';
@@ -23,6 +23,10 @@ const HALF_OPEN = 66;
 const radians = (degrees: number): number => (degrees * Math.PI) / 180;
 const kept = (height: number): number => Math.min(Math.max(height, LOWEST), HIGHEST);
 
+/** Width from which on there is room for names beside the picture, pixels; and how long it is at rest before they come. */
+const NAMED_FROM = 560;
+const REST_MS = 350;
+
 interface RoundViewProps {
   /** Goes to the fields behind the drawing. */
   onClose(): void;
@@ -39,7 +43,9 @@ export function RoundView({ onClose }: RoundViewProps) {
   const [eye, setEye] = useState(USUAL);
   const [open, setOpen] = useState(HALF_OPEN);
   const [apart, setApart] = useState(0);
-  const asked = useDeferredValue({ turn, eye, open, apart });
+  const asked = useDeferredValue(
+    useMemo(() => ({ turn, eye, open, apart }), [turn, eye, open, apart]),
+  );
   const picture = useMemo(
     () =>
       roundPicture(planter, {
@@ -50,9 +56,17 @@ export function RoundView({ onClose }: RoundViewProps) {
       }),
     [planter, asked],
   );
+  const named = width >= NAMED_FROM;
+  const page = { width, height, ...(named ? { lettering: LETTERING } : {}) };
+  // Names come when it is at rest: while it is turned they would jump.
+  const [rested, setRested] = useState(asked);
+  useEffect(() => {
+    const timer = setTimeout(() => setRested(asked), REST_MS);
+    return () => clearTimeout(timer);
+  }, [asked]);
   const press = (target: Element, [x, y]: [number, number]): void => {
     const drawn = target.closest('svg')?.getBoundingClientRect();
-    if (drawn) setChosen(partAt(picture, { width, height }, [x - drawn.left, y - drawn.top]));
+    if (drawn) setChosen(partAt(picture, page, [x - drawn.left, y - drawn.top]));
   };
   const bind = useDrag(
     ({ delta: [dx, dy], tap, xy, event }) => {
@@ -91,6 +105,8 @@ export function RoundView({ onClose }: RoundViewProps) {
             width={width}
             height={height}
             label="The planter in the round, cut open"
+            named={named}
+            still={rested === asked}
           />
         )}
       </div>
