@@ -10,7 +10,7 @@ test('two planters are joined, set too high, mended, and their benches and seaso
     const answer = await page.request.post('/api/planters', { data: { design } });
     return ((await answer.json()) as { id: string }).id;
   };
-  const [first] = [await make('Wall, left'), await make('Wall, right')];
+  const [first, second] = [await make('Wall, left'), await make('Wall, right')];
   await page.goto('/joined');
   await page.getByRole('button', { name: 'Join planters' }).click();
   const form = page.getByRole('form', { name: 'Join planters' });
@@ -48,6 +48,9 @@ test('two planters are joined, set too high, mended, and their benches and seaso
   await expect(line.getByText(/^All last/)).toBeVisible();
   await page.goto(`/planters/${first}?room=water`);
   await expect(page.getByText(/Joined with 1 other as ‘Along the south wall’/)).toBeVisible();
+  await page.goto(`/shopping?with=${first},${second}`);
+  await expect(page.getByRole('cell', { name: 'Hose clip' })).toBeVisible();
+  await expect(page.getByRole('cell', { name: 'Along the south wall' }).first()).toBeVisible();
   await page.goto('/joined');
   page.on('dialog', (dialog) => void dialog.accept());
   await line.getByRole('button', { name: 'Take apart' }).click();

@@ -1,4 +1,5 @@
 import { STARTING_POINTS } from '../document';
+import { say } from '../units';
 import { ingredientGood, SMALL_GOODS } from './goods';
 import { NEW_BOOK, packsIn } from './priceBook';
 import { shoppingFor } from './shopping';
@@ -60,4 +61,12 @@ test('each good stands on a shelf by its kind, each kind on one, and names who t
         .map(({ good }) => `${design.name}: ${good.id}`);
     });
   expect(wrong).toEqual([]);
+});
+
+test('what hoses take that join planters is among the goods, under their name', () => {
+  const hose = { ...SMALL_GOODS.hoseClip, id: 'hose-tee:13' };
+  const parts = [{ id: 'tee', what: 'Tee', amount: say`1`, use: '', good: hose, quantity: 1 }];
+  const goods = goodsOf([], 'metric', [{ name: 'Row 1', parts, cuts: [], usable: 0 }]);
+  expect(goods.find(({ good }) => good.id === hose.id)?.users).toEqual(['Row 1']);
+  expect(shelfOf(hose)).toBe('pipes');
 });

@@ -22,8 +22,14 @@ export interface GoodInUse {
 /**
  * Every good that some designs take, in the order in which they take it, and the usual small ones; each once, and none
  * that is dug.
+ *
+ * @param others what takes goods besides, as hoses that join planters
  */
-export function goodsOf(designs: readonly PlanterDesign[], units: UnitSystem): GoodInUse[] {
+export function goodsOf(
+  designs: readonly PlanterDesign[],
+  units: UnitSystem,
+  others: readonly Shopper[] = [],
+): GoodInUse[] {
   const goods = new Map<string, GoodInUse>();
   const take = (good: Good, user?: string) => {
     if (good.dug) return;
@@ -31,8 +37,7 @@ export function goodsOf(designs: readonly PlanterDesign[], units: UnitSystem): G
     goods.set(good.id, known);
     if (user !== undefined && !known.users.includes(user)) known.users.push(user);
   };
-  for (const design of designs) {
-    const { name, parts } = shopperOf(design, units);
+  for (const { name, parts } of [...designs.map((design) => shopperOf(design, units)), ...others]) {
     for (const { good, ingredients } of parts) {
       if (good) take(good, name);
       for (const { id } of ingredients ?? []) take(ingredientGood(id), name);

@@ -24,3 +24,7 @@ export const askUsualLine = (
   units: UnitSystem,
 ): Promise<WaterLine> =>
   runInWorker(new AbortController().signal, (work) => work.usualLine(named, planters, units));
+
+/** How high a planter’s inside floor stands, metres above the ground, when its lip is to be so high. */
+export const askFloor = (design: PlanterDesign, lip: number): Promise<number> =>
+  runInWorker(new AbortController().signal, (work) => work.floorFor(design, lip));

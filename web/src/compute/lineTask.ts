@@ -5,6 +5,7 @@ import {
   shoppingFor,
   waterLineSheet,
   type PriceBook,
+  type Shopper,
   type ShoppingList,
   type WaterLineSheet,
 } from '@huerta/core/fabrication';
@@ -13,6 +14,7 @@ import {
   lineFindings,
   type DesignsById,
   type LineAssessment,
+  type LineContext,
   type LineFinding,
   type LinePlanter,
 } from '@huerta/core/simulation/waterLine';
@@ -61,12 +63,25 @@ const shown = ({ joined, holds, usable, flow, drop }: LinePlanter): ShownPlanter
   section: section(joined.planter, joined.level),
 });
 
+const shopperOf = (name: string, sheet: WaterLineSheet, units: UnitSystem): Shopper =>
+  asShopper(
+    name,
+    {
+      parts: sheet.parts.map((part) => ({ ...part, what: tell(part.what, units), use: '' })),
+      cuts: [],
+    },
+    { usable: 0 },
+  );
+
+/** What joining planters brings to a shopping list. */
+export const lineShopper = ({ line, designs }: LineContext, units: UnitSystem): Shopper =>
+  shopperOf(line.name, waterLineSheet(assessLine(line, designs)), units);
+
 export function lineShown({ line, designs, others, units, book }: LineAsked): LineShown {
   const all = assessLine(line, designs);
   const { level, holds, takes, days, valve, follows } = all;
   const sheet = waterLineSheet(all);
-  const parts = sheet.parts.map((part) => ({ ...part, what: tell(part.what, units), use: '' }));
-  const shopper = asShopper(line.name, { parts, cuts: [] }, { usable: 0 });
+  const shopper = shopperOf(line.name, sheet, units);
   return {
     ...{ line, level, holds, takes, days, valve, follows, sheet },
     planters: all.planters.map(shown),

@@ -24,7 +24,12 @@ import {
   type TendedQuestion,
   type TendedState,
 } from '@huerta/core/journal';
-import { suppliedBy, usualLine } from '@huerta/core/simulation/waterLine';
+import {
+  floorFor,
+  suppliedBy,
+  usualLine,
+  type LineContext,
+} from '@huerta/core/simulation/waterLine';
 import { assemble } from '@huerta/core/assembly';
 import {
   carries,
@@ -63,7 +68,7 @@ import { SITES, type Site } from '@huerta/core/catalog';
 import { STARTING_POINTS, type PlanterDesign } from '@huerta/core/document';
 import { weatherOf, type WeatherDay } from '@huerta/core/physics/climate';
 import type { UnitSystem } from '@huerta/core/units';
-import { lineShown, type LineAsked, type LineShown } from './lineTask';
+import { lineShopper, lineShown, type LineAsked, type LineShown } from './lineTask';
 
 /** Where the water gets to, of a design. */
 export interface FieldAsked {
@@ -213,15 +218,32 @@ export const tasks = {
     ),
   line: (asked: LineAsked): LineShown => lineShown(asked),
   usualLine,
+  floorFor,
   trade: (design: PlanterDesign): TradePoint[] => tradeCurve(design),
-  shopping: (designs: readonly PlanterDesign[], units: UnitSystem, book: PriceBook): ShoppingList =>
+  shopping: (
+    designs: readonly PlanterDesign[],
+    units: UnitSystem,
+    book: PriceBook,
+    joined: readonly LineContext[],
+  ): ShoppingList =>
     shoppingFor(
-      designs.map((design) => shopperOf(design, units)),
+      [
+        ...designs.map((design) => shopperOf(design, units)),
+        ...joined.map((one) => lineShopper(one, units)),
+      ],
       book,
       units,
     ),
-  goods: (designs: readonly PlanterDesign[], units: UnitSystem): GoodInUse[] =>
-    goodsOf(designs, units),
+  goods: (
+    designs: readonly PlanterDesign[],
+    units: UnitSystem,
+    joined: readonly LineContext[],
+  ): GoodInUse[] =>
+    goodsOf(
+      designs,
+      units,
+      joined.map((one) => lineShopper(one, units)),
+    ),
   /** Whole plans, told as they are found. */
   plans: (wish: PlanWish, setting: PlanSetting, tell: Tell<PlansFound>): Promise<void> =>
     heard(tell, (say) => {

@@ -1,6 +1,7 @@
 import type { PlanterResource } from '@huerta/contract';
 import { waterLinesOf, type WaterLine } from '@huerta/core/document';
 import type { JoinedTo } from '@huerta/core/journal';
+import type { LineContext } from '@huerta/core/simulation/waterLine';
 import { useMemo } from 'react';
 import { usePlantersOf } from '../data/api/planters';
 import { useRoundPlan } from '../data/api/round';
@@ -45,4 +46,17 @@ export function useJoined(
     }
     return (id) => contexts.get(id) ?? null;
   }, [known, lines, planters, rest]);
+}
+
+/** The lines of a garden whose planters are all among some, with their designs. */
+export function useLinesAmong(
+  planters: readonly Pick<PlanterResource, 'id' | 'design'>[],
+): readonly LineContext[] {
+  const lines = useRoundPlan().data?.lines ?? NO_LINES;
+  return useMemo(() => {
+    const designs = Object.fromEntries(planters.map(({ id, design }) => [id, design]));
+    return lines
+      .filter(({ members }) => members.every(({ planter }) => designs[planter]))
+      .map((line) => ({ line, designs }));
+  }, [lines, planters]);
 }

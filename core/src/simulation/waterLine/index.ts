@@ -3,4 +3,4 @@ export { lineFindings, spanOf, type LineFinding, type LineRemedy } from './findi
 export { joinedPlanters, suppliedDesign, type DesignsById, type JoinedPlanter } from './joined';
 export { daysOfLine, type LineDays } from './outlook';
 export { lineContextOf, suppliedBy, suppliedDesigns, type LineContext } from './supplied';
-export { usualBarrel, usualLine } from './usual';
+export { floorFor, usualBarrel, usualLine } from './usual';

@@ -51,10 +51,11 @@ export function suppliedDesign(
   return { ...design, reservoir: { ...design.reservoir, supply } };
 }
 
-const lipOf = ({ heights, vessel }: Planter): number =>
+export const lipOf = ({ heights, vessel }: Planter): number =>
   Math.min(heights.invert ?? heights.waterRim, heights.ceiling, vessel.depth);
 
-const leastFloor = ({ vessel, design }: Planter): number => vessel.wall + legsOf(design.vessel);
+export const leastFloor = ({ vessel, design }: Planter): number =>
+  vessel.wall + legsOf(design.vessel);
 
 /** Where a line's water stands above the ground: at its valve; without one where the lowest lip lets it run. */
 export const waterLevel = (

@@ -1,6 +1,7 @@
 import { FIELDS, type PlanterDesign, type WaterLine } from '../../document';
 import { FOOT, US_GALLON, type UnitSystem } from '../../units';
-import { joinedPlanters } from './joined';
+import { assemble } from '../../assembly';
+import { joinedPlanters, leastFloor, lipOf } from './joined';
 
 /** What a line is begun from. */
 
@@ -66,4 +67,10 @@ export function usualLine(
       floor: onRule(highest - (joined[i]?.lip ?? 0)),
     })),
   };
+}
+
+/** Where a planter’s inside floor stands when its lip is to be so high; on the ground where that is higher. Metres. */
+export function floorFor(design: PlanterDesign, lip: number): number {
+  const planter = assemble({ ...design, reservoir: { ...design.reservoir, supply: null } });
+  return Math.max(lip - lipOf(planter), leastFloor(planter));
 }

@@ -1,3 +1,4 @@
+import { waterLinesOf, type WaterLine } from '@huerta/core/document';
 import { FIRST_ROUND, type RoundPlan } from '@huerta/core/journal';
 import { ONLY, useChange, useDocument } from './useDocument';
 
@@ -6,6 +7,10 @@ export const useRoundPlan = () => {
   const { data, error, refetch } = useDocument('round', ONLY);
   return { data: data?.body.plan, error, refetch };
 };
+
+/** The line of joined planters that a planter is in; undefined for one that stands alone, and until it is known. */
+export const useLineOf = (planter: string): WaterLine | undefined =>
+  waterLinesOf(useRoundPlan().data?.lines ?? [], planter)[0];
 
 /** Changes a part of it. */
 export function useChangeRound() {

@@ -1,5 +1,7 @@
 import { Box } from '@chakra-ui/react';
 import { cautiousDays, reportOf, SHOWN, type ReportId } from '@huerta/core/assessment';
+import { useParams } from 'react-router';
+import { useLineOf } from '../../data/api/round';
 import { useWords } from '../../ui/preferences';
 import { useEditor } from './editorState';
 
@@ -12,6 +14,8 @@ export function Figures({ compact }: { compact: boolean }) {
   const { parts, write } = useWords();
   const { figures } = assessment;
   const { lastsHot, lastsMild, weight } = figures;
+  const { id: planter = '' } = useParams();
+  const alone = useLineOf(planter) ? 'by itself: ' : '';
   const days = (value: number) => write(cautiousDays(value), 'days');
   const small: Partial<Record<ReportId, string>> = {
     usable:
@@ -19,7 +23,7 @@ export function Figures({ compact }: { compact: boolean }) {
         ? `holds ${write(figures.gross, 'volume')}, ${write(figures.stranded, 'volume')} too slow or too low`
         : 'all that it holds',
     lastsHot: Number.isFinite(lastsMild.days)
-      ? `plants go short after ${days(lastsHot.short)}; when mild ${days(lastsMild.days)} and ${days(lastsMild.short)}`
+      ? `${alone}plants go short after ${days(lastsHot.short)}; when mild ${days(lastsMild.days)} and ${days(lastsMild.short)}`
       : 'nothing drinks from it',
     growingDepth: `${write(figures.soilVolume, 'loose')} of mix`,
     weightFull: `${write(weight.pressure, 'pressure')} on its floor`,

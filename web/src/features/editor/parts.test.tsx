@@ -2,6 +2,8 @@
 import { act, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { applyPatch, STARTING_POINTS, type Patch } from '@huerta/core/document';
+import { Around } from '../../testing/editor';
+import { serveGarden } from '../../testing/garden';
 import { show } from '../../testing/render';
 import { EditorProvider } from './editorState';
 import { createEditorStore } from './editorStore';
@@ -12,9 +14,16 @@ import { WickPanel } from './panels/WickPanel';
 
 const open = (patch: Patch, part: React.ReactNode) => {
   const store = createEditorStore(applyPatch(STARTING_POINTS[0]!.design, patch));
-  show(<EditorProvider store={store}>{part}</EditorProvider>);
+  show(
+    <Around at="/">
+      <EditorProvider store={store}>{part}</EditorProvider>
+    </Around>,
+  );
   return { store, user: userEvent.setup() };
 };
+
+// No planter is joined to others.
+beforeEach(() => void serveGarden([]));
 
 describe('findings', () => {
   test('once one is mended, the keys go on at the next remedy, or at the word that nothing is left', async () => {

@@ -3,6 +3,7 @@ import type { PlanterSummary } from '@huerta/contract';
 import type { Section } from '@huerta/core/drawing';
 import { memo } from 'react';
 import { Link } from 'react-router';
+import { useLineOf } from '../../data/api/round';
 import { useWords } from '../../ui/preferences';
 import { TickField } from '../../ui/ChoiceField';
 import { SeverityMark } from '../../ui/Severity';
@@ -34,6 +35,7 @@ export const GardenEntry = memo(function GardenEntry(props: GardenEntryProps) {
   const { tell, write } = useWords();
   const { id, name, summary } = entry;
   const { worst, serious } = summary;
+  const line = useLineOf(id);
   return (
     <Box
       role="listitem"
@@ -100,7 +102,13 @@ export const GardenEntry = memo(function GardenEntry(props: GardenEntryProps) {
               <b>{write(summary.days, 'days')}</b> until it reads low when hot
             </>
           )}
+          {line && ', by itself'}
         </Text>
+        {line && (
+          <Text fontSize="sm" color="faint" overflowWrap="anywhere">
+            Joined as ‘{line.name}’
+          </Text>
+        )}
         {worst ? (
           <Box mt="2" fontSize="sm">
             <SeverityMark severity={worst.severity} />

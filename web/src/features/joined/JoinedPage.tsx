@@ -72,6 +72,7 @@ function Lines({ planters, plan }: LinesProps) {
           line={line}
           others={lines.filter(({ id }) => id !== line.id)}
           planters={planters}
+          free={free}
           onChange={save}
           onRemove={() => remove(line)}
         />

@@ -20,12 +20,14 @@ interface LineProps {
   line: WaterLine;
   others: readonly WaterLine[];
   planters: readonly PlanterResource[];
+  /** Those that are joined nowhere. */
+  free: readonly PlanterResource[];
   onChange(line: WaterLine): void;
   onRemove(): void;
 }
 
 /** One line: its drawing, what it comes to, what is unwise, and what may be changed. */
-export function Line({ line, others, planters, onChange: onSave, onRemove }: LineProps) {
+export function Line({ line, others, planters, free, onChange: onSave, onRemove }: LineProps) {
   const { units } = useWords();
   const prices = usePriceBook();
   // Where the water was moved to, until the garden has it.
@@ -83,7 +85,7 @@ export function Line({ line, others, planters, onChange: onSave, onRemove }: Lin
           />
           <LineFindings told={value} onMend={onChange} />
           <Box className="line-columns">
-            <LinePlanters {...{ line, designs, onChange }} told={value} />
+            <LinePlanters {...{ line, designs, free, onChange }} told={value} />
             <LineWater {...{ line, onChange }} told={value} />
           </Box>
           <LineSheet told={value} />

@@ -83,6 +83,24 @@ test('the water is moved by keys; over a lip it is a fault, and one press mends 
   await waitFor(() => expect(garden.plan.lines[0]!.level).toBeLessThan(before + 0.02));
 });
 
+test('one is left out, and another joined at the end of the hose with its lip where theirs are', async () => {
+  const { garden, user, line } = await joinAll();
+  const left = line.getAllByRole('button', { name: 'Leave it out', hidden: true });
+  expect(left).toHaveLength(3);
+  await user.click(left[2]!);
+  await waitFor(() => expect(garden.plan.lines[0]!.members).toHaveLength(2));
+  // Two are the fewest.
+  await waitFor(() =>
+    expect(line.queryByRole('button', { name: 'Leave it out', hidden: true })).toBeNull(),
+  );
+  await user.click(line.getByText('Join another'));
+  await user.click(line.getByRole('button', { name: 'The pail', hidden: true }));
+  await waitFor(() => expect(garden.plan.lines[0]!.members).toHaveLength(3));
+  expect(garden.plan.lines[0]!.members[2]).toMatchObject({ planter: idAt(3) });
+  await waitFor(() => expect(line.getAllByText(/^Water \d+\smm deep/)).toHaveLength(3));
+  expect(line.queryByText('Fault')).toBeNull();
+});
+
 test('by hand, from the mains, and taken apart again with a way back', async () => {
   const { garden, user, line } = await joinAll();
   const from = line.getByRole('combobox', { name: 'Comes from' });

@@ -21,6 +21,7 @@ import { keepsHere } from '../../data/offline/storage';
 import { QuantityField } from '../../ui/QuantityField';
 import { Loading } from '../../ui/Loading';
 import { useGoods } from '../../compute/shopping';
+import { useLinesAmong } from '../../compute/waterLines';
 import { Fetched, Page } from '../../ui/Page';
 import { draftOf, readDraft, withGood, type DraftErrors, type GoodDraft } from './draft';
 import { GoodRow } from './GoodRow';
@@ -103,7 +104,8 @@ function Book({ saved, planters, open, onOpen }: BookProps) {
   const [errors, setErrors] = useState<Readonly<Record<string, DraftErrors>>>({});
   const save = useSavePriceBook();
   const designs = useMemo(() => planters.map(({ design }) => design), [planters]);
-  const { value, trouble } = useGoods(designs, units);
+  const joined = useLinesAmong(planters);
+  const { value, trouble } = useGoods(designs, units, joined);
   const goods = value ?? NO_GOODS;
   // What was typed for goods is read when they are there; the rest of the book can be kept without them.
   const unread = !value && Object.keys(drafts).length > 0;

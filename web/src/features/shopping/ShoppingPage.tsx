@@ -13,6 +13,7 @@ import { Trouble } from '../../ui/Trouble';
 import { toggled, useChosen } from '../../ui/useChosen';
 import { Loading } from '../../ui/Loading';
 import { useShopping } from '../../compute/shopping';
+import { useLinesAmong } from '../../compute/waterLines';
 import { StockBars } from '../../drawing/StockBars';
 import '../../ui/sheet.css';
 import { SheetSection, Table } from '../../ui/Table';
@@ -74,7 +75,9 @@ function List({ planters }: { planters: readonly PlanterResource[] }) {
   const { units } = useWords();
   const prices = usePriceBook();
   const designs = planters.map(({ design }) => design);
-  const { value: list, trouble } = useShopping(designs, units, prices.data?.book);
+  // The hose of those that are all bought for.
+  const joined = useLinesAmong(planters);
+  const { value: list, trouble } = useShopping(designs, units, prices.data?.book, joined);
   if (prices.error && !prices.data) {
     return (
       <Trouble
@@ -85,7 +88,7 @@ function List({ planters }: { planters: readonly PlanterResource[] }) {
     );
   }
   // The list of another choice is not shown for this one.
-  const whole = list?.planters.length === designs.length ? list : null;
+  const whole = list?.planters.length === designs.length + joined.length ? list : null;
   return (
     <>
       {trouble && (
@@ -93,12 +96,17 @@ function List({ planters }: { planters: readonly PlanterResource[] }) {
           {trouble}
         </Text>
       )}
-      {whole ? <Lines list={whole} /> : !trouble && <Loading what="packs and cuts" />}
+      {whole ? (
+        <Lines list={whole} hoses={joined.length} />
+      ) : (
+        !trouble && <Loading what="packs and cuts" />
+      )}
     </>
   );
 }
 
-function Lines({ list }: { list: ShoppingList }) {
+/** @param hoses how many of the last of the list are hoses between planters, which hold no water of their own */
+function Lines({ list, hoses }: { list: ShoppingList; hoses: number }) {
   const words = useWords();
   const { tell, say, units } = words;
   const water = portionOf('water', units);
@@ -158,7 +166,11 @@ function Lines({ list }: { list: ShoppingList }) {
             `${i}`,
             name,
             money(cost),
-            perUsable === null ? 'no usable water' : money(perUsable * water.volume),
+            perUsable !== null
+              ? money(perUsable * water.volume)
+              : i < list.planters.length - hoses
+                ? 'no usable water'
+                : '',
           ])}
         />
       </SheetSection>

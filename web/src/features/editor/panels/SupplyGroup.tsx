@@ -1,8 +1,8 @@
 import { Button, Text } from '@chakra-ui/react';
-import { FIELDS, waterLinesOf } from '@huerta/core/document';
+import { FIELDS } from '@huerta/core/document';
 import { plural } from '@huerta/core/units';
 import { Link, useParams } from 'react-router';
-import { useRoundPlan } from '../../../data/api/round';
+import { useLineOf } from '../../../data/api/round';
 import { useEditor } from '../editorState';
 import { Group, Measure, Pair } from './parts';
 
@@ -10,9 +10,8 @@ import { Group, Measure, Pair } from './parts';
 export function SupplyGroup() {
   const { design, planter, change } = useEditor();
   const { supply } = design.reservoir;
-  const { data: plan } = useRoundPlan();
-  const { id } = useParams();
-  const [line] = waterLinesOf(plan?.lines ?? [], id ?? '');
+  const { id = '' } = useParams();
+  const line = useLineOf(id);
   const level = Math.max(Math.min(planter.heights.brim, planter.heights.ceiling) * 0.8, 0.005);
   if (line)
     return (
