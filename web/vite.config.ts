@@ -68,6 +68,8 @@ export default defineConfig({
           includeDependenciesRecursively: false,
           groups: [
             { name: 'packages', test: /node_modules/, minShareCount: 6 },
+            // Nothing is dragged on the first page.
+            { name: 'gestures', test: /@use-gesture/, minShareCount: 2, priority: 1 },
             // What puts a planter together is not wanted by the first page.
             { name: 'core', test: PLANTER_CORE, minShareCount: 3, priority: 1 },
             { name: 'common', minShareCount: 6 },

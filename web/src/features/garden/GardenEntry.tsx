@@ -1,16 +1,19 @@
 import { Box, Text } from '@chakra-ui/react';
 import type { PlanterSummary } from '@huerta/contract';
 import type { Section } from '@huerta/core/drawing';
-import { memo } from 'react';
+import { memo, Suspense } from 'react';
 import { Link } from 'react-router';
-import { useLineOf } from '../../data/api/round';
 import { useWords } from '../../ui/preferences';
 import { TickField } from '../../ui/ChoiceField';
+import { onDemand } from '../../ui/onDemand';
 import { SeverityMark } from '../../ui/Severity';
 import { SmallSection } from '../../drawing/SmallSection';
 import { EntryMenu } from './EntryMenu';
 import { buildOf } from './found';
 import { CARD_WIDE } from './rowScale';
+
+/** What it asks for is not asked of the first page’s own scripts. */
+const JoinedNote = onDemand(() => import('./JoinedNote').then(({ JoinedNote: part }) => part));
 
 interface GardenEntryProps {
   entry: PlanterSummary;
@@ -35,7 +38,6 @@ export const GardenEntry = memo(function GardenEntry(props: GardenEntryProps) {
   const { tell, write } = useWords();
   const { id, name, summary } = entry;
   const { worst, serious } = summary;
-  const line = useLineOf(id);
   return (
     <Box
       role="listitem"
@@ -102,13 +104,10 @@ export const GardenEntry = memo(function GardenEntry(props: GardenEntryProps) {
               <b>{write(summary.days, 'days')}</b> until it reads low when hot
             </>
           )}
-          {line && ', by itself'}
         </Text>
-        {line && (
-          <Text fontSize="sm" color="faint" overflowWrap="anywhere">
-            Joined as ‘{line.name}’
-          </Text>
-        )}
+        <Suspense fallback={null}>
+          <JoinedNote planter={id} />
+        </Suspense>
         {worst ? (
           <Box mt="2" fontSize="sm">
             <SeverityMark severity={worst.severity} />

@@ -1,7 +1,7 @@
 import { Button, Checkbox, Text } from '@chakra-ui/react';
 import type { PlanterResource } from '@huerta/contract';
 import { FIELDS, MOST_JOINED, type PlanterDesign, type WaterLine } from '@huerta/core/document';
-import { Plus, X } from 'lucide-react';
+import { X } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import { askFloor } from '../../compute/line';
@@ -79,9 +79,7 @@ function JoinAnother({ line, told, free, onChange }: Omit<LinePlantersProps, 'de
     );
   return (
     <details className="not-printed">
-      <summary>
-        <Plus size={18} aria-hidden /> Join another
-      </summary>
+      <summary>Join another</summary>
       <ul className="join-choices">
         {free.map((planter) => (
           <li key={planter.id}>
