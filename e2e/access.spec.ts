@@ -163,6 +163,7 @@ test('no page has a fault for those who cannot see or point well, light or dark'
     '/today',
     '/today?view=weeks',
     '/year',
+    '/joined',
     '/help',
     '/settings',
     '/nowhere',
@@ -170,6 +171,7 @@ test('no page has a fault for those who cannot see or point well, light or dark'
     await page.goto(path);
     await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
     if (path.includes('weeks')) await expect(page.getByRole('table')).toBeVisible();
+    if (path === '/joined') await expect(page.getByRole('slider')).toBeVisible();
     expect(await faults(page), path).toEqual([]);
   }
   const faulty = designOf('cloth-pail', [

@@ -31,7 +31,7 @@ export function LinePlanters({ line, told, designs, free, onChange }: LinePlante
   };
   return (
     <section aria-label="The planters">
-      <Text as="h3" className="line-head">
+      <Text as="h2" className="line-head">
         The planters
       </Text>
       <ol className="line-planters">

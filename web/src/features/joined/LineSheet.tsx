@@ -32,7 +32,7 @@ export function LineSheet({ told }: { told: LineShown }) {
         <ol className="line-steps">
           {sheet.steps.map(({ id, title, doing, cautions }) => (
             <li key={id}>
-              <Text as="h4">{say(title)}</Text>
+              <Text as="h3">{say(title)}</Text>
               <ul>
                 {doing.map((one) => (
                   <li key={tell(one)}>{tell(one)}</li>

@@ -42,7 +42,7 @@ export function LineWater({ line, told, onChange }: LineWaterProps) {
   ) as Record<HoseId, { name: string }>;
   return (
     <section aria-label="Their water">
-      <Text as="h3" className="line-head">
+      <Text as="h2" className="line-head">
         Their water
       </Text>
       <div className="line-fields">
