@@ -33,7 +33,7 @@ export { GIVEN_UP_AT } from './parts/column';
 export { radiiOf } from './parts/cup';
 export { archLength, archProfile, riseOf } from './parts/supports/arch';
 export { BENDS, tightest } from './parts/supports/lying';
-export { supplyMass } from './parts/outlets';
+export { supplyMass, supplyPressure } from './parts/outlets';
 export { PIPE_PROUD, PIPE_WALL } from './parts/pipes';
 export { goesThrough, isSolid } from './parts/supports/standing';
 export { levelsOf, moveLevel, type Level } from './levels';

@@ -1,7 +1,7 @@
 import { fillMaterial, grainOf, type FillId, type HydraulicMaterial } from '../catalog';
 import { areaOf, grown, standsOver } from '../geometry/vessels';
 import { drainable, meanWaterContent, mixOf } from '../physics/soil';
-import { GIVEN_UP_AT, soilBeds, supplyMass, type Planter } from '../assembly';
+import { GIVEN_UP_AT, soilBeds, supplyMass, supplyPressure, type Planter } from '../assembly';
 import { packedIn } from './amounts';
 
 const WATER_DENSITY = 998;
@@ -155,7 +155,7 @@ export function weigh(planter: Planter, soilVolume: number, water: number): Weig
     carriers: frame ? null : Math.max(Math.ceil(empty / ONE_PERSON), 1),
     supply: supply && {
       full: supplyMass(supply.volume),
-      pressure: (supplyMass(supply.volume) * GRAVITY) / ((Math.PI / 4) * supply.diameter ** 2),
+      pressure: supplyPressure(supply),
     },
   };
 }

@@ -53,8 +53,10 @@ export { vesselDesignSchema } from './vesselSchema';
 export {
   MOST_JOINED,
   MOST_WATER_LINES,
+  lineContextOf,
   waterLineSchema,
   waterLinesOf,
+  type LineContext,
   type WaterLine,
   type WaterLineMember,
 } from './waterLine';

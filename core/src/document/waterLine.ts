@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { HOSE_IDS } from '../catalog';
 import { FIELDS } from './fields';
 import { number } from './number';
+import type { PlanterDesign } from './schema';
 
 /** Planters that are joined by hoses into one water, fed by a barrel or the mains, or filled at any of them. */
 
@@ -44,3 +45,27 @@ export type WaterLineMember = WaterLine['members'][number];
 /** The lines that a planter is joined to; one, where all is well. */
 export const waterLinesOf = (lines: readonly WaterLine[], planter: string): WaterLine[] =>
   lines.filter(({ members }) => members.some((one) => one.planter === planter));
+
+/** A planter’s line with the designs of the planters in it, by id. */
+export interface LineContext {
+  line: WaterLine;
+  /** Designs of the planters of the line, by id. */
+  designs: Readonly<Record<string, PlanterDesign>>;
+}
+
+/** The line of a planter with what it needs to know of the others; null for one that stands alone. */
+export function lineContextOf(
+  lines: readonly WaterLine[],
+  planter: string,
+  designOf: (id: string) => PlanterDesign | undefined,
+): LineContext | null {
+  const [line] = waterLinesOf(lines, planter);
+  if (!line) return null;
+  const designs = Object.fromEntries(
+    line.members.flatMap((one) => {
+      const design = designOf(one.planter);
+      return design ? [[one.planter, design]] : [];
+    }),
+  );
+  return { line, designs };
+}

@@ -22,18 +22,24 @@ const joined = fc
     return { line: { ...first, supply, layout }, designs, units };
   });
 
-test('parts fit together, whatever is joined: a fitting and a tap each, two clips a joint, hose for all runs', () => {
+test('parts fit together, whatever is joined: a fitting for each end, a tap for each planter, a clip for each end of hose', () => {
   fc.assert(
     fc.property(joined, ({ line, designs }) => {
       const { parts } = waterLineSheet(assessLine(line, designs));
       const many = (id: string): number => parts.find((one) => one.id === id)?.quantity ?? 0;
       const n = line.members.length;
       const barrel = line.supply.kind === 'barrel';
-      expect([many('fitting'), many('tap'), many('tee')]).toEqual([n, n, n - 1]);
-      expect(many('clip')).toBe(2 * n + 2 * (n - 1) + (barrel ? 2 : 0));
+      const fed = line.supply.kind !== 'none';
+      // A tree of hose: planters, and the valve’s box where there is one, are its ends, tees its forks.
+      const ends = n + (fed ? 1 : 0);
+      expect([many('fitting'), many('tap'), many('tee')]).toEqual([ends, n, ends - 2]);
+      // Pieces between the nodes of the tree, one more for each tap in them, have two ends each.
+      const pieces = ends + (ends - 2) - 1 + n;
+      expect(many('clip')).toBe(2 * pieces + (barrel ? 2 : fed ? 1 : 0));
       expect(many('valve')).toBe(line.supply.kind === 'none' ? 0 : 1);
       expect(many('barrel')).toBe(barrel ? 1 : 0);
-      const runs = line.members.reduce((sum, { run }) => sum + run, 0);
+      const laid = !fed && line.layout === 'row' ? line.members.slice(1) : line.members;
+      const runs = laid.reduce((sum, { run }) => sum + run, 0);
       expect(many('hose')).toBeGreaterThanOrEqual(runs);
       expect(many('hose')).toBeLessThan(runs + 3);
     }),

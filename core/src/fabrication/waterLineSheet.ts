@@ -1,5 +1,5 @@
 import { caution, type Caution, type CautionId } from '../assessment';
-import { supplyMass } from '../assembly';
+import { supplyMass, supplyPressure } from '../assembly';
 import { HOSES } from '../catalog';
 import type { WaterLine } from '../document';
 import { spanOf, type LineAssessment, type LinePlanter } from '../simulation/waterLine';
@@ -39,15 +39,32 @@ const count = (n: number): Message => say`${String(n)}`;
 const barrelHose = ({ supply, level }: WaterLine): number =>
   supply.kind === 'barrel' ? Math.max(supply.outlet - level, 0) + TO_VALVE : 0;
 
-function partsOf({ line, planters }: LineAssessment): LinePart[] {
-  const { supply, hose, layout } = line;
-  const { bore } = HOSES[hose];
+/** The pieces that a line’s hose is joined with, and how much of it there is. */
+function hoseOf({ line, planters }: LineAssessment) {
+  const { supply } = line;
   const n = planters.length;
-  const length =
-    planters.reduce((sum, { joined }) => sum + joined.member.run, 0) + barrelHose(line);
-  // In a row each but the last branches to its planter; a star branches where all begin.
-  const tees = layout === 'row' ? n - 1 : Math.max(n - 1, 0);
-  const joints = 2 * n + 2 * tees + (supply.kind === 'barrel' ? 2 : 0);
+  const fed = supply.kind !== 'none';
+  const runs = planters.map(({ joined }) => joined.member.run);
+  // Without a valve the hose of a row begins at its first planter.
+  const laid = !fed && line.layout === 'row' ? runs.slice(1) : runs;
+  // Each planter but the last is branched off; without a valve the first is an end, too.
+  const tees = Math.max(fed ? n - 1 : n - 2, 0);
+  const fittings = fed ? n + 1 : n;
+  const feed = supply.kind === 'barrel' ? 2 : fed ? 1 : 0;
+  return {
+    length: laid.reduce((sum, one) => sum + one, 0) + barrelHose(line),
+    tees,
+    fittings,
+    taps: n,
+    // An end of hose on each tail, on three sides of a tee and on two of a tap; and the feed’s.
+    clips: fittings + 3 * tees + 2 * n + feed,
+  };
+}
+
+function partsOf(all: LineAssessment): LinePart[] {
+  const { supply, hose } = all.line;
+  const { bore } = HOSES[hose];
+  const { length, tees, fittings, taps, clips } = hoseOf(all);
   const piece = (id: string, what: Message, many: number, good: Good): LinePart => ({
     ...{ id, what, good },
     amount: count(many),
@@ -65,14 +82,14 @@ function partsOf({ line, planters }: LineAssessment): LinePart[] {
     piece(
       'fitting',
       say`Wall fitting with seal and hose tail, ${wide}`,
-      n,
+      fittings,
       hoseFittingGood('wall', bore),
     ),
-    piece('tap', say`Tap in the hose, ${wide}`, n, hoseFittingGood('tap', bore)),
+    piece('tap', say`Tap in the hose, ${wide}`, taps, hoseFittingGood('tap', bore)),
     ...(tees > 0
       ? [piece('tee', say`Tee for the hose, ${wide}`, tees, hoseFittingGood('tee', bore))]
       : []),
-    piece('clip', say`Hose clip`, joints, SMALL_GOODS.hoseClip),
+    piece('clip', say`Hose clip`, clips, SMALL_GOODS.hoseClip),
     ...(supply.kind === 'none'
       ? []
       : [
@@ -128,12 +145,16 @@ function holes({ line, planters }: LineAssessment): LineStep {
     'holes',
     'Fit the hose tails',
     [
+      say`Before any mix goes in: the seal sits inside, and the inside must be in reach.`,
       ...planters.map(
         (one) =>
           say`${nameOf(one)}: drill for the fitting, the middle of the hole ${q(one.joined.member.port, 'length')} above the inside floor.`,
       ),
       say`The hole is as wide as the fitting’s maker says, not a size up. Seal inside, nut outside, hand-tight and a quarter turn.`,
       say`Where soil, stone or cloth would lie over the hole inside, put a patch of mesh before it.`,
+      ...(line.supply.kind === 'none'
+        ? []
+        : [say`The valve’s box: one fitting near its floor, for the hose to the planters.`]),
       ...(line.supply.kind === 'barrel' ? [say`Fit the tap low in the barrel’s side.`] : []),
     ],
     'cutting',
@@ -141,14 +162,16 @@ function holes({ line, planters }: LineAssessment): LineStep {
 }
 
 function hoses({ line, planters }: LineAssessment): LineStep {
-  const from = line.supply.kind === 'none' ? say`the first planter` : say`the valve’s box`;
+  const from = line.supply.kind === 'none' ? say`where all meet` : say`the valve’s box`;
   const row = line.layout === 'row';
   return step('hoses', 'Lay the hose', [
     ...planters.map((one, i) => {
       const length = q(one.joined.member.run, 'span');
       if (!row || i === 0)
         return i === 0 && line.supply.kind === 'none'
-          ? say`${nameOf(one)}: a piece of ${length} to its tee.`
+          ? row
+            ? say`It begins at ${nameOf(one)}.`
+            : say`${length} from ${nameOf(one)} to where all meet.`
           : say`${length} from ${from} to ${nameOf(one)}.`;
       return say`${length} on to ${nameOf(one)}.`;
     }),
@@ -160,10 +183,10 @@ function supplying(all: LineAssessment): LineStep[] {
   const { line, level } = all;
   const { supply } = line;
   if (supply.kind === 'none') return [];
-  const valve = say`Hang the float valve in its box so that it shuts when the water is ${q(level, 'length')} above the ground. Strainer before it, lid on the box.`;
+  const valve = say`Hang the float valve in its box so that it shuts when the water is ${q(level, 'length')} above the ground. The feed’s hose goes to it by the strainer; lid on the box.`;
   if (supply.kind === 'mains')
     return [step('valve', 'Set the valve', [valve], 'mains', 'mosquitoes', 'covered')];
-  const pressure = (supplyMass(supply.volume) * 9.80665) / ((Math.PI / 4) * supply.diameter ** 2);
+  const pressure = supplyPressure(supply);
   return [
     step(
       'barrel',

@@ -1,7 +1,6 @@
 import { hash32 } from '../numerics';
 import { daysThatCount, siteOf, type MeasuredDay, type WeatherChoice } from '../physics/climate';
-import type { PlanterDesign } from '../document';
-import type { LineContext } from '../simulation/waterLine';
+import type { LineContext, PlanterDesign } from '../document';
 import type { LogEntry } from './entry';
 import type { TendedQuestion } from './state';
 

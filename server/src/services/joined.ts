@@ -1,6 +1,5 @@
-import type { PlanterDesign } from '@huerta/core/document';
+import { lineContextOf, type PlanterDesign } from '@huerta/core/document';
 import type { JoinedTo, RoundPlan } from '@huerta/core/journal';
-import { lineContextOf } from '@huerta/core/simulation/waterLine';
 import type { Kept } from './documents';
 
 /** The line that each planter of a garden is joined to, by its id; null for one that stands alone. */

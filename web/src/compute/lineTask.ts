@@ -1,4 +1,4 @@
-import type { WaterLine } from '@huerta/core/document';
+import type { LineContext, WaterLine } from '@huerta/core/document';
 import { section, type Section } from '@huerta/core/drawing';
 import {
   asShopper,
@@ -14,7 +14,6 @@ import {
   lineFindings,
   type DesignsById,
   type LineAssessment,
-  type LineContext,
   type LineFinding,
   type LinePlanter,
 } from '@huerta/core/simulation/waterLine';

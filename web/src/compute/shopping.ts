@@ -1,7 +1,6 @@
 import type { GoodInUse, PriceBook, ShoppingList } from '@huerta/core/fabrication';
-import type { PlanterDesign } from '@huerta/core/document';
+import type { LineContext, PlanterDesign } from '@huerta/core/document';
 import type { UnitSystem } from '@huerta/core/units';
-import type { LineContext } from '@huerta/core/simulation/waterLine';
 import { runInWorker } from './workerPool';
 import { idOf, useWorkerQuery, type Known } from './useWorkerQuery';
 

@@ -24,12 +24,7 @@ import {
   type TendedQuestion,
   type TendedState,
 } from '@huerta/core/journal';
-import {
-  floorFor,
-  suppliedBy,
-  usualLine,
-  type LineContext,
-} from '@huerta/core/simulation/waterLine';
+import { floorFor, suppliedBy, usualLine } from '@huerta/core/simulation/waterLine';
 import { assemble } from '@huerta/core/assembly';
 import {
   carries,
@@ -65,7 +60,7 @@ import {
   type ShoppingList,
 } from '@huerta/core/fabrication';
 import { SITES, type Site } from '@huerta/core/catalog';
-import { STARTING_POINTS, type PlanterDesign } from '@huerta/core/document';
+import { STARTING_POINTS, type LineContext, type PlanterDesign } from '@huerta/core/document';
 import { weatherOf, type WeatherDay } from '@huerta/core/physics/climate';
 import type { UnitSystem } from '@huerta/core/units';
 import { lineShopper, lineShown, type LineAsked, type LineShown } from './lineTask';

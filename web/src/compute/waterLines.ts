@@ -1,7 +1,6 @@
 import type { PlanterResource } from '@huerta/contract';
-import { waterLinesOf, type WaterLine } from '@huerta/core/document';
+import { lineContextOf, type LineContext, type WaterLine } from '@huerta/core/document';
 import type { JoinedTo } from '@huerta/core/journal';
-import type { LineContext } from '@huerta/core/simulation/waterLine';
 import { useMemo } from 'react';
 import { usePlantersOf } from '../data/api/planters';
 import { useRoundPlan } from '../data/api/round';
@@ -36,13 +35,8 @@ export function useJoined(
     const designs = new Map([...planters, ...rest].map(({ id, design }) => [id, design]));
     const contexts = new Map<string, JoinedTo>();
     for (const { id } of planters) {
-      const [line] = waterLinesOf(lines, id);
-      if (!line) continue;
-      const of = line.members.flatMap(({ planter }) => {
-        const design = designs.get(planter);
-        return design ? [[planter, design] as const] : [];
-      });
-      contexts.set(id, { line, designs: Object.fromEntries(of), planter: id });
+      const context = lineContextOf(lines, id, (one) => designs.get(one));
+      if (context) contexts.set(id, { ...context, planter: id });
     }
     return (id) => contexts.get(id) ?? null;
   }, [known, lines, planters, rest]);

@@ -211,3 +211,14 @@ export const supply: PartDefinition<'supply'> = {
 
 /** What a supply barrel weighs full, kilograms. */
 export const supplyMass = (volume: number): number => volume * (998 + BARREL_WEIGHS);
+
+const GRAVITY = 9.80665;
+
+/** What a supply barrel puts on the ground under it, full, pascals. */
+export const supplyPressure = ({
+  volume,
+  diameter,
+}: {
+  volume: number;
+  diameter: number;
+}): number => (supplyMass(volume) * GRAVITY) / ((Math.PI / 4) * diameter ** 2);

@@ -1,4 +1,4 @@
-import type { Severity } from '../../assessment';
+import { rank, type Severity } from '../../assessment';
 import { HOSE_IDS, HOSES } from '../../catalog';
 import { FIELDS, waterLinesOf, type WaterLine } from '../../document';
 import { plural, q, say, type Message } from '../../units';
@@ -371,7 +371,6 @@ export function spanOf(seconds: number): string {
   return hours < 48 ? `${hours} hours` : `${Math.round(hours / 24)} days`;
 }
 
-const RANK: readonly Severity[] = ['danger', 'fault', 'watch', 'note'];
 const serious = (found: readonly Pick<Draft, 'severity'>[]): number =>
   found.filter(({ severity }) => severity === 'danger' || severity === 'fault').length;
 
@@ -404,5 +403,5 @@ export function lineFindings(
       const remedies = (propose?.() ?? []).filter(({ line }) => helps(draft, line));
       return { ...draft, remedies: remedies.slice(0, 3) };
     })
-    .sort((a, b) => RANK.indexOf(a.severity) - RANK.indexOf(b.severity));
+    .sort((a, b) => rank(a.severity) - rank(b.severity));
 }

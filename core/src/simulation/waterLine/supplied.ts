@@ -1,15 +1,8 @@
-import { FIELDS, type PlanterDesign, type WaterLine } from '../../document';
+import { FIELDS, type LineContext, type PlanterDesign } from '../../document';
 import { joinedPlanters, suppliedDesign, type DesignsById } from './joined';
 import { sharesOf } from './outlook';
 
 /** A planter of a line as its season and its days see it: behind a valve, with its share of the line's water. */
-
-/** A planter with the line that it is joined to. */
-export interface LineContext {
-  line: WaterLine;
-  /** Designs of the planters of the line, by id. */
-  designs: DesignsById;
-}
 
 /** Lines that were worked out lately, by what they say: all of a garden ask for the same. */
 const recent = new Map<string, DesignsById>();
@@ -51,20 +44,3 @@ export const suppliedBy = (
   planter: string,
   context: LineContext | null | undefined,
 ): PlanterDesign => (context ? (suppliedDesigns(context)[planter] ?? design) : design);
-
-/** The line of a planter with what it needs to know of the others; null for one that stands alone. */
-export function lineContextOf(
-  lines: readonly WaterLine[],
-  planter: string,
-  designOf: (id: string) => PlanterDesign | undefined,
-): LineContext | null {
-  const line = lines.find(({ members }) => members.some((one) => one.planter === planter));
-  if (!line) return null;
-  const designs = Object.fromEntries(
-    line.members.flatMap((one) => {
-      const design = designOf(one.planter);
-      return design ? [[one.planter, design]] : [];
-    }),
-  );
-  return { line, designs };
-}
