@@ -48,6 +48,11 @@ test('two planters are joined, set too high, mended, and their benches and seaso
   await expect(line.getByText(/^All last/)).toBeVisible();
   await page.goto(`/planters/${first}?room=water`);
   await expect(page.getByText(/Joined with 1 other as ‘Along the south wall’/)).toBeVisible();
+  await expect(page.getByText(/^with what is joined: plants go short after/)).toBeVisible();
+  await page.goto(`/planters/${first}/build`);
+  await expect(
+    page.getByText(/before any mix goes in, drill for the hose’s fitting/),
+  ).toBeVisible();
   await page.goto(`/shopping?with=${first},${second}`);
   await expect(page.getByRole('cell', { name: 'Hose clip' })).toBeVisible();
   await expect(page.getByRole('cell', { name: 'Along the south wall' }).first()).toBeVisible();

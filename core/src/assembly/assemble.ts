@@ -1,5 +1,11 @@
 import equal from 'fast-deep-equal';
-import { airCeiling, invertOf, soilBaseHeight, type PlanterDesign } from '../document';
+import {
+  airCeiling,
+  invertOf,
+  soilBaseHeight,
+  type LineShare,
+  type PlanterDesign,
+} from '../document';
 import { shapeOf, turned, type Outline, type Vessel } from '../geometry/vessels';
 import { bedOf, cutAcross, platformOutlineOf, floorOf } from './floor';
 import { jointsOf } from './joints';
@@ -29,6 +35,8 @@ export interface Planter {
   readonly storage: Storage;
   readonly wicks: readonly Wick[];
   readonly heights: Heights;
+  /** What a line of joined planters gives it; null for one that stands alone. */
+  readonly share: LineShare | null;
 }
 
 export interface Heights {
@@ -150,8 +158,9 @@ function keeping(taken: PlacementSite['taken']): PlacementSite['taken'] {
  * Puts a design together: the places of all things, the joints between them, litres by height, wicks.
  *
  * @param design one without contradictions (see `contradictions`)
+ * @param share what a line that it is joined to gives it: that keeps its level, instead of a barrel of its own
  */
-export function assemble(design: PlanterDesign): Planter {
+export function assemble(design: PlanterDesign, share: LineShare | null = null): Planter {
   const built = builtFrom(design);
   const { vessel, bed, storage } = built;
   const site: PlacementSite & { partGroups: PartGroup[] } = {
@@ -163,11 +172,12 @@ export function assemble(design: PlanterDesign): Planter {
   const ceiling = airCeiling(design);
   const invert = invertOf(design);
   const rim = bed.floor + bed.inside.depth;
-  const valve = design.reservoir.supply?.level ?? Infinity;
+  const valve = (share ?? design.reservoir.supply)?.level ?? Infinity;
   let joints: readonly Joint[] | null = null;
   const planter: Planter = {
     ...built,
     design,
+    share,
     partGroups,
     storage,
     of: <K extends PartKind>(kind: K) =>

@@ -1,4 +1,4 @@
-import type { PlanterDesign } from '../document';
+import type { LineShare, PlanterDesign } from '../document';
 import { q, say, type Message } from '../units';
 import { assemble, type Planter } from '../assembly';
 import { figuresOf, type Figures } from './figures';
@@ -26,7 +26,7 @@ export function assess(planter: Planter): Assessment {
   const figures = figuresOf(planter);
   const drafts = draftFindings({ design: planter.design, planter, figures });
   const findings = drafts.map(({ propose, ...rest }): Finding => {
-    const mending = propose && once(() => tried(planter.design, rest, drafts, propose()));
+    const mending = propose && once(() => tried(planter, rest, drafts, propose()));
     return {
       ...rest,
       get remedies() {
@@ -52,21 +52,21 @@ function worstFirst(a: Finding, b: Finding): number {
  * up, and no other finding has become worse. One that costs much of the water or of the root room says so.
  */
 function tried(
-  design: PlanterDesign,
+  { design, share }: Planter,
   finding: Omit<Draft, 'propose'>,
   before: readonly Draft[],
   proposals: readonly Remedy[],
 ): Remedy[] {
   const good: Remedy[] = [];
-  const now = once(() => figuresOf(assemble(design)));
+  const now = once(() => figuresOf(assemble(design, share)));
   for (const remedy of different(proposals)) {
     if (good.length >= (finding.severity === 'note' ? 1 : MOST_REMEDIES)) break;
-    const after = checkRemedy(design, remedy.patch);
+    const after = checkRemedy(design, remedy.patch, share);
     if (!after || leftBy(finding, before, after.drafts).length > 0) continue;
     good.push({ ...remedy, label: say`${remedy.label}${price(now(), after.figures)}` });
   }
   if (good.length > 0 || rank(finding.severity) > rank('fault')) return good;
-  const found = searchRemedy(design, finding, before, proposals);
+  const found = searchRemedy({ design, share }, finding, before, proposals);
   return found ? [found] : [];
 }
 
@@ -90,8 +90,11 @@ function price(before: Figures, after: Figures): Message {
   return say``;
 }
 
-/** Everything about a design in one call. */
-export function evaluate(design: PlanterDesign): { planter: Planter; assessment: Assessment } {
-  const planter = assemble(design);
+/** Everything about a design in one call. @param share what a line that it is joined to gives it */
+export function evaluate(
+  design: PlanterDesign,
+  share: LineShare | null = null,
+): { planter: Planter; assessment: Assessment } {
+  const planter = assemble(design, share);
   return { planter, assessment: assess(planter) };
 }

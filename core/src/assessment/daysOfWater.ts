@@ -63,8 +63,9 @@ export interface DaysOfWater {
   used: number;
 }
 
-/** Water that waits in a supply barrel, m³. */
-export const supplyOf = ({ design }: Planter): number => design.reservoir.supply?.volume ?? 0;
+/** Water that waits in a supply barrel, or comes from the line that it is joined to, m³. */
+export const supplyOf = ({ design, share }: Pick<Planter, 'design' | 'share'>): number =>
+  (share ?? design.reservoir.supply)?.volume ?? 0;
 
 /** The level below which no wick can reach, metres; the brim when there is no wick at all. */
 export function lastDropLevel({ wicks, heights }: Planter): number {

@@ -2,6 +2,7 @@ import {
   applyPatch,
   planterDesignSchema,
   type DesignPart,
+  type LineShare,
   type Patch,
   type PlanterDesign,
 } from '../document';
@@ -54,12 +55,20 @@ export interface RemedyCheck {
   drafts: readonly Draft[];
 }
 
-/** Looks at a design as a patch would make it, whole; null where its measures cannot be. */
-export function checkRemedy(design: PlanterDesign, patch: Patch): RemedyCheck | null {
+/**
+ * Looks at a design as a patch would make it, whole; null where its measures cannot be.
+ *
+ * @param share what a line that it is joined to gives it
+ */
+export function checkRemedy(
+  design: PlanterDesign,
+  patch: Patch,
+  share: LineShare | null = null,
+): RemedyCheck | null {
   const changed = applyPatch(design, patch);
   if (contradictions(changed).length > 0) return null;
   if (!planterDesignSchema.safeParse(changed).success) return null;
-  const planter = assemble(changed);
+  const planter = assemble(changed, share);
   const figures = figuresOf(planter);
   return {
     design: changed,

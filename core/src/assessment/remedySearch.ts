@@ -1,5 +1,5 @@
-import { assemble, baseName, levelsOf, moveLevel, type Level } from '../assembly';
-import { FIELDS, type Patch, type PlanterDesign } from '../document';
+import { assemble, baseName, levelsOf, moveLevel, type Level, type Planter } from '../assembly';
+import { FIELDS, type LineShare, type Patch, type PlanterDesign } from '../document';
 import { q, say, type Message } from '../units';
 import { rank, type Draft, type Remedy } from './finding';
 import { downToMm, markRemedies } from './patches';
@@ -38,6 +38,7 @@ const lowered = ([first, ...rest]: Message): Message =>
 
 interface Search {
   design: PlanterDesign;
+  share: LineShare | null;
   finding: Mended;
   before: readonly Draft[];
   looks: number;
@@ -45,7 +46,7 @@ interface Search {
 
 function look(search: Search, patch: Patch): RemedyCheck | null {
   search.looks += 1;
-  return search.looks > MOST_LOOKS ? null : checkRemedy(search.design, patch);
+  return search.looks > MOST_LOOKS ? null : checkRemedy(search.design, patch, search.share);
 }
 
 /** A change with the remedies of what it brings; null where that is not enough. */
@@ -101,10 +102,10 @@ function labelOf(design: PlanterDesign, { id, height }: Level, to: number, rim: 
 }
 
 /** What other faults ask for, each line moved as little as it takes, then two together. */
-function* movesOf({ design, before }: Search): Generator<Remedy> {
+function* movesOf({ design, share, before }: Search): Generator<Remedy> {
   for (const { severity, propose } of before)
     if (rank(severity) <= rank('fault')) yield* propose?.() ?? [];
-  const planter = assemble(design);
+  const planter = assemble(design, share);
   const levels = levelsOf(planter);
   const moved = (level: Level, to: number): Remedy => ({
     label: labelOf(design, level, to, planter.heights.rim),
@@ -144,12 +145,12 @@ function byMoves(search: Search): Remedy | null {
  * @returns null where neither two more changes nor other heights mend it
  */
 export function searchRemedy(
-  design: PlanterDesign,
+  { design, share }: Pick<Planter, 'design' | 'share'>,
   finding: Mended,
   before: readonly Draft[],
   proposals: readonly Remedy[],
 ): Remedy | null {
-  const search: Search = { design, finding, before, looks: 0 };
+  const search: Search = { design, share, finding, before, looks: 0 };
   for (const proposal of proposals) {
     const whole = completed(search, proposal);
     if (whole) return whole;

@@ -57,6 +57,7 @@ export {
   waterLineSchema,
   waterLinesOf,
   type LineContext,
+  type LineShare,
   type WaterLine,
   type WaterLineMember,
 } from './waterLine';

@@ -42,6 +42,14 @@ export const waterLineSchema = z.strictObject({
 export type WaterLine = z.infer<typeof waterLineSchema>;
 export type WaterLineMember = WaterLine['members'][number];
 
+/** What a line gives one of its planters. */
+export interface LineShare {
+  /** Where the line keeps the water, metres above the inside floor. */
+  readonly level: number;
+  /** Of the line's water besides its own: what the others and the barrel give it, m³. */
+  readonly volume: number;
+}
+
 /** The lines that a planter is joined to; one, where all is well. */
 export const waterLinesOf = (lines: readonly WaterLine[], planter: string): WaterLine[] =>
   lines.filter(({ members }) => members.some((one) => one.planter === planter));

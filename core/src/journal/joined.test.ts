@@ -1,7 +1,7 @@
 import { SITES } from '../catalog';
 import { STARTING_POINTS } from '../document';
 import { dayAfter, FIRST_WEATHER, type MeasuredDay } from '../physics/climate';
-import { assessLine, suppliedDesigns, usualLine } from '../simulation/waterLine';
+import { assessLine, suppliedBy, usualLine } from '../simulation/waterLine';
 import { logEntry, uuidOf } from '../testing/entries';
 import { gardenAway, planterStateKey, stateOf, type JoinedTo, type TendedQuestion } from '.';
 
@@ -35,7 +35,7 @@ const questionOf = (id: string, joined?: JoinedTo): TendedQuestion => ({
 test('a joined planter stands as one with its share of the line’s water does, and is fuller for longer than alone', () => {
   for (const { id } of of) {
     const joined = stateOf(questionOf(id, joinedTo(id)))!;
-    const supplied = suppliedDesigns({ line, designs })[id]!;
+    const supplied = suppliedBy(designs[id]!, id, { line, designs });
     expect(joined).toEqual(stateOf({ ...questionOf(id), design: supplied }));
     expect(joined.daysLeft.likely).toBeGreaterThan(stateOf(questionOf(id))!.daysLeft.likely);
   }

@@ -20,6 +20,7 @@ import { planterGlb } from '../export/gltf/gltf';
 import { roundSvg } from '../export/svg/round';
 import { templateSvg } from '../export/svg/svg';
 import type { Documents } from './documents';
+import type { ShareReader } from './joined';
 import { ONLY } from './kinds';
 import type { PdfRenderer } from './pdfRenderer';
 import { notFound, problem } from './problems';
@@ -54,12 +55,16 @@ export interface NamedFile<T> {
   content: T;
 }
 
+interface Parts {
+  planters: Documents<PlanterDesign>;
+  prices: Documents<PriceBook>;
+  papers: PdfRenderer;
+  /** What its line gives a planter. */
+  shareFor: ShareReader;
+}
+
 // eslint-disable-next-line max-lines-per-function -- one service: its methods share the threads that draw.
-export function fileService(
-  planters: Documents<PlanterDesign>,
-  prices: Documents<PriceBook>,
-  papers: PdfRenderer,
-): FileService {
+export function fileService({ planters, prices, papers, shareFor }: Parts): FileService {
   const work = async (id: string, { units }: FileQuery) => {
     const { value: design } = await planters.get(id);
     const { planter, assessment } = evaluate(design);
@@ -82,7 +87,8 @@ export function fileService(
     const { value: design } = await planters.get(id);
     const { value: book } = await prices.get(ONLY);
     const { units, decimal, paper } = query;
-    const result = await papers.draw({ what, design, book, units, decimal, paper });
+    const share = await shareFor(id);
+    const result = await papers.draw({ what, design, share, book, units, decimal, paper });
     if (result.ok) {
       return named(design, NAMES[what], Buffer.from(result.file));
     }

@@ -1,18 +1,14 @@
-import {
-  DOCUMENT_KINDS,
-  designSummarySchema,
-  type Garden,
-  type SetAside,
-  type DesignSummary,
-} from '@huerta/contract';
-import { buildSheet } from '@huerta/core/fabrication';
-import { daysToSay, evaluate } from '@huerta/core/assessment';
-import { cropIn, type PlanterDesign } from '@huerta/core/document';
+import { DOCUMENT_KINDS, designSummarySchema, type Garden, type SetAside } from '@huerta/contract';
+import { evaluate } from '@huerta/core/assessment';
+import type { PlanterDesign } from '@huerta/core/document';
 import { section, type Section } from '@huerta/core/drawing';
+import type { RoundPlan } from '@huerta/core/journal';
 import type { Database } from '../storage/database';
 import type { MadeSummary, SummaryRow } from '../storage/documents';
 import type { Documents } from './documents';
+import { joinedSummaries } from './joined';
 import { notFound } from './problems';
+import { summarized } from './summaries';
 
 /** The garden in short: what is worked out of each planter, once for each revision and each Huerta. */
 export interface GardenService {
@@ -40,6 +36,7 @@ const REST_MS = 300;
 interface Parts {
   database: Pick<Database, 'documents' | 'progress' | 'setAside'>;
   planters: Documents<PlanterDesign>;
+  round: Documents<RoundPlan>;
   /** Everything else that is kept, to say what cannot be read. */
   others: readonly Documents<unknown>[];
   /** Of this program: what another worked out is worked out again. */
@@ -47,8 +44,9 @@ interface Parts {
 }
 
 // eslint-disable-next-line max-lines-per-function -- one service: its methods share what is prepared for a garden.
-export function gardenService({ database, planters, others, by }: Parts): GardenService {
+export function gardenService({ database, planters, round, others, by }: Parts): GardenService {
   const { documents, progress, setAside: asideRows } = database;
+  const joinedNow = joinedSummaries(planters, round);
 
   /** Works out what has no summary yet, a little at a time; whoever asks meanwhile comes first. */
   const summarize = async (
@@ -102,9 +100,10 @@ export function gardenService({ database, planters, others, by }: Parts): Garden
   };
 
   const entriesNow = async (): Promise<string> => {
-    const [rows, done] = await Promise.all([
+    const [rows, done, joined] = await Promise.all([
       documents.summaries('planter', by),
       progress.doneSteps(),
+      joinedNow(),
     ]);
     const doneBy = new Map(done.map((one) => [one.id, one.done]));
     const entries: string[] = [];
@@ -113,7 +112,7 @@ export function gardenService({ database, planters, others, by }: Parts): Garden
       if (typeof summary === 'string') {
         const { summary: _own, ...head } = row;
         const shown = JSON.stringify({ ...head, done: doneBy.get(row.id) ?? 0 });
-        entries.push(`${shown.slice(0, -1)},"summary":${summary}}`);
+        entries.push(`${shown.slice(0, -1)},"summary":${joined.get(row.id) ?? summary}}`);
       } else {
         setAside.push({
           kind: 'planter',
@@ -186,27 +185,4 @@ function isReadable(summary: string): boolean {
   } catch {
     return false;
   }
-}
-
-function summarized(design: PlanterDesign): DesignSummary {
-  const { planter, assessment } = evaluate(design);
-  const { figures, findings } = assessment;
-  const { bounds } = section(planter);
-  const worst = findings.find(({ severity }) => severity !== 'note');
-  return {
-    variant: design.variant,
-    place: design.place.name,
-    crop: design.planting.crops
-      .filter(({ count }) => count > 0)
-      .map((one) => cropIn(one).name)
-      .join(', '),
-    usable: figures.usable,
-    days: daysToSay(figures.lastsHot.days),
-    worst:
-      worst && worst.severity !== 'note' ? { severity: worst.severity, text: worst.text } : null,
-    serious: findings.filter(({ severity }) => severity === 'danger' || severity === 'fault')
-      .length,
-    steps: buildSheet(planter, figures, 'metric').steps.length,
-    height: bounds.top - bounds.bottom,
-  };
 }

@@ -4,6 +4,7 @@ import { evaluate, reportOf, SHOWN } from '@huerta/core/assessment';
 import { tell, writeQuantity, type UnitSystem } from '@huerta/core/units';
 import type { PlanterDesign } from '@huerta/core/document';
 import type { Documents } from './documents';
+import type { ShareReader } from './joined';
 
 /** What core makes of a planter, as plain JSON. */
 export interface ReportService {
@@ -11,11 +12,14 @@ export interface ReportService {
   sheet(id: string, units: UnitSystem): Promise<SheetReport>;
 }
 
-export function reportService(planters: Documents<PlanterDesign>): ReportService {
+export function reportService(
+  planters: Documents<PlanterDesign>,
+  shareFor: ShareReader,
+): ReportService {
   return {
     async assessment(id, units) {
       const { revision, value: design } = await planters.get(id);
-      const { figures, findings } = evaluate(design).assessment;
+      const { figures, findings } = evaluate(design, await shareFor(id)).assessment;
       return {
         id,
         revision,

@@ -24,7 +24,13 @@ import {
   type TendedQuestion,
   type TendedState,
 } from '@huerta/core/journal';
-import { floorFor, suppliedBy, usualLine } from '@huerta/core/simulation/waterLine';
+import {
+  floorFor,
+  lineShares,
+  suppliedBy,
+  usualLine,
+  type LineShares,
+} from '@huerta/core/simulation/waterLine';
 import { assemble } from '@huerta/core/assembly';
 import {
   carries,
@@ -152,6 +158,8 @@ export const tasks = {
       const supplied = { ...asked, question: { ...question, design } } as SeasonAsked;
       for (const told of answersTo(supplied)) say(told);
     }),
+  /** What a line of joined planters gives each of them, by their ids. */
+  lineShares: (context: LineContext): LineShares => lineShares(context),
   pictures({ design, share, day }: FieldAsked): FieldPictures {
     const planter = assemble(design);
     const field = moistureField(planter, fieldQuestion({ design, share, day }));

@@ -40,7 +40,7 @@ const SMALL_INDOORS = 0.01;
 /** Widest overflow that a remedy asks for, metres. */
 const WIDEST_OVERFLOW = 0.051;
 
-export const overflowHeight: Rule = ({ design, planter: { heights }, figures }) => {
+export const overflowHeight: Rule = ({ design, planter: { heights, share }, figures }) => {
   const { overflow } = design;
   if (!overflow || heights.invert === null || figures.airGap === null) return [];
   // A bag stands in its water, and a rim is where it is.
@@ -105,7 +105,7 @@ export const overflowHeight: Rule = ({ design, planter: { heights }, figures }) 
     ];
   }
   // Behind a valve the level is the valve's, and the overflow may stand where it likes.
-  if (design.reservoir.supply) return [];
+  if (design.reservoir.supply || share) return [];
   if (gap > WIDE_AIR_GAP && gap > WIDE_AIR_SHARE * heights.ceiling) {
     return [
       {

@@ -4,6 +4,7 @@ import { HOSES } from '../../catalog';
 import {
   FIELDS,
   legsOf,
+  type LineShare,
   type PlanterDesign,
   type WaterLine,
   type WaterLineMember,
@@ -36,12 +37,8 @@ const PEAK = 2.4;
 /** Water in a barrel of which only the level counts, m³. */
 const NOTHING = 1e-6;
 
-/** A planter's design with its share of a barrel. @param level above its inside floor, metres; @param volume m³ */
-export function suppliedDesign(
-  design: PlanterDesign,
-  level: number,
-  volume: number,
-): PlanterDesign {
+/** A planter's design with what its line gives it as a barrel of its own, for what follows its water day by day. */
+export function suppliedDesign(design: PlanterDesign, { level, volume }: LineShare): PlanterDesign {
   const { min, max } = FIELDS.reservoir.supplyLevel;
   const supply = {
     level: Math.min(Math.max(level, min), max),
@@ -76,7 +73,7 @@ export function joinedPlanters(line: WaterLine, designs: DesignsById): JoinedPla
   const stands = waterLevel(line, there);
   return there.map(({ member, planter, lip, least }) => {
     const level = Math.min(Math.max(stands - member.floor, 0), lip);
-    const joined = level > member.port ? assemble(suppliedDesign(planter.design, level, 0)) : null;
+    const joined = level > member.port ? assemble(planter.design, { level, volume: 0 }) : null;
     const kept = joined && { planter: joined, figures: figuresOf(joined) };
     const { hot, mild } = (kept ?? { figures: figuresOf(planter) }).figures;
     const takes = { hot: hot.total + hot.open, mild: mild.total + mild.open };

@@ -1,18 +1,18 @@
-import { FIELDS, type LineContext, type PlanterDesign } from '../../document';
-import { joinedPlanters, suppliedDesign, type DesignsById } from './joined';
+import { FIELDS, type LineContext, type LineShare, type PlanterDesign } from '../../document';
+import { joinedPlanters, suppliedDesign } from './joined';
 import { sharesOf } from './outlook';
 
-/** A planter of a line as its season and its days see it: behind a valve, with its share of the line's water. */
+/** A planter of a line as its bench, its season and its days see it: with its share of the line's water. */
+
+/** What a line gives each of its planters, by their ids; null for one that no water reaches. */
+export type LineShares = Readonly<Record<string, LineShare | null>>;
 
 /** Lines that were worked out lately, by what they say: all of a garden ask for the same. */
-const recent = new Map<string, DesignsById>();
+const recent = new Map<string, LineShares>();
 const MOST_RECENT = 8;
 
-/**
- * The designs of a line's planters with the share of its water that comes to each, so that all pages that count days
- * say the same. One that no water reaches is as it was.
- */
-export function suppliedDesigns({ line, designs }: LineContext): DesignsById {
+/** What a line gives each of its planters, so that all pages that count days say the same. */
+export function lineShares({ line, designs }: LineContext): LineShares {
   const of = Object.fromEntries(
     line.members.flatMap(({ planter }) => {
       const design = designs[planter];
@@ -23,13 +23,11 @@ export function suppliedDesigns({ line, designs }: LineContext): DesignsById {
   const known = recent.get(key);
   if (known) return known;
   const joined = joinedPlanters(line, of);
-  const shares = sharesOf(line, joined, FIELDS.reservoir.supplyVolume.max);
+  const volumes = sharesOf(line, joined, FIELDS.reservoir.supplyVolume.max);
   const made = Object.fromEntries(
-    joined.map(({ member, planter, level, kept }, i): [string, PlanterDesign] => [
+    joined.map(({ member, level, kept }, i): [string, LineShare | null] => [
       member.planter,
-      kept
-        ? suppliedDesign(planter.design, level, shares[i] as number)
-        : (of[member.planter] as PlanterDesign),
+      kept && { level, volume: volumes[i] as number },
     ]),
   );
   recent.set(key, made);
@@ -38,9 +36,18 @@ export function suppliedDesigns({ line, designs }: LineContext): DesignsById {
   return made;
 }
 
+/** What a planter's line gives it; null where nothing is joined to it, or no water reaches it. */
+export const shareOf = (
+  planter: string,
+  context: LineContext | null | undefined,
+): LineShare | null => (context ? (lineShares(context)[planter] ?? null) : null);
+
 /** One planter's design as its line supplies it; as it is where nothing is joined to it. */
-export const suppliedBy = (
+export function suppliedBy(
   design: PlanterDesign,
   planter: string,
   context: LineContext | null | undefined,
-): PlanterDesign => (context ? (suppliedDesigns(context)[planter] ?? design) : design);
+): PlanterDesign {
+  const share = shareOf(planter, context);
+  return share ? suppliedDesign(design, share) : design;
+}

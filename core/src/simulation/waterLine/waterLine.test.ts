@@ -8,7 +8,8 @@ import {
   assessLine,
   joinedPlanters,
   lineFindings,
-  suppliedDesigns,
+  lineShares,
+  suppliedBy,
   type DesignsById,
   type LineAssessment,
 } from '.';
@@ -83,15 +84,20 @@ const anyLine = fc
     }),
   );
 
-test('what each planter says of its days is what the line says', () => {
+test('what each planter says of its days is what the line says, on its bench as in its season', () => {
   fc.assert(
     fc.property(anyLine, ({ line, designs }) => {
       const all = assessLine(line, designs);
-      const supplied = suppliedDesigns({ line, designs });
+      const shares = lineShares({ line, designs });
       for (const { joined } of all.planters) {
         const { kept, takes, member } = joined;
         if (!kept || takes.hot <= 0 || kept.figures.lastsHot.days === 0) continue;
-        const { days } = figuresOf(assemble(supplied[member.planter] as PlanterDesign)).lastsHot;
+        const design = designs[member.planter] as PlanterDesign;
+        const figures = figuresOf(assemble(design, shares[member.planter]));
+        const { days } = figures.lastsHot;
+        const season = assemble(suppliedBy(design, member.planter, { line, designs }));
+        expect(days).toBeCloseTo(figuresOf(season).lastsHot.days, 3);
+        expect(figures.standing).toBeCloseTo(kept.figures.standing, 9);
         if (!Number.isFinite(days)) continue;
         // Whoever has more of its own than its part of the whole keeps it.
         expect(days).toBeGreaterThan(0.97 * all.days.hot.low - 0.05);

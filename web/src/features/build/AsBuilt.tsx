@@ -7,6 +7,7 @@ import { evaluate, SHOWN, type Figures } from '@huerta/core/assessment';
 import type { Step } from '@huerta/core/fabrication';
 import { useMemo } from 'react';
 import { useNavigate } from 'react-router';
+import { useLineShare } from '../../compute/line';
 import { useChangePlanter, useCreatePlanter, useEntries } from '../../data/api/planters';
 import { useWords } from '../../ui/preferences';
 import { notify } from '../../ui/notices';
@@ -27,6 +28,7 @@ export function AsBuilt({ resource, steps, progress }: AsBuiltProps) {
   const save = useChangePlanter();
   const navigate = useNavigate();
   const { design } = resource;
+  const share = useLineShare(resource);
   const differ = deviations(steps, progress);
   const built = useMemo(
     () => ({ ...applyPatch(design, asBuilt(steps, progress)), variant: AS_BUILT }),
@@ -37,11 +39,10 @@ export function AsBuilt({ resource, steps, progress }: AsBuiltProps) {
     () =>
       broken.length > 0
         ? null
-        : ([evaluate(design), evaluate(built)].map(({ assessment }) => assessment.figures) as [
-            Figures,
-            Figures,
-          ]),
-    [design, built, broken],
+        : ([evaluate(design, share), evaluate(built, share)].map(
+            ({ assessment }) => assessment.figures,
+          ) as [Figures, Figures]),
+    [design, built, share, broken],
   );
   if (differ.length === 0) return null;
   const twin = garden?.find(

@@ -6,6 +6,7 @@ import { section } from '@huerta/core/drawing';
 import { useMemo } from 'react';
 import { useParams } from 'react-router';
 import { usePriceBook } from '../../data/api/prices';
+import { useLineShare } from '../../compute/line';
 import { usePlanter } from '../../data/api/planters';
 import { usePreferences } from '../../ui/preferences';
 import { Fetched, Page } from '../../ui/Page';
@@ -13,6 +14,7 @@ import { useView, Views } from '../../ui/Views';
 import { SmallSection } from '../../drawing/SmallSection';
 import { useShopping } from '../../compute/shopping';
 import { AsBuilt } from './AsBuilt';
+import { JoinedHole } from './JoinedHole';
 import '../../ui/sheet.css';
 import './build.css';
 import { Cuts } from './Cuts';
@@ -58,7 +60,12 @@ function Sheet({ resource }: { resource: PlanterResource }) {
   const marking = useProgress(id);
   const prices = usePriceBook();
   const { value: list, trouble } = useShopping([design], units, prices.data?.book);
-  const serious = assessment.findings.filter(
+  const share = useLineShare(resource);
+  const supplied = useMemo(
+    () => (share ? evaluate(design, share).assessment : assessment),
+    [design, share, assessment],
+  );
+  const serious = supplied.findings.filter(
     ({ severity }) => severity === 'danger' || severity === 'fault',
   ).length;
   const pages: Record<View, React.ReactNode> = {
@@ -89,6 +96,7 @@ function Sheet({ resource }: { resource: PlanterResource }) {
           that before anything is cut.
         </Text>
       )}
+      <JoinedHole planter={id} />
       <Views label="Views of the sheet" views={VIEWS} view={view} />
       <Box className="sheet-columns">
         <Box className="sheet-main">

@@ -5,6 +5,7 @@ import { evaluate, SHOWN } from '@huerta/core/assessment';
 import { section } from '@huerta/core/drawing';
 import { useMemo, type CSSProperties, type ReactNode } from 'react';
 import { Link } from 'react-router';
+import { useLineShares } from '../../compute/line';
 import { useWords } from '../../ui/preferences';
 import { reportedSide } from '../../ui/reportedSide';
 import { SeverityMark } from '../../ui/Severity';
@@ -18,14 +19,15 @@ const WIDE = 250;
 /** Sections at one scale, figures with the best marked, what each takes, and what is found. */
 export function CompareTable({ planters }: { planters: PlanterResource[] }) {
   const { write, tell, units } = useWords();
+  const shares = useLineShares(planters);
   const columns = useMemo(
     () =>
       planters.map(({ id, design }) => {
-        const { planter, assessment } = evaluate(design);
+        const { planter, assessment } = evaluate(design, shares?.[id]?.share);
         const needs = buildSheet(planter, assessment.figures, units).parts;
         return { id, design, drawing: section(planter), needs, ...assessment };
       }),
-    [planters, units],
+    [planters, shares, units],
   );
   const scale = Math.min(
     ...columns.map(({ drawing: { bounds } }) =>

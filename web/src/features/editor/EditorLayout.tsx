@@ -235,7 +235,7 @@ function Work() {
   const fillUp = useCallback(() => setPoured(null), []);
   const full = Math.min(
     planter.heights.invert ?? planter.heights.ceiling,
-    planter.design.reservoir.supply?.level ?? Infinity,
+    (planter.share ?? planter.design.reservoir.supply)?.level ?? Infinity,
     planter.heights.waterRim,
   );
   const volume = poured ?? planter.storage.volumeBelow(full);

@@ -17,6 +17,7 @@ import { EditorLayout } from './EditorLayout';
 import { editorStoreFor } from './editorStores';
 import { WithMoisture } from './moisture';
 import { useAutosave } from './useAutosave';
+import { useSharedWater } from './useSharedWater';
 import type { PendingSave } from '../../data/offline/types';
 
 /** The bench for the planter that the address names. */
@@ -100,6 +101,7 @@ interface OpenBenchProps {
 function OpenBench({ resource, kept, begun = false }: OpenBenchProps) {
   const [store] = useState(() => editorStoreFor(resource.id, resource.design, kept?.body.design));
   const saving = useAutosave(resource, store, kept, begun);
+  useSharedWater(resource.id, store);
   useForgetBegun(begun && saving.state.kind !== 'new');
   return (
     <EditorProvider store={store}>

@@ -102,3 +102,18 @@ test('a design that a stricter rule forbids opens, says so, and can be mended st
   // From then on it is refused as everywhere.
   expect(store.change([{ path: ['reservoir', 'top'], value: 0.5 }])).not.toBeNull();
 });
+
+test('what its line gives it is judged at once, is no step, and stays when steps are taken back', () => {
+  const { store, history } = open();
+  const alone = store.assessment().figures;
+  store.change(centre(0.08));
+  store.setShare({ level: 0.05, volume: 0.03 });
+  expect(history().pastStates).toHaveLength(1);
+  const joined = store.evaluation();
+  expect(joined.planter.heights.brim).toBe(0.05);
+  expect(joined.assessment.figures.lastsHot.days).toBeGreaterThan(alone.lastsHot.days);
+  history().undo();
+  expect(store.evaluation().planter.share).toEqual({ level: 0.05, volume: 0.03 });
+  store.setShare(null);
+  expect(store.assessment().figures).toEqual(alone);
+});

@@ -1,4 +1,4 @@
-import { applyPatch, type Patch, type PlanterDesign } from '@huerta/core/document';
+import { applyPatch, type LineShare, type Patch, type PlanterDesign } from '@huerta/core/document';
 import { evaluate, type Assessment } from '@huerta/core/assessment';
 import { type Planter, contradictions, type Contradiction } from '@huerta/core/assembly';
 import { temporal } from 'zundo';
@@ -6,9 +6,11 @@ import { createStore } from 'zustand/vanilla';
 
 interface BenchState {
   design: PlanterDesign;
+  /** What a line that it is joined to gives it; null for one that stands alone, and until that is known. */
+  share: LineShare | null;
 }
 
-interface Evaluation {
+interface Evaluation extends BenchState {
   planter: Planter;
   assessment: Assessment;
 }
@@ -23,15 +25,17 @@ const NONE: readonly Contradiction[] = [];
 
 export function createEditorStore(design: PlanterDesign) {
   const store = createStore<BenchState>()(
-    temporal(() => ({ design }), {
+    temporal((): BenchState => ({ design, share: null }), {
       limit: STEPS,
+      partialize: ({ design: one }) => ({ design: one }),
       equality: (before, after) => before.design === after.design,
     }),
   );
-  let evaluated: ({ design: PlanterDesign } & Evaluation) | null = null;
-  const evaluation = (): { design: PlanterDesign } & Evaluation => {
-    const { design: now } = store.getState();
-    if (evaluated?.design !== now) evaluated = { design: now, ...evaluate(now) };
+  let evaluated: Evaluation | null = null;
+  const evaluation = (): Evaluation => {
+    const { design: now, share } = store.getState();
+    if (evaluated?.design !== now || evaluated.share !== share)
+      evaluated = { design: now, share, ...evaluate(now, share) };
     return evaluated;
   };
   /** A rule may have become stricter since a design was kept: what it forbids is said, and may stay as it was. */
@@ -72,6 +76,11 @@ export function createEditorStore(design: PlanterDesign) {
     /** Replaces the design, as one undo step. */
     replace(next: PlanterDesign): void {
       store.setState({ design: next });
+    },
+
+    /** What its line gives it: no change of the design, and no step. */
+    setShare(share: LineShare | null): void {
+      store.setState({ share });
     },
 
     /** Takes hold of a line: until `release`, changes are shown but are no steps of their own. */

@@ -34,6 +34,7 @@ import { TickField } from '../../ui/ChoiceField';
 import { notify } from '../../ui/notices';
 import { TendedPlanter, type Tending } from '../../ui/TendedPlanter';
 import { PageHead } from '../../ui/PageHead';
+import { useLineShare } from '../../compute/line';
 import { useRound } from '../../compute/round';
 import { SmallSection } from '../../drawing/SmallSection';
 import './trouble.css';
@@ -55,19 +56,20 @@ function useKnown(
   { resource, entries, choice }: Tending,
   state: TendedState | null | undefined,
 ): Known[] {
+  const share = useLineShare(resource);
   const measured = useMeasuredDays();
   const today = useGardenDay();
   return useMemo(() => {
     if (state === undefined || !measured) return [];
     const { design } = resource;
-    const { figures, findings } = evaluate(design).assessment;
+    const { figures, findings } = evaluate(design, share).assessment;
     const days = [...(choice.days?.days ?? []), ...daysThatCount(measured, today)];
     const site = siteOf(choice);
     // Only what was measured: made-up days say nothing of what it went through.
     const since = dayAfter(today, -BACK);
     const weather = measuredOf({ site, days }).filter(({ date }) => date >= since && date < today);
     return knownOf({ design, figures, findings, state, entries, weather, today });
-  }, [resource, entries, choice, state, measured, today]);
+  }, [resource, share, entries, choice, state, measured, today]);
 }
 
 const isAt = (symptom: Symptom, place: string): boolean => SYMPTOMS[symptom].place === place;
