@@ -26,14 +26,19 @@ export interface PendingSaves {
 }
 
 /** Something laid down in place of what waits, or over it, so that both go out as one save. */
-interface Laid {
-  kept: PendingSave;
-  over: boolean;
+type Laid = { kept: PendingSave; over: boolean } | Dropped;
+
+/** A save that is to be sent no more, noted so that a page left the next moment does not find it again. */
+interface Dropped {
+  key: string;
+  dropped: string;
 }
 
 const unsent = durableStore<PendingSave, Laid>('unsent', {
-  key: ({ kept }) => kept.key,
-  join(now, { kept, over }) {
+  key: (what) => ('kept' in what ? what.kept.key : what.key),
+  join(now, what) {
+    if ('dropped' in what) return now?.saveId === what.dropped ? undefined : now;
+    const { kept, over } = what;
     if (!now || !over) return kept;
     if (now.saveId === kept.saveId) return now;
     const after = [...now.after, now.saveId].slice(-MAX_UNANSWERED);
@@ -52,7 +57,7 @@ export const pendingSaves: PendingSaves = {
     return (await unsent.get(key)) ?? null;
   },
   async drop(key, saveId) {
-    await unsent.change(key, (now) => (now?.saveId === saveId ? undefined : now));
+    await unsent.add({ key, dropped: saveId });
   },
   async answered(key, saveId, revision) {
     await unsent.change(key, (now) =>

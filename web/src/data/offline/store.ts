@@ -107,10 +107,10 @@ export interface DurableStore<T, A> extends ObjectStore<T> {
   add(what: A): Promise<T | undefined>;
 }
 
-/** How something that is laid down joins what lies there; laid down twice it is there once. */
+/** How something that is laid down joins what lies there; laid down twice it is there once. Nothing given back takes it away. */
 export interface WriteAhead<T, A> {
   key(what: A): string;
-  join(now: T | undefined, what: A): T;
+  join(now: T | undefined, what: A): T | undefined;
 }
 
 type Name = 'unsent' | 'marks' | 'seen' | 'logged' | 'photos' | 'states' | 'refusals';

@@ -120,6 +120,17 @@ test('a bench’s last change is the one that waits, whatever was noted before i
   expect(kept).toMatchObject({ saveId: 'c', body: { design: { name: 'Typed on' } } });
 });
 
+test('what was dropped in the moment before a window closed is not there when it opens again', async () => {
+  const page = opened();
+  const { saveId } = await page.addPendingSave('prices', 'garden', 4, { book: NEW_BOOK });
+  const closing = openedInHaste();
+  void closing.pendingSaves.drop('prices/garden/', saveId);
+  void closing.pendingSaves.drop('prices/garden/', 'another');
+  globalThis.indexedDB = real;
+  expect(await opened().pendingSaves.of('prices', 'garden')).toEqual([]);
+  expect(notes()).toEqual([]);
+});
+
 test('once the database has it nothing stays noted, and a note that was stored already counts once', async () => {
   const page = opened();
   const first = await page.addPendingSave('prices', 'garden', 4, { book: NEW_BOOK });

@@ -187,3 +187,37 @@ test('an open conflict keeps this side on the device until one is chosen', async
   autosave.goOnFrom(7);
   expect(device()).toBeNull();
 });
+
+test('a conflict with the same design is none', async () => {
+  let answers = 0;
+  const { autosave, device, states, calls } = bench((revision, saved) => {
+    answers += 1;
+    return answers === 1
+      ? Promise.reject(conflict())
+      : Promise.resolve(answer(revision + 1, saved));
+  });
+  autosave.changed(named('theirs'));
+  await jest.advanceTimersByTimeAsync(600);
+  expect(states).not.toContain('conflict');
+  expect(states.at(-1)).toBe('saved');
+  expect(device()).toBeNull();
+  autosave.changed(named('next'));
+  await jest.advanceTimersByTimeAsync(600);
+  expect(calls.at(-1)).toEqual([7, 'next']);
+});
+
+test('what is taken from the server is not kept or sent as a change of one’s own', async () => {
+  const { autosave, device, states, calls } = bench(() => Promise.reject(conflict()));
+  autosave.changed(named('mine'));
+  await jest.advanceTimersByTimeAsync(600);
+  const theirs = { revision: 7, design: named('theirs') };
+  autosave.take(theirs);
+  autosave.changed(theirs.design);
+  expect(device()).toBeNull();
+  await jest.advanceTimersByTimeAsync(6000);
+  expect(calls).toHaveLength(1);
+  expect(states.at(-1)).toBe('saved');
+  // Come back to later, it is a change like any other.
+  autosave.changed(theirs.design);
+  expect(device()).not.toBeNull();
+});

@@ -1,5 +1,6 @@
 import { MAX_UNANSWERED, planterResourceSchema, type PlanterResource } from '@huerta/contract';
 import type { PlanterDesign } from '@huerta/core/document';
+import equal from 'fast-deep-equal';
 import { refusalIn } from '../../data/offline/refusalErrors';
 import { growingWaits } from '../../data/offline/waits';
 
@@ -59,7 +60,17 @@ export interface Autosave {
   flush(keepalive?: boolean): Promise<void>;
   /** After a conflict: goes on from another revision. With a design, saves that over it. */
   goOnFrom(revision: number, design?: PlanterDesign): void;
+  /** After a conflict: goes on from what the server has, which is no change when the bench tells of it. */
+  take(current: Pick<PlanterResource, 'revision' | 'design'>): void;
   stop(): void;
+}
+
+/** What the server has instead of what was to be saved; null for any other answer. */
+function conflictIn(error: unknown): PlanterResource | null {
+  const { problem } = refusalIn(error);
+  return problem?.kind === 'conflict' && problem.current
+    ? planterResourceSchema.parse(problem.current)
+    : null;
 }
 
 // eslint-disable-next-line max-lines-per-function -- one queue of saves: its parts share what is under way.
@@ -72,6 +83,8 @@ export function createAutosave(options: AutosaveOptions): Autosave {
   let running: Promise<void> | null = null;
   let timer: ReturnType<typeof setTimeout> | undefined;
   let blocked = false;
+  /** What was taken over from the server, until the bench tells of it. */
+  let taken: PlanterDesign | null = null;
   const waits = growingWaits(RETRY_MS);
 
   const later = (ms: number): void => {
@@ -87,6 +100,15 @@ export function createAutosave(options: AutosaveOptions): Autosave {
     if (unsaved) keep({ ...markOf(unsaved.saveId), design: unsaved.design });
   };
 
+  /** The server has a save: what was changed meanwhile is based on that now. */
+  const settle = (now: number, saveId: string): void => {
+    revision = now;
+    unanswered = [];
+    waits.reset();
+    drop(saveId);
+    keepNow();
+  };
+
   const run = async (keepalive: boolean): Promise<void> => {
     while (unsaved && !blocked) {
       const { design, saveId } = unsaved;
@@ -95,13 +117,14 @@ export function createAutosave(options: AutosaveOptions): Autosave {
       const mark = markOf(saveId);
       unanswered = [...mark.after, saveId].slice(-MAX_UNANSWERED);
       try {
-        revision = (await save(mark, design, keepalive)).revision;
-        unanswered = [];
-        waits.reset();
-        drop(saveId);
-        // What was changed meanwhile is based on this now.
-        keepNow();
+        settle((await save(mark, design, keepalive)).revision, saveId);
       } catch (error) {
+        const there = conflictIn(error);
+        if (there && equal(there.design, design)) {
+          // The other says the same: there is nothing to decide.
+          settle(there.revision, saveId);
+          continue;
+        }
         unsaved ??= { design, saveId };
         keepNow();
         giveUp(error);
@@ -113,9 +136,10 @@ export function createAutosave(options: AutosaveOptions): Autosave {
 
   const giveUp = (error: unknown): void => {
     const { kind, status, sentence, problem } = refusalIn(error);
-    if (problem?.kind === 'conflict' && problem.current) {
+    const current = conflictIn(error);
+    if (current) {
       blocked = true;
-      onState({ kind: 'conflict', current: planterResourceSchema.parse(problem.current) });
+      onState({ kind: 'conflict', current });
     } else if (kind === 'later') {
       onState({ kind: 'later', detail: problem?.detail ?? sayNotNow(status) });
       later(waits.next());
@@ -136,6 +160,9 @@ export function createAutosave(options: AutosaveOptions): Autosave {
   if (unsaved) later(0);
   return {
     changed(design) {
+      const known = taken;
+      taken = null;
+      if (design === known) return;
       // Another window may have sent what was kept before, if it took this bench for closed.
       if (unsaved) unanswered = [...unanswered, unsaved.saveId].slice(-MAX_UNANSWERED);
       unsaved = { design, saveId: newId() };
@@ -158,6 +185,10 @@ export function createAutosave(options: AutosaveOptions): Autosave {
         if (before) drop(before);
         onState({ kind: 'saved' });
       }
+    },
+    take(current) {
+      taken = current.design;
+      this.goOnFrom(current.revision);
     },
     stop: () => clearTimeout(timer),
   };

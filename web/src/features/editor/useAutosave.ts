@@ -102,8 +102,8 @@ export function useAutosave(
     const current = state.kind === 'conflict' ? state.current : null;
     const takeTheirs = () => {
       if (!current) return;
+      autosave.current?.take(current);
       store.replace(current.design);
-      autosave.current?.goOnFrom(current.revision);
     };
     return {
       state,
