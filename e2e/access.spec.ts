@@ -170,7 +170,8 @@ test('no page has a fault for those who cannot see or point well, light or dark'
   ]) {
     await page.goto(path);
     await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
-    if (path.includes('weeks')) await expect(page.getByRole('table')).toBeVisible();
+    if (path.includes('weeks'))
+      await expect(page.getByRole('list', { name: 'Water in the weeks ahead' })).toBeVisible();
     if (path === '/joined') await expect(page.getByRole('slider')).toBeVisible();
     expect(await faults(page), path).toEqual([]);
   }

@@ -32,7 +32,8 @@ async function open(page: Page, path: string): Promise<void> {
   const id = planters.find(({ design }) => design.name === 'Peppers on the kitchen step')?.id;
   await page.goto(path.replace(/^planter/, `/planters/${id}`));
   await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
-  if (path.includes('weeks')) await expect(page.getByRole('table')).toBeVisible();
+  if (path.includes('weeks'))
+    await expect(page.getByRole('list', { name: 'Water in the weeks ahead' })).toBeVisible();
   await page.waitForTimeout(300);
 }
 

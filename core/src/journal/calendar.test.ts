@@ -1,10 +1,11 @@
+import fc from 'fast-check';
 import { SITES } from '../catalog';
 import { dayAfter, daysBetween } from '../physics/climate';
 import { applyPatch, STARTING_POINTS, usualPlanted } from '../document';
 import { tell } from '../units';
 import { logEntry, uuidOf } from '../testing/entries';
 import { gardenAway } from './away';
-import { calendarOf } from './calendar';
+import { CALENDAR_AHEAD, calendarOf, fillingsAround } from './calendar';
 import type { LogEntry } from './entry';
 import type { TendedQuestion } from './state';
 
@@ -83,6 +84,10 @@ test('after the next filling nothing is to be filled while nobody is at home, an
   expect(fills.filter((day) => day >= away.from && day < away.until)).toEqual([]);
   expect(fills.some((day) => day >= away.until)).toBe(true);
   expect(all.some(({ kind }) => kind === 'visit')).toBe(true);
+  expect(all.find(({ uid }) => uid === 'back')).toMatchObject({
+    planter: null,
+    likely: away.until,
+  });
 });
 
 test('duties stand on the day on which they are due, also those of the weeks to come', () => {
@@ -122,4 +127,32 @@ describe('an absence', () => {
   test('that is over brings none', () => {
     expect(away(dayAfter(TODAY, -9), dayAfter(TODAY, -2))).toHaveLength(1);
   });
+});
+
+test('around any absence nothing is filled in it, what is before stays, and what is after follows the first morning back', () => {
+  const gaps = fc.array(fc.integer({ min: 1, max: 9 }), { minLength: 1, maxLength: 12 });
+  const day = fc.integer({ min: -5, max: 30 });
+  fc.assert(
+    fc.property(gaps, day, fc.integer({ min: 1, max: 20 }), (apart, leaves, long) => {
+      let at = 0;
+      const fillings = apart.map((gap) => {
+        const likely = dayAfter(TODAY, (at += gap));
+        return { early: dayAfter(likely, -1), likely, late: dayAfter(likely, 2), volume: 0.004 };
+      });
+      const away = { from: dayAfter(TODAY, leaves), until: dayAfter(TODAY, leaves + long) };
+      const around = fillingsAround(fillings, TODAY, away);
+      if (leaves + long <= 0) return expect(around).toEqual(fillings.slice(1));
+      const before = fillings.slice(1).filter(({ likely }) => likely < away.from);
+      expect(around.slice(0, before.length)).toEqual(before);
+      let last = away.until;
+      for (const { early, likely, late } of around.slice(before.length)) {
+        const gap = daysBetween(last, likely);
+        expect(apart).toContain(gap);
+        expect(daysBetween(early, likely)).toBe(1);
+        expect(daysBetween(likely, late)).toBe(2);
+        expect(daysBetween(TODAY, likely)).toBeLessThan(CALENDAR_AHEAD);
+        last = likely;
+      }
+    }),
+  );
 });

@@ -1,9 +1,10 @@
-import { dayAfter } from '../physics/climate';
+import { dayAfter, daysBetween } from '../physics/climate';
 import { q, say, type Message } from '../units';
 import { yearOf } from '../simulation/season';
-import { gardenAway } from './away';
+import { gardenAway, type GardenAwayAnswer } from './away';
 import { dutiesOf, type Duty } from './duties';
 import { currentEntries } from './entry';
+import type { FillingAhead } from './estimator';
 import type { GardenAbsence } from './plan';
 import { fillingsOf, stateOf, tendedOf, type TendedQuestion, type TendedState } from './state';
 
@@ -20,6 +21,8 @@ export interface CalendarEvent {
   until: string;
   /** The day that it stands on where one has to be chosen; null for what goes on all the while. */
   likely: string | null;
+  /** What a filling likely takes, m³; null for all else. */
+  volume: number | null;
   /** What is to be done, without whose it is: the same for all planters that want the same. */
   task: Message;
   title: Message;
@@ -40,34 +43,45 @@ export function usualHour(questions: readonly Pick<TendedQuestion, 'entries'>[])
 }
 
 /** How far ahead duties are looked for, days, and in which steps. */
-const AHEAD = 28;
+export const CALENDAR_AHEAD = 28;
 const STEP = 7;
 
 /** A single day of an event. */
-const wholeDay = (date: string): Pick<CalendarEvent, 'from' | 'until' | 'likely'> => ({
+const wholeDay = (date: string): Pick<CalendarEvent, 'from' | 'until' | 'likely' | 'volume'> => ({
   from: date,
   until: dayAfter(date, 1),
   likely: date,
+  volume: null,
 });
 
-/** All events of a garden. */
+type Tended = readonly { id: string; question: TendedQuestion }[];
+
+/** Days on which a neighbour is asked to come, with what each planter takes then, m³. */
+export type Visits = GardenAwayAnswer['visits'];
+
+/** The visits of an absence that is still to come; one that is over, or under way, has its sheet already. */
+export function visitsOf(planters: Tended, away: GardenAbsence | null): Visits {
+  if (!away || planters.length === 0) return [];
+  if (planters.some(({ question }) => question.today > away.from)) return [];
+  return gardenAway({ planters, from: away.from, until: away.until }).visits;
+}
+
+/** All events of a garden. @param visits of the absence, where they are known */
 export function calendarOf(
-  planters: readonly { id: string; question: TendedQuestion }[],
+  planters: Tended,
   away: GardenAbsence | null,
+  visits: Visits = visitsOf(planters, away),
 ): CalendarEvent[] {
-  // The next filling is told in any case; after it nobody fills while nobody is at home, and visits stand there.
-  const atHome = ({ likely }: CalendarEvent): boolean =>
-    !away || likely === null || likely < away.from || likely >= away.until;
   const events = planters.flatMap(({ id, question }) => {
     const state = stateOf(question);
-    return state
-      ? [
-          ...filling(id, question, state),
-          ...later(id, question, state).filter(atHome),
-          ...duties(id, question),
-          ...plants(id, question),
-        ]
-      : [];
+    if (!state) return [];
+    const fillings = state.certain ? fillingsOf(question, CALENDAR_AHEAD) : [];
+    return [
+      ...filling(id, question, state, fillings),
+      ...later(id, question, state, fillingsAround(fillings, question.today, away)),
+      ...duties(id, question),
+      ...plants(id, question),
+    ];
   });
   if (away) {
     events.push({
@@ -77,23 +91,28 @@ export function calendarOf(
       from: away.from,
       until: away.until,
       likely: null,
+      volume: null,
       task: say`Nobody at home`,
       title: say`Nobody at home`,
       about: say`Fill all on the first morning.`,
     });
-    events.push(...visits(planters, away));
+    events.push(...visitEvents(planters, visits));
+    events.push({
+      uid: 'back',
+      kind: 'fill',
+      planter: null,
+      ...wholeDay(away.until),
+      task: say`Fill all, on the first morning back`,
+      title: say`Fill all, on the first morning back`,
+      about: say`From then on each is filled when it reads low.`,
+    });
   }
   return events;
 }
 
-/** The days on which a neighbour is asked to come, with what each planter takes then, in the order of the walk. */
-function visits(
-  planters: readonly { id: string; question: TendedQuestion }[],
-  { from, until }: GardenAbsence,
-): CalendarEvent[] {
-  // An absence that is over, or under way, has its sheet already.
-  if (planters.length === 0 || planters.some(({ question }) => question.today > from)) return [];
-  return gardenAway({ planters, from, until }).visits.map(({ date, fills }, i) => ({
+/** Each visit, with what each planter takes then, in the order of the walk. */
+const visitEvents = (planters: Tended, visits: Visits): CalendarEvent[] =>
+  visits.map(({ date, fills }, i) => ({
     uid: `visit-${i + 1}`,
     kind: 'visit',
     planter: null,
@@ -110,12 +129,12 @@ function visits(
       say``,
     ),
   }));
-}
 
 function filling(
   id: string,
   { design, today }: TendedQuestion,
   { forecast: { next, until: farthest }, room, certain }: TendedState,
+  [first]: readonly FillingAhead[],
 ): CalendarEvent[] {
   // Nothing to fill as far as it is looked ahead.
   if (certain && next.likely >= farthest) return [];
@@ -131,6 +150,7 @@ function filling(
       from,
       until: dayAfter(last < from ? from : last, 1),
       likely,
+      volume: first?.volume ?? room.middle,
       task: certain ? say`Fill` : say`Dip, and fill if it is low`,
       title: certain ? say`Fill ${design.name}` : say`Dip ${design.name}, and fill it if it is low`,
       about: certain
@@ -143,11 +163,54 @@ function filling(
 /** Fillings ahead that are likely sooner than so many days one after the other say no more than that it is filled daily. */
 const DAILY = 1;
 
+/** Days from one filling to the next about a day, by the days of a sequence; Infinity where there is but one. */
+export function gapAbout(days: readonly number[], at: number): number {
+  const after = days.findIndex((day, i) => i > 0 && day > at);
+  const i = after < 0 ? days.length - 1 : after;
+  return i < 1 ? Infinity : Math.max((days[i] as number) - (days[i - 1] as number), 1);
+}
+
+/**
+ * The fillings after the next one around an absence: none while nobody is at home, and those afterwards from the first
+ * morning back on, on which all are filled.
+ *
+ * @param fillings as they would be without it
+ */
+export function fillingsAround(
+  fillings: readonly FillingAhead[],
+  today: string,
+  away: GardenAbsence | null,
+): FillingAhead[] {
+  const later = fillings.slice(1);
+  if (!away || away.until <= today) return later;
+  const days = fillings.map(({ likely }) => daysBetween(today, likely));
+  const around = later.filter(({ likely }) => likely < away.from);
+  const back = daysBetween(today, away.until);
+  for (let at = back + gapAbout(days, back); at < CALENDAR_AHEAD; at += gapAbout(days, at)) {
+    const like = later.reduce((best, one) =>
+      Math.abs(daysBetween(today, one.likely) - at) < Math.abs(daysBetween(today, best.likely) - at)
+        ? one
+        : best,
+    );
+    const shifted = (date: string): string => dayAfter(today, at + daysBetween(like.likely, date));
+    const { early, late, volume } = like;
+    around.push({
+      early: shifted(early),
+      likely: dayAfter(today, at),
+      late: shifted(late),
+      volume,
+    });
+  }
+  return around;
+}
+
 /** The fillings after the next one, as far as it is looked ahead, if it is filled whenever it reads low. */
-function later(id: string, question: TendedQuestion, state: TendedState): CalendarEvent[] {
-  const { design, today } = question;
-  if (!state.certain) return [];
-  const fillings = fillingsOf(question, AHEAD).slice(1);
+function later(
+  id: string,
+  { design, today }: TendedQuestion,
+  state: TendedState,
+  fillings: readonly FillingAhead[],
+): CalendarEvent[] {
   let last = state.forecast.next.likely < today ? today : state.forecast.next.likely;
   return fillings.flatMap(({ early, likely, late, volume }, i): CalendarEvent[] => {
     if (likely < dayAfter(last, DAILY)) return [];
@@ -160,6 +223,7 @@ function later(id: string, question: TendedQuestion, state: TendedState): Calend
         from: early,
         until: dayAfter(late < early ? early : late, 1),
         likely,
+        volume,
         task: say`Fill`,
         title: say`Fill ${design.name}`,
         about: say`Likely on ${likely}, if it is filled to the brim each time it reads low. It takes about ${q(volume, 'volume')} then.`,
@@ -175,7 +239,7 @@ function duties(id: string, question: TendedQuestion): CalendarEvent[] {
   if (!made) return [];
   const { began, figures, entries } = made;
   const seen = new Map<string, Duty>();
-  for (let on = 0; on <= AHEAD; on += STEP) {
+  for (let on = 0; on <= CALENDAR_AHEAD; on += STEP) {
     const day = dayAfter(today, on);
     const due = dutiesOf({
       design,
@@ -227,6 +291,7 @@ function plants(id: string, question: TendedQuestion): CalendarEvent[] {
       from: bar.harvest,
       until: dayAfter(bar.picked, 1),
       likely: bar.harvest < today ? today : bar.harvest,
+      volume: null,
       task: say`Pick ${bar.name.toLowerCase()}`,
       title: say`${design.name}: pick ${bar.name.toLowerCase()}`,
       about: what,

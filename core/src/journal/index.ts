@@ -1,5 +1,13 @@
-export { calendarOf, usualHour, type CalendarEvent } from './calendar';
-export { partedAt, WEEK_STARTS, weeksOf, type CalendarDay, type WeekStart } from './weeks';
+export {
+  CALENDAR_AHEAD,
+  calendarOf,
+  usualHour,
+  visitsOf,
+  type CalendarEvent,
+  type Visits,
+} from './calendar';
+export { waterAheadOf, type WaterAhead, type WaterFilling } from './waterAhead';
+export { partedAt, WEEK_STARTS, weekOf, weeksOf, type CalendarDay, type WeekStart } from './weeks';
 export { dutiesOf, type Duty } from './duties';
 export { logYears, sameTime, type LogYear } from './yearly';
 export {

@@ -276,12 +276,19 @@ export function stateOf(asked: TendedQuestion): TendedState | null {
  * @param days that are looked ahead
  * @returns none before it is planted
  */
-export function fillingsOf(question: TendedQuestion, days: number): FillingAhead[] {
+export function fillingsOf(question: TendedQuestion, days: number): readonly FillingAhead[] {
+  const known = fillings.get(question);
+  if (known?.days === days) return known.ahead;
   const ready = tendedOf(question);
   if (!ready) return [];
   const { particles } = estimateOf(question, ready);
-  return fillingsAhead(ready.setting, particles, question.today, days, ready.seed);
+  const ahead = fillingsAhead(ready.setting, particles, question.today, days, ready.seed);
+  fillings.set(question, { days, ahead });
+  return ahead;
 }
+
+/** What was answered to a question: a calendar and its picture ask the same. */
+const fillings = new WeakMap<TendedQuestion, { days: number; ahead: readonly FillingAhead[] }>();
 
 /** Days from which on a filling is soon; and days in which a wick that fails may be mended before plants go short. */
 const SOON = 2;

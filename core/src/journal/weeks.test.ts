@@ -7,7 +7,7 @@ import { partedAt, WEEK_STARTS, weekOf, weeksOf } from './weeks';
 const anyDay = fc.integer({ min: 0, max: 4000 }).map((days) => dayAfter('2020-01-01', days));
 const anyStart = fc.constantFrom(...WEEK_STARTS);
 const event = (uid: string, from: string, days: number, likely: string | null): CalendarEvent => ({
-  ...{ uid, kind: 'fill', planter: null, from, until: dayAfter(from, days), likely },
+  ...{ uid, kind: 'fill', planter: null, from, until: dayAfter(from, days), likely, volume: null },
   ...{ task: say`Fill`, title: say`Fill`, about: say`Fill it` },
 });
 

@@ -1,7 +1,6 @@
 import type { PlanterResource } from '@huerta/contract';
 import {
   planterStateKey,
-  type CalendarEvent,
   tendedQuestionOf,
   type GardenAbsence,
   type LogEntry,
@@ -16,7 +15,7 @@ import { runInWorker } from './workerPool';
 import { idOf, useWorkerQuery, type Known } from './useWorkerQuery';
 import { useJoined } from './waterLines';
 import { roundStates, type MarkedPlanter, type Round } from './roundStates';
-import type { AwayTold } from './tasks';
+import type { AwayTold, WeeksTold } from './tasks';
 
 /** What is known of the planters of a round. */
 export interface RoundAsked {
@@ -85,18 +84,15 @@ export function useGardenAway(asked: RoundAsked, away: GardenAbsence | null): Kn
   });
 }
 
-/** What stands in the garden's calendar. */
-export function useCalendar(
-  asked: RoundAsked,
-  away: GardenAbsence | null,
-): Known<readonly CalendarEvent[]> {
+/** What the weeks ahead bring. */
+export function useWeeks(asked: RoundAsked, away: GardenAbsence | null): Known<WeeksTold> {
   const questions = useQuestions(asked);
-  return useWorkerQuery<readonly CalendarEvent[]>({
-    key: questions && ['calendar', idOf(questions), away?.from, away?.until],
+  return useWorkerQuery<WeeksTold>({
+    key: questions && ['weeks', idOf(questions), away?.from, away?.until],
     broke: 'The weeks ahead could not be worked out. Load the page again to try once more.',
     ask: (signal) =>
       runInWorker(signal, (work) =>
-        work.calendar(
+        work.weeks(
           (questions ?? []).map(({ id, question }) => ({ id, question })),
           away,
         ),

@@ -15,6 +15,8 @@ import {
   gardenAway,
   oneChange,
   stateOf,
+  visitsOf,
+  waterAheadOf,
   type AwayChange,
   type CalendarEvent,
   type GardenAbsence,
@@ -23,6 +25,7 @@ import {
   type JoinedTo,
   type TendedQuestion,
   type TendedState,
+  type WaterAhead,
 } from '@huerta/core/journal';
 import {
   floorFor,
@@ -119,6 +122,12 @@ export interface AwayTold {
   changes: Readonly<Record<string, AwayChange | null>>;
 }
 
+/** What the weeks ahead bring: the calendar, and each planter's water by its id; null where nothing is known of it. */
+export interface WeeksTold {
+  events: readonly CalendarEvent[];
+  water: Readonly<Record<string, WaterAhead | null>>;
+}
+
 /** What other designs are looked for. */
 export interface SearchAsked {
   design: PlanterDesign;
@@ -190,9 +199,13 @@ export const tasks = {
         say({ answer, changes });
       }
     }),
-  /** What stands in the garden's calendar, planters in the order of the walk. */
-  calendar: (planters: readonly RoundPlanter[], away: GardenAbsence | null): CalendarEvent[] =>
-    calendarOf(planters, away),
+  /** What the weeks ahead bring, planters in the order of the walk. */
+  weeks(planters: readonly RoundPlanter[], away: GardenAbsence | null): WeeksTold {
+    const visits = visitsOf(planters, away);
+    const events = calendarOf(planters, away, visits);
+    const water = planters.map((one) => [one.id, waterAheadOf(one, events, away, visits)] as const);
+    return { events, water: Object.fromEntries(water) };
+  },
   /** What can go into planters now, told planter by planter. @param planters with the ISO date of their first day */
   sowNow: (
     planters: readonly { id: string; design: PlanterDesign; planted: string }[],

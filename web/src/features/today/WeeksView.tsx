@@ -1,26 +1,35 @@
 import { Box, Button, Text } from '@chakra-ui/react';
 import type { PlanterResource } from '@huerta/contract';
-import { dayAfter, type WeatherChoice } from '@huerta/core/physics/climate';
+import { dayAfter, daysBetween, type WeatherChoice } from '@huerta/core/physics/climate';
 import {
+  CALENDAR_AHEAD,
   partedAt,
+  weekOf,
   weeksOf,
   type CalendarDay,
   type CalendarEvent,
   type LogEntry,
   type RoundPlan,
+  type WeekStart,
 } from '@huerta/core/journal';
-import type { Words } from '@huerta/core/units';
+import { plural } from '@huerta/core/units';
 import { CalendarDays, Printer } from 'lucide-react';
+import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { useGardenDay } from '../../data/gardenDay';
 import { useSeasonPlans } from '../../data/api/season';
 import { usePreferences, useWords } from '../../ui/preferences';
 import { writeDate } from '../../ui/dates';
+import { Fold } from '../../ui/Fold';
 import { Loading } from '../../ui/Loading';
-import { useCalendar } from '../../compute/round';
+import { usePrinting } from '../../ui/usePrinting';
+import { useWeeks } from '../../compute/round';
+import type { WeeksTold } from '../../compute/tasks';
+import { eventsOn, fullDays, tasksOf, waterByDay, type DayWater } from './weekDays';
+import { WeeksWater } from './WeeksWater';
 import './weeks.css';
 
-/** Weeks that are looked ahead, the one that is under way among them. */
+/** Weeks of the sheet to hang up, the one that is under way among them. */
 const WEEKS = 5;
 
 interface WeeksViewProps {
@@ -32,27 +41,34 @@ interface WeeksViewProps {
   plan: RoundPlan;
 }
 
-/** What the weeks ahead bring: a sheet to hang up, a week a row. */
+/** What the weeks ahead bring: each planter's water, a day that is read, and a sheet to hang up. */
 export function WeeksView({ walked, entries, choice, plan }: WeeksViewProps) {
   const plans = useSeasonPlans(walked.map(({ id }) => id));
   const { week } = usePreferences();
-  const { value, trouble } = useCalendar({ planters: walked, plans, entries, choice }, plan.away);
+  const { value, trouble } = useWeeks({ planters: walked, plans, entries, choice }, plan.away);
   const today = useGardenDay();
+  const printing = usePrinting();
   if (trouble) return <Text role="alert">{trouble}</Text>;
   if (!value) return <Loading what="the weeks ahead" />;
   const names = new Map(walked.map(({ id, design }) => [id, design.name]));
-  const [now, ahead] = partedAt(value, today);
+  const [now, ahead] = partedAt(value.events, today);
   const weeks = weeksOf(ahead, today, week, WEEKS);
   const none =
     now.length === 0 && weeks.every((days) => days.every(({ events }) => events.length === 0));
+  const sheet = <Weeks weeks={weeks} today={today} names={names} />;
   return (
     <>
-      <Text maxW="44rem" mt="4" mb="4">
-        {none
-          ? 'Nothing is due in these weeks. What is planted shows up here: open a planter’s log and note it.'
-          : 'Each filling stands on its likeliest day, if you fill to the brim whenever a planter reads low. Look again after you have filled or dipped it.'}
-      </Text>
-      <Weeks weeks={weeks} today={today} names={names} />
+      {none ? (
+        <Text maxW="44rem" mt="4" mb="4">
+          Nothing is due in these weeks. What is planted shows up here: open a planter’s log and
+          note it.
+        </Text>
+      ) : (
+        !printing && (
+          <WeeksPicture {...{ walked, today, names, week, ahead }} told={value} away={plan.away} />
+        )
+      )}
+      {printing ? sheet : <Fold title="As a calendar">{sheet}</Fold>}
       <Now events={now} names={names} />
       <Box className="not-printed" display="flex" flexWrap="wrap" gap="3" mt="6">
         <Button onClick={() => window.print()}>
@@ -64,19 +80,109 @@ export function WeeksView({ walked, entries, choice, plan }: WeeksViewProps) {
   );
 }
 
+interface WeeksPictureProps {
+  walked: readonly PlanterResource[];
+  told: WeeksTold;
+  /** What stands on a day of its own. */
+  ahead: readonly CalendarEvent[];
+  today: string;
+  names: Names;
+  week: WeekStart;
+  away: RoundPlan['away'];
+}
+
+/** The water of all, with the day that is read in words. */
+function WeeksPicture(props: WeeksPictureProps) {
+  const { walked, told, ahead, today, names, week, away } = props;
+  const { write, tell } = useWords();
+  const [chosen, setChosen] = useState<string | null>(null);
+  const strip = useMemo(() => ({ from: today, days: CALENDAR_AHEAD }), [today]);
+  const byDay = useMemo(() => waterByDay(told.water, strip.days), [told.water, strip.days]);
+  const first = daysBetween(today, weekOf(today, week)) + 7;
+  const weeks = useMemo(() => [0, 7, 14, 21].map((more) => first + more), [first]);
+  // An absence may be over, and another day begin, while the page is open.
+  const day = chosen !== null && chosen >= today ? chosen : today;
+  const events = eventsOn(ahead, day);
+  const carried = byDay[daysBetween(today, day)];
+  const reading = [
+    day === today ? `Today, ${writeDate(day, 'long')}` : writeDate(day, 'long'),
+    ...(carried && carried.volume > 0
+      ? [`${write(roughly(carried.volume), 'volume')} to carry`]
+      : []),
+    ...tasksOf(events, tell).map(([task]) => task.toLowerCase()),
+    ...(events.length === 0 ? ['nothing due'] : []),
+  ].join(', ');
+  return (
+    <>
+      <Text as="h2" fontSize="xl" mt="4" maxW="44rem">
+        {answerOf(byDay, today, (volume) => write(roughly(volume), 'volume'))}
+      </Text>
+      <section className="weeks-read" aria-label="The day that is read">
+        <h3>
+          {day === today ? 'Today, ' : ''}
+          {writeDate(day, 'weekday')}, {writeDate(day, 'short')}
+          {carried &&
+            carried.volume > 0 &&
+            `: ${write(roughly(carried.volume), 'volume')} to carry`}
+        </h3>
+        {events.length === 0 ? <p>Nothing is due.</p> : <DayTasks events={events} names={names} />}
+      </section>
+      <WeeksWater
+        {...{ strip, away, byDay, weeks, day, reading }}
+        planters={walked.filter(({ id }) => told.water[id] || isDipped(told.events, id))}
+        events={told.events}
+        water={told.water}
+        onDay={setChosen}
+      />
+    </>
+  );
+}
+
+/** Whether it grows and nothing is known of its water; what is not planted yet has no filling at all. */
+const isDipped = (events: readonly CalendarEvent[], id: string): boolean =>
+  events.some(({ kind, planter }) => kind === 'fill' && planter === id);
+
+/** To two figures: what many planters take some day is not known better. */
+const roughly = (volume: number): number => Number(volume.toPrecision(2));
+
+/** What these weeks ask for, in a sentence. */
+function answerOf(
+  byDay: readonly DayWater[],
+  today: string,
+  amount: (volume: number) => string,
+): string {
+  const on = (day: number) => writeDate(dayAfter(today, day), 'day');
+  const wants = ({ planters, volume }: DayWater) =>
+    `${planters} ${plural(planters, 'planter')}, ${amount(volume)}`;
+  const [now] = byDay;
+  const days = fullDays(byDay);
+  const first = now && now.planters > 0 ? `Today ${wants(now)}.` : 'No water to carry today.';
+  const next = days && byDay[days.next];
+  const most = days && byDay[days.most];
+  if (!days || !next || !most) return `${first} None after that in these weeks.`;
+  return [
+    first,
+    `Next ${on(days.next)}: ${wants(next)}.`,
+    ...(days.most !== days.next ? [`Most ${on(days.most)}: ${wants(most)}.`] : []),
+  ].join(' ');
+}
+
 type Names = ReadonlyMap<string, string>;
 
-/** What can be done today, each with the planters that want it. */
-function Now({ events, names }: { events: readonly CalendarEvent[]; names: Names }) {
+interface NowProps {
+  events: readonly CalendarEvent[];
+  names: Names;
+}
+
+/** What can be done today, each with the planters that want it; folded on a screen. */
+function Now({ events, names }: NowProps) {
   const { tell } = useWords();
   if (events.length === 0) return null;
+  const tasks = tasksOf(events, tell);
   return (
-    <Box as="section" aria-labelledby="due-now" mt="6">
-      <Text as="h2" id="due-now" fontSize="lg" mb="1">
-        Due now, on any day
-      </Text>
+    <Fold title={`Due now, on any day: ${tasks.length}`} printed>
       <dl className="due-now">
-        {tasksOf(events, tell).map(([task, of]) => (
+        {tasks.map(([task, of]) => (
           <div key={task}>
             <dt>{task}</dt>
             <dd>
@@ -91,7 +197,7 @@ function Now({ events, names }: { events: readonly CalendarEvent[]; names: Names
           </div>
         ))}
       </dl>
-    </Box>
+    </Fold>
   );
 }
 
@@ -141,8 +247,6 @@ interface DayProps {
 }
 
 function Day({ day: { date, events }, today, names }: DayProps) {
-  const { tell } = useWords();
-  const tasks = tasksOf(events, tell);
   const past = date < today;
   const state = date === today ? 'is-today' : past ? 'is-past' : '';
   return (
@@ -152,38 +256,33 @@ function Day({ day: { date, events }, today, names }: DayProps) {
         {writeDate(date, 'short')}
         {date === today && <b>, today</b>}
       </p>
-      <ul>
-        {tasks.map(([task, of]) => (
-          <li key={task}>
-            <b>{task}</b>
-            {of.some(({ planter }) => planter !== null) && (
-              <ul>
-                {of.map((event) => (
-                  <li key={event.uid}>
-                    <PlanterLink event={event} names={names} />
-                    <Range event={event} />
-                  </li>
-                ))}
-              </ul>
-            )}
-          </li>
-        ))}
-      </ul>
+      <DayTasks events={events} names={names} />
     </td>
   );
 }
 
 /** What is to be done on a day, each with the planters that want it. */
-function tasksOf(
-  events: readonly CalendarEvent[],
-  tell: Words['tell'],
-): [task: string, of: CalendarEvent[]][] {
-  const tasks = new Map<string, CalendarEvent[]>();
-  for (const event of events) {
-    const task = tell(event.task);
-    tasks.set(task, [...(tasks.get(task) ?? []), event]);
-  }
-  return [...tasks];
+function DayTasks({ events, names }: { events: readonly CalendarEvent[]; names: Names }) {
+  const { tell } = useWords();
+  return (
+    <ul>
+      {tasksOf(events, tell).map(([task, of]) => (
+        <li key={task}>
+          <b>{task}</b>
+          {of.some(({ planter }) => planter !== null) && (
+            <ul>
+              {of.map((event) => (
+                <li key={event.uid}>
+                  <PlanterLink event={event} names={names} />
+                  <Range event={event} />
+                </li>
+              ))}
+            </ul>
+          )}
+        </li>
+      ))}
+    </ul>
+  );
 }
 
 /** From when till when it may be, where it is not for one day. */

@@ -1,5 +1,5 @@
 /** @jest-environment jsdom */
-import { screen, waitFor, within } from '@testing-library/react';
+import { act, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { TILL_IT_RAN, usualTank, type LogEntry } from '@huerta/core/journal';
 import { usualPlanted } from '@huerta/core/document';
@@ -151,8 +151,11 @@ test('in the order of the walk, once that is set', async () => {
 });
 
 describe('the weeks ahead', () => {
-  const heads = async () =>
-    (await screen.findAllByRole('columnheader')).map(({ textContent }) => textContent);
+  /** Opens the calendar. @returns its heads */
+  const heads = async (user: ReturnType<typeof open>) => {
+    await user.click(await screen.findByText('As a calendar'));
+    return screen.getAllByRole('columnheader').map(({ textContent }) => textContent);
+  };
   const cellOf = (text: RegExp) =>
     screen.getAllByRole('cell').find(({ textContent }) => text.test(textContent))!;
 
@@ -165,8 +168,7 @@ describe('the weeks ahead', () => {
   afterEach(() => localStorage.removeItem('huerta.week'));
 
   test('a week a row from the day that weeks begin on, today marked, being away on each of its days', async () => {
-    open('/today?view=weeks');
-    expect(await heads()).toEqual([
+    expect(await heads(open('/today?view=weeks'))).toEqual([
       ...['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'],
     ]);
     const days = screen.getAllByRole('cell');
@@ -180,8 +182,8 @@ describe('the weeks ahead', () => {
   });
 
   test('a filling stands on its likeliest day and leads to the log; what can be done any day stands below', async () => {
-    open('/today?view=weeks');
-    await heads();
+    const user = open('/today?view=weeks');
+    await heads(user);
     // Nobody ever filled or looked into this one: it is dipped today, whatever may be in it.
     const dip = cellOf(/Dip, and fill if it is low/);
     expect(dip.textContent).toMatch(/15.Jul, today/);
@@ -191,14 +193,32 @@ describe('the weeks ahead', () => {
     const fill = cellOf(/Fill/);
     expect(within(fill).getByRole('link', { name: 'By the step' })).toBeTruthy();
     expect(screen.getAllByRole('cell').indexOf(fill)).toBeGreaterThan(3);
-    const now = screen.getByRole('region', { name: /Due now/ });
-    expect(now.textContent).toMatch(/Look at overflow and cap/);
+    await user.click(screen.getByText(/^Due now, on any day: \d/));
+    expect(screen.getByText(/Look at overflow and cap/)).toBeTruthy();
+  });
+
+  test('each planter’s water stands under the days, and a day is read by sliding to it', async () => {
+    const user = open('/today?view=weeks');
+    const rows = within(await screen.findByRole('list', { name: 'Water in the weeks ahead' }));
+    const [step, well] = rows.getAllByRole('listitem');
+    expect(step!.textContent).toMatch(/^By the step.*\d.*L$/);
+    expect(well!.textContent).toBe('By the welldip it first');
+    const read = () => screen.getByRole('region', { name: 'The day that is read' }).textContent;
+    expect(read()).toMatch(/^Today, Wednesday.*Dip, and fill if it is low.*By the well/);
+    const tab = screen.getByRole('slider', { name: 'Day of these weeks' });
+    act(() => tab.focus());
+    await user.keyboard('{End}');
+    expect(tab.getAttribute('aria-valuenow')).toBe('27');
+    await user.keyboard('{Home}');
+    // To the day of the absence, and past the end of what is shown nothing moves.
+    await user.keyboard('{Shift>}{ArrowRight}{/Shift}{ArrowRight}{ArrowRight}');
+    expect(tab.getAttribute('aria-valuetext')).toMatch(/^24.July.*nobody at home/);
+    expect(read()).toMatch(/Nobody at home/);
   });
 
   test('begin on Sunday for whoever counts so', async () => {
     localStorage.setItem('huerta.week', 'sunday');
-    open('/today?view=weeks');
-    expect((await heads())[0]).toBe('Sunday');
+    expect((await heads(open('/today?view=weeks')))[0]).toBe('Sunday');
     expect(screen.getAllByRole('cell')[0]?.textContent).toMatch(/12.Jul/);
   });
 

@@ -1,15 +1,7 @@
 import type { Site } from '@huerta/core/catalog';
-import {
-  coldChance,
-  dayAfter,
-  daylight,
-  dayOfYear,
-  daysBetween,
-} from '@huerta/core/physics/climate';
-import { useDrag } from '@use-gesture/react';
-import { useRef, type KeyboardEvent } from 'react';
+import { coldChance, dayAfter, daylight, dayOfYear } from '@huerta/core/physics/climate';
 import { writeDate } from '../dates';
-import { daysByKey } from '../dayKeys';
+import { DayTab } from '../DayTab';
 import { monthsAlong, share, type Strip } from './strip';
 import './year.css';
 
@@ -31,6 +23,8 @@ const GROUND = 64;
 const DEEPEST = 33;
 /** Hours of daylight that reach up to the months. */
 const LONGEST = 24;
+/** Days that a page key moves the tab by. */
+const MONTH = 30;
 const ICICLE_DAYS = 6;
 const LIGHT_DAYS = 5;
 
@@ -66,51 +60,7 @@ export function YearHead({ strip, site, demand, day, onDay, reading }: YearHeadP
         <path className="year-icicles" d={icicles.join('')} />
         <path className="year-ground" d={`M0 ${GROUND}H${strip.days}`} />
       </svg>
-      <DayTab strip={strip} day={day} onDay={onDay} reading={reading} />
-    </div>
-  );
-}
-
-/** Days that a page key moves it by. */
-const PAGES: Readonly<Record<string, number>> = { PageDown: -30, PageUp: 30 };
-
-/** The day that is read, as a tab that slides along the months. */
-function DayTab({ strip, day, onDay, reading }: Omit<YearHeadProps, 'site' | 'demand'>) {
-  const tab = useRef<HTMLDivElement>(null);
-  const at = daysBetween(strip.from, day);
-  const to = (days: number) =>
-    onDay(dayAfter(strip.from, Math.min(Math.max(Math.round(days), 0), strip.days - 1)));
-  const bind = useDrag(
-    ({ movement: [dx], memo = at }: { movement: [number, number]; memo?: number }) => {
-      const width = tab.current?.parentElement?.clientWidth ?? 1;
-      to(memo + (dx / Math.max(width, 1)) * strip.days);
-      return memo;
-    },
-    { pointer: { keys: false }, axis: 'x' },
-  );
-  const onKeyDown = (event: KeyboardEvent) => {
-    const step = daysByKey(event) ?? PAGES[event.key];
-    const end = event.key === 'Home' ? 0 : event.key === 'End' ? strip.days - 1 : null;
-    if (step === undefined && end === null) return;
-    event.preventDefault();
-    to(end ?? at + (step ?? 0));
-  };
-  return (
-    <div
-      ref={tab}
-      {...bind()}
-      role="slider"
-      tabIndex={0}
-      className="year-day not-printed"
-      aria-label="Day of the year"
-      aria-valuemin={0}
-      aria-valuemax={strip.days - 1}
-      aria-valuenow={at}
-      aria-valuetext={reading}
-      style={{ left: `${share(strip, day)}%` }}
-      onKeyDown={onKeyDown}
-    >
-      {writeDate(day, 'short')}
+      <DayTab label="Day of the year" page={MONTH} {...{ strip, day, onDay, reading }} />
     </div>
   );
 }
