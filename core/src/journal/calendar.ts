@@ -56,28 +56,34 @@ const wholeDay = (date: string): Pick<CalendarEvent, 'from' | 'until' | 'likely'
 
 type Tended = readonly { id: string; question: TendedQuestion }[];
 
-/** Days on which a neighbour is asked to come, with what each planter takes then, m³. */
-export type Visits = GardenAwayAnswer['visits'];
-
-/** The visits of an absence that is still to come; one that is over, or under way, has its sheet already. */
-export function visitsOf(planters: Tended, away: GardenAbsence | null): Visits {
-  if (!away || planters.length === 0) return [];
-  if (planters.some(({ question }) => question.today > away.from)) return [];
-  return gardenAway({ planters, from: away.from, until: away.until }).visits;
+/** How a garden fares in an absence that is still to come; one that is over, or under way, has its sheet already. */
+export function absenceAhead(
+  planters: Tended,
+  away: GardenAbsence | null,
+): GardenAwayAnswer | null {
+  if (!away || planters.length === 0 || isUnderWay(planters, away)) return null;
+  return gardenAway({ planters, from: away.from, until: away.until });
 }
 
-/** All events of a garden. @param visits of the absence, where they are known */
+/** All events of a garden. @param absence how it fares in it, where that is known */
 export function calendarOf(
   planters: Tended,
   away: GardenAbsence | null,
-  visits: Visits = visitsOf(planters, away),
+  absence: GardenAwayAnswer | null = absenceAhead(planters, away),
 ): CalendarEvent[] {
+  // Who leaves fills all before; of an absence that is under way nobody knows whether that was done.
+  const unlessAway = ({ likely }: CalendarEvent): boolean =>
+    !away ||
+    likely === null ||
+    likely < away.from ||
+    likely >= away.until ||
+    isUnderWay(planters, away);
   const events = planters.flatMap(({ id, question }) => {
     const state = stateOf(question);
     if (!state) return [];
     const fillings = state.certain ? fillingsOf(question, CALENDAR_AHEAD) : [];
     return [
-      ...filling(id, question, state, fillings),
+      ...filling(id, question, state, fillings).filter(unlessAway),
       ...later(id, question, state, fillingsAround(fillings, question.today, away)),
       ...duties(id, question),
       ...plants(id, question),
@@ -96,22 +102,25 @@ export function calendarOf(
       title: say`Nobody at home`,
       about: say`Fill all on the first morning.`,
     });
-    events.push(...visitEvents(planters, visits));
-    events.push({
-      uid: 'back',
-      kind: 'fill',
-      planter: null,
-      ...wholeDay(away.until),
-      task: say`Fill all, on the first morning back`,
-      title: say`Fill all, on the first morning back`,
-      about: say`From then on each is filled when it reads low.`,
-    });
+    events.push(...visitEvents(planters, absence?.visits ?? []));
+    if (!isUnderWay(planters, away))
+      events.push(ofAll('leave', away.from, say`Fill all, before you leave`));
+    events.push(ofAll('back', away.until, say`Fill all, on the first morning back`));
   }
   return events;
 }
 
+const isUnderWay = (planters: Tended, away: GardenAbsence): boolean =>
+  planters.some(({ question }) => question.today > away.from);
+
+/** A filling of all planters. */
+const ofAll = (uid: string, date: string, task: Message): CalendarEvent => ({
+  ...{ uid, kind: 'fill', planter: null, ...wholeDay(date) },
+  ...{ task, title: task, about: say`From then on each lasts as long as a full one does.` },
+});
+
 /** Each visit, with what each planter takes then, in the order of the walk. */
-const visitEvents = (planters: Tended, visits: Visits): CalendarEvent[] =>
+const visitEvents = (planters: Tended, visits: GardenAwayAnswer['visits']): CalendarEvent[] =>
   visits.map(({ date, fills }, i) => ({
     uid: `visit-${i + 1}`,
     kind: 'visit',

@@ -1,10 +1,9 @@
 export {
+  absenceAhead,
   CALENDAR_AHEAD,
   calendarOf,
   usualHour,
-  visitsOf,
   type CalendarEvent,
-  type Visits,
 } from './calendar';
 export { waterAheadOf, type WaterAhead, type WaterFilling } from './waterAhead';
 export { partedAt, WEEK_STARTS, weekOf, weeksOf, type CalendarDay, type WeekStart } from './weeks';

@@ -2,7 +2,7 @@ import { SITES } from '../catalog';
 import { dayAfter, daysBetween } from '../physics/climate';
 import { STARTING_POINTS, type PlanterDesign } from '../document';
 import { logEntry, uuidOf } from '../testing/entries';
-import { CALENDAR_AHEAD, calendarOf, visitsOf } from './calendar';
+import { absenceAhead, CALENDAR_AHEAD, calendarOf } from './calendar';
 import type { GardenAbsence } from './plan';
 import { stateOf, tendedOf, type TendedQuestion } from './state';
 import { waterAheadOf } from './waterAhead';
@@ -31,10 +31,11 @@ const questionOf = (design: PlanterDesign, logged = true): TendedQuestion => ({
 
 function ahead(question: TendedQuestion, away: GardenAbsence | null = null) {
   const planters = [{ id: ID, question }];
-  const visits = visitsOf(planters, away);
-  const events = calendarOf(planters, away, visits);
-  const water = waterAheadOf({ id: ID, question }, events, away, visits);
-  return { water, events, visits };
+  const answer = absenceAhead(planters, away);
+  const events = calendarOf(planters, away, answer);
+  const alone = away && answer && { ...away, answer };
+  const water = waterAheadOf({ id: ID, question }, events, alone);
+  return { water, events, answer };
 }
 const growing = STARTING_POINTS.filter(({ design }) =>
   design.planting.crops.some(({ count }) => count > 0),
@@ -75,7 +76,8 @@ test('nothing is drawn of water of which nothing is known', () => {
 test('while nobody is at home neighbours fill it, and oneself on the first morning back', () => {
   const pail = growing.find(({ id }) => id === 'cloth-pail')!.design;
   const away = { from: dayAfter(TODAY, 5), until: dayAfter(TODAY, 20) };
-  const { water, visits } = ahead(questionOf(pail), away);
+  const { water, answer } = ahead(questionOf(pail), away);
+  const { visits, courses } = answer!;
   const days = water!.fillings.map(({ day }) => day);
   expect(visits.length).toBeGreaterThan(0);
   for (const { date } of visits) expect(days).toContain(daysBetween(TODAY, date));
@@ -83,8 +85,15 @@ test('while nobody is at home neighbours fill it, and oneself on the first morni
   // Filled then, it wants nothing on the days right after.
   const gaps = days.slice(1).map((day, i) => day - days[i]!);
   expect(days[days.indexOf(20) + 1]! - 20).toBeGreaterThanOrEqual(Math.min(...gaps.slice(0, 2)));
-  const allowed = new Set([...visits.map(({ date }) => daysBetween(TODAY, date)), days[0]]);
+  const allowed = new Set([...visits.map(({ date }) => daysBetween(TODAY, date)), 5]);
   for (const day of days) if (day >= 5 && day < 20) expect(allowed.has(day)).toBe(true);
+  // As Going away has it, evening by evening.
+  const [{ levels, brim }] = courses as [(typeof courses)[0]];
+  const share = (day: number) => water!.path.find((one) => one.day === day)?.share;
+  levels.forEach((level, k) => expect(share(5 + k + 1)).toBeCloseTo(Math.min(level / brim, 1), 6));
+  // Full when one leaves, it takes what is gone since it was filled last.
+  expect(days).toContain(5);
+  for (const { volume } of water!.fillings) expect(volume).toBeGreaterThan(0);
 });
 
 test('what waits in a barrel keeps it full for most of the time', () => {

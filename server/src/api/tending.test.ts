@@ -289,7 +289,7 @@ describe('the calendar', () => {
   test('is read by an independent reader: fillings as spans of days, duties, harvests, absences', async () => {
     const entries = [planted(dayAfter(today, -40)), filled(1, dayAfter(today, -2))];
     await api.post('/api/log').send({ entries }).expect(200);
-    const away = { from: dayAfter(today, 5), until: dayAfter(today, 15) };
+    const away = { from: dayAfter(today, 15), until: dayAfter(today, 25) };
     await api
       .put('/api/round')
       .send({ revision: 0, plan: { order: [planter], tank: null, away } })
@@ -310,6 +310,8 @@ describe('the calendar', () => {
     const absent = all.find(({ uid }) => uid === 'away@huerta')!;
     expect(absent.startDate.toString()).toBe(away.from);
     expect(absent.endDate.toString()).toBe(away.until);
+    const onDay = (name: string) => all.find(({ uid }) => uid === name)!.startDate.toString();
+    expect([onDay('leave@huerta'), onDay('back@huerta')]).toEqual([away.from, away.until]);
     expect(all.some(({ uid }) => uid.startsWith('pick-'))).toBe(true);
     expect(new Set(all.map(({ uid }) => uid)).size).toBe(all.length);
   });

@@ -11,11 +11,11 @@ import {
   type YearDays,
 } from '@huerta/core/simulation/season';
 import {
+  absenceAhead,
   calendarOf,
   gardenAway,
   oneChange,
   stateOf,
-  visitsOf,
   waterAheadOf,
   type AwayChange,
   type CalendarEvent,
@@ -201,9 +201,10 @@ export const tasks = {
     }),
   /** What the weeks ahead bring, planters in the order of the walk. */
   weeks(planters: readonly RoundPlanter[], away: GardenAbsence | null): WeeksTold {
-    const visits = visitsOf(planters, away);
-    const events = calendarOf(planters, away, visits);
-    const water = planters.map((one) => [one.id, waterAheadOf(one, events, away, visits)] as const);
+    const absence = absenceAhead(planters, away);
+    const events = calendarOf(planters, away, absence);
+    const alone = away && absence && { from: away.from, until: away.until, answer: absence };
+    const water = planters.map((one) => [one.id, waterAheadOf(one, events, alone)] as const);
     return { events, water: Object.fromEntries(water) };
   },
   /** What can go into planters now, told planter by planter. @param planters with the ISO date of their first day */
