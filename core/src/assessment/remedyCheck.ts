@@ -1,6 +1,6 @@
 import {
   applyPatch,
-  planterDesignSchema,
+  isWithinBounds,
   type DesignPart,
   type LineShare,
   type Patch,
@@ -67,7 +67,7 @@ export function checkRemedy(
 ): RemedyCheck | null {
   const changed = applyPatch(design, patch);
   if (contradictions(changed).length > 0) return null;
-  if (!planterDesignSchema.safeParse(changed).success) return null;
+  if (!isWithinBounds(changed)) return null;
   const planter = assemble(changed, share);
   const figures = figuresOf(planter);
   return {

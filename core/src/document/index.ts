@@ -61,6 +61,7 @@ export {
   type WaterLine,
   type WaterLineMember,
 } from './waterLine';
+export { isWithinBounds } from './bounds';
 export { migrate, STEPS, type AnyDocument, type MigrationStep } from './migrations';
 export {
   differences,
