@@ -28,7 +28,7 @@ export interface UsualBase<Part> {
   fills?: true;
 }
 
-interface Support<Schema extends z.ZodType, Bases> {
+export interface Support<Schema extends z.ZodType, Bases> {
   /** Where it stands among the others where they are listed: the lowest first. */
   rank: number;
   schema: Schema;

@@ -4,13 +4,13 @@ import { type Planter, contradictions, type Contradiction } from '@huerta/core/a
 import { temporal } from 'zundo';
 import { createStore } from 'zustand/vanilla';
 
-interface BenchState {
+export interface BenchState {
   design: PlanterDesign;
   /** What a line that it is joined to gives it; null for one that stands alone, and until that is known. */
   share: LineShare | null;
 }
 
-interface Evaluation extends BenchState {
+export interface Evaluation extends BenchState {
   planter: Planter;
   assessment: Assessment;
 }
