@@ -85,7 +85,7 @@ export const ROUND = routes({
     method: 'get',
     path: '/round/standing',
     about:
-      'How planters stand today: level, thirst, days left and what is due, as far as it lies ready. Waits up to 0.4 s for more.',
+      'How planters stand today: level, thirst, days left and what is due, as far as it lies ready. Waits up to 0.8 s for some more.',
     query: readySinceSchema,
     answer: readyStatesSchema,
   },

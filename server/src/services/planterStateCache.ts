@@ -65,8 +65,10 @@ interface Ready extends ReadyState {
 /** How long after a change it is worked out, so that several at once count as one. Milliseconds. */
 const REST_MS = 250;
 /** How long an answer waits for more, and how often it looks, milliseconds. */
-const WAIT_MS = 400;
+const WAIT_MS = 800;
 const LOOK_MS = 40;
+/** States that one answer waits for: a page that is drawn anew for each takes the time that the next needs. */
+const TOGETHER = 6;
 const HOUR_MS = 3_600_000;
 /** Planters that are kept ready. */
 const MOST = 200;
@@ -177,7 +179,11 @@ export function planterStateCache(parts: Parts): PlanterStateCache {
   return {
     async readySince(number) {
       if (!under) attempt();
-      for (let waited = 0; under && count <= number && waited < WAIT_MS; waited += LOOK_MS) {
+      for (
+        let waited = 0;
+        under && count < number + TOGETHER && waited < WAIT_MS;
+        waited += LOOK_MS
+      ) {
         await setTimeoutAsync(LOOK_MS);
         // What changed while it went on is not over before that is worked out, too.
         if (!under && changed) attempt();
