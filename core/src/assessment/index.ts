@@ -16,7 +16,7 @@ export {
   runsOver,
   type Figures,
 } from './figures';
-export { partName } from './words';
+export { likePeople, partName } from './words';
 export { shimsOf, type Tilt } from './level';
 export { broughtAt, cautiousDays, daysBySupply, daysToSay, type DaysOfWater } from './daysOfWater';
 export { type Amount, type Weight } from './weight';

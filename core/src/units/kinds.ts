@@ -50,6 +50,9 @@ export interface UnitStyle {
   small?: { below: number; per: number; after: string };
 }
 
+/** What a grown person weighs, newtons; 80 kg, typical. */
+const PERSON = 80 * 9.80665;
+
 interface Kind {
   /** What a person calls it, for error sentences. */
   noun: string;
@@ -323,6 +326,19 @@ export const KINDS = {
       us: { unit: 'psf', symbol: 'lb/ft²', decimals: whole },
     },
     example: { metric: '300 kg/m²', us: '60 lb/ft²' },
+  },
+  /** Pascals, told by as many grown people as would load a floor alike. */
+  crowd: {
+    noun: 'load',
+    units: {
+      ...spelled('people/m² people/m2', PERSON),
+      ...spelled('people/yd² people/yd2', PERSON / 0.9144 ** 2),
+    },
+    style: {
+      metric: { unit: 'people/m2', symbol: 'people per m²', decimals: whole },
+      us: { unit: 'people/yd2', symbol: 'people per yd²', decimals: whole },
+    },
+    example: { metric: '4 people per m²', us: '3 people per yd²' },
   },
   /** Kilograms per cubic metre, which is also grams per litre. */
   dose: {

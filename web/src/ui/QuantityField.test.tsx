@@ -3,6 +3,7 @@ import { screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { FIELDS } from '@huerta/core/document';
 import { say, type Message } from '@huerta/core/units';
+import { act, useState } from 'react';
 import { show } from '../testing/render';
 import { QuantityField } from './QuantityField';
 
@@ -70,4 +71,39 @@ test('passes on why a value cannot be, and clears it at the next key', async () 
   expect(screen.getByText('The tube is in the way.')).toBeTruthy();
   await user.type(input, '1');
   expect(screen.queryByText('The tube is in the way.')).toBeNull();
+});
+
+test('what is refused turns sound when it is taken with another field, and is given up by Escape and by typing on', async () => {
+  let take = (_value: number): void => undefined;
+  const dropped: string[] = [];
+  function Shown() {
+    const [value, setValue] = useState(0.1);
+    take = setValue;
+    return (
+      <QuantityField
+        {...{ spec, value }}
+        onCommit={() => say`Not yet.`}
+        onDrop={() => dropped.push('dropped')}
+      />
+    );
+  }
+  show(<Shown />);
+  const user = userEvent.setup();
+  const input = await screen.findByLabelText<HTMLInputElement>(spec.label);
+  const type = async (text: string) => {
+    await user.clear(input);
+    await user.type(input, text);
+  };
+  await type('120 mm{Enter}');
+  expect(screen.getByText('Not yet.')).toBeTruthy();
+  act(() => take(0.12));
+  expect(screen.queryByText('Not yet.')).toBeNull();
+  expect(input.value).toMatch(/^120/);
+  expect(dropped).toEqual([]);
+  await type('130 mm{Enter}');
+  await user.keyboard('{Escape}');
+  expect(dropped).toHaveLength(1);
+  await type('140 mm{Enter}');
+  await user.type(input, '5');
+  expect(dropped).toHaveLength(2);
 });

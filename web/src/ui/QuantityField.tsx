@@ -1,7 +1,7 @@
 import { Field, Input } from '@chakra-ui/react';
 import type { FieldSpec } from '@huerta/core/document';
 import type { Message } from '@huerta/core/units';
-import { useState, type KeyboardEvent, type ReactNode } from 'react';
+import { useEffect, useEffectEvent, useState, type KeyboardEvent, type ReactNode } from 'react';
 import { useWords } from './preferences';
 import { Label } from './Label';
 import { readWithin } from './readWithin';
@@ -12,6 +12,8 @@ interface QuantityFieldProps {
   value: number;
   /** Takes the new value, or says why it cannot be. */
   onCommit(value: number): Message | null;
+  /** What was refused is given up: typed over, taken back, or left with the page. */
+  onDrop?(): void;
   label?: string;
   help?: ReactNode;
 }
@@ -24,11 +26,23 @@ const HALF = 11;
  * pressed; what cannot be read or cannot be stays in the field with a sentence, and the design keeps
  * its last sound value. Escape brings that back.
  */
-export function QuantityField({ spec, value, onCommit, label, help }: QuantityFieldProps) {
+export function QuantityField(props: QuantityFieldProps) {
+  const { spec, value, onCommit, onDrop, label, help } = props;
   const { write, tell, units } = useWords();
   const [draft, setDraft] = useState<string | null>(null);
   const [error, setError] = useState<Message | null>(null);
   const written = write(value, spec.kind);
+
+  // What could not be by itself was taken with another field.
+  if (error !== null && draft !== null) {
+    const reading = readWithin(draft, spec, units);
+    if (reading.ok && Math.abs(reading.value - value) <= 1e-9) {
+      setDraft(null);
+      setError(null);
+    }
+  }
+  const drop = useEffectEvent(() => error !== null && onDrop?.());
+  useEffect(() => () => void drop(), []);
 
   const commit = () => {
     if (draft === null) return;
@@ -50,6 +64,7 @@ export function QuantityField({ spec, value, onCommit, label, help }: QuantityFi
   const onKeyDown = (event: KeyboardEvent) => {
     if (event.key === 'Enter') commit();
     if (event.key === 'Escape') {
+      if (error !== null) onDrop?.();
       setDraft(null);
       setError(null);
     }
@@ -67,6 +82,7 @@ export function QuantityField({ spec, value, onCommit, label, help }: QuantityFi
         inputMode={units === 'us' ? 'text' : 'decimal'}
         autoComplete="off"
         onChange={(event) => {
+          if (error !== null) onDrop?.();
           setDraft(event.target.value);
           setError(null);
         }}

@@ -1,3 +1,4 @@
+import { likePeople } from '../../assessment';
 import { FORMER_CONTENTS, MATERIALS } from '../../catalog';
 import { FIELDS, sideOpenings, type FieldSpec, type PlanterDesign } from '../../document';
 import { plural, q, say } from '../../units';
@@ -65,7 +66,7 @@ function inspect(builder: BuildSheetBuilder, spec: Vessel): void {
     'inspect',
     weight.full < HEAVY
       ? say`Look at ${where}: full it weighs ${q(weight.full, 'mass')}.`
-      : say`Look at ${where}: full it weighs ${q(weight.full, 'mass')}, which is ${q(weight.pressure, 'pressure')} on its footprint${weight.perLeg === null ? '' : say`, ${q(weight.perLeg, 'mass')} on each leg`}. It is not moved again once it is full.`,
+      : say`Look at ${where}: full it weighs ${q(weight.full, 'mass')}, which is ${q(weight.pressure, 'pressure')} on its footprint${likePeople(weight.pressure)}${weight.perLeg === null ? '' : say`, ${q(weight.perLeg, 'mass')} on each leg`}. It is not moved again once it is full.`,
     5,
   );
   if (weight.supply) {

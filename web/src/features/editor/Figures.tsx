@@ -1,12 +1,14 @@
 import { Box } from '@chakra-ui/react';
 import {
   cautiousDays,
+  likePeople,
   reportOf,
   SHOWN,
   type Figures as PlanterFigures,
   type ReportId,
 } from '@huerta/core/assessment';
 import type { LineShare, WaterLine } from '@huerta/core/document';
+import { q, say } from '@huerta/core/units';
 import { useParams } from 'react-router';
 import { useLineOf } from '../../data/api/round';
 import { useWords } from '../../ui/preferences';
@@ -59,14 +61,16 @@ function withoutEnd({ figures, share, line }: Told, id: ReportId, write: Write):
 /** The four figures that matter, to be read at arm's length. */
 export function Figures({ compact }: { compact: boolean }) {
   const { assessment, design, planter } = useEditor();
-  const { parts, write } = useWords();
+  const { parts, write, tell } = useWords();
   const { figures } = assessment;
   const { id = '' } = useParams();
   const told = { figures, share: planter.share, line: useLineOf(id) };
   const small: Partial<Record<ReportId, string>> = {
     ...waterSaid(told, write),
     growingDepth: `${write(figures.soilVolume, 'loose')} of mix`,
-    weightFull: `${write(figures.weight.pressure, 'pressure')} on its floor`,
+    weightFull: tell(
+      say`${q(figures.weight.pressure, 'pressure')} on its floor${likePeople(figures.weight.pressure)}`,
+    ),
   };
   return (
     <dl

@@ -117,3 +117,55 @@ test('what its line gives it is judged at once, is no step, and stays when steps
   store.setShare(null);
   expect(store.assessment().figures).toEqual(alone);
 });
+
+describe('measures that hang on each other', () => {
+  const cups = STARTING_POINTS.find(({ id }) => id === 'cup-pail')!.design;
+  /** A small cup in place of a large one: each of its measures alone leaves one that cannot be. */
+  const small = { diameter: 0.06, bottom: 0.05, rim: 0.075 };
+  const orders = [
+    ['diameter', 'bottom', 'rim'],
+    ['rim', 'bottom', 'diameter'],
+    ['bottom', 'rim', 'diameter'],
+    ['diameter', 'rim', 'bottom'],
+  ] as const;
+  const opened = () => {
+    const store = createEditorStore(cups);
+    const wick = () => store.getState().design.wicks[0];
+    return { store, wick };
+  };
+
+  test.each(orders)('are taken together in the order %s, %s, %s', (...order) => {
+    const { store, wick } = opened();
+    for (const name of order) store.enter({ path: ['wicks', 0, name], value: small[name] });
+    expect(wick()).toMatchObject(small);
+    // Nothing waits any more: the old ones come back one by one, and stay.
+    const steps = store.temporal.getState().pastStates.length;
+    expect(steps).toBeGreaterThan(0);
+    expect(steps).toBeLessThanOrEqual(order.length);
+  });
+
+  test('what was refused waits, is taken with what makes it possible, in one step, and is not once it is given up', () => {
+    const { store, wick } = opened();
+    const { diameter } = wick() as { diameter: number };
+    const wide = { path: ['wicks', 0, 'bottom'], value: diameter + 0.005 };
+    expect(store.enter(wide)).not.toBeNull();
+    expect(wick()).toMatchObject({ diameter });
+    const before = store.temporal.getState().pastStates.length;
+    expect(store.enter({ path: ['wicks', 0, 'diameter'], value: diameter + 0.01 })).toBeNull();
+    expect(wick()).toMatchObject({ diameter: diameter + 0.01, bottom: diameter + 0.005 });
+    expect(store.temporal.getState().pastStates.length).toBe(before + 1);
+
+    const again = opened();
+    again.store.enter(wide);
+    again.store.forget(wide.path);
+    again.store.enter({ path: ['wicks', 0, 'diameter'], value: diameter + 0.01 });
+    expect(again.wick()).toEqual({ ...cups.wicks[0], diameter: diameter + 0.01 });
+
+    // A part that is replaced has none of what was typed into the one before it.
+    const replaced = opened();
+    replaced.store.enter(wide);
+    replaced.store.change([{ path: ['wicks', 0], value: { ...cups.wicks[0], foot: 0.004 } }]);
+    replaced.store.enter({ path: ['wicks', 0, 'diameter'], value: diameter + 0.01 });
+    expect(replaced.wick()).toMatchObject({ bottom: (cups.wicks[0] as { bottom: number }).bottom });
+  });
+});

@@ -1,4 +1,11 @@
-import { applyPatch, type LineShare, type Patch, type PlanterDesign } from '@huerta/core/document';
+import { waitingMeasures } from './waitingMeasures';
+import {
+  applyPatch,
+  type Change,
+  type LineShare,
+  type Patch,
+  type PlanterDesign,
+} from '@huerta/core/document';
 import { evaluate, type Assessment } from '@huerta/core/assessment';
 import { type Planter, contradictions, type Contradiction } from '@huerta/core/assembly';
 import { temporal } from 'zundo';
@@ -23,6 +30,39 @@ const STEPS = 300;
 
 const NONE: readonly Contradiction[] = [];
 
+/** What follows from a design, worked out once for each. */
+function evaluated(now: () => BenchState): () => Evaluation {
+  let last: Evaluation | null = null;
+  return () => {
+    const { design, share } = now();
+    if (last?.design !== design || last.share !== share)
+      last = { design, share, ...evaluate(design, share) };
+    return last;
+  };
+}
+
+/** What forbids designs on a bench. @param opened as it was when it was opened */
+function judged(opened: PlanterDesign, now: () => PlanterDesign) {
+  /** A rule may have become stricter since a design was kept: what it forbids is said, and may stay as it was. */
+  const openedSound = contradictions(opened).length === 0;
+  let known: { design: PlanterDesign; found: Contradiction[] } = { design: opened, found: [] };
+  const impossible = (): readonly Contradiction[] => {
+    const design = now();
+    if (openedSound) return NONE;
+    if (known.design !== design || known.found.length === 0)
+      known = { design, found: contradictions(design) };
+    return known.found;
+  };
+  return {
+    impossible,
+    /** What forbids a design that the one on the bench does not have; undefined where it may be. */
+    forbids(next: PlanterDesign): Contradiction | undefined {
+      const before = new Set(impossible().map(({ path }) => path.join()));
+      return contradictions(next).find(({ path }) => !before.has(path.join()));
+    },
+  };
+}
+
 export function createEditorStore(design: PlanterDesign) {
   const store = createStore<BenchState>()(
     temporal((): BenchState => ({ design, share: null }), {
@@ -31,24 +71,9 @@ export function createEditorStore(design: PlanterDesign) {
       equality: (before, after) => before.design === after.design,
     }),
   );
-  let evaluated: Evaluation | null = null;
-  const evaluation = (): Evaluation => {
-    const { design: now, share } = store.getState();
-    if (evaluated?.design !== now || evaluated.share !== share)
-      evaluated = { design: now, share, ...evaluate(now, share) };
-    return evaluated;
-  };
-  /** A rule may have become stricter since a design was kept: what it forbids is said, and may stay as it was. */
-  const openedSound = contradictions(design).length === 0;
-  let known: { design: PlanterDesign; found: Contradiction[] } = { design, found: [] };
-  const impossible = (): readonly Contradiction[] => {
-    const { design: now } = store.getState();
-    if (openedSound) return NONE;
-    if (known.design !== now || known.found.length === 0) {
-      known = { design: now, found: contradictions(now) };
-    }
-    return known.found;
-  };
+  const evaluation = evaluated(() => store.getState());
+  const { impossible, forbids } = judged(design, () => store.getState().design);
+  const waiting = waitingMeasures(forbids);
   /** The design as it was when a line was taken hold of. */
   let held: PlanterDesign | null = null;
 
@@ -66,15 +91,31 @@ export function createEditorStore(design: PlanterDesign) {
      */
     change(patch: Patch): Contradiction | null {
       const next = applyPatch(store.getState().design, patch);
-      const before = new Set(impossible().map(({ path }) => path.join()));
-      const first = contradictions(next).find(({ path }) => !before.has(path.join()));
+      const first = forbids(next);
       if (first) return first;
-      store.setState({ design: next });
+      waiting.dropWithin(patch);
+      store.setState({ design: waiting.takenInto(next) });
       return null;
     },
 
+    /**
+     * Makes a change of one measure. Where it cannot be yet, it waits for those that it hangs on: typed in whatever
+     * order, measures that can be together are taken together, as one undo step.
+     *
+     * @returns the contradiction that forbids it for now
+     */
+    enter(change: Change): Contradiction | null {
+      const next = waiting.enter(store.getState().design, change);
+      if ('message' in next) return next;
+      store.setState({ design: next });
+      return null;
+    },
+    /** Forgets a measure that waits. */
+    forget: waiting.drop,
+
     /** Replaces the design, as one undo step. */
     replace(next: PlanterDesign): void {
+      waiting.clear();
       store.setState({ design: next });
     },
 

@@ -10,9 +10,16 @@ import { QuantityField } from '../QuantityField';
 /** Takes a changed vessel, or says why it cannot be. */
 type ChangeVessel = (vessel: VesselDesign) => Message | null;
 
+/** Takes single measures: those that hang on each other wait for one another. */
+interface VesselMeasures {
+  enter(key: string, value: number): Message | null;
+  forget(key: string): void;
+}
+
 interface VesselFieldsProps {
   vessel: VesselDesign;
   onChange: ChangeVessel;
+  measures?: VesselMeasures;
 }
 
 const V = FIELDS.vessel;
@@ -66,9 +73,12 @@ const MEASURES: Partial<Record<VesselDesign['kind'], readonly Row[]>> = {
 };
 
 /** Shape and measures of a vessel, in any unit; odd ones by sizes up the side or by a pour. */
-export function VesselFields({ vessel, onChange }: VesselFieldsProps) {
-  const at = (key: string) => (value: number) =>
-    onChange({ ...vessel, [key]: value } as VesselDesign);
+export function VesselFields({ vessel, onChange, measures }: VesselFieldsProps) {
+  const at = (key: string) => ({
+    onCommit: (value: number) =>
+      measures ? measures.enter(key, value) : onChange({ ...vessel, [key]: value } as VesselDesign),
+    onDrop: () => measures?.forget(key),
+  });
   const numbers = vessel as unknown as Record<string, number>;
   return (
     <>
@@ -81,7 +91,7 @@ export function VesselFields({ vessel, onChange }: VesselFieldsProps) {
       {(MEASURES[vessel.kind] ?? []).map((row, i) => (
         <Pair key={i}>
           {row.map(([key, spec]) => (
-            <QuantityField key={key} spec={spec} value={numbers[key] ?? 0} onCommit={at(key)} />
+            <QuantityField key={key} spec={spec} value={numbers[key] ?? 0} {...at(key)} />
           ))}
         </Pair>
       ))}
@@ -100,7 +110,7 @@ export function VesselFields({ vessel, onChange }: VesselFieldsProps) {
           <QuantityField
             spec={V.depth}
             value={vessel.depth}
-            onCommit={at('depth')}
+            {...at('depth')}
             {...(vessel.kind === 'lying'
               ? { label: 'Cut at', help: 'Lowest line to the cut.' }
               : {})}
@@ -109,7 +119,7 @@ export function VesselFields({ vessel, onChange }: VesselFieldsProps) {
         <QuantityField
           spec={V.wall}
           value={vessel.wall}
-          onCommit={at('wall')}
+          {...at('wall')}
           {...(vessel.kind === 'frame' ? { label: 'Board thickness' } : {})}
         />
       </Pair>

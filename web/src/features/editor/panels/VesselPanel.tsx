@@ -34,7 +34,7 @@ import { PlaceGroup } from './PlaceGroup';
 
 /** Choose, inspect and measure the vessel, and say where it will stand. */
 export function VesselPanel() {
-  const { design, planter, change } = useEditor();
+  const { design, planter, change, store } = useEditor();
   const { write } = useWords();
   const { vessel } = design;
   return (
@@ -44,6 +44,10 @@ export function VesselPanel() {
         <VesselFields
           vessel={vessel}
           onChange={(next) => change([{ path: ['vessel'], value: next }])}
+          measures={{
+            enter: (key, value) => store.enter({ path: ['vessel', key], value })?.message ?? null,
+            forget: (key) => store.forget(['vessel', key]),
+          }}
         />
         <Says>
           Holds {write(planter.vessel.volumeBelow(planter.vessel.depth), 'volume')} to the rim. Pour

@@ -22,7 +22,8 @@ export const Measure = memo(function Measure({ path, spec, value, label, help }:
     <QuantityField
       spec={spec}
       value={value}
-      onCommit={(next) => store.change([{ path, value: next }])?.message ?? null}
+      onCommit={(next) => store.enter({ path, value: next })?.message ?? null}
+      onDrop={() => store.forget(path)}
       {...(label ? { label } : {})}
       {...(help ? { help } : {})}
     />
