@@ -16,6 +16,7 @@ export {
 export { goodsOf, shopperOf, type GoodInUse } from './goodsOfDesign';
 export { GOOD_SHELVES, shelfOf, type GoodShelf } from './goodShelves';
 export {
+  hoseHole,
   waterLineSheet,
   type LinePart,
   type LineStep,

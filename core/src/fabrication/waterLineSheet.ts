@@ -216,6 +216,13 @@ function trying(all: LineAssessment): LineStep {
   ]);
 }
 
+/** The hole that a planter's own sheet does not know: for the hose of its line. Null for one that is not in it. */
+export function hoseHole({ name, members }: WaterLine, planter: string): Message | null {
+  const member = members.find((one) => one.planter === planter);
+  if (!member) return null;
+  return say`It is joined as ‘${name}’: before any mix goes in, drill for the hose’s fitting, too, the middle of the hole ${q(member.port, 'length')} above the inside floor.`;
+}
+
 /**
  * Parts and steps of a line.
  *

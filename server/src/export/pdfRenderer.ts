@@ -10,7 +10,7 @@ import {
 import { evaluate } from '@huerta/core/assessment';
 import { stateOf, type TendedQuestion } from '@huerta/core/journal';
 import { plansFor, type PlanSetting, type PlanWish } from '@huerta/core/planning/plans';
-import { wordsIn, type DecimalMark, type UnitSystem } from '@huerta/core/units';
+import { wordsIn, type DecimalMark, type Message, type UnitSystem } from '@huerta/core/units';
 import type { LineShare, PlanterDesign } from '@huerta/core/document';
 import { calendarFile, type CalendarJob } from './ics/calendar';
 import { neighbourPdf, type NeighbourJob } from './pdf/neighbour';
@@ -23,8 +23,8 @@ import { templatesPdf } from './pdf/templates';
 export interface BuildJob {
   what: 'sheet' | 'booklet' | 'templates';
   design: PlanterDesign;
-  /** What a line that it is joined to gives it: its days go by it, and its building does not. */
-  share?: LineShare | null;
+  /** What a line that it is joined to gives it, by which its days go, and the hole for its hose. */
+  joined?: { share: LineShare | null; hole: Message | null } | null;
   book: PriceBook;
   units: UnitSystem;
   decimal?: DecimalMark;
@@ -81,8 +81,9 @@ async function drawBuild(job: BuildJob): Promise<PdfResult> {
     const shopper = asShopper(design.name, sheet, assessment.figures);
     const shopping = shoppingFor([shopper], book, units);
     const draw = what === 'sheet' ? sheetPdf : bookletPdf;
-    const supplied = job.share ? evaluate(design, job.share).assessment : assessment;
-    const pdf = await draw({ planter, assessment: supplied, sheet, shopping, words, paper });
+    const { share = null, hole = null } = job.joined ?? {};
+    const supplied = share ? evaluate(design, share).assessment : assessment;
+    const pdf = await draw({ planter, assessment: supplied, sheet, hole, shopping, words, paper });
     return { ok: true, file: pdf };
   }
   const marked = sheet.templates.map((one) => markedWith(one, words.mark));

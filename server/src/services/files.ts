@@ -2,6 +2,7 @@ import type { FileQuery, LabelQuery, RoundQuery } from '@huerta/contract';
 import {
   asShopper,
   buildSheet,
+  hoseHole,
   markedWith,
   shoppingFor,
   type PriceBook,
@@ -20,7 +21,7 @@ import { planterGlb } from '../export/gltf/gltf';
 import { roundSvg } from '../export/svg/round';
 import { templateSvg } from '../export/svg/svg';
 import type { Documents } from './documents';
-import type { ShareReader } from './joined';
+import type { SharedWaterReader } from './joined';
 import { ONLY } from './kinds';
 import type { PdfRenderer } from './pdfRenderer';
 import { notFound, problem } from './problems';
@@ -59,12 +60,11 @@ interface Parts {
   planters: Documents<PlanterDesign>;
   prices: Documents<PriceBook>;
   papers: PdfRenderer;
-  /** What its line gives a planter. */
-  shareFor: ShareReader;
+  sharedWater: SharedWaterReader;
 }
 
 // eslint-disable-next-line max-lines-per-function -- one service: its methods share the threads that draw.
-export function fileService({ planters, prices, papers, shareFor }: Parts): FileService {
+export function fileService({ planters, prices, papers, sharedWater }: Parts): FileService {
   const work = async (id: string, { units }: FileQuery) => {
     const { value: design } = await planters.get(id);
     const { planter, assessment } = evaluate(design);
@@ -87,8 +87,9 @@ export function fileService({ planters, prices, papers, shareFor }: Parts): File
     const { value: design } = await planters.get(id);
     const { value: book } = await prices.get(ONLY);
     const { units, decimal, paper } = query;
-    const share = await shareFor(id);
-    const result = await papers.draw({ what, design, share, book, units, decimal, paper });
+    const shared = await sharedWater(id);
+    const joined = shared && { share: shared.share, hole: hoseHole(shared.line, id) };
+    const result = await papers.draw({ what, design, joined, book, units, decimal, paper });
     if (result.ok) {
       return named(design, NAMES[what], Buffer.from(result.file));
     }

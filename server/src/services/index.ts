@@ -1,4 +1,4 @@
-import { shareReader } from './joined';
+import { sharedWaterReader } from './joined';
 import { dayIn, ownZone } from '@huerta/core/physics/climate';
 import type { PlanterDesign, OwnCrops, VesselDesign } from '@huerta/core/document';
 import type { PriceBook } from '@huerta/core/fabrication';
@@ -73,7 +73,7 @@ export function servicesOf(database: Database, by = 'development', day?: () => s
   const crops = documentsOf(OWN_CROPS, database);
   const round = documentsOf(ROUND, database, changed);
   const others = [vessels, prices, weather, seasons, crops, round];
-  const shareFor = shareReader(planters, round);
+  const sharedWater = sharedWaterReader(planters, round);
   const garden = gardenService({ database, planters, round, others, by });
   const { setAside } = database;
   const progress = progressService(database.progress, planters, setAside);
@@ -118,8 +118,8 @@ export function servicesOf(database: Database, by = 'development', day?: () => s
       garden.soon();
       locate().then(changed, changed);
     }),
-    files: fileService({ planters, prices, papers, shareFor }),
-    reports: reportService(planters, shareFor),
+    files: fileService({ planters, prices, papers, sharedWater }),
+    reports: reportService(planters, sharedWater),
     plans: planService({ prices, weather, today, thread: planning }),
   };
 }

@@ -1,6 +1,7 @@
 import { mkdtemp, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import parsePdf from 'pdf-parse/lib/pdf-parse.js';
 import { gardenSchema } from '@huerta/contract';
 import { cautiousDays, daysToSay, evaluate } from '@huerta/core/assessment';
 import { STARTING_POINTS, type PlanterDesign, type WaterLine } from '@huerta/core/document';
@@ -70,4 +71,18 @@ test('a planter that is gone is left out of its line, and the others are listed'
   await joinAll(of);
   await services.planters.remove(of[1]!.id);
   expect((await listed()).map(({ name }) => name)).toEqual(['Left']);
+});
+
+test('the paper of a joined planter has its days with its line, and the hole for its hose', async () => {
+  const of = [await make('Left'), await make('Right')];
+  const paper = async () => {
+    const { content } = await services.files.sheet(of[0]!.id, { units: 'metric', paper: 'a4' });
+    return (await parsePdf(content)).text;
+  };
+  expect(await paper()).not.toContain('drill for the hose');
+  const shares = await joinAll(of);
+  const { lastsHot } = evaluate(of[0]!.value, shares[of[0]!.id]).assessment.figures;
+  const text = (await paper()).replace(/\s+/g, ' ');
+  expect(text).toMatch(/joined as ‘South wall’.*drill for the hose’s fitting/);
+  expect(text).toContain(`${cautiousDays(lastsHot.days)} days`);
 });

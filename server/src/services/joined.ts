@@ -23,8 +23,14 @@ export function joinedIn(
   };
 }
 
-/** What its line gives a planter, by its id; null for one that stands alone. */
-export type ShareReader = (planter: string) => Promise<LineShare | null>;
+/** A planter's line, and what that gives it; null where no water reaches it. */
+export interface SharedWater {
+  line: WaterLine;
+  share: LineShare | null;
+}
+
+/** The same by a planter's id; null for one that stands alone. */
+export type SharedWaterReader = (planter: string) => Promise<SharedWater | null>;
 
 /** The planters of a line that can be read; others are left out of it. */
 async function membersOf(
@@ -39,14 +45,15 @@ const designsOf = (kept: readonly Kept<PlanterDesign>[]): Record<string, Planter
   Object.fromEntries(kept.map(({ id, value }) => [id, value]));
 
 /** Reads the line of a planter with the designs in it, and works out what that gives it. */
-export function shareReader(
+export function sharedWaterReader(
   planters: Documents<PlanterDesign>,
   round: Documents<RoundPlan>,
-): ShareReader {
+): SharedWaterReader {
   return async (planter) => {
     const [line] = waterLinesOf((await round.get(ONLY)).value.lines, planter);
     if (!line) return null;
-    return shareOf(planter, { line, designs: designsOf(await membersOf(line, planters)) });
+    const designs = designsOf(await membersOf(line, planters));
+    return { line, share: shareOf(planter, { line, designs }) };
   };
 }
 

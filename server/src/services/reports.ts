@@ -4,7 +4,7 @@ import { evaluate, reportOf, SHOWN } from '@huerta/core/assessment';
 import { tell, writeQuantity, type UnitSystem } from '@huerta/core/units';
 import type { PlanterDesign } from '@huerta/core/document';
 import type { Documents } from './documents';
-import type { ShareReader } from './joined';
+import type { SharedWaterReader } from './joined';
 
 /** What core makes of a planter, as plain JSON. */
 export interface ReportService {
@@ -14,12 +14,12 @@ export interface ReportService {
 
 export function reportService(
   planters: Documents<PlanterDesign>,
-  shareFor: ShareReader,
+  sharedWater: SharedWaterReader,
 ): ReportService {
   return {
     async assessment(id, units) {
       const { revision, value: design } = await planters.get(id);
-      const { figures, findings } = evaluate(design, await shareFor(id)).assessment;
+      const { figures, findings } = evaluate(design, (await sharedWater(id))?.share).assessment;
       return {
         id,
         revision,

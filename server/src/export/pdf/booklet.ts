@@ -45,7 +45,7 @@ export function bookletPdf(printed: Printed): Promise<Buffer> {
   );
 }
 
-function cover(flow: Flow, { planter, sheet, shopping, words }: Printed): void {
+function cover(flow: Flow, { planter, sheet, hole, shopping, words }: Printed): void {
   const { design } = planter;
   write(flow, design.name, 'heading', 24, 0, 2);
   const about = [design.variant, design.place.name].filter(Boolean).join(' · ');
@@ -55,6 +55,7 @@ function cover(flow: Flow, { planter, sheet, shopping, words }: Printed): void {
   const high = drawRound(flow.pdf, picture, { x, y: flow.y + 6, width, height: COVER_HIGH }, words);
   flow.y += high + 14;
   write(flow, `Takes ${buildTimeText(timeLeft(sheet.steps, progressOf([])))}.`, 'bold', 10, 0, 3);
+  if (hole) write(flow, words.tell(hole), 'bold', 9, 0, 2);
   for (const sign of SIGNS) write(flow, `–  ${sign}`, 'body', 9, 0, 1);
   heading(flow, 'What it takes');
   inColumns(flow, 2);

@@ -15,7 +15,7 @@ import {
 import { reportOf, SHOWN, type Assessment } from '@huerta/core/assessment';
 import { section } from '@huerta/core/drawing';
 import type { Planter } from '@huerta/core/assembly';
-import { type Words, portionOf } from '@huerta/core/units';
+import { portionOf, type Message, type Words } from '@huerta/core/units';
 import {
   beginFlow,
   heading,
@@ -35,6 +35,8 @@ export interface Printed {
   planter: Planter;
   assessment: Assessment;
   sheet: BuildSheet;
+  /** The hole for the hose of one that is joined to others. */
+  hole?: Message | null;
   shopping: ShoppingList;
   /** How its measures and numbers are written. */
   words: Words;
@@ -62,12 +64,14 @@ export function sheetPdf(printed: Printed): Promise<Buffer> {
   return makePdf(`Build: ${name}`, draw, name);
 }
 
-function top(flow: Flow, { planter, assessment, sheet, shopping, words }: Printed): void {
+function top(flow: Flow, printed: Printed): void {
+  const { planter, assessment, sheet, hole, shopping, words } = printed;
   const { design } = planter;
   const { figures, findings } = assessment;
   write(flow, `Build: ${design.name}`, 'heading', 18, 0, 2);
   const about = [design.variant, design.place.name].filter(Boolean).join(' · ');
   if (about) write(flow, about, 'body', 9.5, 0, 4);
+  if (hole) write(flow, words.tell(hole), 'bold', 9, 0, 2);
   const y = flow.y + 6;
   const { x, width } = here(flow);
   drawSection(
