@@ -17,7 +17,7 @@ export function SupplyGroup() {
     return (
       <Text fontSize="sm">
         Joined with {line.members.length - 1} {plural(line.members.length - 1, 'other')} as ‘
-        {line.name}’: its season and its days count that water.{' '}
+        {line.name}’: its figures, findings and days are with that water.{' '}
         <Link to="/joined" style={{ textDecoration: 'underline' }}>
           Joined planters
         </Link>
