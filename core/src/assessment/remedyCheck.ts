@@ -81,8 +81,11 @@ export function checkRemedy(
 const isFault = ({ severity }: Draft): boolean => rank(severity) <= rank('fault');
 
 /** The faults and dangers of a design, by the ids of their findings. */
-export const faultsOf = (design: PlanterDesign): ReadonlySet<string> =>
-  new Set((checkRemedy(design, [])?.drafts ?? []).filter(isFault).map(({ id }) => id));
+export const faultsOf = (
+  design: PlanterDesign,
+  share: LineShare | null = null,
+): ReadonlySet<string> =>
+  new Set((checkRemedy(design, [], share)?.drafts ?? []).filter(isFault).map(({ id }) => id));
 
 /** The faults and dangers that are in a judged design and were not there before. */
 export const faultsAdded = (after: RemedyCheck, before: ReadonlySet<string>): readonly Draft[] =>

@@ -1,4 +1,11 @@
-import { airCeiling, FIELDS, invertOf, type Patch, type PlanterDesign } from '../document';
+import {
+  airCeiling,
+  FIELDS,
+  invertOf,
+  type LineShare,
+  type Patch,
+  type PlanterDesign,
+} from '../document';
 import { LEAST_SOIL, levelsOf, assemble } from '../assembly';
 import { faultsAdded, faultsOf, checkRemedy } from './remedyCheck';
 import { gapToKeep, moveBase, upToMm } from './patches';
@@ -22,17 +29,23 @@ export interface TradePoint {
 /**
  * Water against roots: the base is moved from as low as it goes to as high as it goes, the lip with
  * it, and each height is worked out in full. Empty where the base cannot be moved.
+ *
+ * @param share what a line that it is joined to gives it
  */
-export function tradeCurve(design: PlanterDesign, points = 60): TradePoint[] {
-  const range = levelsOf(assemble(design)).find(({ id }) => id === 'platform');
+export function tradeCurve(
+  design: PlanterDesign,
+  points = 60,
+  share: LineShare | null = null,
+): TradePoint[] {
+  const range = levelsOf(assemble(design, share)).find(({ id }) => id === 'platform');
   if (!range || range.max - range.min < 1e-3) return [];
   const gap = gapToKeep(design);
-  const faults = faultsOf(design);
+  const faults = faultsOf(design, share);
   const curve: TradePoint[] = [];
   for (let i = 0; i < points; i += 1) {
     const top = range.min + ((range.max - range.min) * i) / (points - 1);
     const patch = moveBase(design, within(top), Math.min(gap, top / 2));
-    const after = checkRemedy(design, patch);
+    const after = checkRemedy(design, patch, share);
     if (!after || after.figures.growingDepth < LEAST_SOIL) continue;
     const { design: moved, figures } = after;
     curve.push({

@@ -69,7 +69,12 @@ import {
   type ShoppingList,
 } from '@huerta/core/fabrication';
 import { SITES, type Site } from '@huerta/core/catalog';
-import { STARTING_POINTS, type LineContext, type PlanterDesign } from '@huerta/core/document';
+import {
+  STARTING_POINTS,
+  type LineContext,
+  type LineShare,
+  type PlanterDesign,
+} from '@huerta/core/document';
 import { weatherOf, type WeatherDay } from '@huerta/core/physics/climate';
 import type { UnitSystem } from '@huerta/core/units';
 import { lineShopper, lineShown, type LineAsked, type LineShown } from './lineTask';
@@ -236,7 +241,8 @@ export const tasks = {
   line: (asked: LineAsked): LineShown => lineShown(asked),
   usualLine,
   floorFor,
-  trade: (design: PlanterDesign): TradePoint[] => tradeCurve(design),
+  trade: (design: PlanterDesign, share: LineShare | null): TradePoint[] =>
+    tradeCurve(design, undefined, share),
   shopping: (
     designs: readonly PlanterDesign[],
     units: UnitSystem,

@@ -1,4 +1,4 @@
-import type { PlanterDesign } from '@huerta/core/document';
+import type { Planter } from '@huerta/core/assembly';
 import type { TradePoint } from '@huerta/core/assessment';
 import { runInWorker } from './workerPool';
 import { idOf, useWorkerQuery, type Known } from './useWorkerQuery';
@@ -7,14 +7,17 @@ import { idOf, useWorkerQuery, type Known } from './useWorkerQuery';
 const REST_MS = 120;
 
 /** Water against roots for a design; the last good curve stays while a new one is worked out. */
-export const useTradeCurve = (design: PlanterDesign): Known<TradePoint[]> =>
+export const useTradeCurve = ({
+  design,
+  share,
+}: Pick<Planter, 'design' | 'share'>): Known<TradePoint[]> =>
   useWorkerQuery({
-    key: ['trade', idOf(design)],
+    key: ['trade', idOf(design), share],
     broke:
       'The curve could not be worked out. The last one is shown; change a measure to try again.',
     ask: async (signal) => {
       await rest(REST_MS, signal);
-      return runInWorker(signal, (work) => work.trade(design));
+      return runInWorker(signal, (work) => work.trade(design, share));
     },
   });
 

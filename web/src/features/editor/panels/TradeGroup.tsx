@@ -17,9 +17,9 @@ const ROOTS: FieldSpec = { label: 'Root room', kind: 'span', min: 0.05, max: 1 }
 /** How long must it last, and how much root room: proposes heights, and shows what they trade. */
 export function TradeGroup() {
   const { id = '' } = useParams();
-  const { design, assessment, change } = useEditor();
+  const { design, planter, assessment, change } = useEditor();
   const { write, tell } = useWords();
-  const { value, trouble } = useTradeCurve(design);
+  const { value, trouble } = useTradeCurve(planter);
   const curve = value ?? NO_CURVE;
   const [roots, setRoots] = useState<number | null>(null);
   const [refusal, setRefusal] = useState('');
