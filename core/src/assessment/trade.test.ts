@@ -29,6 +29,14 @@ describe('water against roots', () => {
     }
   });
 
+  test('of one that is joined to others each point has the days of its bench, with what its line gives it', () => {
+    const share = { level: 0.05, volume: 0.02 };
+    for (const { patch, days } of tradeCurve(design, 6, share)) {
+      const { lastsHot } = evaluate(applyPatch(design, patch), share).assessment.figures;
+      expect(days).toBeCloseTo(lastsHot.days, 9);
+    }
+  });
+
   test('raising the base takes from the roots all the way', () => {
     const depths = curve.map((point) => point.growingDepth);
     expect([...depths].sort((a, b) => b - a)).toEqual(depths);
