@@ -161,6 +161,14 @@ describe('measures that hang on each other', () => {
     again.store.enter({ path: ['wicks', 0, 'diameter'], value: diameter + 0.01 });
     expect(again.wick()).toEqual({ ...cups.wicks[0], diameter: diameter + 0.01 });
 
+    // What it was typed into may be taken back meanwhile.
+    const gone = opened();
+    gone.store.change([{ path: ['wicks'], value: [...cups.wicks, cups.wicks[0]] }]);
+    gone.store.enter({ path: ['wicks', 1, 'bottom'], value: diameter + 0.005 });
+    gone.store.temporal.getState().undo();
+    expect(gone.store.enter({ path: ['soil', 'freeboard'], value: 0.03 })).toBeNull();
+    expect(gone.store.getState().design.wicks).toEqual(cups.wicks);
+
     // A part that is replaced has none of what was typed into the one before it.
     const replaced = opened();
     replaced.store.enter(wide);

@@ -1,6 +1,15 @@
 import { applyPatch, type Change, type Patch, type PlanterDesign } from '@huerta/core/document';
 import type { Contradiction } from '@huerta/core/assembly';
 
+/** A design with a measure; null where what it was typed into is no longer there. */
+function changed(design: PlanterDesign, change: Change): PlanterDesign | null {
+  try {
+    return applyPatch(design, [change]);
+  } catch {
+    return null;
+  }
+}
+
 /**
  * Measures that were typed and cannot be yet, by their paths.
  *
@@ -15,9 +24,10 @@ export function waitingMeasures(forbids: (next: PlanterDesign) => Contradiction 
     for (let more = true; more;) {
       more = false;
       for (const [key, change] of waiting) {
-        const next = applyPatch(now, [change]);
-        if (forbids(next)) continue;
+        const next = changed(now, change);
+        if (next && forbids(next)) continue;
         waiting.delete(key);
+        if (!next) continue;
         now = next;
         more = true;
       }
@@ -36,7 +46,7 @@ export function waitingMeasures(forbids: (next: PlanterDesign) => Contradiction 
     /** The design with a measure, alone or with those that wait; else what forbids it, and it waits. */
     enter(design: PlanterDesign, change: Change): PlanterDesign | Contradiction {
       waiting.delete(keyOf(change.path));
-      const others = [...waiting.values()];
+      const others = [...waiting.values()].filter((one) => changed(design, one));
       const alone = applyPatch(design, [change]);
       const first = forbids(alone);
       if (!first) return takenInto(alone);
