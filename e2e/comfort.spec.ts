@@ -103,9 +103,20 @@ test('a name of 120 letters without a space widens no page, at the desk and on a
       await expect(page.getByRole('main').first()).toBeVisible();
       expect([part, await widthAtRest(page, width)]).toEqual([part, width]);
     }
-    for (const path of ['/', '/today', '/away', '/joined', '/shopping', '/year', '/compare']) {
+    for (const path of [
+      '/',
+      '/today',
+      '/today?view=weeks',
+      '/away',
+      '/joined',
+      '/shopping',
+      '/year',
+      '/compare',
+    ]) {
       await page.goto(path);
       await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+      // What is to be done with it is said beside its name.
+      if (path.includes('weeks')) await page.getByText(name).first().waitFor();
       expect([path, await widthAtRest(page, width)]).toEqual([path, width]);
     }
   }

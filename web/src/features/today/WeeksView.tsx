@@ -103,6 +103,8 @@ function WeeksPicture(props: WeeksPictureProps) {
   // An absence may be over, and another day begin, while the page is open.
   const day = chosen !== null && chosen >= today ? chosen : today;
   const events = eventsOn(ahead, day);
+  const shown = walked.filter(({ id }) => told.water[id] || isDipped(told.events, id));
+  const dips = shown.filter(({ id }) => !told.water[id]).length;
   const carried = byDay[daysBetween(today, day)];
   const reading = [
     day === today ? `Today, ${writeDate(day, 'long')}` : writeDate(day, 'long'),
@@ -115,7 +117,7 @@ function WeeksPicture(props: WeeksPictureProps) {
   return (
     <>
       <Text as="h2" fontSize="xl" mt="4" maxW="44rem">
-        {answerOf(byDay, today, (volume) => write(roughly(volume), 'volume'))}
+        {answerOf(byDay, dips, today, (volume) => write(roughly(volume), 'volume'))}
       </Text>
       <section className="weeks-read" aria-label="The day that is read">
         <h3>
@@ -129,7 +131,7 @@ function WeeksPicture(props: WeeksPictureProps) {
       </section>
       <WeeksWater
         {...{ strip, away, byDay, weeks, day, reading }}
-        planters={walked.filter(({ id }) => told.water[id] || isDipped(told.events, id))}
+        planters={shown}
         events={told.events}
         water={told.water}
         onDay={setChosen}
@@ -145,9 +147,10 @@ const isDipped = (events: readonly CalendarEvent[], id: string): boolean =>
 /** To two figures: what many planters take some day is not known better. */
 const roughly = (volume: number): number => Number(volume.toPrecision(2));
 
-/** What these weeks ask for, in a sentence. */
+/** What these weeks ask for, in a sentence. @param dips planters of whose water nothing is known */
 function answerOf(
   byDay: readonly DayWater[],
+  dips: number,
   today: string,
   amount: (volume: number) => string,
 ): string {
@@ -156,14 +159,25 @@ function answerOf(
     `${planters} ${plural(planters, 'planter')}, ${amount(volume)}`;
   const [now] = byDay;
   const days = fullDays(byDay);
-  const first = now && now.planters > 0 ? `Today ${wants(now)}.` : 'No water to carry today.';
   const next = days && byDay[days.next];
   const most = days && byDay[days.most];
-  if (!days || !next || !most) return `${first} None after that in these weeks.`;
+  const dip =
+    dips > 0
+      ? [
+          `Dip ${dips} ${plural(dips, 'planter')}: ${dips === 1 ? 'its' : 'their'} water is not known.`,
+        ]
+      : [];
+  const first = now && now.planters > 0 ? `Today ${wants(now)}.` : 'No water to carry today.';
+  if (!days || !next || !most) {
+    // Where nothing is known of any, that is all there is to say.
+    if (dips > 0 && !now?.planters) return dip.join('');
+    return [first, 'None after that in these weeks.', ...dip].join(' ');
+  }
   return [
     first,
     `Next ${on(days.next)}: ${wants(next)}.`,
     ...(days.most !== days.next ? [`Most ${on(days.most)}: ${wants(most)}.`] : []),
+    ...dip,
   ].join(' ');
 }
 

@@ -203,6 +203,11 @@ describe('the weeks ahead', () => {
     const [step, well] = rows.getAllByRole('listitem');
     expect(step!.textContent).toMatch(/^By the step.*\d.*L$/);
     expect(well!.textContent).toBe('By the welldip it first');
+    expect(
+      screen.getByRole('heading', {
+        name: /^No water to carry today\. Next .* Dip 1 planter: its/,
+      }),
+    ).toBeTruthy();
     const read = () => screen.getByRole('region', { name: 'The day that is read' }).textContent;
     expect(read()).toMatch(/^Today, Wednesday.*Dip, and fill if it is low.*By the well/);
     const tab = screen.getByRole('slider', { name: 'Day of these weeks' });
