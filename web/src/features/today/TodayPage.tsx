@@ -12,6 +12,7 @@ import { useRoundPlan } from '../../data/api/round';
 import { useAllSeasonPlans, useSeasonPlans } from '../../data/api/season';
 import { keepLog } from '../../ui/logCsv';
 import { notify } from '../../ui/notices';
+import { Loading } from '../../ui/Loading';
 import { Fetched, Page } from '../../ui/Page';
 import { PageHead } from '../../ui/PageHead';
 import { useView, Views } from '../../ui/Views';
@@ -27,13 +28,14 @@ import { PrintedRound } from './PrintedRound';
 import { RoundDuties } from './RoundDuties';
 import { Tank } from './Tank';
 import { TodayHead } from './TodayHead';
-import { WeeksView } from './WeeksView';
 import { Walk } from './Walk';
 import { WeatherNotes } from './WeatherNotes';
 import './today.css';
 
 /** Its drawings ask for shapes of vessels: it comes while the states are worked out. */
 const Courtyard = onDemand(() => import('./Courtyard').then(({ Courtyard: part }) => part));
+
+const WeeksView = onDemand(() => import('./WeeksView').then(({ WeeksView: part }) => part));
 
 /** The round: what wants water today, what can wait, how much it takes and how sure that is. */
 export default function TodayPage() {
@@ -99,9 +101,9 @@ function Rounds({ planters, entries, choice, plan }: RoundsProps) {
     );
   const View = view === 'weeks' ? WeeksView : RoundView;
   return (
-    <>
+    <Suspense fallback={<Loading what="the weeks ahead" />}>
       <View planters={growing} walked={walked} entries={entries} choice={choice} plan={plan} />
-    </>
+    </Suspense>
   );
 }
 
