@@ -53,6 +53,8 @@ export interface Heights {
   readonly invert: number | null;
   /** Where the reservoir counts as full: overflow or valve, but never above the ceiling. */
   readonly brim: number;
+  /** The same without the line that it is joined to: rain or a test may fill it so far. */
+  readonly ownBrim: number;
 }
 
 type Built = Pick<
@@ -172,7 +174,8 @@ export function assemble(design: PlanterDesign, share: LineShare | null = null):
   const ceiling = airCeiling(design);
   const invert = invertOf(design);
   const rim = bed.floor + bed.inside.depth;
-  const valve = (share ?? design.reservoir.supply)?.level ?? Infinity;
+  const brimWith = (valve: { level: number } | null): number =>
+    Math.min(invert ?? ceiling, ceiling, valve?.level ?? Infinity, vessel.depth);
   let joints: readonly Joint[] | null = null;
   const planter: Planter = {
     ...built,
@@ -192,7 +195,8 @@ export function assemble(design: PlanterDesign, share: LineShare | null = null):
       rim,
       waterRim: vessel.depth,
       invert,
-      brim: Math.min(invert ?? ceiling, ceiling, valve, vessel.depth),
+      brim: brimWith(share ?? design.reservoir.supply),
+      ownBrim: brimWith(design.reservoir.supply),
     },
   };
   return planter;

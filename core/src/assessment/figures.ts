@@ -116,7 +116,9 @@ export function figuresOf(planter: Planter): Figures {
   const rain = place.rain === 'open' ? place.storm * catches : 0;
   const plate = vessel.outlineAt(Math.min(design.reservoir.top, vessel.depth));
   const gross = standing + supply;
-  const weight = weigh(planter, soilVolume, standing);
+  // It must be borne as full as it can become by itself, also where a line keeps it lower.
+  const most = freeWaterBelow(planter, heights.ownBrim);
+  const weight = weigh(planter, soilVolume, most);
   return {
     gross,
     usable: lastsHot.used,
@@ -141,7 +143,7 @@ export function figuresOf(planter: Planter): Figures {
     lastsHot,
     beforeRoots: beforeRootsOf(planter, descent),
     weight,
-    wind: standingOf(planter, weight.full, standing),
+    wind: standingOf(planter, weight.full, most),
     rainIn: rain,
     stormClimb: climbUnder(planter, rain),
     tilt: tiltOf(planter),

@@ -121,7 +121,7 @@ function heldIn(
 export function weigh(planter: Planter, soilVolume: number, water: number): Weight {
   const { design, vessel, bed, heights, partGroups } = planter;
   const medium = mixOf(design.soil);
-  const { brim } = heights;
+  const { ownBrim: brim } = heights;
   const empty = partGroups.reduce((sum, { mass }) => sum + mass, 0);
   const stone = aggregatesIn(planter).reduce((sum, { mass }) => sum + mass, 0);
   const beds = soilBeds(planter);

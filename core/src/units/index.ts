@@ -10,7 +10,7 @@ export {
 export { CUBIC_FOOT, DRY_QUART, FOOT, INCH, POUND, US_GALLON } from './units';
 export { capital, listed, plural, spelled } from './plural';
 export { portionOf } from './portion';
-export { type QuantityKind, type UnitSystem } from './kinds';
+export { PERSON, type QuantityKind, type UnitSystem } from './kinds';
 export { readQuantity, type Reading } from './read';
 export {
   writeQuantity,

@@ -51,7 +51,7 @@ export interface UnitStyle {
 }
 
 /** What a grown person weighs, newtons; 80 kg, typical. */
-const PERSON = 80 * 9.80665;
+export const PERSON = 80 * 9.80665;
 
 interface Kind {
   /** What a person calls it, for error sentences. */

@@ -112,6 +112,11 @@ test('what its line gives it is judged at once, is no step, and stays when steps
   const joined = store.evaluation();
   expect(joined.planter.heights.brim).toBe(0.05);
   expect(joined.assessment.figures.lastsHot.days).toBeGreaterThan(alone.lastsHot.days);
+  // What it may weigh is as alone: rain may fill it to its own lip.
+  store.setShare(null);
+  const { weight } = store.assessment().figures;
+  store.setShare({ level: 0.05, volume: 0.03 });
+  expect(joined.assessment.figures.weight).toEqual(weight);
   history().undo();
   expect(store.evaluation().planter.share).toEqual({ level: 0.05, volume: 0.03 });
   store.setShare(null);
