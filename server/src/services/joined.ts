@@ -24,7 +24,7 @@ export function joinedIn(
 }
 
 /** A planter's line, and what that gives it; null where no water reaches it. */
-export interface SharedWater {
+interface SharedWater {
   line: WaterLine;
   share: LineShare | null;
 }
