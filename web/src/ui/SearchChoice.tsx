@@ -1,6 +1,6 @@
 import { Combobox, createListCollection, Field, Portal } from '@chakra-ui/react';
 import { ChevronDown } from 'lucide-react';
-import { useMemo, useState, type ReactNode } from 'react';
+import { useMemo, useRef, useState, type FocusEvent, type ReactNode } from 'react';
 import './searchChoice.css';
 
 export interface SearchOption {
@@ -32,6 +32,8 @@ const NEW = '+';
 export function SearchChoice({ label, value, find, onChoose, unknown, help }: SearchChoiceProps) {
   // Null while nothing is typed: then the field has what is chosen.
   const [typed, setTyped] = useState<string | null>(null);
+  const [open, setOpen] = useState(false);
+  const list = useRef<HTMLDivElement>(null);
   const words = (typed ?? '').trim();
   const groups = useMemo(() => find(words), [find, words]);
   const none = groups.every(({ options }) => options.length === 0);
@@ -51,6 +53,14 @@ export function SearchChoice({ label, value, find, onChoose, unknown, help }: Se
     itemToString: (one) => one.label,
     itemToValue: (one) => one.value,
   });
+  const changeOpen = (next: boolean): void => {
+    setOpen(next);
+    if (!next) setTyped(null);
+  };
+  /** The list watches where the focus goes only some moments after it has opened; whoever types fast has gone on then. */
+  const closeOnLeave = ({ currentTarget, relatedTarget: next }: FocusEvent<HTMLElement>): void => {
+    if (next && !currentTarget.contains(next) && !list.current?.contains(next)) changeOpen(false);
+  };
   return (
     <Field.Root>
       <Combobox.Root
@@ -64,9 +74,8 @@ export function SearchChoice({ label, value, find, onChoose, unknown, help }: Se
         onInputValueChange={({ inputValue, reason }) =>
           setTyped(reason === 'input-change' ? inputValue : null)
         }
-        onOpenChange={({ open }) => {
-          if (!open) setTyped(null);
-        }}
+        open={open}
+        onOpenChange={(change) => changeOpen(change.open)}
         onValueChange={({ value: [chosen] }) => {
           if (chosen === undefined) return;
           if (chosen.startsWith(NEW)) unknown?.make(chosen.slice(NEW.length));
@@ -76,7 +85,7 @@ export function SearchChoice({ label, value, find, onChoose, unknown, help }: Se
         <Combobox.Label asChild>
           <Field.Label>{label}</Field.Label>
         </Combobox.Label>
-        <Combobox.Control className="search-choice-field">
+        <Combobox.Control className="search-choice-field" onBlur={closeOnLeave}>
           <Combobox.Input placeholder="Type a name" />
           <Combobox.Trigger aria-label={`All of: ${label}`}>
             <ChevronDown size={18} aria-hidden />
@@ -84,7 +93,7 @@ export function SearchChoice({ label, value, find, onChoose, unknown, help }: Se
         </Combobox.Control>
         <Portal>
           <Combobox.Positioner>
-            <Combobox.Content className="search-choice-list">
+            <Combobox.Content ref={list} className="search-choice-list">
               {none && !unknown && <p>Nothing is called so. Try another word.</p>}
               {shown.map((group) => (
                 <Group key={group.label} group={group} />
