@@ -1,4 +1,3 @@
-import { randomUUID } from 'node:crypto';
 import { copyFileSync, cpSync, mkdirSync, rmSync, truncateSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import sqlite3 from 'sqlite3';
@@ -12,7 +11,8 @@ import {
   vesselListSchema,
 } from '@huerta/contract';
 import type { ChildProcess } from 'node:child_process';
-import { base, end, send, start } from './server';
+import { fillGarden } from './everything';
+import { base, end, start } from './server';
 
 /** Flipped bits in every column of every table, and files that are cut: the rest of the garden opens. */
 
@@ -25,6 +25,10 @@ export interface Damaged {
   /** Files of the garden that could not be taken away. */
   noFile: number;
   byTable: Record<string, number>;
+  /** Columns of which at least one value was flipped so far, all there are, and those that hold nothing. */
+  columnsReached: number;
+  columnsAll: number;
+  columnsEmpty: string;
   cut: { files: number; offered: number; opened: number; wrong: number };
 }
 
@@ -138,50 +142,13 @@ async function look(): Promise<{ closed: number; planters: number; entries: numb
   return { closed, ...counts };
 }
 
-/** A garden with something in every table. */
-async function filled(folder: string): Promise<void> {
-  const server = await start(folder);
-  const { designs } = (await (await fetch(`${base}/examples`)).json()) as { designs: object[] };
-  for (const design of designs.slice(0, 6)) {
-    const answer = await send('POST', '/planters', { design });
-    const { id, revision } = (await answer?.json()) as { id: string; revision: number };
-    await send('PUT', `/planters/${id}`, { revision, design: { ...design, notes: 'changed' } });
-    await send('PATCH', `/planters/${id}/progress`, {
-      entries: [{ key: 'note/level', value: 'even', at: new Date().toISOString() }],
-    });
-    await send('PUT', `/planters/${id}/season`, {
-      revision: 0,
-      plan: { planted: '2026-05-01', filling: { kind: 'when-low' }, waterings: [] },
-    });
-    const entry = (at: string) => ({
-      ...{ id: randomUUID(), planter: id, at, by: '', text: '', typed: '' },
-      did: { kind: 'filled', where: 'tube', volume: 0.004, ran: true },
-      ...{ instead: null, gone: false },
-    });
-    await send('POST', '/log', {
-      entries: ['2026-07-01T08:00:00.000Z', '2026-07-05T08:00:00.000Z'].map(entry),
-    });
-    await send('POST', `/planters/${id}/readings`, {
-      by: 'Float',
-      readings: [{ at: '2026-07-06T08:00:00.000Z', level: 0.05 }],
-    });
-  }
-  await send('POST', '/weather/days', {
-    days: [{ date: '2026-07-06', tMin: 17, tMax: 31, rain: 0 }],
-  });
-  await fetch(`${base}/garden`);
-  await end(server, 'SIGTERM');
-}
+/** The next column to be damaged, and those that were or that hold nothing: a turn goes on where the last one ended. */
+let next = 0;
+const reached = new Set<string>();
+const empty = new Set<string>();
 
-export async function damaging(scratch: string, until: number): Promise<Damaged> {
-  const told: Damaged = {
-    ...{ flips: 0, closed: 0, lost: 0, noFile: 0, byTable: {} },
-    cut: { files: 0, offered: 0, opened: 0, wrong: 0 },
-  };
-  const good = join(scratch, 'whole');
-  mkdirSync(good, { recursive: true });
-  await filled(good);
-  const database = await open(join(good, 'huerta.sqlite'));
+/** Columns of all tables, as table and name. */
+async function columnsOf(database: sqlite3.Database): Promise<[string, string][]> {
   const tables = (await all(database, `SELECT name FROM sqlite_master WHERE type = 'table'`))
     .map(({ name }) => String(name))
     .filter((name) => !NOT_FLIPPED.has(name));
@@ -189,18 +156,50 @@ export async function damaging(scratch: string, until: number): Promise<Damaged>
   for (const table of tables)
     for (const { name } of await all(database, `SELECT name FROM pragma_table_info(?)`, [table]))
       columns.push([table, String(name)]);
+  return columns;
+}
+
+/** A garden with a row in every table, one of them set aside because it was damaged already. */
+async function wholeGarden(folder: string): Promise<void> {
+  await fillGarden(folder);
+  const database = await open(join(folder, 'huerta.sqlite'));
+  await all(
+    database,
+    `UPDATE log_entries SET entry = '{' WHERE id = (SELECT id FROM log_entries LIMIT 1)`,
+  );
+  await close(database);
+  const server = await start(folder);
+  await look();
+  await end(server, 'SIGTERM');
+}
+
+export async function damaging(scratch: string, until: number): Promise<Damaged> {
+  const told: Damaged = {
+    ...{ flips: 0, closed: 0, lost: 0, noFile: 0, byTable: {} },
+    ...{ columnsReached: 0, columnsAll: 0, columnsEmpty: '' },
+    cut: { files: 0, offered: 0, opened: 0, wrong: 0 },
+  };
+  const good = join(scratch, 'whole');
+  mkdirSync(good, { recursive: true });
+  await wholeGarden(good);
+  const database = await open(join(good, 'huerta.sqlite'));
+  const columns = await columnsOf(database);
   const [{ n: planters } = { n: 0 }] = (await all(
     database,
-    `SELECT count(*) AS n FROM documents WHERE kind = 'planter'`,
+    `SELECT count(*) AS n FROM documents WHERE kind = 'planter' AND deleted_at IS NULL`,
   )) as { n: number }[];
   await close(database);
   const folder = join(scratch, 'damaged');
-  for (let i = 0; Date.now() < until; i += 1) {
-    const [table, column] = columns[i % columns.length]!;
+  for (; Date.now() < until; next += 1) {
+    const [table, column] = columns[next % columns.length]!;
     rmSync(folder, { recursive: true, force: true });
     cpSync(good, folder, { recursive: true });
     const file = join(folder, 'huerta.sqlite');
-    if (!(await flip(file, table, column))) continue;
+    if (!(await flip(file, table, column))) {
+      empty.add(`${table}.${column}`);
+      continue;
+    }
+    reached.add(`${table}.${column}`);
     told.flips += 1;
     told.byTable[table] = (told.byTable[table] ?? 0) + 1;
     const server = await start(folder).catch((error: unknown) => {
@@ -212,9 +211,13 @@ export async function damaging(scratch: string, until: number): Promise<Damaged>
       continue;
     }
     await judge(server, table, planters, told);
-    if (i % 10 === 0) await cut(folder, told);
+    if (next % 10 === 0) await cut(folder, told);
   }
-  return told;
+  const holdNothing = [...empty].filter((column) => !reached.has(column)).join(', ');
+  return {
+    ...told,
+    ...{ columnsReached: reached.size, columnsAll: columns.length, columnsEmpty: holdNothing },
+  };
 }
 
 async function judge(

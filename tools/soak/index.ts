@@ -47,7 +47,7 @@ const MUST_BE_NONE = new Set([
   ...['lost', 'odd', 'stuck', 'refusedLost', 'twice', 'closed', 'noFile', 'bad', 'wrong'],
 ]);
 /** Figures of which the largest counts, where others are summed. */
-const LARGEST = new Set(['slowestOther', 'memory']);
+const LARGEST = new Set(['slowestOther', 'memory', 'columnsReached', 'columnsAll']);
 /** How long a part has its turn, milliseconds. */
 const TURN_MS = 90_000;
 

@@ -7,6 +7,12 @@ import { root } from '../served';
 export const PORT = 4805;
 export const base = `http://127.0.0.1:${PORT}/api`;
 
+/** Servers that run: none outlives the soak, however that ends. */
+const running = new Set<ChildProcess>();
+process.on('exit', () => {
+  for (const child of running) child.kill('SIGKILL');
+});
+
 /** Tries at reaching a server that starts, and between two of them, milliseconds. */
 const TRIES = 3000;
 const BETWEEN_MS = 10;
@@ -23,6 +29,8 @@ export async function start(folder: string, port = PORT): Promise<ChildProcess> 
     },
     stdio: ['ignore', 'ignore', 'inherit'],
   });
+  running.add(child);
+  child.once('exit', () => running.delete(child));
   for (let tries = 0; tries < TRIES; tries += 1) {
     if (child.exitCode !== null) throw new Error(`The server ended with ${child.exitCode}`);
     const up = await fetch(`http://127.0.0.1:${port}/api/health`).catch(() => null);
