@@ -4,6 +4,7 @@ import { STARTING_POINTS } from '@huerta/core/document';
 import DxfParser from 'dxf-parser';
 import { parse, type ElementNode } from 'svg-parser';
 import { readPdf } from '../testing/readPdf';
+import { readWords, type PlacedWords } from '../testing/readWords';
 import { templateDxf } from './dxf/dxf';
 import { templateSvg } from './svg/svg';
 import { templatesPdf } from './pdf/templates';
@@ -158,3 +159,31 @@ test('sheets of one template lie edge to edge: a cross is at the same place on b
   });
   expect(Math.max(...labels.values())).toBe(2);
 });
+
+/** Whether two runs of words lie over each other. */
+const over = (a: PlacedWords, b: PlacedWords): boolean =>
+  a.page === b.page && a.left < b.right && b.left < a.right && a.bottom < b.top && b.bottom < a.top;
+
+test.each(['metric', 'us'] as const)(
+  'on dip sticks and float scales no words lie over others, in %s units',
+  async (units) => {
+    const gauges = STARTING_POINTS.flatMap(({ design }) => {
+      const { planter, assessment } = evaluate(design);
+      return buildSheet(planter, assessment.figures, units).templates;
+    }).filter(({ id }) => id === 'dip-stick' || id === 'float-scale');
+    expect(gauges.length).toBeGreaterThan(STARTING_POINTS.length);
+    const words = await readWords(await templatesPdf('Test', gauges, 'a4'));
+    expect(words.filter((one) => one.words.startsWith('FULL')).length).toBeGreaterThanOrEqual(
+      gauges.length,
+    );
+    const clashes = words.flatMap((one, i) =>
+      words.slice(i + 1).flatMap((other) => (over(one, other) ? [[one.words, other.words]] : [])),
+    );
+    expect(clashes).toEqual([]);
+    const sheets = [...new Set(words.map(({ page }) => page))].map((page) =>
+      words.filter((one) => one.page === page).map((one) => one.words),
+    );
+    const marked = (on: readonly string[], unit: RegExp) => on.some((one) => unit.test(one));
+    expect(sheets.filter((on) => marked(on, /^\S+\sgal$/) && marked(on, /cups?$/))).toEqual([]);
+  },
+);

@@ -1,6 +1,6 @@
 import type { Figures } from '../../assessment';
 import type { Planter } from '../../assembly';
-import { plural, writeQuantity, type UnitSystem } from '../../units';
+import { plural, US_GALLON, writeQuantity, type UnitSystem } from '../../units';
 import { framed, line, text, type Template, type TemplateShape } from './template';
 
 /** Marks of a gauge: litres on the left, hot days on the right. */
@@ -11,26 +11,37 @@ interface Mark {
   words: string;
 }
 
-const US_GALLON = 231 * 0.0254 ** 3;
 const LITRE = 1e-3;
+const CUP = US_GALLON / 16;
+/** Water up to so much is marked in cups, m³. */
+const IN_CUPS = 1.5 * US_GALLON;
 /** Most marks for litres. */
 const MOST = 12;
 /** Marks closer than this are left out, metres. */
 const CLOSE = 0.0045;
 const HALF_WIDTH = 0.016;
 const OVER = 0.02;
+/** A mark's line at the edge, and the gap to its words, metres. */
+const TICK = 0.003;
+const TO_WORDS = 0.0006;
+/** Sizes of the words of marks and of levels, and where they begin and end above their lines, metres. */
+const MARK_SIZE = 0.0022;
+const MARK_FOOT = -0.0011;
+const MARK_TOP = 0.0013;
+const LEVEL_SIZE = 0.0024;
+const LEVEL_FOOT = 0.0014;
+const LEVEL_TOP = 0.004;
 
-/** Marks at round amounts of water, from the floor to the brim. */
+/** Marks at round amounts of water, from the floor to the brim, all in one unit. */
 function volumeMarks({ storage, heights }: Planter, set: UnitSystem): Mark[] {
   const whole = storage.volumeBelow(heights.brim);
-  const unit = set === 'us' ? US_GALLON : LITRE;
+  const size = whole > IN_CUPS ? 'large' : 'small';
+  const unit = set === 'metric' ? LITRE : size === 'large' ? US_GALLON : CUP;
   const step = niceStep(whole / unit / MOST) * unit;
   const marks: Mark[] = [];
   for (let volume = step; volume < whole - 1e-9; volume += step) {
-    marks.push({
-      level: storage.heightFor(volume),
-      words: writeQuantity(volume, 'volume', set),
-    });
+    const words = writeQuantity(volume, 'volume', set, 'point', set === 'us' ? size : null);
+    marks.push({ level: storage.heightFor(volume), words });
   }
   return marks;
 }
@@ -62,7 +73,7 @@ function dayMarks({ storage, heights }: Planter, figures: Figures): Mark[] {
   return marks;
 }
 
-/** Draws marks at places along the stick; every one keeps clear of the last. */
+/** Draws marks at places along the stick: one that is close to the last is left out, and none is written over a level. */
 function scale(
   planter: Planter,
   figures: Figures,
@@ -70,33 +81,41 @@ function scale(
   at: (level: number) => number,
 ): TemplateShape[] {
   const { heights } = planter;
-  const shapes: TemplateShape[] = [];
-  const side = (marks: readonly Mark[], left: boolean) => {
+  const levels: Mark[] = [
+    { level: heights.brim, words: `FULL ${writeQuantity(figures.standing, 'volume', set)}` },
+  ];
+  if (figures.usableLevel > 1e-3 && figures.usableLevel < heights.brim - 0.006) {
+    levels.push({ level: figures.usableLevel, words: 'FILL' });
+  }
+  const written = (y: number): boolean =>
+    levels.some(({ level }) => {
+      const above = y - at(level);
+      return above < LEVEL_TOP - MARK_FOOT && above > LEVEL_FOOT - MARK_TOP;
+    });
+  const side = (marks: readonly Mark[], left: boolean): TemplateShape[] => {
+    const shapes: TemplateShape[] = [];
+    const outwards = left ? -1 : 1;
     let last = -Infinity;
     for (const { level, words } of marks) {
       const y = at(level);
       if (Math.abs(y - last) < CLOSE || Math.abs(y - at(heights.brim)) < CLOSE) continue;
       last = y;
-      const [x0, x1] = left ? [-HALF_WIDTH, -HALF_WIDTH + 0.005] : [HALF_WIDTH - 0.005, HALF_WIDTH];
-      shapes.push(
-        line(x0, y, x1, y, 'mark'),
-        text(left ? x1 + 0.001 : x0 - 0.001, y - 0.0011, words, left ? 'start' : 'end', 0.0022),
-      );
+      const [edge, end] = [HALF_WIDTH * outwards, (HALF_WIDTH - TICK) * outwards];
+      shapes.push(line(Math.min(edge, end), y, Math.max(edge, end), y, 'mark'));
+      if (written(y)) continue;
+      const from = end - TO_WORDS * outwards;
+      shapes.push(text(from, y + MARK_FOOT, words, left ? 'start' : 'end', MARK_SIZE));
     }
+    return shapes;
   };
-  side(volumeMarks(planter, set), true);
-  side(dayMarks(planter, figures), false);
-  const level = (z: number, words: string) => {
-    shapes.push(
-      line(-HALF_WIDTH, at(z), HALF_WIDTH, at(z), 'mark'),
-      text(0, at(z) + 0.0014, words, 'middle', 0.0024),
-    );
-  };
-  level(heights.brim, `FULL ${writeQuantity(figures.standing, 'volume', set)}`);
-  if (figures.usableLevel > 1e-3 && figures.usableLevel < heights.brim - 0.006) {
-    level(figures.usableLevel, 'FILL');
-  }
-  return shapes;
+  return [
+    ...side(volumeMarks(planter, set), true),
+    ...side(dayMarks(planter, figures), false),
+    ...levels.flatMap(({ level, words }) => [
+      line(-HALF_WIDTH, at(level), HALF_WIDTH, at(level), 'mark'),
+      text(0, at(level) + LEVEL_FOOT, words, 'middle', LEVEL_SIZE),
+    ]),
+  ];
 }
 
 const frame = (bottom: number, top: number): TemplateShape[] => [
