@@ -19,9 +19,8 @@ export function demoSite(today: string): 'vallesol' | 'south-coast' {
 
 /** Chooses the weather of that place, unless somebody has chosen one. */
 export async function loadDemoWeather({ weather }: Services, today: string): Promise<void> {
-  const site = demoSite(today);
   const { revision } = await weather.get(ONLY);
-  if (revision > 0 || site === FIRST_WEATHER.site) return;
-  const value: WeatherChoice = { ...FIRST_WEATHER, site };
+  if (revision > 0) return;
+  const value: WeatherChoice = { ...FIRST_WEATHER, site: demoSite(today) };
   await weather.save(ONLY, { revision: 0, saveId: null, after: [] }, { name: 'Weather', value });
 }

@@ -98,6 +98,28 @@ describe('what have you got', () => {
     expect(titles.join()).toMatch(/barrel/i);
   });
 
+  test('where the garden is, is asked until somebody has said so', async () => {
+    const saved: { site: string }[] = [];
+    serveWith(({ path, method, body }) => {
+      if (path === '/vessels') return { vessels: [] };
+      if (path !== '/weather') return null;
+      if (method === 'PUT') saved.push((body as { choice: { site: string } }).choice);
+      const choice = saved.at(-1) ?? { site: 'vallesol', normals: null, days: null };
+      return { choice, revision: saved.length, updatedAt: new Date().toISOString() };
+    });
+    const page = open(<StartPage />);
+    const user = userEvent.setup();
+    const field = await screen.findByLabelText<HTMLSelectElement>('Where is the garden?');
+    expect(field.selectedOptions[0]!.textContent).toBe('Choose the weather that is nearest');
+    await user.selectOptions(field, 'Cool north coast');
+    await waitFor(() => expect(saved.at(-1)?.site).toBe('cool-coast'));
+    expect(await screen.findByText(/55.5° north, 15 m above the sea/)).toBeTruthy();
+    page.unmount();
+    open(<StartPage />);
+    await screen.findByRole('heading', { name: 'What have you got?' });
+    await waitFor(() => expect(screen.queryByLabelText('Where is the garden?')).toBeNull());
+  });
+
   test('a vessel of one’s own is offered only the builds that go into it', async () => {
     const mine = { id: id(7), revision: 1, name: 'Zinc box', vessel: vesselFrom('tote-50'), ...at };
     answers({ '/vessels': { vessels: [mine] } });

@@ -10,10 +10,12 @@ import { ONLY, useChange, useDocument } from './useDocument';
 export const useWeather = () => {
   const { data, error, refetch } = useDocument('weather', ONLY);
   const choice = data?.body.choice;
+  /** Whether somebody has said whose weather it is, here or anywhere. */
+  const chosen = data !== undefined && (data.revision > 0 || data.kept !== null);
   useEffect(() => {
     if (choice) setGardenZone(choice.zone ?? null);
   }, [choice]);
-  return { data: choice, error, refetch };
+  return { data: choice, chosen, error, refetch };
 };
 
 /** Chooses another. */

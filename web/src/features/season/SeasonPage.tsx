@@ -27,6 +27,8 @@ import { useWords } from '../../ui/preferences';
 import { notify } from '../../ui/notices';
 import { Fetched, Page } from '../../ui/Page';
 import { useView, Views } from '../../ui/Views';
+import { OwnWeather } from '../../ui/weather/OwnWeather';
+import { SiteField } from '../../ui/weather/SiteField';
 import { Loading } from '../../ui/Loading';
 import type { JoinedSeason } from '../../compute/tasks';
 import { useJoined } from '../../compute/waterLines';
@@ -38,7 +40,6 @@ import { PlanFields, planLine } from './PlanFields';
 import './season.css';
 import { SearchView } from './SearchView';
 import { SeasonView } from './SeasonView';
-import { WeatherView } from './WeatherView';
 import { WhatIfView } from './WhatIfView';
 import { YearView } from './YearView';
 
@@ -218,7 +219,10 @@ function Season(props: SeasonProps) {
         </Text>
       )}
       {view === 'weather' ? (
-        <WeatherView choice={choice} />
+        <Box className="weather">
+          <SiteField label="Weather of" choice={choice} />
+          <OwnWeather choice={choice} />
+        </Box>
       ) : (
         <Answered {...{ resource, plan, view, asked, absence, answers, day }} onDay={setDay} />
       )}

@@ -11,7 +11,7 @@ import { Fetched, Page } from '../../ui/Page';
 import { AuthorField } from '../../ui/AuthorField';
 import { FormatPreferences } from '../../ui/FormatPreferences';
 import { CanField } from './CanField';
-import { GardenZone } from './GardenZone';
+import { GardenPlace } from './GardenPlace';
 import { Row } from './Row';
 import { Section } from './Section';
 import { BringIn } from './BringIn';
@@ -27,7 +27,7 @@ export default function SettingsPage() {
         Settings
       </Text>
       <OnThisDevice />
-      <GardenZone />
+      <GardenPlace />
       <Fetched what="the settings" title="The settings cannot be fetched" queries={[about]}>
         {({ version, demo, home }) => (
           <>

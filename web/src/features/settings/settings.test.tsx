@@ -108,11 +108,11 @@ beforeEach(clearResponseCache);
 
 test('the garden has a time zone: its day is told, and what is noted is noted in it', async () => {
   const choice = { site: 'vallesol', normals: null, days: null };
-  const saved: { zone?: string }[] = [];
+  const saved: { zone?: string; site?: string }[] = [];
   serveWith(({ path, method, body }) => {
     if (path === '/about') return { version: '0.1.0', demo: true, home: false };
     if (!path.startsWith('/weather')) return null;
-    if (method === 'PUT') saved.push((body as { choice: { zone: string } }).choice);
+    if (method === 'PUT') saved.push((body as { choice: { zone: string; site: string } }).choice);
     const updatedAt = new Date().toISOString();
     return { choice: saved.at(-1) ?? choice, revision: 1 + saved.length, updatedAt };
   });
@@ -125,6 +125,9 @@ test('the garden has a time zone: its day is told, and what is noted is noted in
   await waitFor(() => expect(gardenZone()).toBe('Pacific/Auckland'));
   expect(gardenDay()).toBe(dayIn('Pacific/Auckland'));
   expect(await screen.findByText(/This device is set to/)).toBeTruthy();
+  await user.selectOptions(screen.getByLabelText('Weather of'), 'Southern mild coast');
+  await waitFor(() => expect(saved.at(-1)?.site).toBe('south-coast'));
+  expect(saved.at(-1)?.zone).toBe('Pacific/Auckland');
   setGardenZone(null);
 });
 

@@ -15,9 +15,11 @@ import { Link, useNavigate, useSearchParams } from 'react-router';
 import { v4 as uuid } from 'uuid';
 import { useEntries } from '../../data/api/planters';
 import type { BegunState } from '../../data/begun';
+import { useWeather } from '../../data/api/weather';
 import { useVessels } from '../../data/api/vessels';
 import { useWords } from '../../ui/preferences';
 import { Page } from '../../ui/Page';
+import { SiteField } from '../../ui/weather/SiteField';
 import { SmallSection } from '../../drawing/SmallSection';
 
 type Filter = VesselGroup | 'all';
@@ -63,6 +65,7 @@ export default function StartPage() {
           What could I make from what I have?
         </Link>
       </Text>
+      <WhereIsIt />
       {!mine && (
         <Box
           role="group"
@@ -101,6 +104,19 @@ export default function StartPage() {
         ))}
       </Grid>
     </Page>
+  );
+}
+
+/** Where the garden is, asked once: as long as nobody has said so, and until one goes on. */
+function WhereIsIt() {
+  const { data: choice, chosen } = useWeather();
+  const [asked, setAsked] = useState(false);
+  if (choice && !chosen && !asked) setAsked(true);
+  if (!choice || !asked) return null;
+  return (
+    <Box mb="5" maxW="24rem">
+      <SiteField label="Where is the garden?" choice={choice} chosen={chosen} />
+    </Box>
   );
 }
 

@@ -2,12 +2,15 @@ import { Box, Text } from '@chakra-ui/react';
 import type { PlanterResource } from '@huerta/contract';
 import { waterLinesOf, type WaterLine } from '@huerta/core/document';
 import { plural, spelled } from '@huerta/core/units';
+import type { WeatherChoice } from '@huerta/core/physics/climate';
 import type { ReactNode } from 'react';
+import { Link } from 'react-router';
 import type { Round } from '../../compute/roundStates';
 import { useGardenDay } from '../../data/gardenDay';
 import { Cans } from '../../drawing/WaterVessels';
 import { writeDate } from '../../ui/dates';
 import { usePreferences, useWords } from '../../ui/preferences';
+import { weatherNames } from '../../ui/weather/weatherNames';
 import { verdictOf, type Verdict } from '../../ui/tended';
 
 interface TodayHeadProps {
@@ -15,6 +18,7 @@ interface TodayHeadProps {
   /** Planters of one line are filled at one place. */
   lines: readonly WaterLine[];
   round: Round;
+  choice: WeatherChoice;
   working: boolean;
   /** What the weather asks for, and the tank. */
   children: ReactNode;
@@ -24,8 +28,8 @@ interface TodayHeadProps {
 const OVERFULL = 0.1;
 
 /** What there is to do today, in one sentence and in cans. */
-export function TodayHead({ planters, lines, round, working, children }: TodayHeadProps) {
-  const { write } = useWords();
+export function TodayHead({ planters, lines, round, choice, working, children }: TodayHeadProps) {
+  const { write, say } = useWords();
   const { can } = usePreferences();
   const today = useGardenDay();
   const states = planters.map(({ id }) => round[id] ?? null);
@@ -55,6 +59,12 @@ export function TodayHead({ planters, lines, round, working, children }: TodayHe
       <Box className="today-lead">
         <Text color="faint">
           {writeDate(today, 'weekday')}, {writeDate(today, 'long')}
+          <Link to="/settings" className="today-weather">
+            <span>Weather of </span>
+            {choice.site === 'own-days'
+              ? 'your file'
+              : say(weatherNames(choice)[choice.site] ?? '')}
+          </Link>
         </Text>
         <Box role="status">
           <Text className="today-sentence">{sentence}</Text>

@@ -123,7 +123,7 @@ function RoundView({ planters, walked, entries, choice, plan }: ViewProps) {
   const printing = usePrinting();
   return (
     <>
-      <TodayHead planters={walked} lines={plan.lines} round={round} working={working}>
+      <TodayHead planters={walked} lines={plan.lines} {...{ round, choice, working }}>
         <WeatherNotes planters={walked} round={round} />
         <Tank plan={plan} round={round} choice={choice} entries={entries} ready={!working} />
       </TodayHead>

@@ -15,49 +15,30 @@ import {
   type WeatherReading,
   siteOf,
 } from '@huerta/core/physics/climate';
-import { SITES, type Months, type Site } from '@huerta/core/catalog';
+import type { Months, Site } from '@huerta/core/catalog';
 import type { UnitSystem } from '@huerta/core/units';
 import Papa from 'papaparse';
 import { useRef, useState } from 'react';
 import { useSaveWeather } from '../../data/api/weather';
-import { useWords } from '../../ui/preferences';
-import { ChoiceField } from '../../ui/ChoiceField';
-import { Table } from '../../ui/Table';
+import { useWords } from '../preferences';
+import { Table } from '../Table';
 
 const MOST_BYTES = 5_000_000;
 const MOST_SHOWN = 12;
 
-/** Where the weather comes from: made-up places, normals of one's own, or days from a file. */
-export function WeatherView({ choice }: { choice: WeatherChoice }) {
+/** Weather of one's own: days from a file, or the months' averages of the place. */
+export function OwnWeather({ choice }: { choice: WeatherChoice }) {
   const save = useSaveWeather();
   const site = siteOf(choice);
-  const { units } = useWords();
-  const high = `${shownAltitude(site.altitude, units)} ${units === 'us' ? 'ft' : 'm'}`;
-  const choices: Record<string, { name: string }> = {
-    ...SITES,
-    ...(choice.normals ? { 'own-normals': { name: choice.normals.name } } : {}),
-    ...(choice.days ? { 'own-days': { name: `Days of ${choice.days.name}` } } : {}),
-  };
   return (
-    <Box className="weather">
-      <ChoiceField
-        label="Weather of"
-        value={choice.site}
-        choices={choices as Record<typeof choice.site, { name: string }>}
-        onChoose={(id) => save({ ...choice, site: id })}
-        help={
-          choice.site === 'own-days'
-            ? 'One series of days: there are no bands.'
-            : `${Math.abs(site.latitude)}° ${site.latitude < 0 ? 'south' : 'north'}, ${high} above the sea.`
-        }
-      />
+    <>
       <Import site={site} onUse={(days) => save({ ...choice, site: 'own-days', days })} />
       <Normals
         key={`${choice.site} ${site.name}`}
         site={site}
         onKeep={(normals) => save({ ...choice, site: 'own-normals', normals })}
       />
-    </Box>
+    </>
   );
 }
 
