@@ -20,6 +20,7 @@ import { onDemand } from '../../ui/onDemand';
 import { useGradually } from '../../ui/useGradually';
 import { UnexplainedReadings } from '../../ui/UnexplainedReadings';
 import { usePrinting } from '../../ui/usePrinting';
+import { SowNowFold } from '../../ui/year/SowNowFold';
 import '../../ui/tended.css';
 import { useRound } from '../../compute/round';
 import type { Round } from '../../compute/roundStates';
@@ -34,6 +35,8 @@ import './today.css';
 
 /** Its drawings ask for shapes of vessels: it comes while the states are worked out. */
 const Courtyard = onDemand(() => import('./Courtyard').then(({ Courtyard: part }) => part));
+
+const SowToday = onDemand(() => import('./SowToday').then(({ SowToday: part }) => part));
 
 const WeeksView = onDemand(() => import('./WeeksView').then(({ WeeksView: part }) => part));
 
@@ -137,6 +140,11 @@ function RoundView({ planters, walked, entries, choice, plan }: ViewProps) {
       <Together planters={walked} round={round} />
       <Unexplained planters={walked} round={round} />
       <RoundDuties planters={walked} round={round} />
+      <SowNowFold className="not-printed">
+        <Suspense fallback={<Loading what="what can be sown" />}>
+          <SowToday planters={walked} {...{ plans, entries, choice }} />
+        </Suspense>
+      </SowNowFold>
       <Box className="not-printed" display="flex" flexWrap="wrap" gap="3" mt="6">
         <Button onClick={() => window.print()}>
           <Printer size={18} aria-hidden /> Print the round

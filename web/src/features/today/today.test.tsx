@@ -140,6 +140,24 @@ test('an expected frost is told above the round with whom it is about, and how f
   expect(weather.getByText(/forecast until/)).toBeTruthy();
 });
 
+test('what can be sown now is offered on the round, and planned in a planter by a press', async () => {
+  garden = serveGarden([
+    designOf('trough-pipes', [
+      { path: ['name'], value: 'Trough by the gate' },
+      { path: ['planting', 'crops'], value: [usualPlanted('radish', 4)] },
+    ]),
+  ]);
+  const user = open('/today');
+  await user.click(await screen.findByText('What to sow or plant now'));
+  const [plan] = await screen.findAllByRole('button', { name: /^Plan .* in Trough by the gate$/ });
+  await user.click(plan!);
+  await waitFor(() =>
+    expect(
+      garden.asked.some(({ method, path }) => method === 'PUT' && path === `/planters/${idAt(1)}`),
+    ).toBe(true),
+  );
+});
+
 test('in the order of the walk, once that is set', async () => {
   garden.plan = { ...garden.plan, order: [idAt(2), idAt(1)] };
   open('/today');

@@ -18,7 +18,8 @@ import { LogYears } from '../../ui/LogYears';
 import { DEMAND_STEP, demandDays } from '../../ui/year/demandDays';
 import { useYearReading } from '../../ui/year/useYearReading';
 import { YearHead } from '../../ui/year/YearHead';
-import { GardenSowNow } from './GardenSowNow';
+import { GardenSowOffers } from '../../ui/year/GardenSowOffers';
+import { SowNowFold } from '../../ui/year/SowNowFold';
 import { PlanterYearRow } from './PlanterYearRow';
 import { gardenYear, standing, thirstiest, yearRow, type YearRow } from './yearRows';
 import './gardenYear.css';
@@ -86,7 +87,9 @@ function GardenYear({ planters, choice, entries }: GardenYearProps) {
           Show {Math.min(growing.length - most, AT_ONCE)} more
         </Button>
       )}
-      <GardenSowNow {...{ rows, site }} />
+      <SowNowFold className="not-printed">
+        <GardenSowOffers {...{ rows, site }} />
+      </SowNowFold>
       <LogYears planter={null} name="Garden" latitude={site.latitude} planters={shown} />
     </>
   );

@@ -1,4 +1,5 @@
 import { Button, Text } from '@chakra-ui/react';
+import type { PlanterResource } from '@huerta/contract';
 import { applyPatch } from '@huerta/core/document';
 import type { SowNow } from '@huerta/core/simulation/season';
 import type { Site } from '@huerta/core/catalog';
@@ -7,27 +8,23 @@ import { Link } from 'react-router';
 import { useGardenSowNow } from '../../compute/gardenYear';
 import { useGardenDay } from '../../data/gardenDay';
 import { useChangePlanter } from '../../data/api/planters';
-import { notify } from '../../ui/notices';
-import { useWords } from '../../ui/preferences';
-import { sayOffer } from '../../ui/year/sayOffer';
-import { SowNowFold } from '../../ui/year/SowNowFold';
-import type { YearRow } from './yearRows';
+import { notify } from '../notices';
+import { useWords } from '../preferences';
+import { sayOffer } from './sayOffer';
 
-interface GardenSowNowProps {
-  rows: readonly YearRow[];
+/** A planter, and the day from which its crops are counted. */
+export interface SownPlanter {
+  planter: PlanterResource;
+  planted: string;
+}
+
+interface GardenSowOffersProps {
+  rows: readonly SownPlanter[];
   site: Site;
 }
 
-/** What can be sown or planted in the garden now, worked out when somebody wants to know. */
-export function GardenSowNow(props: GardenSowNowProps) {
-  return (
-    <SowNowFold className="not-printed">
-      <Offers {...props} />
-    </SowNowFold>
-  );
-}
-
-function Offers({ rows, site }: GardenSowNowProps) {
+/** What can be sown or planted in each planter of a garden now, planned in it by a press. */
+export function GardenSowOffers({ rows, site }: GardenSowOffersProps) {
   const today = useGardenDay();
   const asked = useMemo(
     () => rows.map(({ planter: { id, design }, planted }) => ({ id, design, planted })),
@@ -65,7 +62,7 @@ function Offers({ rows, site }: GardenSowNowProps) {
 const SHOWN = 3;
 
 interface PlanterOffersProps {
-  row: YearRow;
+  row: SownPlanter;
   offers: readonly SowNow[];
   today: string;
 }
