@@ -15,8 +15,8 @@ interface SurprisesProps {
 
 /** Readings that no thirst explains, each with a way to find out why. */
 export function UnexplainedReadings({ planter, surprises }: SurprisesProps) {
-  const { write } = useWords();
-  return sayUnexplained(surprises, write).map(({ kind, words }) => (
+  const { tell } = useWords();
+  return sayUnexplained(surprises, tell).map(({ kind, words }) => (
     <Text key={kind} className="surprise">
       {words}{' '}
       <Link

@@ -4,7 +4,7 @@ import {
   type TendedState,
   type Thirst,
 } from '@huerta/core/journal';
-import type { Words } from '@huerta/core/units';
+import { q, say, type Message, type Words } from '@huerta/core/units';
 import { writeDate, writeDayAhead } from './dates';
 
 /** How a tended planter stands, in sentences. */
@@ -85,7 +85,7 @@ export function sayLevel({ forecast, room, certain }: TendedState, write: Write)
 /** Readings that no thirst explains, and what to look at: the latest of each kind. */
 export function sayUnexplained(
   surprises: readonly UnexplainedReading[],
-  write: Write,
+  tell: Words['tell'],
 ): { kind: UnexplainedReading['kind']; words: string }[] {
   const latest = new Map(surprises.map((one) => [one.kind, one]));
   return [...latest.values()].map((one) => {
@@ -98,28 +98,24 @@ export function sayUnexplained(
           : before === 2
             ? ', and twice before'
             : `, and ${before} times before`;
-    return { kind: one.kind, words: saySurprise(one, often, write) };
+    return { kind: one.kind, words: tell(surpriseOf(one, often)) };
   });
 }
 
-function saySurprise(
-  { kind, entry, read, expected }: UnexplainedReading,
-  often: string,
-  write: Write,
-): string {
+function surpriseOf({ kind, entry, read, expected }: UnexplainedReading, often: string): Message {
   const day = writeDate(entry.at.slice(0, 10), 'short');
   const filled = entry.did.kind === 'filled';
   const as = filled ? 'volume' : 'length';
-  const saw = `on ${day} ${filled ? 'it took' : 'the stick read'} ${write(read, as)} where ${write(Math.max(expected, 0), as)} was expected${often}.`;
+  const saw = say`on ${day} ${filled ? 'it took' : 'the stick read'} ${q(read, as)} where ${q(Math.max(expected, 0), as)} was expected${often}.`;
   switch (kind) {
     case 'falls-fast':
-      return `Look for a leak or a crack, and see that it stands level: ${saw}`;
+      return say`Look for a leak or a crack, and see that it stands level: ${saw}`;
     case 'stays':
-      return `Look at wick and roots, which drink little: ${saw}`;
+      return say`Look at wick and roots, which drink little: ${saw}`;
     case 'at-once':
-      return `Rod the tube through and let caught air out; it ran over almost at once: ${saw}`;
+      return say`Rod the tube through and let caught air out; it ran over almost at once: ${saw}`;
     case 'rises':
-      return `See what fills it, or why nothing is drunk: ${saw}`;
+      return say`See what fills it, or why nothing is drunk: ${saw}`;
   }
 }
 

@@ -18,6 +18,7 @@ import { useEditor } from './editorState';
 const LONG = 5;
 
 type Write = ReturnType<typeof useWords>['write'];
+type Tell = ReturnType<typeof useWords>['tell'];
 
 interface Told {
   figures: PlanterFigures;
@@ -29,7 +30,7 @@ interface Told {
 /** What is said below two of the figures of a planter's water. */
 function waterSaid(
   { figures, share, line }: Told,
-  write: Write,
+  { write, tell }: { write: Write; tell: Tell },
 ): Record<'usable' | 'lastsHot', string> {
   const { lastsHot, lastsMild, standing, stranded, gross } = figures;
   const days = (value: number) => write(cautiousDays(value), 'days');
@@ -41,9 +42,9 @@ function waterSaid(
   const joined = share ? 'with what is joined: ' : line ? 'by itself: ' : '';
   return {
     usable: share
-      ? `${write(standing, 'volume')} in it, ${write(share.volume, 'volume')} through its hose`
+      ? tell(say`${q(standing, 'volume')} in it, ${q(share.volume, 'volume')} through its hose`)
       : stranded > 1e-5
-        ? `holds ${write(gross, 'volume')}, ${write(stranded, 'volume')} too slow or too low`
+        ? tell(say`holds ${q(gross, 'volume')}, ${q(stranded, 'volume')} too slow or too low`)
         : 'all that it holds',
     lastsHot: Number.isFinite(lastsMild.days)
       ? `${joined}plants go short after ${days(lastsHot.short)}; when mild ${days(lastsMild.days)} and ${days(lastsMild.short)}`
@@ -66,7 +67,7 @@ export function Figures({ compact }: { compact: boolean }) {
   const { id = '' } = useParams();
   const told = { figures, share: planter.share, line: useLineOf(id) };
   const small: Partial<Record<ReportId, string>> = {
-    ...waterSaid(told, write),
+    ...waterSaid(told, { write, tell }),
     growingDepth: `${write(figures.soilVolume, 'loose')} of mix`,
     weightFull: tell(
       say`${q(figures.weight.pressure, 'pressure')} on its floor${likePeople(figures.weight.pressure)}`,

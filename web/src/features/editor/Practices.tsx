@@ -9,6 +9,7 @@ import {
   type BenchPanel,
   type Practice,
 } from '@huerta/core/assessment';
+import { q } from '@huerta/core/units';
 import { useMemo, useState } from 'react';
 import { useWords } from '../../ui/preferences';
 import { SeverityMark } from '../../ui/Severity';
@@ -103,7 +104,7 @@ function Opinion({ school }: { school: Practice }) {
 }
 
 function Numbers({ outcome }: { outcome: PracticeOutcome | null }) {
-  const { write } = useWords();
+  const { write, writeTogether } = useWords();
   if (!outcome) {
     return (
       <Text fontSize="sm" color="faint">
@@ -111,10 +112,11 @@ function Numbers({ outcome }: { outcome: PracticeOutcome | null }) {
       </Text>
     );
   }
+  const amount = writeTogether([q(outcome.usable, 'volume'), q(outcome.stranded, 'volume')]);
   return (
     <Box fontSize="sm" mt="1">
-      Here: <b>{write(outcome.usable, 'volume')}</b> to use
-      {outcome.stranded > 1e-4 ? ` (${write(outcome.stranded, 'volume')} stay below)` : ''},{' '}
+      Here: <b>{amount(outcome.usable, 'volume')}</b> to use
+      {outcome.stranded > 1e-4 ? ` (${amount(outcome.stranded, 'volume')} stay below)` : ''},{' '}
       <b>{write(cautiousDays(outcome.days), 'days')}</b> until it reads low when hot,{' '}
       {write(outcome.growingDepth, 'span')} for roots, {write(outcome.weight, 'mass')} full.{' '}
       {outcome.roots === null

@@ -1,6 +1,7 @@
 import { Box, Button, Text } from '@chakra-ui/react';
 import { soilBeds, type Planter } from '@huerta/core/assembly';
 import type { SeasonAnswer } from '@huerta/core/simulation/season';
+import { q } from '@huerta/core/units';
 import { Download } from 'lucide-react';
 import { useWords } from '../../ui/preferences';
 import { writeDate } from '../../ui/dates';
@@ -62,7 +63,12 @@ export function SeasonView({
 
 /** The same in numbers. Set once for each season, however often the band over it grows. */
 const Numbers = memo(function Numbers({ name, season }: { name: string; season: SeasonAnswer }) {
-  const { write } = useWords();
+  const { write, writeTogether } = useWords();
+  const given = writeTogether(
+    season.run.days.flatMap(({ filled, poured }) => [q(filled, 'volume'), q(poured, 'volume')]),
+  );
+  const water = writeTogether(season.run.days.map((one) => q(one.water, 'volume')));
+  const drunk = writeTogether(season.run.days.map((one) => q(one.drunk, 'volume')));
   // On paper nothing can be unfolded.
   const printing = usePrinting();
   return (
@@ -75,8 +81,8 @@ const Numbers = memo(function Numbers({ name, season }: { name: string; season: 
             .map(
               ({ date, filled, poured }) =>
                 `${writeDate(date, 'short')} (${[
-                  filled > 0 ? write(filled, 'volume') : '',
-                  poured > 0 ? `${write(poured, 'volume')} on top` : '',
+                  filled > 0 ? given(filled, 'volume') : '',
+                  poured > 0 ? `${given(poured, 'volume')} on top` : '',
                 ]
                   .filter(Boolean)
                   .join(', ')})`,
@@ -104,10 +110,10 @@ const Numbers = memo(function Numbers({ name, season }: { name: string; season: 
             one.date,
             one.date,
             write(one.level, 'length'),
-            write(one.water, 'volume'),
-            write(one.drunk, 'volume'),
+            water(one.water, 'volume'),
+            drunk(one.drunk, 'volume'),
             one.rain > 0 ? write(one.rain, 'volume') : '',
-            one.filled + one.poured > 0 ? write(one.filled + one.poured, 'volume') : '',
+            one.filled + one.poured > 0 ? given(one.filled + one.poured, 'volume') : '',
             moistureOf(season, i)
               .map((share) => write(share, 'share'))
               .join(', '),

@@ -5,6 +5,7 @@ import type {
   SeasonQuestion,
   WhatIfAnswer,
 } from '@huerta/core/simulation/season';
+import { q } from '@huerta/core/units';
 import { Download } from 'lucide-react';
 import { useMemo, useState, type ReactNode } from 'react';
 import { useWords } from '../../ui/preferences';
@@ -24,7 +25,7 @@ interface WhatIfViewProps {
 
 /** What could be otherwise, each beside the season as it is; what is ticked, all at once. */
 export function WhatIfView({ name, question, season, answers }: WhatIfViewProps) {
-  const { write, tell } = useWords();
+  const { write, writeTogether, tell } = useWords();
   const [ticked, setTicked] = useState<readonly string[]>([]);
   const all = useMemo(
     () => (ticked.length > 1 ? { ...question, together: ticked } : null),
@@ -33,6 +34,10 @@ export function WhatIfView({ name, question, season, answers }: WhatIfViewProps)
   const { value, current, trouble } = useTogether(all);
   const together = current ? value : null;
   const base = season.totals;
+  const shown = [base, ...(answers ?? []).map(({ totals }) => totals)];
+  const amount = writeTogether(
+    shown.flatMap(({ filled, overflow }) => [q(filled, 'volume'), q(overflow, 'volume')]),
+  );
   if (!answers) return <Text role="status">Calculating…</Text>;
   const row = (
     id: string,
@@ -43,10 +48,10 @@ export function WhatIfView({ name, question, season, answers }: WhatIfViewProps)
     id,
     what,
     String(totals.fills),
-    write(totals.filled, 'volume'),
+    amount(totals.filled, 'volume'),
     String(totals.dryDays),
     String(totals.drownedDays),
-    write(totals.overflow, 'volume'),
+    amount(totals.overflow, 'volume'),
     words,
   ];
   const [only] = ticked;

@@ -8,6 +8,7 @@ import {
   type RoundPlan,
 } from '@huerta/core/journal';
 import type { FieldSpec } from '@huerta/core/document';
+import { q } from '@huerta/core/units';
 import { Plus, Trash2 } from 'lucide-react';
 import { useGardenDay } from '../../data/gardenDay';
 import { useChangeRound } from '../../data/api/round';
@@ -59,8 +60,9 @@ interface StandingTankProps {
 }
 
 function StandingTank({ tank, ready, of, onChange }: StandingTankProps) {
-  const { write } = useWords();
+  const { write, writeTogether } = useWords();
   const { water, caught, drawn, daily, dry } = useTankOutlook(tank, of);
+  const amount = writeTogether([daily, caught, drawn].map((one) => q(one, 'volume')));
   const rainless = dry.early && dry.early !== dry.likely;
   return (
     <Box as="section" aria-label="Rain tank" className="tank">
@@ -83,9 +85,9 @@ function StandingTank({ tank, ready, of, onChange }: StandingTankProps) {
         <details className="not-printed">
           <summary>More of the tank</summary>
           <Text fontSize="sm" color="faint" mb="2">
-            All planters drink about {write(daily, 'volume')} a day.{' '}
+            All planters drink about {amount(daily, 'volume')} a day.{' '}
             {(caught > 0 || drawn > 0) &&
-              `Since ${writeDate(tank.seen, 'short')} it caught ${write(caught, 'volume')} and gave ${write(drawn, 'volume')}.`}
+              `Since ${writeDate(tank.seen, 'short')} it caught ${amount(caught, 'volume')} and gave ${amount(drawn, 'volume')}.`}
           </Text>
           <Fields tank={tank} onChange={onChange} />
         </details>

@@ -1,7 +1,7 @@
 import { Box, Text } from '@chakra-ui/react';
 import type { PlanterResource } from '@huerta/contract';
 import { waterLinesOf, type WaterLine } from '@huerta/core/document';
-import { plural, spelled } from '@huerta/core/units';
+import { plural, q, spelled } from '@huerta/core/units';
 import type { WeatherChoice } from '@huerta/core/physics/climate';
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
@@ -29,7 +29,7 @@ const OVERFULL = 0.1;
 
 /** What there is to do today, in one sentence and in cans. */
 export function TodayHead({ planters, lines, round, choice, working, children }: TodayHeadProps) {
-  const { write, say } = useWords();
+  const { write, writeTogether, say } = useWords();
   const { can } = usePreferences();
   const today = useGardenDay();
   const states = planters.map(({ id }) => round[id] ?? null);
@@ -43,6 +43,7 @@ export function TodayHead({ planters, lines, round, choice, working, children }:
     new Set(planters.flatMap(({ id }, i) => (signs[i] === sign ? [placeOf(id)] : []))).size;
   const [fill, dip, look] = [count('fill'), count('dip'), count('look')];
   const cans = Math.max(Math.ceil(water / can - OVERFULL), 1);
+  const amount = writeTogether([q(water, 'volume'), q(can, 'volume')]);
   const known = states.some((state) => state !== null);
   const sentence =
     fill > 0
@@ -70,7 +71,7 @@ export function TodayHead({ planters, lines, round, choice, working, children }:
           <Text className="today-sentence">{sentence}</Text>
           <Text>
             {water > 0 &&
-              `About ${write(water, 'volume')} in all, in cans of ${write(can, 'volume')}. `}
+              `About ${amount(water, 'volume')} in all, in cans of ${amount(can, 'volume')}. `}
             {fill > 0 &&
               dip > 0 &&
               `Dip ${spelled(dip)} more: ${dip === 1 ? 'it' : 'they'} may be low. `}

@@ -2,7 +2,7 @@ import { Button } from '@chakra-ui/react';
 import { exposureOf } from '@huerta/core/physics/climate';
 import { FIELDS } from '@huerta/core/document';
 import { RAIN, SPOT, SUN, WIND } from '@huerta/core/catalog';
-import type { Words } from '@huerta/core/units';
+import { q, type Words } from '@huerta/core/units';
 import { useWords } from '../../../ui/preferences';
 import { TextField } from '../../../ui/TextField';
 import { useEditor } from '../editorState';
@@ -18,9 +18,10 @@ const FALLS = {
 /** Where it stands: sun, wind, rain, level and what the floor bears. */
 export function PlaceGroup() {
   const { design, assessment, change } = useEditor();
-  const { write } = useWords();
+  const { write, writeTogether } = useWords();
   const { place } = design;
   const { tilt, weight, standing } = assessment.figures;
+  const amount = writeTogether([q(tilt.holds, 'volume'), q(standing, 'volume')]);
   return (
     <Group title="Where it stands">
       <TextField
@@ -55,8 +56,8 @@ export function PlaceGroup() {
       )}
       {tilt.across > 5e-4 && (
         <Says>
-          Tilted by {write(tilt.across, 'length')} it holds {write(tilt.holds, 'volume')}, not{' '}
-          {write(standing, 'volume')}. Aim at the same depth in every corner.
+          Tilted by {write(tilt.across, 'length')} it holds {amount(tilt.holds, 'volume')}, not{' '}
+          {amount(standing, 'volume')}. Aim at the same depth in every corner.
         </Says>
       )}
       <Measure

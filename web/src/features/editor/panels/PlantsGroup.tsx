@@ -7,6 +7,7 @@ import {
   usualStart,
   type Planted,
 } from '@huerta/core/document';
+import { q } from '@huerta/core/units';
 import { peakOf } from '@huerta/core/physics/crop';
 import { plantingPlan } from '@huerta/core/assembly';
 import { plantingView } from '@huerta/core/drawing';
@@ -23,13 +24,14 @@ import './plants.css';
 /** What grows in it, one after the other or side by side, and how thirsty all of it gets. */
 export function PlantsGroup() {
   const { design, planter, assessment } = useEditor();
-  const { write } = useWords();
+  const { write, writeTogether } = useWords();
   const { place, planting } = design;
   const { crops } = planting;
   const [open, setOpen] = useState<number | null>(crops.length === 1 ? 0 : null);
   const drawing = useMemo(() => plantingView(planter), [planter]);
   const { figures } = assessment;
   const { day } = peakOf(planting);
+  const daily = writeTogether([q(figures.mild.total, 'daily'), q(figures.hot.total, 'daily')]);
   return (
     <Group title="Plants and their thirst">
       {crops.length === 0 && (
@@ -80,8 +82,8 @@ export function PlantsGroup() {
           {crops.length > 1
             ? `At its thirstiest, ${write(day, 'days')} after the first planting, it`
             : 'Grown, it'}{' '}
-          drinks {write(figures.mild.total, 'daily')} when mild and{' '}
-          {write(figures.hot.total, 'daily')} when hot.
+          drinks {daily(figures.mild.total, 'daily')} when mild and{' '}
+          {daily(figures.hot.total, 'daily')} when hot.
         </Says>
       )}
     </Group>
