@@ -13,7 +13,7 @@ import { useWords } from '../preferences';
 import { sayOffer } from './sayOffer';
 
 /** A planter, and the day from which its crops are counted. */
-export interface SownPlanter {
+interface SownPlanter {
   planter: PlanterResource;
   planted: string;
 }
