@@ -1,6 +1,7 @@
 import { ChakraProvider } from '@chakra-ui/react';
 import { configure, render } from '@testing-library/react';
 import type { ReactNode } from 'react';
+import { NOTICE_TIMES } from '../ui/notices';
 import { PreferencesProvider } from '../ui/preferences';
 import { system } from '../app/theme';
 
@@ -25,6 +26,9 @@ window.PointerEvent ??= MouseEvent as never;
 
 // As patient as the tests themselves, for machines that are busy with something else.
 configure({ asyncUtilTimeout: 20_000 });
+
+// Nor is a notice gone before a busy machine has come to press it.
+Object.assign(NOTICE_TIMES, { plain: 600_000, undo: 600_000 });
 
 /** Renders a component inside what every page has around it. */
 export function show(children: ReactNode) {

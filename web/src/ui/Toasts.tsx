@@ -1,15 +1,22 @@
 import { createToaster, Toast, Toaster } from '@chakra-ui/react';
 import { useEffect } from 'react';
-import { showNoticesBy, type Notice } from './notices';
+import { NOTICE_TIMES, showNoticesBy, type Notice } from './notices';
 
-const toaster = createToaster({ placement: 'bottom', max: 3 });
+/** Notices that stand at a time. */
+const MOST = 3;
 
-const create = ({ text, undo }: Notice): void =>
-  void toaster.create({
+const toaster = createToaster({ placement: 'bottom' });
+
+/** Shows a notice at once: the oldest makes room for it. */
+function create({ text, undo }: Notice): void {
+  const shown = toaster.getVisibleToasts();
+  if (shown.length >= MOST) toaster.remove(shown.at(-1)?.id);
+  toaster.create({
     title: text,
-    duration: undo ? 12_000 : 6_000,
+    duration: undo ? NOTICE_TIMES.undo : NOTICE_TIMES.plain,
     ...(undo ? { action: { label: undo.label, onClick: undo.run } } : {}),
   });
+}
 
 /** Notices as they stand at the bottom of the page for a while. */
 export function Toasts() {
@@ -22,6 +29,7 @@ export function Toasts() {
     return () => {
       clearTimeout(begin);
       end();
+      toaster.remove();
     };
   }, []);
   return (

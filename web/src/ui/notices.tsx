@@ -7,6 +7,9 @@ export interface Notice {
   undo?: { label: string; run: () => void };
 }
 
+/** How long a notice stands, ms: longer where something can be taken back. */
+export const NOTICE_TIMES = { plain: 6_000, undo: 12_000 };
+
 const waiting: Notice[] = [];
 let show: ((notice: Notice) => void) | null = null;
 /** Whether anything was ever said: what shows it is fetched then. */

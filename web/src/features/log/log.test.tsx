@@ -143,7 +143,7 @@ test('an entry is corrected in its place, and keeps its day', async () => {
   await user.clear(line);
   await user.type(line, 'filled 5 L till it ran{Enter}');
   expect(await within(await entries()).findByText(/Filled with 5/)).toBeTruthy();
-  expect(screen.queryByText(/Filled with 6/)).toBeNull();
+  expect(within(await entries()).queryByText(/Filled with 6/)).toBeNull();
   await waitFor(() => expect(garden.log).toHaveLength(2));
   const [first, second] = garden.log;
   expect(second).toMatchObject({ instead: first!.id, at: first!.at });
