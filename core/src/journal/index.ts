@@ -27,11 +27,16 @@ export {
 export {
   canOf,
   linePlanterOf,
+  readForm,
   readLine,
+  SHORT_FORMS,
+  shortFormOf,
+  type FormOffer,
   type LinePlanter,
   type LineReading,
   type ReadDeed,
   type ReadLine,
+  type ShortFormId,
 } from './line';
 export {
   WEATHERS,

@@ -1,5 +1,5 @@
 import { Box, Button, Field, Input, Text } from '@chakra-ui/react';
-import { dayAfter, timeIn, zonedTime } from '@huerta/core/physics/climate';
+import { dayAfter } from '@huerta/core/physics/climate';
 import {
   describeEntry,
   readLine,
@@ -8,10 +8,11 @@ import {
   type ReadLine,
 } from '@huerta/core/journal';
 import { useDeferredValue, useId, useMemo, useRef, useState } from 'react';
-import { gardenZone, useGardenDay } from '../data/gardenDay';
+import { useGardenDay } from '../data/gardenDay';
 import { writeDate } from './dates';
 import { usePreferences, useWords } from './preferences';
 import type { Written } from '../data/api/log';
+import { whenNoted } from './whenNoted';
 import './logLine.css';
 
 interface LogLineProps {
@@ -163,19 +164,12 @@ function Reading({ line: { deeds, date, time }, today, onPress }: ReadingProps) 
 }
 
 /** What a line tells as it is written down: one after the other, at the time that it says. */
-function writtenOf({ deeds, date, time }: ReadLine, typed: string, today: string): Written[] {
-  const zone = gardenZone();
-  const told =
-    date === today && time === null ? Date.now() : Date.parse(timeIn(zone, date, time ?? '12:00'));
-  // A time of today that is still to come was meant as about now.
-  const last = Math.min(told, Date.now());
-  return deeds.map(({ did, text }, i) => {
-    const at = zonedTime(last - (deeds.length - 1 - i) * 1000, zone);
-    return {
-      did,
-      ...(text ? { text } : {}),
-      typed: typed.slice(0, 200),
-      ...(date === today && time === null && deeds.length === 1 ? {} : { at }),
-    };
-  });
-}
+const writtenOf = ({ deeds, date, time }: ReadLine, typed: string, today: string): Written[] =>
+  deeds.map(({ did, text }, i) => ({
+    did,
+    ...(text ? { text } : {}),
+    typed: typed.slice(0, 200),
+    ...(date === today && time === null && deeds.length === 1
+      ? {}
+      : { at: whenNoted(date, today, time, deeds.length - 1 - i) }),
+  }));

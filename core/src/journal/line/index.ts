@@ -8,3 +8,4 @@ export {
   type ReadDeed,
   type ReadLine,
 } from './readLine';
+export { readForm, SHORT_FORMS, shortFormOf, type FormOffer, type ShortFormId } from './shortForms';

@@ -224,6 +224,16 @@ function beyond(did: EntryBody, text: string, system: UnitSystem): string | null
   }
 }
 
+/** What cannot be of an entry, and what of it is doubtful, each as a sentence or null. */
+export const entryTrouble = (
+  did: EntryBody,
+  text: string,
+  context: DeedContext,
+): { message: string | null; doubt: string | null } => ({
+  message: beyond(did, text, context.system),
+  doubt: doubtOf(did, context),
+});
+
 /** A filling may be so many times what a planter holds; a day's rain so much, metres; feed so much, kilograms. */
 const TIMES_FULL = 2;
 const MUCH_RAIN = 0.2;

@@ -27,6 +27,7 @@ import type { Known } from '../../compute/useWorkerQuery';
 import { Entries } from './Entries';
 import './log.css';
 import { PhotoButton } from './PhotoButton';
+import { ShortForms } from './ShortForms';
 
 const LogLevels = lazy(() => import('./LogLevels'));
 
@@ -69,6 +70,7 @@ function Log({ resource, entries, choice, plan }: Tending) {
               </Button>
               <PhotoButton planter={id} />
             </Box>
+            <ShortForms id={id} {...{ design, entries, planter }} onNote={note} />
             <LogLine
               label="Or say what you did"
               planter={planter}

@@ -38,6 +38,10 @@ const open = (path: string) => {
   );
   return userEvent.setup();
 };
+const entry = (n: number, day: string, did: LogEntry['did']): LogEntry => ({
+  ...{ id: idAt(100 + n), planter: id, at: `${day}T00:30:00.000Z`, did },
+  ...{ by: '', text: '', typed: '', instead: null, gone: false },
+});
 const entries = () => screen.findByRole('list', { name: /^Entries/ });
 
 test('a press notes a filling, a line anything else; what is taken out can be put back', async () => {
@@ -196,10 +200,6 @@ test('this year stands beside the last one to the same day, read when it is open
   const fill = (volume: number) => ({ kind: 'filled', where: 'tube', volume, ran: true }) as const;
   const pick = (mass: number) =>
     ({ kind: 'harvested', what: 'peppers', mass, count: null }) as const;
-  const entry = (n: number, day: string, did: LogEntry['did']): LogEntry => ({
-    ...{ id: idAt(100 + n), planter: id, at: `${day}T00:30:00.000Z`, did },
-    ...{ by: '', text: '', typed: '', instead: null, gone: false },
-  });
   garden.log = [
     entry(1, today, fill(0.006)),
     entry(2, today, pick(0.5)),
@@ -219,4 +219,43 @@ test('this year stands beside the last one to the same day, read when it is open
   expect(cells('Water, measured')).toEqual(['Water, measured', '6 L', '4 L', '4 L']);
   expect(cells('peppers')).toEqual(['peppers', '0.5 kg', '2 kg', '2 kg']);
   expect(cells('Water for a kilogram')[1]).toBe('12 L');
+});
+
+test('short forms: the last values first, an amount as one says it, for a day that is chosen', async () => {
+  const feed = { kind: 'fed', what: 'granules', mass: 0.03 } as const;
+  garden.log = [entry(1, daysAgo(3), feed)];
+  const user = open(`/planters/${id}/log`);
+  const press = async (name: string | RegExp) =>
+    user.click(await screen.findByRole('button', { name }));
+  await press('Fed');
+  await press(/^Fed 30\sg of granules$/);
+  await waitFor(() => expect(garden.log).toHaveLength(2));
+  expect(garden.log[1]).toMatchObject({ did: feed });
+
+  await press('Picked');
+  const picked = within(screen.getByRole('group', { name: 'Picked' }));
+  await user.click(picked.getByRole('button', { name: 'Yesterday' }));
+  const amount = picked.getByLabelText('How many, or their weight');
+  await user.type(amount, 'many{Enter}');
+  expect(picked.getByRole('alert').textContent).toMatch(/^Say how many/);
+  await user.clear(amount);
+  await user.type(amount, '400 g{Enter}');
+  await waitFor(() => expect(garden.log).toHaveLength(3));
+  expect(garden.log[2]).toMatchObject({
+    did: { kind: 'harvested', mass: 0.4 },
+    at: expect.stringContaining(daysAgo(1)),
+  });
+
+  await press('Weather');
+  const rain = screen.getByLabelText('Rain that fell');
+  await user.type(rain, '300 mm{Enter}');
+  expect(screen.getByRole('alert').textContent).toMatch(/is a flood.*note it so/);
+  expect(garden.log).toHaveLength(3);
+  await press('Note it so');
+  await waitFor(() => expect(garden.log[3]).toMatchObject({ did: { kind: 'rain', depth: 0.3 } }));
+
+  await press('Trouble');
+  expect(screen.getByRole('link', { name: /what helps/ }).getAttribute('href')).toMatch(/trouble/);
+  await press('Aphids');
+  await waitFor(() => expect(garden.log[4]).toMatchObject({ text: 'aphids' }));
 });
