@@ -22,7 +22,7 @@ export {
   type Pour,
 } from './assemble';
 export { bitOf, platformOpenings, drilledSheet, drilledTo, type Opening } from './platformOpenings';
-export { DRAIN, drainHoles, perforationOf, type Perforation } from './perforations';
+export { drainDiameter, drainHoles, perforationOf, type Perforation } from './perforations';
 export { boardFor, boardPieces, frameBuild, POST, type FrameBuild } from './frame';
 export { cutAcross, PLATFORM_PLAY } from './floor';
 export { FLOOR, GROUND } from './joining';

@@ -1,5 +1,6 @@
 import { beside, type Circle } from '../geometry/packing';
 import { holdsCircle, type Outline } from '../geometry/vessels';
+import type { PlanterDesign } from '../document';
 import type { Planter } from './assemble';
 import { BRIDGE } from './openings';
 import type { PartGroup, PartKind } from './part';
@@ -41,14 +42,28 @@ export function perforationOf(group: PartGroup): Perforation | null {
   return known?.(group) ?? null;
 }
 
-/** Diameter of a drain hole, and from one to the next. Metres. */
-export const DRAIN = 0.006;
+/** Usual diameter of a drain hole, and from one to the next. Metres. */
+const DRAIN = 0.006;
 const DRAIN_PITCH = 0.05;
-/** Fewest drain holes of a sheet. */
+/** Fewest drain holes of a sheet, where nobody says how many. */
 const LEAST_DRAINS = 4;
+/** Each grid that is tried is so much closer than the last. */
+const CLOSER = 0.94;
+
+/** Holes for rain and for water from the top. Metres. */
+export interface Drains {
+  diameter: number;
+  /** From the middle of the sheet. */
+  spots: readonly { x: number; y: number }[];
+}
+
+/** The diameter of drain holes: the design's own, or a usual one. */
+export const drainDiameter = ({ reservoir }: PlanterDesign): number =>
+  reservoir.drains?.diameter ?? DRAIN;
 
 /**
- * Drain holes of the sheet that bears the soil, from its middle: over a channel only within its width.
+ * Drain holes of the sheet that bears the soil: over a channel only within its width. Of the design's own as many as
+ * find room.
  *
  * @param taken what other holes take, with the bridge that is left round them
  */
@@ -56,29 +71,66 @@ export function drainHoles(
   { design, vessel }: Pick<Planter, 'design' | 'vessel'>,
   sheet: Outline,
   taken: readonly Circle[],
-): { x: number; y: number }[] {
+): Drains {
+  const diameter = drainDiameter(design);
   const half = design.bed?.kind === 'row' ? vessel.outlineAt(vessel.depth).b : Infinity;
-  return drainGrid(sheet, taken).filter(({ y }) => Math.abs(y) + DRAIN <= half);
+  const within = ({ y }: { y: number }): boolean => Math.abs(y) + diameter <= half;
+  const own = design.reservoir.drains;
+  const gridOf = (pitch: number) => drainGrid(sheet, taken, diameter, pitch);
+  const spots = own
+    ? spread((pitch) => gridOf(pitch).filter(within), own.count, sheet, diameter)
+    : usual(gridOf, diameter).filter(within);
+  return { diameter, spots };
 }
 
-/** Rows of holes, each set off by half against the last, clear of edges and of other holes. */
-function drainGrid(outline: Outline, taken: readonly Circle[]): { x: number; y: number }[] {
-  const r = DRAIN / 2 + BRIDGE;
-  const free = beside(taken.map((circle) => ({ ...circle, r: circle.r - BRIDGE / 2 })));
-  for (let pitch = DRAIN_PITCH; pitch > 2 * r; pitch *= 0.8) {
-    const rise = (pitch * Math.sqrt(3)) / 2;
-    const rows = Math.floor(outline.b / rise);
-    const spots: { x: number; y: number }[] = [];
-    for (let j = -rows; j <= rows; j += 1) {
-      const shift = j % 2 === 0 ? 0 : pitch / 2;
-      const across = Math.ceil(outline.a / pitch) + 1;
-      for (let i = -across; i <= across; i += 1) {
-        const spot = { x: i * pitch + shift, y: j * rise };
-        if (holdsCircle(outline, spot.x, spot.y, r) && free.circle({ ...spot, r }))
-          spots.push(spot);
-      }
-    }
+type Grid = { x: number; y: number }[];
+
+/** The widest grid of the usual pitch or closer that has enough of them. */
+function usual(gridOf: (pitch: number) => Grid, diameter: number): Grid {
+  for (let pitch = DRAIN_PITCH; pitch > diameter + 2 * BRIDGE; pitch *= 0.8) {
+    const spots = gridOf(pitch);
     if (spots.length >= LEAST_DRAINS) return spots;
   }
   return [];
+}
+
+/** So many holes as far apart as they can be; of a grid with more those nearest to the middle, or all where few find room. */
+function spread(
+  gridOf: (pitch: number) => Grid,
+  count: number,
+  { a, b }: Outline,
+  diameter: number,
+): Grid {
+  if (count === 0) return [];
+  let most: Grid = [];
+  for (let pitch = 2 * Math.max(a, b); pitch > diameter + 2 * BRIDGE; pitch *= CLOSER) {
+    const spots = gridOf(pitch);
+    if (spots.length >= count)
+      return spots.sort((p, q) => Math.hypot(p.x, p.y) - Math.hypot(q.x, q.y)).slice(0, count);
+    if (spots.length > most.length) most = spots;
+  }
+  return most;
+}
+
+/** Rows of holes, each set off by half against the last, clear of edges and of other holes. */
+function drainGrid(
+  outline: Outline,
+  taken: readonly Circle[],
+  diameter: number,
+  pitch: number,
+): Grid {
+  const r = diameter / 2 + BRIDGE;
+  const free = beside(taken.map((circle) => ({ ...circle, r: circle.r - BRIDGE / 2 })));
+  const rise = (pitch * Math.sqrt(3)) / 2;
+  const rows = Math.floor(outline.b / rise);
+  const spots: Grid = [];
+  for (let j = -rows; j <= rows; j += 1) {
+    const shift = j % 2 === 0 ? 0 : pitch / 2;
+    const across = Math.ceil(outline.a / pitch) + 1;
+    for (let i = -across; i <= across; i += 1) {
+      const spot = { x: i * pitch + shift, y: j * rise };
+      if (holdsCircle(outline, spot.x, spot.y, r) && free.circle({ ...spot, r })) spots.push(spot);
+    }
+  }
+  return spots;
 }

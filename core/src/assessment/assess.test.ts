@@ -81,6 +81,14 @@ describe('findings', () => {
     ['supports-crowded-0', 'bottle-pail', change(['reservoir', 'parts', 0, 'count'], 40)],
     ['platform-sags', 'cloth-pail', change(['reservoir', 'thickness'], 0.001)],
     [
+      'no-drains',
+      'cloth-pail',
+      [
+        ...change(['reservoir', 'drains'], { count: 0, diameter: 0.006 }),
+        ...change(['wicks'], []),
+      ],
+    ],
+    [
       'roots-short',
       'cloth-pail',
       [...change(['planting', 'crops', 0, 'crop'], 'tomato'), ...change(['place', 'daysAway'], 1)],

@@ -42,6 +42,7 @@ test.each<[string, Patch, string | null]>([
   ['settlement', one(['soil', 'settlement'], 0.08), 'watch'],
   ['platform-sags', one(['reservoir', 'thickness'], 0.0026), null],
   ['platform-sags', one(['reservoir', 'thickness'], 0.0025), 'watch'],
+  ['no-drains', one(['reservoir', 'drains'], { count: 0, diameter: 0.006 }), null],
   ['level-loss', one(['place', 'slopeAcross'], 0.011), null],
   ['level-loss', one(['place', 'slopeAcross'], 0.012), 'watch'],
   ['level-wet', one(['place', 'slopeAcross'], 0.076), null],

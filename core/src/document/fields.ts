@@ -77,6 +77,8 @@ export const FIELDS = {
   reservoir: {
     top: spec('Top of the base', 'length', 0.005, 1.2, 'Height above the floor.'),
     thickness: spec('Platform thickness', 'length', 0.0005, 0.05),
+    drains: spec('Holes for rain', 'count', 0, 400),
+    drainDiameter: spec('Each hole, across', 'length', 0.002, 0.1),
     upTo: spec('Reaches up to', 'share', 0.05, 1, 'Of the height of the base.'),
     supplyLevel: spec('Valve keeps the water at', 'length', 0.005, 1.2),
     supplyVolume: spec('Supply barrel holds', 'volume', 0.001, 5),

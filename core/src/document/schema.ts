@@ -46,6 +46,13 @@ const reservoir = z.strictObject({
   top: number(FIELDS.reservoir.top),
   cover: z.enum(['platform', 'none']).describe('A rigid platform, or nothing rigid'),
   thickness: number(FIELDS.reservoir.thickness),
+  drains: z
+    .strictObject({
+      count: number(FIELDS.reservoir.drains),
+      diameter: number(FIELDS.reservoir.drainDiameter),
+    })
+    .optional()
+    .describe('Holes for rain through what bears the soil; Huerta’s own where it is left out'),
   fill: z
     .array(z.strictObject({ medium: z.enum(FILL_IDS), upTo: number(FIELDS.reservoir.upTo) }))
     .max(MAX_FILLS)

@@ -3,7 +3,6 @@ import { isOwnEnd } from '../document';
 import {
   bitOf,
   BRIDGE,
-  DRAIN,
   drainHoles,
   platformOpenings,
   drilledSheet,
@@ -58,12 +57,12 @@ export function platformSheetOf(planter: Planter, set: UnitSystem): PlatformShee
   const taken = through.flatMap(({ bit, spots }) =>
     spots.map(({ x, y }): Circle => ({ x, y, r: bit / 2 + BRIDGE })),
   );
-  const spots = drainHoles(planter, sheet, taken);
+  const { diameter, spots } = drainHoles(planter, sheet, taken);
   const drain: DeckHoles = {
     id: 'drain',
     group: null,
-    diameter: DRAIN,
-    bit: bits.find((bit) => bit >= DRAIN - 1e-4) ?? DRAIN,
+    diameter,
+    bit: bits.find((bit) => bit >= diameter - 1e-4) ?? diameter,
     spots,
   };
   const holes = spots.length > 0 ? [...through, drain] : through;

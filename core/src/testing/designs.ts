@@ -151,6 +151,12 @@ const fill: fc.Arbitrary<FillLayer[]> = fc.oneof(
   },
 );
 
+/** Holes for rain of one's own: none, a few large ones or many small ones. */
+export const drains = fc.record({
+  count: fc.integer({ min: 0, max: 60 }),
+  diameter: between(0.003, 0.05),
+});
+
 const reservoir = (vessel: VesselDesign): fc.Arbitrary<ReservoirDesign> => {
   const depth = depthOf(vessel);
   return fc.record({

@@ -1,7 +1,15 @@
 import { aggregateOf, grainOf, LAYERS, SOLD, STANDING } from '../../catalog';
 import { baseStyle, measuredIn, USUAL_LYING, type PlanterDesign, type Vents } from '../../document';
-import { baseName, sizeOf, tightest, type PartGroup, type PartSize } from '../../assembly';
-import { q, say, type Message, type UnitSystem } from '../../units';
+import {
+  baseName,
+  drilledSheet,
+  platformOpenings,
+  sizeOf,
+  tightest,
+  type PartGroup,
+  type PartSize,
+} from '../../assembly';
+import { plural, q, say, type Message, type UnitSystem } from '../../units';
 import type { Remedy, Rule } from '../finding';
 import { downToMm, gapToKeep, moveBase, set } from '../patches';
 import { partName } from '../words';
@@ -238,10 +246,11 @@ export const crateHeight: Rule = ({ design, planter }) =>
 const openBelow = (design: PlanterDesign): boolean =>
   design.bed === null && design.reservoir.cover === 'none' && baseStyle(design) === 'gap';
 
+const FABRIC = { what: 'fabric', thickness: 0.001, up: true };
+
 export const looseOverVoids: Rule = ({ design }) => {
   const [first] = design.layers;
   if (!first || !openBelow(design) || !grainOf(first.what)) return [];
-  const fabric = { what: 'fabric', thickness: 0.001, up: true };
   return [
     {
       id: 'loose-over-voids',
@@ -251,9 +260,31 @@ export const looseOverVoids: Rule = ({ design }) => {
       propose: () => [
         {
           label: say`Lay woven fabric under it`,
-          patch: [set(['layers'], [fabric, ...design.layers])],
+          patch: [set(['layers'], [FABRIC, ...design.layers])],
         },
       ],
+    },
+  ];
+};
+
+/** No holes at all where rain falls on it. A mix over wide holes is told of its missing cloth elsewhere. */
+export const platformDrains: Rule = ({ design, planter }) => {
+  const { drains } = design.reservoir;
+  const sheet = drilledSheet(planter);
+  if (drains?.count !== 0 || sheet === null || design.place.rain !== 'open') return [];
+  // Through a cup, a column or a bunch of cloth it drains, too.
+  if (platformOpenings(planter).some(({ group }) => group.kind !== 'tube')) return [];
+  return [
+    {
+      id: 'no-drains',
+      severity: 'watch',
+      panel: 'water',
+      text: say`Give ${baseName(design)} some holes: rain and water from the top stand on it.`,
+      propose: () =>
+        [12, 5, 1].map((count) => ({
+          label: say`Drill ${q(count, 'count')} ${plural(count, 'hole')} for rain`,
+          patch: [set(['reservoir', 'drains', 'count'], count)],
+        })),
     },
   ];
 };

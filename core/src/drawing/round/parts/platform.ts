@@ -1,6 +1,5 @@
 import {
   BRIDGE,
-  DRAIN,
   drainHoles,
   drilledSheet,
   drilledTo,
@@ -16,8 +15,9 @@ function holes(planter: Planter, from: number, to: number): Mark[] {
   const through = platformOpenings(planter).map((hole) => ({ ...hole, r: drilledTo(hole) / 2 }));
   const sheet = drilledSheet(planter);
   const taken = through.map(({ x, y, r }) => ({ x, y, r: r + BRIDGE }));
-  const drains = sheet ? drainHoles(planter, sheet, taken) : [];
-  const all = [...through, ...drains.map(({ x, y }) => ({ x, y, r: DRAIN / 2 }))];
+  const drains = sheet ? drainHoles(planter, sheet, taken) : null;
+  const r = (drains?.diameter ?? 0) / 2;
+  const all = [...through, ...(drains?.spots ?? []).map(({ x, y }) => ({ x, y, r }))];
   return [to + OVER, from - OVER].flatMap((z) => all.map(({ x, y, r }) => level(x, y, z, r)));
 }
 

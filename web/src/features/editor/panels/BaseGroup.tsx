@@ -21,6 +21,7 @@ import { useState } from 'react';
 import { useWords } from '../../../ui/preferences';
 import { ChoiceField } from '../../../ui/ChoiceField';
 import { useEditor } from '../editorState';
+import { DrainFields } from './DrainFields';
 import { PartFields } from './PartFields';
 import { capital } from '../parts/supportFields';
 import { Choice, Group, Measure, Pair, Says } from './parts';
@@ -121,6 +122,7 @@ export function BaseGroup() {
           : the inside at its height, less a little play.
         </Says>
       )}
+      <DrainFields />
       <Fills onChange={attempt} />
       {reservoir.parts.length < MAX_PARTS && reservoir.parts.length > 0 && (
         <Box>

@@ -58,6 +58,21 @@ describe('the base', () => {
     expect(now()).toEqual(designOf('trough-pipes'));
   });
 
+  test('holes for rain are one’s own, as many as find room, or spread by Huerta again', async () => {
+    const { now, user } = openPart(designOf('cloth-pail'), <BaseGroup />);
+    const whose = screen.getByLabelText('Holes for rain');
+    const usual = now().reservoir;
+    await user.selectOptions(whose, 'My own');
+    await type(user, screen.getByLabelText('How many'), '5');
+    await type(user, screen.getByLabelText('Each hole, across'), '25 mm');
+    expect(now().reservoir.drains).toEqual({ count: 5, diameter: 0.025 });
+    expect(screen.queryByText(/find.*room beside/)).toBeNull();
+    await type(user, screen.getByLabelText('How many'), '300');
+    expect(screen.getByText(/^Only \d+ of them find room beside the other holes/)).toBeTruthy();
+    await user.selectOptions(whose, 'Small ones, all over');
+    expect(JSON.parse(JSON.stringify(now().reservoir))).toEqual(usual);
+  });
+
   test('layers lie on one another, and a layer that cannot be is refused at its field', async () => {
     const { now, user } = openPart(designOf('rock-bed'), <BaseGroup />);
     const [, upper] = screen.getAllByLabelText<HTMLInputElement>('Reaches up to');
