@@ -1,4 +1,4 @@
-import { setDateOrder, usualOrder, usualWeek, writeAgo, writeDate } from './dates';
+import { sayHour, setDateOrder, usualOrder, usualWeek, writeAgo, writeDate } from './dates';
 
 afterEach(() => setDateOrder('day-first'));
 
@@ -53,3 +53,11 @@ test('how long ago is said in the largest unit that is full', () => {
   expect(ago(3 * 3600 + 5)).toBe('3 hours ago');
   expect(ago(7 * 86_400)).toBe('1 week ago');
 });
+
+test.each([
+  [0, 'about midnight'],
+  [7, 'about 7\u00a0in the morning'],
+  [12, 'about noon'],
+  [15, 'about 3\u00a0in the afternoon'],
+  [19, 'about 7\u00a0in the evening'],
+])('hour %i is said %s', (hour, said) => expect(sayHour(hour)).toBe(said));

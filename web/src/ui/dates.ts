@@ -101,3 +101,11 @@ export function writeAgo(date: string | Date | number, now = Date.now()): string
     unit,
   );
 }
+
+/** An hour of the day as one says it: 'about 7 in the morning'. @param hour from 0 */
+export function sayHour(hour: number): string {
+  if (hour === 12) return 'about noon';
+  if (hour === 0) return 'about midnight';
+  const part = hour < 12 ? 'in the morning' : hour < 18 ? 'in the afternoon' : 'in the evening';
+  return `about ${hour % 12}\u00a0${part}`;
+}

@@ -4,6 +4,7 @@ import { dayAfter, daysBetween, type WeatherChoice } from '@huerta/core/physics/
 import {
   CALENDAR_AHEAD,
   partedAt,
+  usualHour,
   weekOf,
   weeksOf,
   type CalendarDay,
@@ -19,7 +20,7 @@ import { Link } from 'react-router';
 import { useGardenDay } from '../../data/gardenDay';
 import { useSeasonPlans } from '../../data/api/season';
 import { usePreferences, useWords } from '../../ui/preferences';
-import { writeDate } from '../../ui/dates';
+import { sayHour, writeDate } from '../../ui/dates';
 import { Fold } from '../../ui/Fold';
 import { Loading } from '../../ui/Loading';
 import { usePrinting } from '../../ui/usePrinting';
@@ -50,6 +51,7 @@ export function WeeksView({ walked, entries, choice, plan }: WeeksViewProps) {
   const printing = usePrinting();
   if (trouble) return <Text role="alert">{trouble}</Text>;
   if (!value) return <Loading what="the weeks ahead" />;
+  const hour = usualHour([{ entries }]);
   const names = new Map(walked.map(({ id, design }) => [id, design.name]));
   const [now, ahead] = partedAt(value.events, today);
   const weeks = weeksOf(ahead, today, week, WEEKS);
@@ -65,7 +67,11 @@ export function WeeksView({ walked, entries, choice, plan }: WeeksViewProps) {
         </Text>
       ) : (
         !printing && (
-          <WeeksPicture {...{ walked, today, names, week, ahead }} told={value} away={plan.away} />
+          <WeeksPicture
+            {...{ walked, today, names, week, ahead, hour }}
+            told={value}
+            away={plan.away}
+          />
         )
       )}
       {printing ? sheet : <Fold title="As a calendar">{sheet}</Fold>}
@@ -87,13 +93,15 @@ interface WeeksPictureProps {
   ahead: readonly CalendarEvent[];
   today: string;
   names: Names;
+  /** The hour at which one usually fills. */
+  hour: number;
   week: WeekStart;
   away: RoundPlan['away'];
 }
 
 /** The water of all, with the day that is read in words. */
 function WeeksPicture(props: WeeksPictureProps) {
-  const { walked, told, ahead, today, names, week, away } = props;
+  const { walked, told, ahead, today, names, hour, week, away } = props;
   const { write, tell } = useWords();
   const [chosen, setChosen] = useState<string | null>(null);
   const strip = useMemo(() => ({ from: today, days: CALENDAR_AHEAD }), [today]);
@@ -106,11 +114,13 @@ function WeeksPicture(props: WeeksPictureProps) {
   const shown = walked.filter(({ id }) => told.water[id] || isDipped(told.events, id));
   const dips = shown.filter(({ id }) => !told.water[id]).length;
   const carried = byDay[daysBetween(today, day)];
+  const carry =
+    carried && carried.volume > 0
+      ? `${write(roughly(carried.volume), 'volume')} to carry, usually ${sayHour(hour)}`
+      : null;
   const reading = [
     day === today ? `Today, ${writeDate(day, 'long')}` : writeDate(day, 'long'),
-    ...(carried && carried.volume > 0
-      ? [`${write(roughly(carried.volume), 'volume')} to carry`]
-      : []),
+    ...(carry === null ? [] : [carry]),
     ...tasksOf(events, tell).map(([task]) => task.toLowerCase()),
     ...(events.length === 0 ? ['nothing due'] : []),
   ].join(', ');
@@ -123,9 +133,7 @@ function WeeksPicture(props: WeeksPictureProps) {
         <h3>
           {day === today ? 'Today, ' : ''}
           {writeDate(day, 'weekday')}, {writeDate(day, 'short')}
-          {carried &&
-            carried.volume > 0 &&
-            `: ${write(roughly(carried.volume), 'volume')} to carry`}
+          {carry !== null && `: ${carry}`}
         </h3>
         {events.length === 0 ? <p>Nothing is due.</p> : <DayTasks events={events} names={names} />}
       </section>
