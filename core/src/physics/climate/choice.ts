@@ -28,7 +28,7 @@ const siteSchema = z.strictObject({
 });
 
 /** Ten years and more. */
-const MOST_DAYS = 4000;
+export const MOST_DAYS = 4000;
 const daySchema = z.strictObject({
   date: z.iso.date(),
   tMin: z.number().min(-70).max(60),

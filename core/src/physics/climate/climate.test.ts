@@ -134,7 +134,7 @@ describe('weather of one’s own', () => {
     expect(reading.days[0]!.et / MM_A_DAY).toBeCloseTo(4.2, 9);
   });
 
-  test('bad rows are named and left out; short gaps are bridged, and a long one ends it', () => {
+  test('bad rows are named and left out, a day stands once, and gaps are as usual there', () => {
     const rows = [
       'date,tmin,tmax,rain',
       ...days(1, 8),
@@ -146,11 +146,11 @@ describe('weather of one’s own', () => {
       ...days(20, 2),
     ];
     const reading = read(...rows);
-    expect(reading.filled).toBe(2);
-    expect(reading.days).toHaveLength(12);
-    expect(reading.bad.map(({ row }) => row)).toEqual([10, 11, 12, 15, 0]);
+    expect(reading.filled).toBe(9);
+    expect(reading.days).toHaveLength(21);
+    expect(reading.bad.map(({ row }) => row)).toEqual([10, 11, 12, 15]);
     expect(reading.bad.map(({ message }) => message).join(' ')).toMatch(
-      /above the greatest.*millimetres.*no date.*does not come after.*7 days are missing after 2026-05-12/,
+      /above the greatest.*millimetres.*no date.*stands in row 4 already/,
     );
   });
 

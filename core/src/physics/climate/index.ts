@@ -34,7 +34,7 @@ export {
   type WeatherChoice,
 } from './choice';
 export { roomDay } from './room';
-export { readWeather, type BadRow, type WeatherReading } from './readWeather';
+export { readWeather, type WeatherColumn, type WeatherReading } from './readWeather';
 export { dayIn, isZone, noonIn, ownZone, timeIn, zoned, zonedTime, zoneNames } from './zone';
 export {
   averageDay,

@@ -207,6 +207,27 @@ test('weather of one’s own: a file with bad rows is previewed; one that is non
   });
   expect(await screen.findByText(/^20 days from 2026-05-01 to 2026-05-20/)).toBeTruthy();
   expect(screen.getByText(/Row 22: The least, 30, is above the greatest, 10/)).toBeTruthy();
+  // As a bureau sends it: lines above the heading, semicolons, commas in numbers, hours, the latest first.
+  const hours = Array.from({ length: 8 * 24 }, (_, i) => {
+    const day = String(8 - Math.floor(i / 24)).padStart(2, '0');
+    return `${day}.05.2026 ${23 - (i % 24)}:00;${i % 24},5;0,1`;
+  });
+  fireEvent.change(input, {
+    target: {
+      files: [file('bureau.csv', 'Station;12', '', 'Zeit;Temperatur;Regen (mm)', ...hours)],
+    },
+  });
+  expect(
+    await screen.findByText(/^8 days from 2026-05-01.*8 days are put together from hours/),
+  ).toBeTruthy();
+  expect(
+    screen.getByText(/temperatures from ‘Temperatur’ and rain from ‘Regen \(mm\)’/),
+  ).toBeTruthy();
+  expect(screen.getByRole('row', { name: /1\sMay 2026 1 24 2\smm/ })).toBeTruthy();
+  fireEvent.change(input, {
+    target: { files: [file('yard.csv', 'date,tmin,tmax,rain', ...days, '2026-05-21,30,10,0')] },
+  });
+  expect(await screen.findByText(/^20 days/)).toBeTruthy();
   const user = userEvent.setup();
   await user.click(screen.getByRole('button', { name: 'Use these days' }));
   expect(

@@ -10,21 +10,16 @@ import {
   shownAltitude,
   shownNormal,
   type Normal,
-  readWeather,
   type WeatherChoice,
-  type WeatherReading,
   siteOf,
 } from '@huerta/core/physics/climate';
 import type { Months, Site } from '@huerta/core/catalog';
 import type { UnitSystem } from '@huerta/core/units';
-import Papa from 'papaparse';
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import { useSaveWeather } from '../../data/api/weather';
 import { useWords } from '../preferences';
 import { Table } from '../Table';
-
-const MOST_BYTES = 5_000_000;
-const MOST_SHOWN = 12;
+import { WeatherFile } from './WeatherFile';
 
 /** Weather of one's own: days from a file, or the months' averages of the place. */
 export function OwnWeather({ choice }: { choice: WeatherChoice }) {
@@ -32,116 +27,13 @@ export function OwnWeather({ choice }: { choice: WeatherChoice }) {
   const site = siteOf(choice);
   return (
     <>
-      <Import site={site} onUse={(days) => save({ ...choice, site: 'own-days', days })} />
+      <WeatherFile site={site} onUse={(days) => save({ ...choice, site: 'own-days', days })} />
       <Normals
         key={`${choice.site} ${site.name}`}
         site={site}
         onKeep={(normals) => save({ ...choice, site: 'own-normals', normals })}
       />
     </>
-  );
-}
-
-function Import({
-  site,
-  onUse,
-}: {
-  site: Site;
-  onUse(days: NonNullable<WeatherChoice['days']>): void;
-}) {
-  const file = useRef<HTMLInputElement>(null);
-  const [read, setRead] = useState<{ name: string; reading: WeatherReading } | null>(null);
-  const take = async (chosen: File) => {
-    if (chosen.size > MOST_BYTES) {
-      const message = 'This file is larger than 5 MB; daily weather of many years is far less.';
-      setRead({ name: chosen.name, reading: { ok: false, message } });
-      return;
-    }
-    const { data } = Papa.parse<string[]>(await chosen.text(), { skipEmptyLines: 'greedy' });
-    setRead({ name: chosen.name, reading: readWeather(data, site) });
-  };
-  return (
-    <Box as="section" mt="5" aria-label="Days from a file">
-      <Text as="h2" fontSize="lg">
-        Days from a file
-      </Text>
-      <Text maxW="40rem">
-        A CSV with a heading: date (as 2026-05-01), tmin, tmax and rain, in °C and mm or in °F and
-        inches. Columns for et0, wind, humidity (%) and sun (hours) are taken if they are there. A
-        heading may say its unit: wind mph; without, wind is in m/s.
-      </Text>
-      <input
-        ref={file}
-        type="file"
-        accept=".csv,text/csv"
-        aria-label="Weather file"
-        hidden
-        onChange={(event) => {
-          const [chosen] = event.target.files ?? [];
-          if (chosen) void take(chosen);
-          event.target.value = '';
-        }}
-      />
-      <Button mt="2" onClick={() => file.current?.click()}>
-        Choose a file
-      </Button>
-      {read && !read.reading.ok && (
-        <Text role="alert" color="harm" mt="2">
-          ‘{read.name}’ is not taken: {read.reading.message}
-        </Text>
-      )}
-      {read?.reading.ok && (
-        <Preview
-          reading={read.reading}
-          onUse={() => {
-            if (read.reading.ok) onUse({ name: read.name, days: read.reading.days });
-            setRead(null);
-          }}
-        />
-      )}
-    </Box>
-  );
-}
-
-function Preview({
-  reading,
-  onUse,
-}: {
-  reading: Extract<WeatherReading, { ok: true }>;
-  onUse(): void;
-}) {
-  const { days, bad, filled, fahrenheit, inches } = reading;
-  const { write } = useWords();
-  const rain = days.reduce((sum, day) => sum + day.rain, 0);
-  const fell = write(rain, 'rain');
-  return (
-    <Box mt="3" role="status">
-      <Text>
-        {days.length} days from {days[0]?.date} to {days[days.length - 1]?.date}, {fell} of rain.
-        {filled > 0 && ` ${filled} missing days are filled with the day before.`}
-        {fahrenheit && ' The temperatures are read as Fahrenheit.'}
-        {inches && ' The rain is read as inches.'}
-      </Text>
-      {bad.length > 0 && (
-        <Box mt="2">
-          <Text fontWeight="medium">
-            {bad.length === 1 ? 'One row is left out:' : `${bad.length} rows are left out:`}
-          </Text>
-          <Box as="ul" listStyleType="none" fontSize="sm">
-            {bad.slice(0, MOST_SHOWN).map(({ row, message }) => (
-              <li key={`${row} ${message}`}>
-                {row > 0 ? `Row ${row}: ` : ''}
-                {message}
-              </li>
-            ))}
-            {bad.length > MOST_SHOWN && <li>and {bad.length - MOST_SHOWN} more.</li>}
-          </Box>
-        </Box>
-      )}
-      <Button mt="2" variant="solid" onClick={onUse}>
-        Use these days
-      </Button>
-    </Box>
   );
 }
 
