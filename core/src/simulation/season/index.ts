@@ -1,4 +1,5 @@
 export { dayTableOf, DRAWN, GAINED, SHARE, type DayTable } from './dayTable';
+export { cropWater, type CropWater } from './cropWater';
 export { modelOf, type Model } from './model';
 export { runSeason } from './season';
 export {

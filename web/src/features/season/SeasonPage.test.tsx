@@ -186,6 +186,18 @@ test('a worker that fails leaves a sentence and the last good season', async () 
   expect(screen.getByText(/^Over 125 days/)).toBeTruthy();
 });
 
+test('what each crop drinks is told with the season', async () => {
+  const user = userEvent.setup();
+  open('season');
+  await user.click(await screen.findByText('What each crop drinks'));
+  const row = screen.getByRole('row', { name: /^Sweet pepper 1 .*L on \d+.Jul.*L$/ });
+  // One crop alone is the whole season's.
+  const drunk = /plants drink ([\d.]+)\sL/.exec(
+    screen.getByText(/^Over 125 days/).textContent!,
+  )![1];
+  expect(row.textContent).toContain(drunk);
+});
+
 test('weather of one’s own: a file with bad rows is previewed; one that is none is explained', async () => {
   open('weather');
   const input = await screen.findByLabelText('Weather file');

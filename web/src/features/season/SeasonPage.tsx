@@ -263,7 +263,7 @@ function Answered(props: AnsweredProps) {
     season: season ? (
       <SeasonView
         name={design.name}
-        {...{ planter, season, day, onDay }}
+        {...{ planter, planted, season, day, onDay }}
         outlook={ownDays ? null : outlook}
         toCome={ownDays ? 0 : SEEDS - ofAll}
       />

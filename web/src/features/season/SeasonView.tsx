@@ -8,6 +8,7 @@ import { writeDate } from '../../ui/dates';
 import type { OutlookAnswer } from '../../compute/season';
 import { memo, useDeferredValue } from 'react';
 import { Table } from '../../ui/Table';
+import { CropWaterTable } from './CropWaterTable';
 import { DayDrawing } from './DayDrawing';
 import { saveCsv } from '../../ui/saveCsv';
 import { usePrinting } from '../../ui/usePrinting';
@@ -18,6 +19,8 @@ import { seasonSentence } from './words';
 interface SeasonViewProps {
   name: string;
   planter: Planter;
+  /** ISO date of the planter's first day. */
+  planted: string;
   season: SeasonAnswer;
   outlook: OutlookAnswer | null;
   toCome: number;
@@ -29,6 +32,7 @@ interface SeasonViewProps {
 export function SeasonView({
   name,
   planter,
+  planted,
   season,
   outlook,
   toCome,
@@ -56,6 +60,9 @@ export function SeasonView({
           <DayDrawing planter={planter} run={season.run} pores={pores} day={shown} onDay={onDay} />
         </Box>
       </Box>
+      {behind && (
+        <CropWaterTable planting={planter.design.planting} {...{ planted }} season={behind} />
+      )}
       {behind && <Numbers name={name} season={behind} />}
     </>
   );
