@@ -4,7 +4,7 @@ export { planCuts, type Bar, type CutPlan, type Cut, type Stock } from './cuts';
 export { platformSheetOf, type PlatformSheet, type Spot } from './platform';
 export { feedingOf, ingredientsOf, mixPrice, type Feeding, type Ingredient } from './amounts';
 export { amountOf, boughtOf, KIND_OF_UNIT, packKind, packsFor, type Bought } from './buying';
-export { NEW_BOOK, packsIn, priceBookSchema, type PriceBook } from './priceBook';
+export { MOST_WATER_PRICE, NEW_BOOK, packsIn, priceBookSchema, type PriceBook } from './priceBook';
 export { billOf, sourcingOf, type BillLine } from './bill';
 export {
   asShopper,

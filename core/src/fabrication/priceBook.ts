@@ -14,6 +14,8 @@ const pack = z.strictObject({
   size: z.number().min(0.001, 'A pack holds more than nothing.').max(5000),
   price: z.number().min(0, 'A price is 0 or more.').max(100_000, 'That price is too high.'),
 });
+/** The most that a cubic metre of water costs anywhere, in any currency. */
+export const MOST_WATER_PRICE = 5000;
 const MOST_SIZES = 6;
 const MOST_GOODS = 2000;
 const fewer = <T extends object>(list: T) => Object.keys(list).length <= MOST_GOODS;
@@ -31,6 +33,13 @@ export const priceBookSchema = z.strictObject({
     .record(goodId, z.array(z.number().min(0.01, 'An offcut is 10 mm or more.').max(20)).max(60))
     .refine(fewer)
     .describe('Lengths at hand, metres'),
+  water: z
+    .partialRecord(
+      z.enum(CURRENCY_IDS),
+      z.number().min(0, 'A price is 0 or more.').max(MOST_WATER_PRICE, 'That price is too high.'),
+    )
+    .optional()
+    .describe('What a cubic metre of tap water costs'),
 });
 export type PriceBook = z.infer<typeof priceBookSchema>;
 

@@ -1,3 +1,4 @@
+import { NEW_BOOK, type PriceBook } from '@huerta/core/fabrication';
 import { FIRST_PLAN } from '@huerta/core/simulation/season';
 import { FIRST_ROUND, type LogEntry, type RoundPlan } from '@huerta/core/journal';
 import { FIRST_WEATHER, type MeasuredDay } from '@huerta/core/physics/climate';
@@ -16,6 +17,7 @@ export interface ServedGarden {
   /** Days as a station told them. */
   days: MeasuredDay[];
   asked: { method: string; path: string; body: unknown }[];
+  book: PriceBook;
 }
 
 const at = '2026-05-01T08:00:00.000Z';
@@ -30,6 +32,7 @@ export function serveGarden(designs: readonly PlanterDesign[]): ServedGarden {
     ...{ log: [], plan: FIRST_ROUND, revision: 0, away: false, asked: [] },
     planted: daysAgo(60),
     days: [],
+    book: NEW_BOOK,
   };
   const planters = designs.map((design, i) => ({
     id: idAt(i + 1),
@@ -54,6 +57,7 @@ export function serveGarden(designs: readonly PlanterDesign[]): ServedGarden {
     if (path === '/round') return { revision: garden.revision, updatedAt: at, plan: garden.plan };
     if (path.startsWith('/round/log')) return { entries: garden.log };
     if (path.startsWith('/log')) return { entries: garden.log, more: false };
+    if (path === '/prices') return { revision: 1, updatedAt: at, book: garden.book };
     if (path === '/weather') return { revision: 1, updatedAt: at, choice: FIRST_WEATHER };
     if (path === '/weather/days') return { days: garden.days };
     if (path === '/seasons')

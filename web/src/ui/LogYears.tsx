@@ -6,6 +6,7 @@ import { useQuery } from '@tanstack/react-query';
 import { ChevronDown, ChevronUp, Download } from 'lucide-react';
 import { lazy, Suspense, useMemo, useState } from 'react';
 import { wholeLog } from '../data/api/log';
+import { usePriceBook } from '../data/api/prices';
 import { useGardenDay } from '../data/gardenDay';
 import { writeDate } from './dates';
 import { useWords } from './preferences';
@@ -85,7 +86,8 @@ function Compared({
   entries,
 }: LogYearsProps & { entries: readonly LogEntry[] }) {
   const today = useGardenDay();
-  const { write, units } = useWords();
+  const { write, money, units } = useWords();
+  const prices = usePriceBook();
   const columns = useMemo(() => columnsOf(entries, latitude, today), [entries, latitude, today]);
   if (columns.length === 0) return <Text>Nothing is in the log yet.</Text>;
   const some = (value: number, as: 'volume' | 'length' | 'mass'): string =>
@@ -95,6 +97,11 @@ function Compared({
     title,
     ...columns.map(({ year }) => of(year)),
   ];
+  const book = prices.data?.book;
+  const price = book?.water?.[book.currency];
+  const cost = (volume: number): string =>
+    book && price !== undefined && volume > 0 ? money(volume * price, book.currency) : DASH;
+  const unit = units === 'us' ? POUND : 1;
   const crops = [...new Set(columns.flatMap(({ year }) => year.picked.map(({ what }) => what)))];
   const rows = [
     row('Fillings', ({ fillings }) => (fillings > 0 ? `${fillings}` : DASH)),
@@ -103,9 +110,11 @@ function Compared({
     row('Rain, noted', ({ rain }) => some(rain, 'length')),
     row('Harvest, weighed', ({ mass }) => some(mass, 'mass')),
     row(units === 'us' ? 'Water for a pound' : 'Water for a kilogram', ({ perKilogram }) =>
-      perKilogram === null
-        ? DASH
-        : write(units === 'us' ? perKilogram * POUND : perKilogram, 'volume'),
+      perKilogram === null ? DASH : write(perKilogram * unit, 'volume'),
+    ),
+    row('What the water cost', ({ water }) => cost(water)),
+    row(units === 'us' ? 'Cost of it for a pound' : 'Cost of it for a kilogram', (year) =>
+      cost((year.perKilogram ?? 0) * unit),
     ),
     ...crops.map((crop) => row(crop, (year) => pickedOf(year, crop, write))),
   ].filter(([, , ...cells]) => cells.some((cell) => cell !== DASH));

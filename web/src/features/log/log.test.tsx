@@ -206,6 +206,7 @@ test('this year stands beside the last one to the same day, read when it is open
     entry(3, ago, fill(0.004)),
     entry(4, ago, pick(2)),
   ];
+  garden.book = { ...garden.book, water: { EUR: 500 } };
   const user = open(`/planters/${id}/log`);
   const years = await screen.findByRole('button', { name: 'This year and the years before' });
   expect(garden.asked.some(({ path }) => /^.planters.[^/]+.log/.test(path))).toBe(false);
@@ -219,6 +220,8 @@ test('this year stands beside the last one to the same day, read when it is open
   expect(cells('Water, measured')).toEqual(['Water, measured', '6 L', '4 L', '4 L']);
   expect(cells('peppers')).toEqual(['peppers', '0.5 kg', '2 kg', '2 kg']);
   expect(cells('Water for a kilogram')[1]).toBe('12 L');
+  expect(cells('What the water cost')[1]).toMatch(/3\.00/);
+  expect(cells('Cost of it for a kilogram')[1]).toMatch(/6\.00/);
 });
 
 test('short forms: the last values first, an amount as one says it, for a day that is chosen', async () => {

@@ -24,6 +24,7 @@ import { useGoods } from '../../compute/shopping';
 import { useLinesAmong } from '../../compute/waterLines';
 import { Fetched, Page } from '../../ui/Page';
 import { draftOf, readDraft, withGood, type DraftErrors, type GoodDraft } from './draft';
+import { WaterPrice } from './WaterPrice';
 import { GoodRow } from './GoodRow';
 import { Shelves } from './Shelves';
 import './prices.css';
@@ -60,7 +61,7 @@ export default function PricesPage() {
 }
 
 const MIXING = {
-  own: { name: 'Mixed at home from its ingredients' },
+  own: { name: 'Mixed at home' },
   ready: { name: 'Bought ready mixed' },
 } as const;
 const KERF: FieldSpec = {
@@ -222,6 +223,7 @@ function General({ general, setGeneral, typed }: GeneralProps) {
           return null;
         }}
       />
+      <WaterPrice key={general.currency} book={general} onChange={setGeneral} />
     </Box>
   );
 }
