@@ -7,6 +7,7 @@ import {
   plainNumber,
   readNormal,
   shownAltitude,
+  extremeMonths,
   shownNormal,
 } from './averages';
 
@@ -73,4 +74,14 @@ test('a comma is a decimal comma, and nothing is no number', () => {
   expect(plainNumber(' 3,5 ')).toBe(3.5);
   expect(plainNumber('')).toBeNaN();
   expect(readNormal('', 'rain', 3, 'metric')).toMatch(/^Rain mm of Apr is a number/);
+});
+
+test('the warmest and the coldest month of a place, north and south', () => {
+  const at = (id: keyof typeof SITES) => extremeMonths(SITES[id]);
+  expect(at('vallesol')).toEqual({ warmest: 6, coldest: 0 });
+  for (const site of Object.values(SITES)) {
+    const { warmest, coldest } = extremeMonths(site);
+    expect(site.tMax.every((t) => t <= site.tMax[warmest]!)).toBe(true);
+    expect(site.tMin.every((t) => t >= site.tMin[coldest]!)).toBe(true);
+  }
 });

@@ -101,3 +101,12 @@ export function readNormal(
   const [from, to] = [shownAs(least, key, units), shownAs(most, key, units)];
   return `${name} of ${MONTHS[month]} is a number from ${from} to ${to}.`;
 }
+
+/** The months with the highest days and with the lowest nights, 0 for January. */
+export const extremeMonths = ({
+  tMin,
+  tMax,
+}: Pick<Site, 'tMin' | 'tMax'>): { warmest: number; coldest: number } => ({
+  warmest: tMax.indexOf(Math.max(...tMax)),
+  coldest: tMin.indexOf(Math.min(...tMin)),
+});

@@ -8,6 +8,7 @@ export {
   shownAltitude,
   shownNormal,
   type Normal,
+  extremeMonths,
 } from './averages';
 export { waterDemandOn, dryingOf, exposureOf, type WaterDemand, type OpenWater } from './thirst';
 export {

@@ -220,6 +220,9 @@ function Season(props: SeasonProps) {
       )}
       {view === 'weather' ? (
         <Box className="weather">
+          <Text mb="2">
+            One weather for the whole garden: Today, the year and every planter count with it.
+          </Text>
           <SiteField label="Weather of" choice={choice} />
           <OwnWeather choice={choice} />
         </Box>

@@ -1,4 +1,5 @@
 import {
+  extremeMonths,
   shownAltitude,
   shownNormal,
   siteOf,
@@ -15,8 +16,7 @@ type SiteId = WeatherChoice['site'];
 function aboutSite(choice: WeatherChoice, { units, mark }: ReturnType<typeof useWords>): string {
   if (choice.site === 'own-days') return 'One series of days: there are no bands.';
   const site = siteOf(choice);
-  const warmest = site.tMax.indexOf(Math.max(...site.tMax));
-  const coldest = site.tMin.indexOf(Math.min(...site.tMin));
+  const { warmest, coldest } = extremeMonths(site);
   const span = (month: number): string =>
     `${shownNormal(site, 'tMin', month, units, mark)} to ${shownNormal(site, 'tMax', month, units, mark)} ${units === 'us' ? '°F' : '°C'}`;
   const north = `${Math.abs(site.latitude)}° ${site.latitude < 0 ? 'south' : 'north'}`;
