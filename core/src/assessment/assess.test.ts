@@ -83,10 +83,7 @@ describe('findings', () => {
     [
       'no-drains',
       'cloth-pail',
-      [
-        ...change(['reservoir', 'drains'], { count: 0, diameter: 0.006 }),
-        ...change(['wicks'], []),
-      ],
+      [...change(['reservoir', 'drains'], { count: 0, diameter: 0.006 }), ...change(['wicks'], [])],
     ],
     [
       'roots-short',
