@@ -204,6 +204,7 @@ function PhoneColumns({ rooms, yields, findings }: ColumnsProps) {
       <Box
         as="main"
         {...MAIN}
+        className="editor-upright"
         position="sticky"
         top="0"
         zIndex="sticky"
