@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import { usualPlanted } from '@huerta/core/document';
-import type { Page } from '@playwright/test';
+import type { Locator, Page } from '@playwright/test';
 import { designOf, expect, openBench, test } from './bench';
 
 const pail = () => ({
@@ -221,14 +221,15 @@ test.describe('in the demo garden', () => {
     const names = async () =>
       (await walk.allTextContents()).slice(0, 10).map((words) => words.replace(/^\d+\. /, ''));
     // What stands above it comes bit by bit, and would move the list under the hand.
-    const top = async () => (await walk.first().boundingBox())?.y;
-    await expect
-      .poll(async () => {
-        const was = await top();
-        await page.waitForTimeout(1500);
-        return was === (await top());
-      })
-      .toBe(true);
+    const still = (one: Locator) =>
+      expect
+        .poll(async () => {
+          const was = (await one.boundingBox())?.y;
+          await page.waitForTimeout(1500);
+          return was !== undefined && was === (await one.boundingBox())?.y;
+        })
+        .toBe(true);
+    await still(walk.first());
     const before = await names();
     await page.getByRole('button', { name: /stop 1$/ }).focus();
     await page.keyboard.press('Space');
@@ -240,7 +241,9 @@ test.describe('in the demo garden', () => {
     const after = await names();
     expect([...after].sort()).toEqual([...before].sort());
     await page.reload();
-    await page.getByText('The order of the walk', { exact: true }).click();
+    const title = page.getByText('The order of the walk', { exact: true });
+    await still(title);
+    await title.click();
     await expect.poll(names).toEqual(after);
   });
 });
