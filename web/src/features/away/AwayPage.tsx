@@ -23,6 +23,7 @@ import { useSeasonPlans } from '../../data/api/season';
 import { useWeather } from '../../data/api/weather';
 import { usePreferences, useWords } from '../../ui/preferences';
 import { writeDate } from '../../ui/dates';
+import { shortAfter } from '../../ui/shortAfter';
 import { notify } from '../../ui/notices';
 import { Fetched, Page } from '../../ui/Page';
 import { PageHead } from '../../ui/PageHead';
@@ -217,7 +218,7 @@ function Answer(props: AnswerProps) {
               <span>
                 {enough
                   ? 'Plants do not go short until you are back.'
-                  : `Plants may go short after ${write(one.safe, 'days')}, likely after ${write(one.likely, 'days')} of ${write(answer.days, 'days')}.`}
+                  : `Plants may go short ${shortAfter(one.safe, write)}, likely ${shortAfter(one.likely, write)} of ${write(answer.days, 'days')}.`}
               </span>
               {!enough && <Change id={id} change={changes[id]} days={answer.days} />}
             </li>,
@@ -275,7 +276,7 @@ function Change({
       <Link to={`/planters/${id}`} style={{ textDecoration: 'underline' }}>
         {tell(change.label)}
       </Link>
-      : plants go short after {write(change.safe, 'days')} at the earliest
+      : plants go short {shortAfter(change.safe, write)} at the earliest
       {change.safe >= days ? ', which is enough' : ''}.
     </span>
   );

@@ -4,6 +4,7 @@ import type { Patch } from '@huerta/core/document';
 import type { Watering, AwayAnswer } from '@huerta/core/simulation/season';
 import { useWords } from '../../ui/preferences';
 import { writeDate } from '../../ui/dates';
+import { shortAfter } from '../../ui/shortAfter';
 
 interface AwayViewProps {
   leave: string;
@@ -59,13 +60,13 @@ export function AwayView({
           <Text fontSize="xl" fontFamily="heading" fontWeight="bold" maxW="40rem">
             {answer.answer.safe >= days
               ? `Yes. ${filled}, plants do not go short for ${write(answer.answer.safe, 'days')} or more in nine weathers of ten.`
-              : `No. ${filled}, plants may go short after ${write(answer.answer.safe, 'days')}, and you are away for ${write(days, 'days')}.`}
+              : `No. ${filled}, plants may go short ${shortAfter(answer.answer.safe, write)}, and you are away for ${write(days, 'days')}.`}
           </Text>
           <Text mt="2">
             {Math.round(answer.answer.sure * seeds)} of {seeds} weathers see it through
             {answer.answer.middling === null
               ? '; typically plants do not go short for more than two months.'
-              : `; typically plants go short after ${write(answer.answer.middling, 'days')}.`}
+              : `; typically plants go short ${shortAfter(answer.answer.middling, write)}.`}
           </Text>
           {answer.answer.safe < days && (
             <Box mt="4">
@@ -92,7 +93,7 @@ export function AwayView({
                   {answer.mends.map(({ label, safe, patch, waterings }) => (
                     <li key={tell(label)}>
                       <span>
-                        {tell(label)}: plants go short after {write(safe, 'days')} at the earliest
+                        {tell(label)}: plants go short {shortAfter(safe, write)} at the earliest
                         {safe >= days ? ', which is enough' : ''}.
                       </span>
                       {waterings.length > 0 ? (
