@@ -29,8 +29,8 @@ export interface FormOffer {
 /** A short form: what is offered, and what may be told beside it. */
 export interface ShortForm {
   offers: readonly FormOffer[];
-  /** What an amount may be of, likeliest first; a form without any asks for an amount alone. */
-  things: readonly string[];
+  /** What an amount may be of, likeliest first; null where an amount says all. */
+  things: readonly string[] | null;
   /** Words that show how an amount is typed; null where the form takes none. */
   amount: { us: string; metric: string } | null;
 }
@@ -94,7 +94,7 @@ function water({ entries, can, planter, system }: FormQuestion): ShortForm {
   }));
   return {
     offers: inOffers([...noted.slice(0, 2), ...cans], system),
-    things: [],
+    things: null,
     amount: { us: '1.5 gal', metric: '6 L' },
   };
 }
@@ -114,7 +114,7 @@ function plant({ design }: FormQuestion): ShortForm {
     return { words: say`${describeEntry(did)}: ${name}`, did, text: name };
   });
   const all: EntryBody = { kind: 'did', what: 'planted' };
-  return { offers: [...offers.slice(0, MOST), offer(all)], things: [], amount: null };
+  return { offers: [...offers.slice(0, MOST), offer(all)], things: null, amount: null };
 }
 
 const unweighed: FormOffer = {
@@ -157,7 +157,7 @@ const trouble = (): ShortForm => ({
     did: { kind: 'did', what: 'trouble' },
     text,
   })),
-  things: [],
+  things: null,
   amount: null,
 });
 
@@ -166,7 +166,7 @@ function weather({ entries, system }: FormQuestion): ShortForm {
   const usual = [0, ...USUAL_RAIN[system]].map((depth): EntryBody => ({ kind: 'rain', depth }));
   return {
     offers: [...inOffers([...noted, ...usual], system), ...WEATHER_NOTES.map(note)],
-    things: [],
+    things: null,
     amount: { us: '1/2 in', metric: '12 mm' },
   };
 }

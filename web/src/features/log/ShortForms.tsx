@@ -136,7 +136,7 @@ function When({ date, today, onChoose }: WhenProps) {
 
 interface AmountFormProps {
   form: ShortFormId;
-  things: readonly string[];
+  things: readonly string[] | null;
   amount: { us: string; metric: string };
   planter: LinePlanter;
   onNote(told: Pick<FormOffer, 'did' | 'text'>): void;
@@ -146,10 +146,9 @@ interface AmountFormProps {
 function AmountForm({ form, things, amount, planter, onNote }: AmountFormProps) {
   const { units, can } = usePreferences();
   const [typed, setTyped] = useState('');
-  const [of, setOf] = useState(things[0] ?? '');
+  const [of, setOf] = useState(things?.[0] ?? '');
   const [trouble, setTrouble] = useState<{ words: string; asked: boolean } | null>(null);
   const list = useId();
-  const hasThings = form === 'feed' || form === 'harvest';
   const change = (next: () => void) => {
     next();
     setTrouble(null);
@@ -179,7 +178,7 @@ function AmountForm({ form, things, amount, planter, onNote }: AmountFormProps) 
           onChange={({ target }) => change(() => setTyped(target.value))}
         />
       </Field.Root>
-      {hasThings && (
+      {things && (
         <Field.Root>
           <Field.Label>Of what</Field.Label>
           <Input
