@@ -51,7 +51,9 @@ function placed(
     return {
       where: row
         ? say`along its middle, only where the channel is below`
-        : say`all over, in rows set off by half`,
+        : design.reservoir.drains
+          ? say`as the template shows`
+          : say`all over, in rows set off by half`,
       why: say`lets rain and top watering through`,
     };
   }
